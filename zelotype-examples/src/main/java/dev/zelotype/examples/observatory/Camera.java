@@ -1,0 +1,16 @@
+package dev.zelotype.examples.observatory;
+
+import java.time.Duration;
+import java.util.function.Consumer;
+
+/**
+ * Takes pictures and calls back.
+ */
+public interface Camera {
+
+    /** Takes a picture; calls back with it, or with what went wrong. */
+    void expose(Duration time, Consumer<Frame> onFrame, Consumer<CameraFault> onFailure);
+
+    /** Reads the last picture into a buffer; gives the number of bytes. */
+    int readInto(byte[] buffer);
+}

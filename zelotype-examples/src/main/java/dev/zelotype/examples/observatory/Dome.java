@@ -1,0 +1,11 @@
+package dev.zelotype.examples.observatory;
+
+/**
+ * The roof over a telescope.
+ */
+public interface Dome {
+
+    void open();
+
+    void close();
+}

@@ -1,0 +1,100 @@
+package dev.zelotype.examples.observatory;
+
+import static dev.zelotype.Zelotype.expect;
+import static dev.zelotype.Zelotype.inThisOrder;
+import static dev.zelotype.Zelotype.recorded;
+import static dev.zelotype.Zelotype.suppose;
+import static dev.zelotype.Zelotype.verify;
+import static dev.zelotype.Zelotype.verifyUntouched;
+import static dev.zelotype.doubles.Kind.MOCK;
+import static dev.zelotype.doubles.Kind.SPY;
+import static dev.zelotype.doubles.Kind.STUB;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.WithDoubles;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+@WithDoubles
+@DisplayName("A night run")
+class NightRunTest {
+
+    private static final SkyTarget HARROW = new SkyTarget("Harrow-2", 47);
+    private static final SkyTarget QUILL = new SkyTarget("Quill-9", 61);
+
+    @Collaborator(STUB) WeatherStation weather;
+    @Collaborator(MOCK) Dome dome;
+    @Collaborator(SPY) Mount mount;
+    @Collaborator(STUB) Camera camera;
+    @Collaborator(STUB) TargetCatalog catalog;
+    @Collaborator(SPY) NightLog log;
+
+    private NightRun run;
+
+    @BeforeEach
+    void a_clear_night_over_two_targets() {
+        run = new NightRun(weather, dome, mount, camera, catalog, log);
+        suppose(weather::humidity).returns(40);
+        suppose(() -> catalog.find("Harrow-2")).returns(Optional.of(HARROW));
+        suppose(() -> catalog.find("Quill-9")).returns(Optional.of(QUILL));
+        suppose(camera::expose).does((time, onFrame, onFailure) -> onFrame.accept(new Frame(12)));
+        suppose(log::append).answers(entry -> entry.numbered(7));
+    }
+
+    @Test
+    @DisplayName("keeps the dome closed when it is humid")
+    void humid_night() {
+        suppose(weather::humidity).returns(95);
+        expect(dome::open).never();
+
+        assertThat(run.observe(List.of("Harrow-2"))).isZero();
+
+        assertThat(recorded(log::append)).containsExactly(LogEntry.of("too humid: 95 %"));
+        verifyUntouched(mount, camera);
+    }
+
+    @Test
+    @DisplayName("opens, slews, exposes, logs and parks when it is clear")
+    void clear_night() {
+        inThisOrder(() -> {
+            expect(dome::open).once();
+            expect(dome::close).once();
+        });
+
+        assertThat(run.observe(List.of("Harrow-2", "Quill-9"))).isEqualTo(2);
+
+        assertThat(recorded(mount::slewTo)).containsExactly(HARROW, QUILL);
+        verify(() -> log.note("see entry 7")).times(2);
+        verify(mount::park).once();
+    }
+
+    @Test
+    @DisplayName("skips a target that the catalog does not know, and logs it")
+    void unknown_target() {
+        suppose(dome::open).doesNothing();
+        suppose(dome::close).doesNothing();
+
+        assertThat(run.observe(List.of("Nowhere-1", "Quill-9"))).isEqualTo(1);
+
+        verify(mount::slewTo).with(QUILL).once();
+        assertThat(recorded(log::append)).contains(LogEntry.of("unknown target: Nowhere-1"));
+    }
+
+    @Test
+    @DisplayName("closes the dome when the camera fails")
+    void camera_failure() {
+        suppose(camera::expose)
+                .does((time, onFrame, onFailure) -> onFailure.accept(new CameraFault("shutter stuck")));
+        expect(dome::open).once();
+        expect(dome::close).once();
+
+        assertThat(run.observe(List.of("Harrow-2", "Quill-9"))).isZero();
+
+        verify(log::append).where("tells of the camera", entry -> entry.text().startsWith("camera failed")).once();
+        verify(mount::park).once();
+    }
+}

@@ -1,0 +1,15 @@
+package dev.zelotype.journal;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A journal cannot be written or read. The message names the file and what to do.
+ */
+public final class JournalException extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    JournalException(String message, @Nullable Throwable cause) {
+        super(message, cause);
+    }
+}

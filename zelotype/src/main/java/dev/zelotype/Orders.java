@@ -1,0 +1,72 @@
+package dev.zelotype;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.run.Making;
+import dev.zelotype.engine.run.SceneState;
+import dev.zelotype.error.MisuseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Turns what the facade is asked for into orders for doubles. What a caller assigns a double to differs from the doubled
+ * type by type arguments only, hence the casts.
+ */
+final class Orders {
+
+    private Orders() {
+    }
+
+    @SuppressWarnings("unchecked")
+    static <T> T make(Kind kind, Class<? super T> type, @Nullable String name, @Nullable Consumer<? super T> setUp) {
+        checkName(name, kind);
+        T made = (T) SceneState.makeDouble(Making.of(kind, name, DoubleClass.of(checked(type)))).self();
+        if (setUp != null) {
+            setUp.accept(made);
+        }
+        return made;
+    }
+
+    @SuppressWarnings("unchecked")
+    static <T> T makeOfSeveral(Kind kind, Class<? super T> type, Class<?>[] more) {
+        List<Class<?>> all = new ArrayList<>();
+        all.add(checked(type));
+        for (Class<?> each : more) {
+            if (!checked(each).isInterface()) {
+                throw new MisuseException(each.getName() + " is no interface.", "give the class first, then interfaces");
+            }
+            all.add(each);
+        }
+        return (T) SceneState.makeDouble(Making.of(kind, null, DoubleClass.of(type, List.copyOf(all)))).self();
+    }
+
+    @SuppressWarnings("unchecked")
+    static <T> T fake(Class<? super T> type, Object[] arguments) {
+        return (T) SceneState.makeDouble(Making.fake(null, DoubleClass.of(checked(type)), arguments)).self();
+    }
+
+    @SuppressWarnings("unchecked")
+    static <T> T spyOn(T real, @Nullable String name) {
+        checkName(name, Kind.SPY);
+        if (real == null) {
+            throw new MisuseException("The real object to spy on is null.", "give an object, or a class");
+        }
+        return (T) SceneState.makeDouble(Making.spy(name, real)).self();
+    }
+
+    private static void checkName(@Nullable String name, Kind kind) {
+        if (name != null && name.isBlank()) {
+            throw new MisuseException("The name of a " + kind.word() + " is blank.",
+                    "give a name that messages can use, or none");
+        }
+    }
+
+    private static Class<?> checked(@Nullable Class<?> type) {
+        if (type == null) {
+            throw new MisuseException("The type to double is null.", "give a class, such as WeatherStation.class");
+        }
+        return type;
+    }
+}

@@ -1,0 +1,12 @@
+package dev.zelotype.call;
+
+/**
+ * The two arguments of a recorded call, each with its own type.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param first the first argument
+ * @param second the second argument
+ */
+public record Args2<A, B>(A first, B second) {
+}

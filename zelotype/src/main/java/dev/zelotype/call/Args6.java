@@ -1,0 +1,20 @@
+package dev.zelotype.call;
+
+/**
+ * The six arguments of a recorded call, each with its own type.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @param <F> the type of the sixth parameter
+ * @param first the first argument
+ * @param second the second argument
+ * @param third the third argument
+ * @param fourth the fourth argument
+ * @param fifth the fifth argument
+ * @param sixth the sixth argument
+ */
+public record Args6<A, B, C, D, E, F>(A first, B second, C third, D fourth, E fifth, F sixth) {
+}

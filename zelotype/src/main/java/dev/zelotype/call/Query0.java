@@ -1,0 +1,20 @@
+package dev.zelotype.call;
+
+import java.io.Serializable;
+
+/**
+ * A call that takes no free parameters and gives a value back, written as a method reference or a lambda.
+ *
+ * @param <R> the type of the value that comes back
+ */
+@FunctionalInterface
+public interface Query0<R> extends Serializable {
+
+    /**
+     * Makes the call.
+     *
+     * @return what the call answers
+     * @throws Throwable whatever the call throws
+     */
+    R ask() throws Throwable;
+}

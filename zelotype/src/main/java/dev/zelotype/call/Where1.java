@@ -1,0 +1,20 @@
+package dev.zelotype.call;
+
+import java.io.Serializable;
+
+/**
+ * A condition on the one free parameter of a call pattern.
+ *
+ * @param <A> the type of the first parameter
+ */
+@FunctionalInterface
+public interface Where1<A> extends Serializable {
+
+    /**
+     * Tells whether a call with these arguments is meant.
+     *
+     * @param first the first argument
+     * @return whether the pattern covers the call
+     */
+    boolean holds(A first);
+}

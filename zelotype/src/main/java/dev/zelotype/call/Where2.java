@@ -1,0 +1,22 @@
+package dev.zelotype.call;
+
+import java.io.Serializable;
+
+/**
+ * A condition on the two free parameters of a call pattern.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ */
+@FunctionalInterface
+public interface Where2<A, B> extends Serializable {
+
+    /**
+     * Tells whether a call with these arguments is meant.
+     *
+     * @param first the first argument
+     * @param second the second argument
+     * @return whether the pattern covers the call
+     */
+    boolean holds(A first, B second);
+}

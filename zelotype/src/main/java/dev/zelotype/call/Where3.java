@@ -1,0 +1,24 @@
+package dev.zelotype.call;
+
+import java.io.Serializable;
+
+/**
+ * A condition on the three free parameters of a call pattern.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ */
+@FunctionalInterface
+public interface Where3<A, B, C> extends Serializable {
+
+    /**
+     * Tells whether a call with these arguments is meant.
+     *
+     * @param first the first argument
+     * @param second the second argument
+     * @param third the third argument
+     * @return whether the pattern covers the call
+     */
+    boolean holds(A first, B second, C third);
+}

@@ -1,0 +1,28 @@
+package dev.zelotype.call;
+
+import java.io.Serializable;
+
+/**
+ * A condition on the five free parameters of a call pattern.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ */
+@FunctionalInterface
+public interface Where5<A, B, C, D, E> extends Serializable {
+
+    /**
+     * Tells whether a call with these arguments is meant.
+     *
+     * @param first the first argument
+     * @param second the second argument
+     * @param third the third argument
+     * @param fourth the fourth argument
+     * @param fifth the fifth argument
+     * @return whether the pattern covers the call
+     */
+    boolean holds(A first, B second, C third, D fourth, E fifth);
+}

@@ -1,0 +1,30 @@
+package dev.zelotype.call;
+
+import java.io.Serializable;
+
+/**
+ * A condition on the six free parameters of a call pattern.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @param <F> the type of the sixth parameter
+ */
+@FunctionalInterface
+public interface Where6<A, B, C, D, E, F> extends Serializable {
+
+    /**
+     * Tells whether a call with these arguments is meant.
+     *
+     * @param first the first argument
+     * @param second the second argument
+     * @param third the third argument
+     * @param fourth the fourth argument
+     * @param fifth the fifth argument
+     * @param sixth the sixth argument
+     * @return whether the pattern covers the call
+     */
+    boolean holds(A first, B second, C third, D fourth, E fifth, F sixth);
+}

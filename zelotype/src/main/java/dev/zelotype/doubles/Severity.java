@@ -1,0 +1,13 @@
+package dev.zelotype.doubles;
+
+/**
+ * What becomes of something that is not wrong, but worth knowing.
+ */
+public enum Severity {
+    /** Nothing is said. */
+    IGNORE,
+    /** It is noted beside the conversation. */
+    NOTE,
+    /** The scene fails. */
+    FAIL
+}

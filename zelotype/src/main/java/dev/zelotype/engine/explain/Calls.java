@@ -1,0 +1,178 @@
+package dev.zelotype.engine.explain;
+
+import dev.zelotype.engine.journal.CallRecord;
+import dev.zelotype.engine.journal.Lines;
+import dev.zelotype.engine.journal.MethodLog;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.pattern.ArgumentRule;
+import dev.zelotype.engine.pattern.CallPattern;
+import java.lang.reflect.Array;
+import java.lang.reflect.Method;
+import java.lang.reflect.Parameter;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Calls and patterns as text.
+ */
+public final class Calls {
+
+    private static final int MOST_IN_CONVERSATION = 30;
+
+    private Calls() {
+    }
+
+    /** A call as it would be written, such as {@code mount.slewTo(Harrow-4)}. */
+    public static String call(Participant participant, DoubledMethod method, Object[] arguments) {
+        return participant.name() + "." + method.name() + "(" + String.join(", ", arguments(method, arguments)) + ")";
+    }
+
+    public static String call(CallRecord call) {
+        return call(call.log().owner(), call.log().method(), call.arguments());
+    }
+
+    /** Each argument as text; variable arguments one by one. */
+    public static List<String> arguments(DoubledMethod method, Object[] arguments) {
+        List<String> texts = new ArrayList<>();
+        for (int i = 0; i < arguments.length; i++) {
+            boolean spread = method.method().isVarArgs() && i == arguments.length - 1 && arguments[i] != null;
+            for (int j = 0; spread && j < Array.getLength(arguments[i]); j++) {
+                texts.add(Values.print(Array.get(arguments[i], j)));
+            }
+            if (!spread) {
+                texts.add(Values.print(arguments[i]));
+            }
+        }
+        return texts;
+    }
+
+    /** A pattern as the calls that it covers, such as {@code mount.track(any SkyTarget, 3)}. */
+    public static String pattern(CallPattern pattern) {
+        StringBuilder out = new StringBuilder();
+        out.append(pattern.participant().name()).append('.').append(pattern.method().name()).append('(');
+        for (int i = 0; i < pattern.rules().length; i++) {
+            out.append(i == 0 ? "" : ", ");
+            out.append(rule(pattern.rules()[i], pattern.method().parameterTypes()[i]));
+        }
+        out.append(')');
+        for (CallPattern.Condition condition : pattern.conditions()) {
+            out.append(condition.description() == null ? " where a condition holds"
+                    : " where " + condition.description());
+        }
+        return out.toString();
+    }
+
+    static String rule(ArgumentRule rule, Class<?> type) {
+        if (rule instanceof ArgumentRule.Literal literal) {
+            return Values.print(literal.value());
+        } else if (rule instanceof ArgumentRule.Bound bound) {
+            return Values.print(bound.value());
+        } else if (rule instanceof ArgumentRule.Free free) {
+            return "any " + Values.typeName(type.isPrimitive() ? type : free.type());
+        }
+        StringBuilder out = new StringBuilder("[");
+        for (ArgumentRule element : ((ArgumentRule.Elements) rule).rules()) {
+            out.append(out.length() == 1 ? "" : ", ").append(rule(element, type.getComponentType()));
+        }
+        return out.append(']').toString();
+    }
+
+    /** What came back from a call, such as {@code = 40}; empty for a void call that returned. */
+    public static String answer(CallRecord call) {
+        return switch (call.ending()) {
+            case RUNNING -> "(still running)";
+            case UNEXPECTED -> "(unexpected)";
+            case THREW -> "threw " + Values.print(call.answer());
+            case DEFAULTED -> isVoid(call) ? "" : "= " + Values.print(call.answer()) + " (by default)";
+            case ANSWERED, REAL -> isVoid(call) ? "" : "= " + Values.print(call.answer());
+        };
+    }
+
+    private static boolean isVoid(CallRecord call) {
+        return call.log().method().returnType() == void.class;
+    }
+
+    /** The calls in their order, with what came back and where each was made. */
+    public static List<String> conversation(List<CallRecord> calls) {
+        List<String[]> rows = new ArrayList<>();
+        int first = Math.max(0, calls.size() - MOST_IN_CONVERSATION);
+        for (CallRecord call : calls.subList(first, calls.size())) {
+            rows.add(new String[] {call.number() + "  " + call(call), answer(call), Lines.text(call.caller())});
+        }
+        List<String> lines = Columns.align(rows);
+        if (first > 0) {
+            lines.add(0, "... " + first + " earlier " + (first == 1 ? "call" : "calls"));
+        }
+        return lines;
+    }
+
+    /** The call of the same method that differs least from a pattern, with its differences; empty if there is none. */
+    public static List<String> closest(CallPattern pattern, MethodLog log) {
+        CallRecord best = null;
+        List<String> differences = List.of();
+        for (CallRecord call : log.calls()) {
+            List<String> found = Differences.of(pattern, call.arguments());
+            if (!found.isEmpty() && (best == null || found.size() < differences.size())) {
+                best = call;
+                differences = found;
+            }
+        }
+        if (best == null) {
+            return List.of();
+        }
+        List<String> lines = new ArrayList<>();
+        lines.add(Columns.gap(call(best), Lines.text(best.caller())));
+        differences.forEach(difference -> lines.add("  " + difference));
+        return lines;
+    }
+
+    /** Why a pattern does not cover a call of its method. */
+    public static List<String> differences(CallPattern pattern, Object[] arguments) {
+        return Differences.of(pattern, arguments);
+    }
+
+    /** The statements to write if a call that nobody expected is right. */
+    public static List<String> statementsFor(String name, DoubledMethod method, Object[] arguments) {
+        String any = isOverloaded(method.method()) ? typedLambda(name, method) : name + "::" + method.name();
+        String exactly = method.parameterTypes().length > 0 && allLiteral(arguments)
+                ? "() -> " + name + "." + method.name() + "(" + String.join(", ", arguments(method, arguments)) + ")" : any;
+        String allow = "suppose(" + any + ")." + (method.returnType() == void.class ? "doesNothing();" : "returns(...);");
+        return Columns.align(List.of(new String[] {"expect(" + exactly + ").once();", "if the test is about this call"},
+                new String[] {allow, "if it is merely allowed"}));
+    }
+
+    private static boolean isOverloaded(Method method) {
+        int alike = 0;
+        for (Method other : method.getDeclaringClass().getMethods()) {
+            alike += other.getName().equals(method.getName()) && !other.isBridge() ? 1 : 0;
+        }
+        return alike > 1;
+    }
+
+    private static String typedLambda(String name, DoubledMethod method) {
+        List<String> typed = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        Parameter[] parameters = method.method().getParameters();
+        for (int i = 0; i < parameters.length; i++) {
+            names.add(parameters[i].isNamePresent() ? parameters[i].getName() : "p" + (i + 1));
+            typed.add(boxName(method.parameterTypes()[i]) + " " + names.get(i));
+        }
+        return "(" + String.join(", ", typed) + ") -> " + name + "." + method.name() + "(" + String.join(", ", names)
+                + ")";
+    }
+
+    private static String boxName(Class<?> type) {
+        return Values.typeName(java.lang.invoke.MethodType.methodType(type).wrap().returnType());
+    }
+
+    private static boolean allLiteral(Object[] arguments) {
+        for (Object argument : arguments) {
+            if (!(argument instanceof String || argument instanceof Integer || argument instanceof Boolean
+                    || argument instanceof Double)) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

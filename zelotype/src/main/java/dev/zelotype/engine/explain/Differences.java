@@ -1,0 +1,77 @@
+package dev.zelotype.engine.explain;
+
+import dev.zelotype.engine.pattern.ArgumentRule;
+import dev.zelotype.engine.pattern.CallPattern;
+import java.lang.reflect.Parameter;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Why a call is not the one that a pattern means, argument by argument.
+ */
+final class Differences {
+
+    private Differences() {
+    }
+
+    static List<String> of(CallPattern pattern, Object[] arguments) {
+        List<String> lines = new ArrayList<>();
+        Parameter[] parameters = pattern.method().method().getParameters();
+        for (int i : pattern.uncovered(arguments)) {
+            String name = parameters[i].isNamePresent() ? parameters[i].getName() : "argument " + (i + 1);
+            lines.add(name + ": expected " + Calls.rule(pattern.rules()[i], pattern.method().parameterTypes()[i])
+                    + ", was " + Values.print(arguments[i]));
+            if (pattern.rules()[i] instanceof ArgumentRule.Literal literal) {
+                addReason(lines, literal.value(), arguments[i]);
+            } else if (pattern.rules()[i] instanceof ArgumentRule.Bound bound) {
+                addReason(lines, bound.value(), arguments[i]);
+            }
+        }
+        for (CallPattern.Condition condition : pattern.unmet(arguments)) {
+            lines.add("condition " + (condition.description() == null ? "" : "'" + condition.description() + "' ")
+                    + "does not hold");
+        }
+        return lines;
+    }
+
+    private static void addReason(List<String> lines, @Nullable Object expected, @Nullable Object actual) {
+        if (expected == null || actual == null || !Values.print(expected).equals(Values.print(actual))) {
+            return;
+        }
+        lines.add("  both print alike, but " + reason(expected, actual));
+    }
+
+    private static String reason(Object expected, Object actual) {
+        Class<?> type = expected.getClass();
+        if (type != actual.getClass()) {
+            boolean sameName = Values.typeName(type).equals(Values.typeName(actual.getClass()));
+            return "one is of " + (sameName ? type.getName() + " and the other of another class of that name"
+                    : Values.typeName(type) + " and the other of " + Values.typeName(actual.getClass()));
+        }
+        if (expected instanceof String text) {
+            return "they differ from character " + (firstDifference(text, (String) actual) + 1) + " on";
+        }
+        if (type.isArray()) {
+            return "their elements are not equal";
+        }
+        return Values.typeName(type) + (hasEquals(type) ? ".equals says that they differ"
+                : " has no equals, so only the very same object counts");
+    }
+
+    private static int firstDifference(String a, String b) {
+        int i = 0;
+        while (i < Math.min(a.length(), b.length()) && a.charAt(i) == b.charAt(i)) {
+            i++;
+        }
+        return i;
+    }
+
+    private static boolean hasEquals(Class<?> type) {
+        try {
+            return type.getMethod("equals", Object.class).getDeclaringClass() != Object.class;
+        } catch (NoSuchMethodException e) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,167 @@
+package dev.zelotype.engine.explain;
+
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.Participant;
+import java.lang.reflect.Array;
+import java.util.Collection;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Values as text for one line of a message: short, with nothing invisible, whatever their {@code toString} does.
+ */
+public final class Values {
+
+    private static final int LONGEST = 120;
+    private static final int MOST_ELEMENTS = 12;
+    private static final int DEEPEST = 4;
+
+    private Values() {
+    }
+
+    public static String print(@Nullable Object value) {
+        return print(value, DEEPEST);
+    }
+
+    private static String print(@Nullable Object value, int depth) {
+        if (value == null) {
+            return "null";
+        } else if (value instanceof String text) {
+            return quote(text, '"');
+        } else if (value instanceof Character c) {
+            return quote(c.toString(), '\'');
+        } else if (value instanceof Class<?> type) {
+            return type.getSimpleName() + ".class";
+        }
+        Participant participant = DoubleClass.participantOf(value);
+        if (participant != null) {
+            return participant.name();
+        }
+        try {
+            return depth == 0 ? "..." : printOther(value, depth);
+        } catch (Exception | LinkageError | StackOverflowError | AssertionError e) {
+            return typeName(value.getClass()) + " (its toString threw " + typeName(e.getClass()) + ")";
+        }
+    }
+
+    private static String printOther(Object value, int depth) {
+        Class<?> type = value.getClass();
+        if (type.isArray()) {
+            return elements(new ArrayElements(value), Array.getLength(value), depth);
+        } else if (value instanceof Collection<?> all && isOfJdk(type)) {
+            return elements(all, all.size(), depth);
+        } else if (value instanceof Map<?, ?> map && isOfJdk(type)) {
+            return entries(map, depth);
+        } else if (value instanceof Throwable thrown) {
+            return typeName(type) + (thrown.getMessage() == null ? "" : ": " + plain(thrown.getMessage()));
+        } else if (type.isHidden() || type.isSynthetic()) {
+            String name = type.getName();
+            int end = name.indexOf("$$");
+            return "a lambda of " + name.substring(name.lastIndexOf('.', end) + 1, end < 0 ? name.length() : end);
+        }
+        String text = value.toString();
+        if (text == null) {
+            return typeName(type) + " (its toString gave null)";
+        }
+        return plain(text.startsWith(type.getName() + "@") ? typeName(type) + text.substring(type.getName().length())
+                : text);
+    }
+
+    private record ArrayElements(Object array) implements Iterable<Object> {
+
+        @Override
+        public java.util.Iterator<Object> iterator() {
+            return new java.util.Iterator<>() {
+                private int next;
+
+                @Override
+                public boolean hasNext() {
+                    return next < Array.getLength(array);
+                }
+
+                @Override
+                public Object next() {
+                    return Array.get(array, next++);
+                }
+            };
+        }
+    }
+
+    private static String elements(Iterable<?> all, int size, int depth) {
+        StringBuilder out = new StringBuilder("[");
+        int shown = 0;
+        for (Object element : all) {
+            out.append(shown == 0 ? "" : ", ");
+            if (shown == MOST_ELEMENTS) {
+                return out.append("... ").append(size).append(" in all]").toString();
+            }
+            out.append(print(element, depth - 1));
+            shown++;
+        }
+        return out.append(']').toString();
+    }
+
+    private static String entries(Map<?, ?> map, int depth) {
+        StringBuilder out = new StringBuilder("{");
+        int shown = 0;
+        for (Map.Entry<?, ?> entry : map.entrySet()) {
+            out.append(shown == 0 ? "" : ", ");
+            if (shown == MOST_ELEMENTS) {
+                return out.append("... ").append(map.size()).append(" in all}").toString();
+            }
+            out.append(print(entry.getKey(), depth - 1)).append('=').append(print(entry.getValue(), depth - 1));
+            shown++;
+        }
+        return out.append('}').toString();
+    }
+
+    private static boolean isOfJdk(Class<?> type) {
+        return type.getName().startsWith("java.");
+    }
+
+    /** A type's name without its package. */
+    public static String typeName(Class<?> type) {
+        String name = type.getTypeName();
+        return name.substring(name.lastIndexOf('.') + 1).replace('$', '.');
+    }
+
+    private static String quote(String text, char mark) {
+        String shown = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
+        String quoted = mark + visible(shown, mark) + mark;
+        return text.length() > LONGEST ? quoted + "... (" + text.length() + " characters)" : quoted;
+    }
+
+    private static String plain(String text) {
+        String shown = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
+        return visible(shown, '\0') + (text.length() > LONGEST ? "... (" + text.length() + " characters)" : "");
+    }
+
+    private static String visible(String text, char mark) {
+        StringBuilder out = new StringBuilder(text.length() + 8);
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            switch (c) {
+                case '\n' -> out.append("\\n");
+                case '\r' -> out.append("\\r");
+                case '\t' -> out.append("\\t");
+                case '\\' -> out.append(mark == '\0' ? "\\" : "\\\\");
+                default -> {
+                    if (c == mark) {
+                        out.append('\\').append(c);
+                    } else if (isInvisible(c)) {
+                        out.append(String.format("\\u%04x", (int) c));
+                    } else {
+                        out.append(c);
+                    }
+                }
+            }
+        }
+        return out.toString();
+    }
+
+    private static boolean isInvisible(char c) {
+        int type = Character.getType(c);
+        return Character.isISOControl(c) || type == Character.FORMAT || type == Character.LINE_SEPARATOR
+                || type == Character.PARAGRAPH_SEPARATOR || c == '\u00a0';
+    }
+}

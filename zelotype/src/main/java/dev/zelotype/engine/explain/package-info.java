@@ -1,0 +1,7 @@
+/**
+ * Inside the engine: values, calls and failures as text.
+ */
+@NullMarked
+package dev.zelotype.engine.explain;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,162 @@
+package dev.zelotype.engine.make;
+
+import dev.zelotype.error.MisuseException;
+import java.lang.invoke.MethodHandle;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.MethodType;
+import java.lang.reflect.Method;
+import java.util.List;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The class of the doubles of one type (or of one combination of types), made once and shared by all its doubles.
+ * Safe for use from any thread.
+ */
+public final class DoubleClass {
+
+    private static final ClassValue<Holder> MADE_FOR = new ClassValue<>() {
+        @Override
+        protected Holder computeValue(Class<?> type) {
+            return new Holder();
+        }
+    };
+
+    private final Class<?> doubledType;
+    private final Class<?> generated;
+    private final DoubledMethod[] methods;
+    private final MethodTable table;
+    private final Instances instances;
+    private final MethodHandle[] ownCode;
+
+    DoubleClass(Class<?> doubledType, Class<?> generated, MethodTable table, Instances instances) {
+        this.doubledType = doubledType;
+        this.generated = generated;
+        this.table = table;
+        this.methods = table.methods().toArray(new DoubledMethod[0]);
+        this.instances = instances;
+        this.ownCode = new MethodHandle[methods.length];
+    }
+
+    /** How instances come about and where they keep what answers for them. */
+    interface Instances {
+
+        Object create(BiFunction<Object, Object[], Object> receiver);
+
+        /** A double that its superclass's own constructor has set up. */
+        Object construct(BiFunction<Object, Object[], Object> receiver, Object[] arguments) throws Throwable;
+
+        /** The receiver of a double of this class. */
+        @Nullable Object receiverOf(Object self);
+
+        /** A handle {@code (Object self, Object[] arguments) -> Object} on the code that the doubled type itself has. */
+        MethodHandle ownCode(DoubledMethod method) throws IllegalAccessException;
+    }
+
+    private static final class Holder {
+        /** The class of doubles of the type. */
+        private volatile @Nullable DoubleClass doubles;
+        /** The type is itself a class of doubles, and this is what is known of it. */
+        private volatile @Nullable DoubleClass self;
+        private final ConcurrentHashMap<List<Class<?>>, DoubleClass> combined = new ConcurrentHashMap<>();
+    }
+
+    /** The class of doubles of a type. */
+    public static DoubleClass of(Class<?> type) {
+        Holder holder = MADE_FOR.get(type);
+        DoubleClass known = holder.doubles;
+        if (known == null) {
+            synchronized (holder) {
+                known = holder.doubles;
+                if (known == null) {
+                    known = register(DoubleClassMaker.make(List.of(type)));
+                    holder.doubles = known;
+                }
+            }
+        }
+        return known;
+    }
+
+    /** Whether a type can be doubled as such. */
+    public static boolean canDouble(Class<?> type) {
+        return Doublable.reason(type) == null;
+    }
+
+    /** The class of doubles of several types at once: at most one class, and any interfaces. */
+    public static DoubleClass of(Class<?> first, List<Class<?>> all) {
+        if (all.size() == 1) {
+            return of(first);
+        }
+        return MADE_FOR.get(first).combined.computeIfAbsent(all, types -> register(DoubleClassMaker.make(types)));
+    }
+
+    private static DoubleClass register(DoubleClass made) {
+        MADE_FOR.get(made.generated).self = made;
+        return made;
+    }
+
+    /** What answers for an object, or null if it is no double. */
+    public static @Nullable Participant participantOf(@Nullable Object object) {
+        if (object == null) {
+            return null;
+        }
+        DoubleClass known = MADE_FOR.get(object.getClass()).self;
+        return known == null ? null : (Participant) known.instances.receiverOf(object);
+    }
+
+    /** Makes a double; none of the doubled type's constructors runs. */
+    public Object newInstance(Participant participant) {
+        return instances.create(participant);
+    }
+
+    /** Makes a double through the constructor of the doubled class that takes the arguments. */
+    public Object construct(Participant participant, Object[] arguments) throws Throwable {
+        return instances.construct(participant, arguments);
+    }
+
+    public Class<?> doubledType() {
+        return doubledType;
+    }
+
+    public int methodCount() {
+        return methods.length;
+    }
+
+    public DoubledMethod method(int index) {
+        return methods[index];
+    }
+
+    public @Nullable DoubledMethod find(String name, String descriptor) {
+        return table.find(name, descriptor);
+    }
+
+    /** A method of the doubled type that no double can answer, because it is final, private or hidden. */
+    public @Nullable Method fixed(String name, String descriptor) {
+        return table.fixed(name, descriptor);
+    }
+
+    /** Runs the code that the doubled type itself has for a method. */
+    public Object runOwnCode(DoubledMethod method, Object self, Object[] arguments) throws Throwable {
+        MethodHandle code = ownCode[method.index()];
+        if (code == null) {
+            try {
+                code = instances.ownCode(method);
+            } catch (IllegalAccessException e) {
+                throw new MisuseException("The code of " + method.method() + " cannot be reached.",
+                        "open its package to Zelotype, or say what the call answers", e);
+            }
+            ownCode[method.index()] = code;
+        }
+        return code.invokeExact(self, arguments);
+    }
+
+    static MethodHandle spread(MethodHandle code, int arguments) {
+        return code.asFixedArity().asSpreader(Object[].class, arguments)
+                .asType(MethodType.methodType(Object.class, Object.class, Object[].class));
+    }
+
+    static MethodHandles.Lookup lookup() {
+        return MethodHandles.lookup();
+    }
+}

@@ -1,0 +1,128 @@
+package dev.zelotype.engine.make;
+
+import dev.zelotype.error.MisuseException;
+import java.lang.invoke.MethodHandles;
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Decides where the class of a double can live, and makes it there: in the doubled type's own package if that is open to
+ * us, else in a package of its own below the type's class loader, else as one of the JDK's proxies.
+ */
+final class DoubleClassMaker {
+
+    private static final AtomicInteger NUMBER = new AtomicInteger();
+    private static final ClassValue<Nursery> NURSERIES = new ClassValue<>() {
+        @Override
+        protected Nursery computeValue(Class<?> type) {
+            return new Nursery(type.getClassLoader());
+        }
+    };
+
+    private DoubleClassMaker() {
+    }
+
+    /** Holds classes of doubles whose own package is closed to us. */
+    private static final class Nursery extends ClassLoader {
+
+        Nursery(@Nullable ClassLoader parent) {
+            super(parent);
+        }
+
+        Class<?> define(String name, byte[] code) {
+            return defineClass(name, code, 0, code.length);
+        }
+    }
+
+    static DoubleClass make(List<Class<?>> types) {
+        Class<?> superclass = Object.class;
+        List<Class<?>> interfaces = new ArrayList<>();
+        for (Class<?> type : types) {
+            Doublable.check(type);
+            if (type.isInterface()) {
+                interfaces.add(type);
+            } else {
+                superclass = type;
+            }
+        }
+        Class<?> host = host(types);
+        if (isOpenToUs(host)) {
+            return inPackageOf(host, types.get(0), superclass, interfaces);
+        }
+        if (allPublic(types)) {
+            return inNursery(host, types.get(0), superclass, interfaces);
+        }
+        if (superclass == Object.class) {
+            return ProxyInstances.make(types.get(0), interfaces);
+        }
+        throw new MisuseException(host.getName() + " cannot be doubled: its package is closed to Zelotype.",
+                "run the tests with --add-opens " + host.getModule().getName() + "/" + host.getPackageName()
+                        + "=" + (host.getModule().isNamed() ? "dev.zelotype" : "ALL-UNNAMED"));
+    }
+
+    /** The type beside which the double must live: the one that not everybody can see, else the first. */
+    private static Class<?> host(List<Class<?>> types) {
+        for (Class<?> type : types) {
+            if (!isVisibleToAll(type)) {
+                return type;
+            }
+        }
+        return types.get(0);
+    }
+
+    private static boolean allPublic(List<Class<?>> types) {
+        for (Class<?> type : types) {
+            if (!isVisibleToAll(type)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean isVisibleToAll(Class<?> type) {
+        for (Class<?> c = type; c != null; c = c.getDeclaringClass()) {
+            if (!Modifier.isPublic(c.getModifiers())) {
+                return false;
+            }
+        }
+        return type.getModule().isExported(type.getPackageName());
+    }
+
+    private static boolean isOpenToUs(Class<?> host) {
+        Module own = DoubleClassMaker.class.getModule();
+        own.addReads(host.getModule());
+        return host.getClassLoader() != null && host.getModule().isOpen(host.getPackageName(), own)
+                && host.getSigners() == null;
+    }
+
+    private static DoubleClass inPackageOf(Class<?> host, Class<?> type, Class<?> superclass,
+            List<Class<?>> interfaces) {
+        String packageName = host.getPackageName();
+        MethodTable table = new MethodTable(superclass, interfaces, packageName);
+        String name = (packageName.isEmpty() ? "" : packageName + ".") + simpleName(type);
+        byte[] code = DoubleClassWriter.write(name, superclass, interfaces, table.methods());
+        try {
+            MethodHandles.Lookup there = MethodHandles.privateLookupIn(host, DoubleClass.lookup());
+            Class<?> generated = there.defineClass(code);
+            return new DoubleClass(type, generated, table, new FieldInstances(generated, superclass, interfaces));
+        } catch (IllegalAccessException e) {
+            throw new IllegalStateException("An open package refused a class: " + name, e);
+        }
+    }
+
+    private static DoubleClass inNursery(Class<?> host, Class<?> type, Class<?> superclass, List<Class<?>> interfaces) {
+        MethodTable table = new MethodTable(superclass, interfaces, null);
+        String name = "dev.zelotype.made." + simpleName(type);
+        byte[] code = DoubleClassWriter.write(name, superclass, interfaces, table.methods());
+        Class<?> generated = NURSERIES.get(host).define(name, code);
+        return new DoubleClass(type, generated, table, new FieldInstances(generated, superclass, interfaces));
+    }
+
+    private static String simpleName(Class<?> type) {
+        String name = type.getName();
+        return name.substring(name.lastIndexOf('.') + 1) + MadeNames.MARK + NUMBER.incrementAndGet();
+    }
+}

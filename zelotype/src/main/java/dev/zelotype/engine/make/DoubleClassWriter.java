@@ -1,0 +1,214 @@
+package dev.zelotype.engine.make;
+
+import static org.objectweb.asm.Opcodes.AASTORE;
+import static org.objectweb.asm.Opcodes.ACC_ABSTRACT;
+import static org.objectweb.asm.Opcodes.ACC_FINAL;
+import static org.objectweb.asm.Opcodes.ACC_NATIVE;
+import static org.objectweb.asm.Opcodes.ACC_PRIVATE;
+import static org.objectweb.asm.Opcodes.ACC_PUBLIC;
+import static org.objectweb.asm.Opcodes.ACC_SUPER;
+import static org.objectweb.asm.Opcodes.ACC_SYNCHRONIZED;
+import static org.objectweb.asm.Opcodes.ACC_SYNTHETIC;
+import static org.objectweb.asm.Opcodes.ACC_TRANSIENT;
+import static org.objectweb.asm.Opcodes.ACONST_NULL;
+import static org.objectweb.asm.Opcodes.ALOAD;
+import static org.objectweb.asm.Opcodes.ANEWARRAY;
+import static org.objectweb.asm.Opcodes.BIPUSH;
+import static org.objectweb.asm.Opcodes.CHECKCAST;
+import static org.objectweb.asm.Opcodes.DUP;
+import static org.objectweb.asm.Opcodes.F_SAME1;
+import static org.objectweb.asm.Opcodes.GETFIELD;
+import static org.objectweb.asm.Opcodes.ICONST_0;
+import static org.objectweb.asm.Opcodes.IFNONNULL;
+import static org.objectweb.asm.Opcodes.ILOAD;
+import static org.objectweb.asm.Opcodes.INVOKEINTERFACE;
+import static org.objectweb.asm.Opcodes.INVOKESPECIAL;
+import static org.objectweb.asm.Opcodes.INVOKESTATIC;
+import static org.objectweb.asm.Opcodes.INVOKEVIRTUAL;
+import static org.objectweb.asm.Opcodes.IRETURN;
+import static org.objectweb.asm.Opcodes.POP;
+import static org.objectweb.asm.Opcodes.PUTFIELD;
+import static org.objectweb.asm.Opcodes.RETURN;
+import static org.objectweb.asm.Opcodes.SIPUSH;
+import static org.objectweb.asm.Opcodes.V17;
+
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Modifier;
+import java.util.List;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.Label;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Type;
+
+/**
+ * Writes the class file of a double: one field that holds what answers, and one method for each descriptor, which packs
+ * its number and its arguments, hands them over, and unpacks the answer.
+ */
+final class DoubleClassWriter {
+
+    static final String RECEIVER = "zelotype$receiver";
+
+    private static final String FUNCTION = "java/util/function/BiFunction";
+    private static final String FUNCTION_TYPE = "L" + FUNCTION + ";";
+
+    private final String className;
+    private final ClassWriter out = new ClassWriter(ClassWriter.COMPUTE_MAXS);
+
+    private DoubleClassWriter(String className) {
+        this.className = className;
+    }
+
+    static byte[] write(String className, Class<?> superclass, List<Class<?>> interfaces, List<DoubledMethod> methods) {
+        return new DoubleClassWriter(className.replace('.', '/')).write(superclass, interfaces, methods);
+    }
+
+    private byte[] write(Class<?> superclass, List<Class<?>> interfaces, List<DoubledMethod> methods) {
+        String[] names = new String[interfaces.size()];
+        for (int i = 0; i < names.length; i++) {
+            names[i] = Type.getInternalName(interfaces.get(i));
+        }
+        out.visit(V17, ACC_PUBLIC | ACC_FINAL | ACC_SUPER | ACC_SYNTHETIC, className, null,
+                Type.getInternalName(superclass), names);
+        out.visitField(ACC_PRIVATE | ACC_TRANSIENT | ACC_SYNTHETIC, RECEIVER, FUNCTION_TYPE, null, null).visitEnd();
+        if (superclass != Object.class) {
+            constructors(superclass);
+        }
+        for (DoubledMethod method : methods) {
+            for (String descriptor : method.descriptors()) {
+                method(superclass, method, descriptor);
+            }
+        }
+        out.visitEnd();
+        return out.toByteArray();
+    }
+
+    /** For fakes: the superclass's constructors, each with the receiver as a further, last parameter. */
+    private void constructors(Class<?> superclass) {
+        for (Constructor<?> constructor : superclass.getDeclaredConstructors()) {
+            if (!Modifier.isPrivate(constructor.getModifiers())) {
+                constructor(superclass, Type.getConstructorDescriptor(constructor));
+            }
+        }
+    }
+
+    private void constructor(Class<?> superclass, String descriptor) {
+        MethodVisitor code = out.visitMethod(ACC_PUBLIC, "<init>", descriptor.replace(")", FUNCTION_TYPE + ")"), null, null);
+        code.visitCode();
+        int afterLast = superCall(code, superclass, "<init>", descriptor);
+        code.visitVarInsn(ALOAD, 0);
+        code.visitVarInsn(ALOAD, afterLast);
+        code.visitFieldInsn(PUTFIELD, className, RECEIVER, FUNCTION_TYPE);
+        code.visitInsn(RETURN);
+        code.visitMaxs(0, 0);
+        code.visitEnd();
+    }
+
+    /** Calls up with the arguments as they came; gives the local variable after the last of them. */
+    private static int superCall(MethodVisitor code, Class<?> superclass, String name, String descriptor) {
+        code.visitVarInsn(ALOAD, 0);
+        int slot = 1;
+        for (Type type : Type.getArgumentTypes(descriptor)) {
+            code.visitVarInsn(type.getOpcode(ILOAD), slot);
+            slot += type.getSize();
+        }
+        code.visitMethodInsn(INVOKESPECIAL, Type.getInternalName(superclass), name, descriptor, false);
+        return slot;
+    }
+
+    /** While the superclass's constructor runs there is no receiver yet, so its calls of itself go to its own code. */
+    private static void callUpWithoutReceiver(MethodVisitor code, Class<?> superclass, DoubledMethod method,
+            String descriptor) {
+        Label received = new Label();
+        code.visitInsn(DUP);
+        code.visitJumpInsn(IFNONNULL, received);
+        code.visitInsn(POP);
+        superCall(code, superclass, method.name(), descriptor);
+        code.visitInsn(Type.getReturnType(descriptor).getOpcode(IRETURN));
+        code.visitLabel(received);
+        code.visitFrame(F_SAME1, 0, null, 1, new Object[] {FUNCTION});
+    }
+
+    private void method(Class<?> superclass, DoubledMethod method, String descriptor) {
+        int access = method.method().getModifiers() & ~(ACC_ABSTRACT | ACC_NATIVE | ACC_SYNCHRONIZED);
+        MethodVisitor code = out.visitMethod(access, method.name(), descriptor, null, null);
+        code.visitCode();
+        code.visitVarInsn(ALOAD, 0);
+        code.visitFieldInsn(GETFIELD, className, RECEIVER, FUNCTION_TYPE);
+        if (superclass != Object.class && method.hasCode() && !method.method().getDeclaringClass().isInterface()) {
+            callUpWithoutReceiver(code, superclass, method, descriptor);
+        }
+        pushInt(code, method.index());
+        code.visitMethodInsn(INVOKESTATIC, "java/lang/Integer", "valueOf", "(I)Ljava/lang/Integer;", false);
+        packArguments(code, Type.getArgumentTypes(descriptor));
+        code.visitMethodInsn(INVOKEINTERFACE, FUNCTION, "apply",
+                "(Ljava/lang/Object;Ljava/lang/Object;)Ljava/lang/Object;", true);
+        unpackAnswer(code, Type.getReturnType(descriptor));
+        code.visitMaxs(0, 0);
+        code.visitEnd();
+    }
+
+    private static void packArguments(MethodVisitor code, Type[] types) {
+        if (types.length == 0) {
+            code.visitInsn(ACONST_NULL);
+            return;
+        }
+        pushInt(code, types.length);
+        code.visitTypeInsn(ANEWARRAY, "java/lang/Object");
+        int slot = 1;
+        for (int i = 0; i < types.length; i++) {
+            Type type = types[i];
+            code.visitInsn(DUP);
+            pushInt(code, i);
+            code.visitVarInsn(type.getOpcode(ILOAD), slot);
+            if (isPrimitive(type)) {
+                String box = boxOf(type);
+                code.visitMethodInsn(INVOKESTATIC, box, "valueOf", "(" + type.getDescriptor() + ")L" + box + ";", false);
+            }
+            code.visitInsn(AASTORE);
+            slot += type.getSize();
+        }
+    }
+
+    private static void unpackAnswer(MethodVisitor code, Type type) {
+        if (type.getSort() == Type.VOID) {
+            code.visitInsn(POP);
+            code.visitInsn(RETURN);
+            return;
+        }
+        if (isPrimitive(type)) {
+            String box = boxOf(type);
+            code.visitTypeInsn(CHECKCAST, box);
+            code.visitMethodInsn(INVOKEVIRTUAL, box, type.getClassName() + "Value", "()" + type.getDescriptor(), false);
+        } else if (!type.getInternalName().equals("java/lang/Object")) {
+            code.visitTypeInsn(CHECKCAST, type.getInternalName());
+        }
+        code.visitInsn(type.getOpcode(IRETURN));
+    }
+
+    private static void pushInt(MethodVisitor code, int value) {
+        if (value <= 5) {
+            code.visitInsn(ICONST_0 + value);
+        } else if (value <= Byte.MAX_VALUE) {
+            code.visitIntInsn(BIPUSH, value);
+        } else {
+            code.visitIntInsn(SIPUSH, value);
+        }
+    }
+
+    private static boolean isPrimitive(Type type) {
+        return type.getSort() < Type.ARRAY;
+    }
+
+    private static String boxOf(Type type) {
+        return switch (type.getSort()) {
+            case Type.BOOLEAN -> "java/lang/Boolean";
+            case Type.CHAR -> "java/lang/Character";
+            case Type.BYTE -> "java/lang/Byte";
+            case Type.SHORT -> "java/lang/Short";
+            case Type.INT -> "java/lang/Integer";
+            case Type.LONG -> "java/lang/Long";
+            case Type.FLOAT -> "java/lang/Float";
+            default -> "java/lang/Double";
+        };
+    }
+}

@@ -1,0 +1,130 @@
+package dev.zelotype.engine.make;
+
+import dev.zelotype.error.MisuseException;
+import java.lang.invoke.MethodHandle;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.MethodType;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Field;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Doubles of a generated class, which keep their receiver in a field.
+ */
+final class FieldInstances implements DoubleClass.Instances {
+
+    private final Class<?> generated;
+    private final Class<?> superclass;
+    private final List<Class<?>> interfaces;
+    private final MethodHandles.Lookup inside;
+    private final MethodHandle getter;
+    private final MethodHandle setter;
+
+    FieldInstances(Class<?> generated, Class<?> superclass, List<Class<?>> interfaces) {
+        this.generated = generated;
+        this.superclass = superclass;
+        this.interfaces = interfaces;
+        try {
+            DoubleClass.class.getModule().addReads(generated.getModule());
+            inside = MethodHandles.privateLookupIn(generated, DoubleClass.lookup());
+            Field field = generated.getDeclaredField(DoubleClassWriter.RECEIVER);
+            getter = inside.unreflectGetter(field).asType(MethodType.methodType(Object.class, Object.class));
+            setter = inside.unreflectSetter(field)
+                    .asType(MethodType.methodType(void.class, Object.class, BiFunction.class));
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException("A class of doubles is not as it was written: " + generated, e);
+        }
+    }
+
+    @Override
+    public Object create(BiFunction<Object, Object[], Object> receiver) {
+        try {
+            Object made = Allocation.allocate(generated);
+            setter.invokeExact(made, (BiFunction<?, ?, ?>) receiver);
+            return made;
+        } catch (Throwable e) {
+            throw new IllegalStateException("A double could not be made: " + generated, e);
+        }
+    }
+
+    @Override
+    public Object construct(BiFunction<Object, Object[], Object> receiver, Object[] arguments) throws Throwable {
+        if (superclass == Object.class && arguments.length == 0) {
+            return create(receiver);
+        }
+        Object[] all = Arrays.copyOf(arguments, arguments.length + 1);
+        all[arguments.length] = receiver;
+        Constructor<?> fitting = null;
+        for (Constructor<?> constructor : generated.getDeclaredConstructors()) {
+            if (accepts(constructor.getParameterTypes(), all)) {
+                if (fitting != null) {
+                    throw new MisuseException("Several constructors of " + superclass.getSimpleName()
+                            + " take these arguments.", "give arguments of which no null and no type fits two constructors");
+                }
+                fitting = constructor;
+            }
+        }
+        if (fitting == null) {
+            throw new MisuseException("No constructor of " + superclass.getSimpleName() + " takes " + typesOf(arguments)
+                    + ".", "give the arguments of one of " + Arrays.toString(superclass.getDeclaredConstructors()));
+        }
+        return inside.unreflectConstructor(fitting).invokeWithArguments(all);
+    }
+
+    private static boolean accepts(Class<?>[] types, Object[] arguments) {
+        boolean accepts = types.length == arguments.length;
+        for (int i = 0; accepts && i < types.length; i++) {
+            accepts = arguments[i] == null ? !types[i].isPrimitive()
+                    : MethodType.methodType(types[i]).wrap().returnType().isInstance(arguments[i]);
+        }
+        return accepts;
+    }
+
+    private static String typesOf(Object[] arguments) {
+        if (arguments.length == 0) {
+            return "no arguments";
+        }
+        StringBuilder out = new StringBuilder("(");
+        for (Object argument : arguments) {
+            out.append(out.length() == 1 ? "" : ", ")
+                    .append(argument == null ? "null" : argument.getClass().getSimpleName());
+        }
+        return out.append(')').toString();
+    }
+
+    @Override
+    public @Nullable Object receiverOf(Object self) {
+        try {
+            return (Object) getter.invokeExact(self);
+        } catch (Throwable e) {
+            throw new IllegalStateException("A double lost its receiver: " + generated, e);
+        }
+    }
+
+    @Override
+    public MethodHandle ownCode(DoubledMethod method) throws IllegalAccessException {
+        try {
+            Class<?> declaring = method.method().getDeclaringClass();
+            MethodType type = MethodType.methodType(method.returnType(), method.parameterTypes());
+            MethodHandle code = inside.findSpecial(directSupertype(declaring), method.name(), type, generated);
+            return DoubleClass.spread(code, method.parameterTypes().length);
+        } catch (NoSuchMethodException e) {
+            throw new IllegalStateException("A doubled method is gone: " + method.method(), e);
+        }
+    }
+
+    /** The JVM lets a class call up only to its direct supertypes. */
+    private Class<?> directSupertype(Class<?> declaring) {
+        if (declaring.isInterface() && !declaring.isAssignableFrom(superclass)) {
+            for (Class<?> direct : interfaces) {
+                if (declaring.isAssignableFrom(direct)) {
+                    return direct;
+                }
+            }
+        }
+        return superclass;
+    }
+}

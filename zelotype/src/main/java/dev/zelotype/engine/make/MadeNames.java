@@ -1,0 +1,16 @@
+package dev.zelotype.engine.make;
+
+/**
+ * How a class of doubles is recognised by its name alone, as in a stack trace.
+ */
+public final class MadeNames {
+
+    static final String MARK = "$ZelotypeDouble";
+
+    private MadeNames() {
+    }
+
+    public static boolean isMade(String className) {
+        return className.contains(MARK);
+    }
+}

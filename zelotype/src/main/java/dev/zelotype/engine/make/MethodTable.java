@@ -1,0 +1,161 @@
+package dev.zelotype.engine.make;
+
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.Type;
+
+/**
+ * Which methods a double of some types answers, each once, whatever number of supertypes declare it.
+ */
+final class MethodTable {
+
+    private final List<DoubledMethod> methods = new ArrayList<>();
+    private final Map<String, DoubledMethod> byDescriptor = new HashMap<>();
+    private final Map<String, List<DoubledMethod>> byParameters = new HashMap<>();
+    private final Map<String, Method> fixed = new HashMap<>();
+    private final Set<String> bridged = new HashSet<>();
+
+    /**
+     * Collects the methods.
+     *
+     * @param superclass the class that the double extends
+     * @param interfaces the interfaces that it implements
+     * @param home the package in which the double's class will live; null where that is not the superclass's own
+     */
+    MethodTable(Class<?> superclass, List<Class<?>> interfaces, @Nullable String home) {
+        for (Class<?> c = superclass; c != null; c = c.getSuperclass()) {
+            for (Method method : c.getDeclaredMethods()) {
+                ofClass(method, home);
+            }
+        }
+        ofInterfaces(superclass.getMethods());
+        for (Class<?> type : interfaces) {
+            ofInterfaces(type.getMethods());
+        }
+    }
+
+    List<DoubledMethod> methods() {
+        return methods;
+    }
+
+    @Nullable DoubledMethod find(String name, String descriptor) {
+        return byDescriptor.get(name + descriptor);
+    }
+
+    /** A final, private or otherwise fixed method of the superclass, which a double cannot answer. */
+    @Nullable Method fixed(String name, String descriptor) {
+        return fixed.get(name + descriptor);
+    }
+
+    private void ofClass(Method method, @Nullable String home) {
+        int modifiers = method.getModifiers();
+        String key = key(method);
+        boolean seen = byDescriptor.containsKey(key) || fixed.containsKey(key) || bridged.contains(key);
+        if (seen || Modifier.isStatic(modifiers) || isFinalizer(method)) {
+            return;
+        }
+        boolean hidden = !Modifier.isPublic(modifiers) && !Modifier.isProtected(modifiers)
+                && !method.getDeclaringClass().getPackageName().equals(home);
+        if (Modifier.isFinal(modifiers) || Modifier.isPrivate(modifiers) || hidden) {
+            fixed.put(key, method);
+        } else if (isBridgeToAnother(method)) {
+            bridged.add(key);
+        } else {
+            add(method);
+        }
+    }
+
+    private void ofInterfaces(Method[] inherited) {
+        for (Method method : inherited) {
+            String key = key(method);
+            boolean declaredByInterface = method.getDeclaringClass().isInterface();
+            if (!declaredByInterface || Modifier.isStatic(method.getModifiers()) || byDescriptor.containsKey(key)
+                    || fixed.containsKey(key) || bridged.contains(key)) {
+                continue;
+            }
+            if (isBridgeToAnother(method)) {
+                bridged.add(key);
+            } else {
+                add(method);
+            }
+        }
+    }
+
+    private void add(Method method) {
+        String parameters = key(method).substring(0, key(method).lastIndexOf(')') + 1);
+        List<DoubledMethod> alike = byParameters.computeIfAbsent(parameters, unused -> new ArrayList<>());
+        for (int i = 0; i < alike.size(); i++) {
+            DoubledMethod known = alike.get(i);
+            if (method.getReturnType().isAssignableFrom(known.returnType())) {
+                known.alsoCalledAs(method);
+                byDescriptor.put(key(method), known);
+                return;
+            }
+            if (known.returnType().isAssignableFrom(method.getReturnType())) {
+                DoubledMethod narrower = new DoubledMethod(known.index(), method);
+                narrower.descriptors().addAll(known.descriptors());
+                alike.set(i, narrower);
+                methods.set(known.index(), narrower);
+                known.descriptors().forEach(descriptor -> byDescriptor.put(method.getName() + descriptor, narrower));
+                byDescriptor.put(key(method), narrower);
+                return;
+            }
+        }
+        DoubledMethod fresh = new DoubledMethod(methods.size(), method);
+        methods.add(fresh);
+        alike.add(fresh);
+        byDescriptor.put(key(method), fresh);
+    }
+
+    /**
+     * Whether the compiler made the method only to call another one of the same name. Such a method stays as it is, else
+     * one call would be recorded under two names. A bridge that merely makes a hidden class's method public is doubled.
+     */
+    private static boolean isBridgeToAnother(Method method) {
+        if (!method.isBridge()) {
+            return false;
+        }
+        for (Class<?> c = method.getDeclaringClass(); c != null; c = c.getSuperclass()) {
+            for (Method other : c.getDeclaredMethods()) {
+                if (other.isBridge() || !other.getName().equals(method.getName())) {
+                    continue;
+                }
+                if (isNarrower(other, method)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private static boolean isNarrower(Method other, Method bridge) {
+        Class<?>[] narrow = other.getParameterTypes();
+        Class<?>[] wide = bridge.getParameterTypes();
+        if (narrow.length != wide.length || !bridge.getReturnType().isAssignableFrom(other.getReturnType())) {
+            return false;
+        }
+        boolean differs = bridge.getReturnType() != other.getReturnType();
+        for (int i = 0; i < wide.length; i++) {
+            if (!wide[i].isAssignableFrom(narrow[i])) {
+                return false;
+            }
+            differs |= wide[i] != narrow[i];
+        }
+        return differs;
+    }
+
+    private static boolean isFinalizer(Method method) {
+        return method.getName().equals("finalize") && method.getParameterCount() == 0;
+    }
+
+    private static String key(Method method) {
+        return method.getName() + Type.getMethodDescriptor(method);
+    }
+}

@@ -1,0 +1,211 @@
+package dev.zelotype.engine.pattern;
+
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.error.MisuseException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which calls a method reference or a lambda means: a method of a double, a rule for each argument, and conditions on
+ * the free parameters. Immutable; narrowing gives a new pattern.
+ */
+public final class CallPattern {
+
+    public static final Object[] NO_ARGUMENTS = {};
+
+    private final Participant participant;
+    private final DoubledMethod method;
+    private final ArgumentRule[] rules;
+    private final Class<?>[] freeTypes;
+    private final List<Condition> conditions;
+    private final @Nullable CallPattern before;
+
+    /**
+     * A condition on the free parameters.
+     *
+     * @param description how messages call it
+     * @param test what decides
+     */
+    public record Condition(@Nullable String description, Predicate<Object[]> test) {
+
+        boolean holds(Object[] free) {
+            try {
+                return test.test(free);
+            } catch (RuntimeException e) {
+                throw new MisuseException("The condition " + (description == null ? "" : "'" + description + "' ")
+                        + "of a pattern threw " + e + ".", "make it hold or not hold for any argument, null included", e);
+            }
+        }
+    }
+
+    CallPattern(Participant participant, DoubledMethod method, ArgumentRule[] rules, Class<?>[] freeTypes,
+            List<Condition> conditions, @Nullable CallPattern before) {
+        this.participant = participant;
+        this.method = method;
+        this.rules = rules;
+        this.freeTypes = freeTypes;
+        this.conditions = conditions;
+        this.before = before;
+    }
+
+    /** Any call of a method. */
+    static CallPattern anyCall(Participant participant, DoubledMethod method, Class<?>[] freeTypes) {
+        ArgumentRule[] rules = new ArgumentRule[freeTypes.length];
+        for (int i = 0; i < rules.length; i++) {
+            rules[i] = new ArgumentRule.Free(i, freeTypes[i]);
+        }
+        return new CallPattern(participant, method, rules, freeTypes, List.of(), null);
+    }
+
+    public Participant participant() {
+        return participant;
+    }
+
+    public DoubledMethod method() {
+        return method;
+    }
+
+    public ArgumentRule[] rules() {
+        return rules;
+    }
+
+    public List<Condition> conditions() {
+        return conditions;
+    }
+
+    /** For a chain, the call that gives the double which this pattern is about. */
+    public @Nullable CallPattern before() {
+        return before;
+    }
+
+    /** The same pattern on the double that the chain's earlier call gave. */
+    public CallPattern on(Participant resolved, DoubledMethod itsMethod) {
+        return new CallPattern(resolved, itsMethod, rules, freeTypes, conditions, null);
+    }
+
+    /** Whether any call of the method is covered, whatever its arguments. */
+    public boolean coversAll() {
+        if (!conditions.isEmpty()) {
+            return false;
+        }
+        boolean[] used = new boolean[freeTypes.length];
+        for (int i = 0; i < rules.length; i++) {
+            if (!(rules[i] instanceof ArgumentRule.Free free) || used[free.parameter()]) {
+                return false;
+            }
+            used[free.parameter()] = true;
+        }
+        return true;
+    }
+
+    public boolean covers(Object[] arguments) {
+        return free(arguments) != null;
+    }
+
+    /** What the free parameters stand for in a call, or null if the call is not covered. */
+    public Object @Nullable [] free(Object[] arguments) {
+        Object[] free = open();
+        for (int i = 0; i < rules.length; i++) {
+            if (!rules[i].covers(arguments[i], free)) {
+                return null;
+            }
+        }
+        for (int i = 0; i < conditions.size(); i++) {
+            if (!conditions.get(i).holds(free)) {
+                return null;
+            }
+        }
+        return free;
+    }
+
+    private Object[] open() {
+        if (freeTypes.length == 0) {
+            return NO_ARGUMENTS;
+        }
+        Object[] free = new Object[freeTypes.length];
+        Arrays.fill(free, ArgumentRule.Free.OPEN);
+        return free;
+    }
+
+    /** The numbers of the arguments that are not covered; empty if only the conditions say no. */
+    public List<Integer> uncovered(Object[] arguments) {
+        List<Integer> uncovered = new ArrayList<>();
+        Object[] free = open();
+        for (int i = 0; i < rules.length; i++) {
+            if (!rules[i].covers(arguments[i], free)) {
+                uncovered.add(i);
+            }
+        }
+        return uncovered;
+    }
+
+    /** The conditions that say no to a call whose arguments are covered otherwise. */
+    public List<Condition> unmet(Object[] arguments) {
+        Object[] free = open();
+        for (int i = 0; i < rules.length; i++) {
+            if (!rules[i].covers(arguments[i], free)) {
+                return List.of();
+            }
+        }
+        List<Condition> unmet = new ArrayList<>();
+        for (Condition condition : conditions) {
+            if (!condition.holds(free)) {
+                unmet.add(condition);
+            }
+        }
+        return unmet;
+    }
+
+    /** The pattern with values for its free parameters. */
+    public CallPattern with(Object[] values) {
+        refuseOnChain();
+        ArgumentRule[] narrowed = new ArgumentRule[rules.length];
+        for (int i = 0; i < rules.length; i++) {
+            narrowed[i] = bind(rules[i], values, method.parameterTypes()[i]);
+        }
+        // The values stay the free parameters of conditions and answers, so the types stay as well.
+        return new CallPattern(participant, method, narrowed, freeTypes, conditions, before);
+    }
+
+    private static ArgumentRule bind(ArgumentRule rule, Object[] values, Class<?> type) {
+        if (rule instanceof ArgumentRule.Free free) {
+            return new ArgumentRule.Bound(free, values[free.parameter()]);
+        }
+        if (rule instanceof ArgumentRule.Elements elements) {
+            ArgumentRule[] bound = new ArgumentRule[elements.rules().length];
+            for (int i = 0; i < bound.length; i++) {
+                bound[i] = bind(elements.rules()[i], values, type.getComponentType());
+            }
+            return new ArgumentRule.Elements(bound);
+        }
+        return rule;
+    }
+
+    /** The pattern with a further condition. */
+    public CallPattern where(@Nullable String description, Predicate<Object[]> condition) {
+        refuseOnChain();
+        List<Condition> all = new ArrayList<>(conditions);
+        all.add(new Condition(description, condition));
+        return new CallPattern(participant, method, rules, freeTypes, List.copyOf(all), before);
+    }
+
+    private void refuseOnChain() {
+        if (before != null && before.freeTypes.length > 0 && before.usesFree()) {
+            throw new MisuseException("A free parameter of this chain stands in an earlier call than its last.",
+                    "put a value there, or suppose the earlier call in a statement of its own");
+        }
+    }
+
+    private boolean usesFree() {
+        for (ArgumentRule rule : rules) {
+            if (!(rule instanceof ArgumentRule.Literal)) {
+                return true;
+            }
+        }
+        return before != null && before.usesFree();
+    }
+}

@@ -1,0 +1,167 @@
+package dev.zelotype.engine.pattern;
+
+import dev.zelotype.error.MisuseException;
+import java.io.Serializable;
+import java.lang.invoke.MethodHandle;
+import java.lang.invoke.MethodType;
+import java.lang.invoke.SerializedLambda;
+import java.lang.reflect.Executable;
+import java.lang.reflect.InaccessibleObjectException;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.Type;
+
+/**
+ * What the compiler wrote down about a method reference or a lambda.
+ */
+final class LambdaForm {
+
+    private static final ClassValue<Replacer> REPLACERS = new ClassValue<>() {
+        @Override
+        protected Replacer computeValue(Class<?> type) {
+            return replacerOf(type);
+        }
+    };
+
+    private final SerializedLambda form;
+    private final Class<?> lambdaClass;
+    private final Class<?> owner;
+    private final @Nullable Executable implementation;
+
+    private interface Replacer {
+        @Nullable Object replace(Object lambda) throws Throwable;
+    }
+
+    private LambdaForm(SerializedLambda form, Class<?> lambdaClass) {
+        this.form = form;
+        this.lambdaClass = lambdaClass;
+        this.owner = classOf(Type.getObjectType(form.getImplClass()));
+        this.implementation = findImplementation();
+    }
+
+    static LambdaForm of(Serializable lambda) {
+        Object written;
+        try {
+            written = REPLACERS.get(lambda.getClass()).replace(lambda);
+        } catch (Throwable e) {
+            written = null;
+        }
+        if (written instanceof SerializedLambda form) {
+            return new LambdaForm(form, lambda.getClass());
+        }
+        throw new MisuseException("A pattern was given as an object of " + lambda.getClass().getTypeName() + ".",
+                "write it as a method reference or a lambda, such as weather::humidity");
+    }
+
+    private static Replacer replacerOf(Class<?> type) {
+        try {
+            Method method = type.getDeclaredMethod("writeReplace");
+            method.setAccessible(true);
+            return method::invoke;
+        } catch (NoSuchMethodException e) {
+            return lambda -> null;
+        } catch (InaccessibleObjectException e) {
+            return ofClosedModule(type);
+        }
+    }
+
+    /** The JDK's own way for serialization libraries; by reflection, since the compiler warns about its class. */
+    private static Replacer ofClosedModule(Class<?> type) {
+        try {
+            Class<?> factory = Class.forName("sun.reflect.ReflectionFactory");
+            Object instance = factory.getMethod("getReflectionFactory").invoke(null);
+            Object handle = factory.getMethod("writeReplaceForSerialization", Class.class).invoke(instance, type);
+            return lambda -> ((MethodHandle) handle).invoke(lambda);
+        } catch (ReflectiveOperationException e) {
+            return lambda -> null;
+        }
+    }
+
+    private @Nullable Executable findImplementation() {
+        String descriptor = form.getImplMethodSignature();
+        if (form.getImplMethodName().equals("<init>")) {
+            for (Executable constructor : owner.getDeclaredConstructors()) {
+                if (Type.getConstructorDescriptor((java.lang.reflect.Constructor<?>) constructor).equals(descriptor)) {
+                    return constructor;
+                }
+            }
+            return null;
+        }
+        for (Class<?> c = owner; c != null; c = c.getSuperclass()) {
+            for (Method method : c.getDeclaredMethods()) {
+                if (method.getName().equals(form.getImplMethodName())
+                        && Type.getMethodDescriptor(method).equals(descriptor)) {
+                    return method;
+                }
+            }
+        }
+        for (Method method : owner.getMethods()) {
+            if (method.getName().equals(form.getImplMethodName())
+                    && Type.getMethodDescriptor(method).equals(descriptor)) {
+                return method;
+            }
+        }
+        return null;
+    }
+
+    private Class<?> classOf(Type type) {
+        try {
+            return Class.forName(type.getSort() == Type.ARRAY ? type.getDescriptor().replace('/', '.')
+                    : type.getClassName(), false, lambdaClass.getClassLoader());
+        } catch (ClassNotFoundException e) {
+            throw new IllegalStateException("A lambda refers to a class that its own loader does not know.", e);
+        }
+    }
+
+    /** Whether the compiler wrote a method of its own for the body, which is run to learn what it calls. */
+    boolean isLambda() {
+        return implementation == null || implementation.isSynthetic() && !isBridge();
+    }
+
+    private boolean isBridge() {
+        return implementation instanceof Method method && method.isBridge();
+    }
+
+    boolean isConstructor() {
+        return form.getImplMethodName().equals("<init>");
+    }
+
+    boolean isStatic() {
+        return implementation != null && Modifier.isStatic(implementation.getModifiers());
+    }
+
+    /** Whether the method reference names the object whose method it is. */
+    boolean isBound() {
+        return form.getCapturedArgCount() == 1;
+    }
+
+    @Nullable Object boundObject() {
+        return form.getCapturedArg(0);
+    }
+
+    Class<?> owner() {
+        return owner;
+    }
+
+    String methodName() {
+        return form.getImplMethodName();
+    }
+
+    String methodDescriptor() {
+        return form.getImplMethodSignature();
+    }
+
+    /** The types of the free parameters. */
+    Class<?>[] parameterTypes() {
+        return MethodType.fromMethodDescriptorString(form.getInstantiatedMethodType(), lambdaClass.getClassLoader())
+                .parameterArray();
+    }
+
+    /** The names of a lambda's free parameters, as far as its class file tells. */
+    String[] parameterNames() {
+        int captured = form.getCapturedArgCount();
+        int count = parameterTypes().length;
+        return ParameterNames.ofLambda(owner, methodName(), methodDescriptor(), captured, count);
+    }
+}

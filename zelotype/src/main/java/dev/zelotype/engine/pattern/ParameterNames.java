@@ -1,0 +1,76 @@
+package dev.zelotype.engine.pattern;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.lang.reflect.Modifier;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.Label;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+
+/**
+ * The names that a lambda's parameters have in its source, read from the debugging tables of its class file.
+ */
+final class ParameterNames {
+
+    private ParameterNames() {
+    }
+
+    static String[] ofLambda(Class<?> owner, String method, String descriptor, int captured, int count) {
+        String[] names = new String[count];
+        for (int i = 0; i < count; i++) {
+            names[i] = "parameter " + (i + 1);
+        }
+        String file = owner.getName().substring(owner.getName().lastIndexOf('.') + 1) + ".class";
+        try (InputStream in = owner.getResourceAsStream(file)) {
+            if (in != null) {
+                read(in.readAllBytes(), method, descriptor, captured, names);
+            }
+        } catch (IOException | IllegalArgumentException e) {
+            // The names only make a message friendlier; without the class file it counts the parameters.
+            return names;
+        }
+        return names;
+    }
+
+    private static void read(byte[] code, String method, String descriptor, int captured, String[] names) {
+        new ClassReader(code).accept(new ClassVisitor(Opcodes.ASM9) {
+            @Override
+            public @Nullable MethodVisitor visitMethod(int access, String name, String type, String signature,
+                    String[] exceptions) {
+                if (!name.equals(method) || !type.equals(descriptor)) {
+                    return null;
+                }
+                int[] slots = slots(type, captured - (Modifier.isStatic(access) ? 0 : 1), access, names.length);
+                return new MethodVisitor(Opcodes.ASM9) {
+                    @Override
+                    public void visitLocalVariable(String variable, String variableType, String variableSignature,
+                            Label start, Label end, int index) {
+                        for (int i = 0; i < slots.length; i++) {
+                            if (slots[i] == index) {
+                                names[i] = variable;
+                            }
+                        }
+                    }
+                };
+            }
+        }, ClassReader.SKIP_FRAMES);
+    }
+
+    /** The local variables that hold the parameters after the captured ones. */
+    private static int[] slots(String descriptor, int skipped, int access, int count) {
+        Type[] types = Type.getArgumentTypes(descriptor);
+        int[] slots = new int[count];
+        int slot = Modifier.isStatic(access) ? 0 : 1;
+        for (int i = 0; i < types.length; i++) {
+            if (i >= skipped && i - skipped < count) {
+                slots[i - skipped] = slot;
+            }
+            slot += types[i].getSize();
+        }
+        return slots;
+    }
+}

@@ -1,0 +1,72 @@
+package dev.zelotype.engine.run;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.error.MisuseException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An order for a double.
+ *
+ * @param kind its kind
+ * @param name what messages call it; null for a name after its type
+ * @param type the class to make it of
+ * @param real the real object that a spy passes calls on to, or null
+ * @param constructorArguments what the constructor of a fake is given; null if no constructor is to run
+ */
+public record Making(Kind kind, @Nullable String name, DoubleClass type, @Nullable Object real,
+        Object @Nullable [] constructorArguments) {
+
+    /** A double that runs no constructor. */
+    public static Making of(Kind kind, @Nullable String name, DoubleClass type) {
+        return new Making(kind, name, type, null, null);
+    }
+
+    /** A fake whose own constructor runs. */
+    public static Making fake(@Nullable String name, DoubleClass type, Object[] arguments) {
+        return new Making(Kind.FAKE, name, type, null, arguments);
+    }
+
+    /** A spy that passes calls on to a real object, or to another double. */
+    public static Making spy(@Nullable String name, Object real) {
+        Participant other = DoubleClass.participantOf(real);
+        List<Class<?>> types = List.of(other == null ? real.getClass() : other.doubleClass().doubledType());
+        if (!DoubleClass.canDouble(types.get(0))) {
+            types = interfacesOf(real.getClass());
+            if (types.isEmpty()) {
+                // Says why the class itself cannot be doubled.
+                types = List.of(real.getClass());
+            }
+        }
+        return new Making(Kind.SPY, name, DoubleClass.of(types.get(0), types), real, null);
+    }
+
+    private static List<Class<?>> interfacesOf(Class<?> type) {
+        Set<Class<?>> all = new LinkedHashSet<>();
+        for (Class<?> c = type; c != null; c = c.getSuperclass()) {
+            all.addAll(Arrays.asList(c.getInterfaces()));
+        }
+        all.remove(java.io.Serializable.class);
+        return new ArrayList<>(all);
+    }
+
+    Object instance(Told told) {
+        if (constructorArguments == null) {
+            return type.newInstance(told);
+        }
+        try {
+            return type.construct(told, constructorArguments);
+        } catch (MisuseException e) {
+            throw e;
+        } catch (Throwable e) {
+            throw new MisuseException("The constructor of the fake " + type.doubledType().getSimpleName() + " threw " + e
+                    + ".", "give it arguments that it accepts", e);
+        }
+    }
+}

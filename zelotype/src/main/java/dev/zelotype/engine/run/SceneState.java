@@ -1,0 +1,261 @@
+package dev.zelotype.engine.run;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.Severity;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.journal.CallRecord;
+import dev.zelotype.engine.journal.CallRecord.Ending;
+import dev.zelotype.engine.journal.Journal;
+import dev.zelotype.engine.journal.MethodLog;
+import dev.zelotype.engine.pattern.Names;
+import dev.zelotype.error.CheckFailure;
+import dev.zelotype.error.MisuseException;
+import dev.zelotype.error.UnexpectedCall;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One test's doubles, their calls, and the statements about them. Safe for use from any thread.
+ */
+public final class SceneState {
+
+    /** For how many calls of a scene the place they were made at is noted unless asked otherwise. */
+    public static final int LINES_KEPT = 1000;
+
+    private static final InheritableThreadLocal<SceneState> CURRENT = new InheritableThreadLocal<>();
+
+    private final boolean open;
+    private final Severity unused;
+    private final Journal journal;
+    private final Expectations expectations = new Expectations();
+    private final List<Told> doubles = new ArrayList<>();
+    private final List<Supposition> suppositions = new ArrayList<>();
+    private final Map<Statement, String> unfinished = new LinkedHashMap<>();
+    private final List<FailureText> refusals = new ArrayList<>();
+    private volatile boolean closed;
+    private @Nullable SceneState outer;
+
+    /** A scene that somebody will close. */
+    public SceneState(Severity unused, int linesKept) {
+        this(true, unused, linesKept);
+    }
+
+    private SceneState(boolean open, Severity unused, int linesKept) {
+        this.open = open;
+        this.unused = unused;
+        this.journal = new Journal(linesKept);
+    }
+
+    /** The scene that is open on this thread or on the one that started it, or null. */
+    public static @Nullable SceneState current() {
+        SceneState current = CURRENT.get();
+        return current == null || current.closed ? null : current;
+    }
+
+    public void enter() {
+        outer = current();
+        CURRENT.set(this);
+    }
+
+    /** Makes a double; outside any scene, one that belongs to a scene of its own that nobody closes. */
+    public static Told makeDouble(Making making) {
+        SceneState scene = current();
+        if (scene == null) {
+            if (making.kind() == Kind.MOCK) {
+                throw new MisuseException("A mock of " + making.type().doubledType().getSimpleName()
+                        + " was made outside any scene: nobody would check what it expects.",
+                        "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
+            }
+            scene = new SceneState(false, Severity.IGNORE, LINES_KEPT);
+        }
+        return scene.make(making);
+    }
+
+    synchronized Told make(Making making) {
+        Class<?> type = making.type().doubledType();
+        if (closed) {
+            throw new MisuseException("A double of " + type.getSimpleName() + " was asked of a closed scene.",
+                    "make it before the scene is closed");
+        }
+        Told told = new Told(making.name() == null ? freeName(Names.variable(type)) : making.name(), making, this);
+        doubles.add(told);
+        return told;
+    }
+
+    private String freeName(String wanted) {
+        String name = wanted;
+        for (int i = 2; isTaken(name); i++) {
+            name = wanted + i;
+        }
+        return name;
+    }
+
+    private boolean isTaken(String name) {
+        for (Told told : doubles) {
+            if (told.name().equals(name)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether it is a scene that somebody opened, and not the place of a double outside any. */
+    boolean isOpenScene() {
+        return open;
+    }
+
+    boolean closed() {
+        return closed;
+    }
+
+    Expectations expectations() {
+        return expectations;
+    }
+
+    @Nullable CallRecord record(MethodLog log, Object[] arguments) {
+        return closed ? null : journal.add(log, arguments);
+    }
+
+    synchronized void begun(Statement statement, String cure) {
+        unfinished.put(statement, cure);
+    }
+
+    synchronized void completed(Statement statement) {
+        unfinished.remove(statement);
+    }
+
+    synchronized void supposed(Supposition supposition) {
+        suppositions.add(supposition);
+    }
+
+    void expected(Expectation expectation) {
+        expectations.add(expectation);
+    }
+
+    /** Remembers a refused call, so that the scene fails even if the subject swallows the error. */
+    UnexpectedCall refuse(@Nullable CallRecord call, FailureText text) {
+        UnexpectedCall failure = new UnexpectedCall(text.copy().section(conversationTitle(), conversationLines()).toString());
+        if (call != null) {
+            call.end(Ending.UNEXPECTED, failure);
+            call.account();
+        }
+        synchronized (this) {
+            refusals.add(text);
+        }
+        return failure;
+    }
+
+    /** Adds the conversation to a failure; if the double is of another scene, that one's. */
+    String withConversation(FailureText text, SceneState other) {
+        return text.section(other.conversationTitle(), other.conversationLines()).toString();
+    }
+
+    private String conversationTitle() {
+        return "Conversation (" + Count.calls(calls().size()) + ")";
+    }
+
+    private List<String> conversationLines() {
+        List<CallRecord> calls = calls();
+        return calls.isEmpty() ? List.of("Nobody asked any double anything.") : Calls.conversation(calls);
+    }
+
+    public synchronized List<Told> doubles() {
+        return List.copyOf(doubles);
+    }
+
+    /** All calls so far, in their order. */
+    public List<CallRecord> calls() {
+        List<CallRecord> calls = new ArrayList<>();
+        for (Told told : doubles()) {
+            calls.addAll(callsOf(told));
+        }
+        calls.sort((a, b) -> Integer.compare(a.number(), b.number()));
+        return calls;
+    }
+
+    static List<CallRecord> callsOf(Told told) {
+        List<CallRecord> calls = new ArrayList<>();
+        for (int i = 0; i < told.doubleClass().methodCount(); i++) {
+            MethodState state = told.knownState(i);
+            if (state != null) {
+                calls.addAll(state.log().calls());
+            }
+        }
+        return calls;
+    }
+
+    /** The suppositions that no call ever needed, as text. */
+    public synchronized List<String> unusedSuppositions() {
+        List<String> unusedOnes = new ArrayList<>();
+        for (Supposition supposition : suppositions) {
+            if (!supposition.used()) {
+                unusedOnes.add(supposition.toString());
+            }
+        }
+        return unusedOnes;
+    }
+
+    /** What is worth knowing, though it is not wrong. */
+    public List<String> notes() {
+        return unused == Severity.NOTE ? unusedSuppositions() : List.of();
+    }
+
+    /**
+     * Closes the scene.
+     *
+     * @return all that is wrong with it as one exception, or null; null as well if it was closed before
+     */
+    public @Nullable Throwable close() {
+        synchronized (this) {
+            if (closed) {
+                return null;
+            }
+            closed = true;
+        }
+        if (CURRENT.get() == this) {
+            if (outer == null) {
+                CURRENT.remove();
+            } else {
+                CURRENT.set(outer);
+            }
+        }
+        return verdict();
+    }
+
+    private @Nullable Throwable verdict() {
+        List<String> failures = new ArrayList<>();
+        List<String> misuses = new ArrayList<>();
+        synchronized (this) {
+            refusals.forEach(text -> failures.add(text.toString()));
+            unfinished.forEach((statement, cure) -> misuses.add(statement + " is unfinished: " + cure + "."));
+        }
+        failures.addAll(expectations.unmet());
+        if (unused == Severity.FAIL) {
+            unusedSuppositions().forEach(text -> failures.add("Nobody needed " + text + "."));
+        }
+        if (failures.isEmpty() && misuses.isEmpty()) {
+            return null;
+        }
+        if (failures.isEmpty()) {
+            return new MisuseException(numbered(misuses), "finish each statement, or remove it");
+        }
+        failures.addAll(misuses);
+        FailureText text = new FailureText(numbered(failures));
+        return new CheckFailure(text.section(conversationTitle(), conversationLines()).toString(), null);
+    }
+
+    private static String numbered(List<String> texts) {
+        if (texts.size() == 1) {
+            return texts.get(0);
+        }
+        StringBuilder out = new StringBuilder(texts.size() + " problems in this scene:");
+        for (int i = 0; i < texts.size(); i++) {
+            out.append("\n\n").append(i + 1).append(". ").append(texts.get(i));
+        }
+        return out.toString();
+    }
+}

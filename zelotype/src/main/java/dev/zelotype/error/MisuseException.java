@@ -1,0 +1,33 @@
+package dev.zelotype.error;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Zelotype was used in a way that cannot mean anything, or would only look like a check. The message says what is wrong
+ * and what to write instead.
+ */
+public final class MisuseException extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    /**
+     * Makes an exception.
+     *
+     * @param problem what is wrong
+     * @param cure what to do about it
+     */
+    public MisuseException(String problem, String cure) {
+        this(problem, cure, null);
+    }
+
+    /**
+     * Makes an exception that something else led to.
+     *
+     * @param problem what is wrong
+     * @param cure what to do about it
+     * @param cause what led to it, or null
+     */
+    public MisuseException(String problem, String cure, @Nullable Throwable cause) {
+        super(problem + "\n  Cure: " + cure, cause);
+    }
+}

@@ -1,0 +1,19 @@
+package dev.zelotype.error;
+
+/**
+ * A double was called in a way that it was told to object to. Thrown at the call itself; the scene remembers it, so that
+ * the test fails even where the subject swallows it.
+ */
+public final class UnexpectedCall extends CheckFailure {
+
+    private static final long serialVersionUID = 1L;
+
+    /**
+     * Makes a failure.
+     *
+     * @param message the call, what was expected instead, and what to write if the call is right
+     */
+    public UnexpectedCall(String message) {
+        super(message, null);
+    }
+}

@@ -1,0 +1,13 @@
+/**
+ * Zelotype's core: test doubles, what they answer, what is expected of them, and checks of what they were asked.
+ */
+module dev.zelotype {
+    requires jdk.unsupported;
+    requires static transitive org.jspecify;
+    requires static org.objectweb.asm;
+
+    exports dev.zelotype;
+    exports dev.zelotype.call;
+    exports dev.zelotype.doubles;
+    exports dev.zelotype.error;
+}
