@@ -51,6 +51,14 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
+     * Says that what was supposed so far is a base set-up that several tests share: what this test does not need of it is
+     * not noted as unused. With JUnit that is what ran before the test method itself.
+     */
+    public void endSetUp() {
+        state.endSetUp();
+    }
+
+    /**
      * The conversation so far.
      *
      * @return the doubles and their calls; values are printed as they are now

@@ -9,6 +9,7 @@ import java.lang.reflect.Modifier;
 import java.lang.reflect.Parameter;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
+import org.junit.jupiter.api.extension.BeforeTestExecutionCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -17,7 +18,8 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 /**
  * What {@link WithDoubles} registers: opens the scene before a test, fills fields and parameters, and closes it after.
  */
-final class DoublesExtension implements BeforeEachCallback, AfterEachCallback, ParameterResolver {
+final class DoublesExtension
+        implements BeforeEachCallback, BeforeTestExecutionCallback, AfterEachCallback, ParameterResolver {
 
     private static final Namespace NAMESPACE = Namespace.create(DoublesExtension.class);
 
@@ -32,6 +34,11 @@ final class DoublesExtension implements BeforeEachCallback, AfterEachCallback, P
                 fillFields(test, type);
             }
         }
+    }
+
+    @Override
+    public void beforeTestExecution(ExtensionContext context) {
+        context.getStore(NAMESPACE).get(Scene.class, Scene.class).endSetUp();
     }
 
     private static void fillFields(Object test, Class<?> type) {

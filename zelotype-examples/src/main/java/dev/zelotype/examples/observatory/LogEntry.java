@@ -18,6 +18,6 @@ public record LogEntry(int number, String text) {
 
     @Override
     public String toString() {
-        return number == 0 ? text : "#" + number + " " + text;
+        return number == 0 ? text : "entry " + number;
     }
 }

@@ -16,11 +16,12 @@ import dev.zelotype.junit.WithDoubles;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.DisplayNameGeneration;
+import org.junit.jupiter.api.DisplayNameGenerator.ReplaceUnderscores;
 import org.junit.jupiter.api.Test;
 
 @WithDoubles
-@DisplayName("A night run")
+@DisplayNameGeneration(ReplaceUnderscores.class)
 class NightRunTest {
 
     private static final SkyTarget HARROW = new SkyTarget("Harrow-2", 47);
@@ -46,8 +47,7 @@ class NightRunTest {
     }
 
     @Test
-    @DisplayName("keeps the dome closed when it is humid")
-    void humid_night() {
+    void a_humid_night_keeps_the_dome_closed() {
         suppose(weather::humidity).returns(95);
         expect(dome::open).never();
 
@@ -58,8 +58,7 @@ class NightRunTest {
     }
 
     @Test
-    @DisplayName("opens, slews, exposes, logs and parks when it is clear")
-    void clear_night() {
+    void a_clear_night_opens_slews_exposes_logs_and_parks() {
         inThisOrder(() -> {
             expect(dome::open).once();
             expect(dome::close).once();
@@ -73,8 +72,7 @@ class NightRunTest {
     }
 
     @Test
-    @DisplayName("skips a target that the catalog does not know, and logs it")
-    void unknown_target() {
+    void an_unknown_target_is_skipped_and_logged() {
         suppose(dome::open).doesNothing();
         suppose(dome::close).doesNothing();
 
@@ -85,8 +83,7 @@ class NightRunTest {
     }
 
     @Test
-    @DisplayName("closes the dome when the camera fails")
-    void camera_failure() {
+    void the_camera_failing_closes_the_dome() {
         suppose(camera::expose)
                 .does((time, onFrame, onFailure) -> onFailure.accept(new CameraFault("shutter stuck")));
         expect(dome::open).once();

@@ -55,16 +55,14 @@ public final class Values {
         } else if (value instanceof Throwable thrown) {
             return typeName(type) + (thrown.getMessage() == null ? "" : ": " + plain(thrown.getMessage()));
         } else if (type.isHidden() || type.isSynthetic()) {
-            String name = type.getName();
-            int end = name.indexOf("$$");
-            return "a lambda of " + name.substring(name.lastIndexOf('.', end) + 1, end < 0 ? name.length() : end);
+            return "a lambda";
         }
         String text = value.toString();
         if (text == null) {
             return typeName(type) + " (its toString gave null)";
         }
-        return plain(text.startsWith(type.getName() + "@") ? typeName(type) + text.substring(type.getName().length())
-                : text);
+        boolean untold = text.startsWith(type.getName() + "@");
+        return plain(untold ? typeName(type) + text.substring(type.getName().length()) : text);
     }
 
     private record ArrayElements(Object array) implements Iterable<Object> {
@@ -121,8 +119,8 @@ public final class Values {
 
     /** A type's name without its package. */
     public static String typeName(Class<?> type) {
-        String name = type.getTypeName();
-        return name.substring(name.lastIndexOf('.') + 1).replace('$', '.');
+        String name = type.getSimpleName();
+        return name.isEmpty() ? type.getName().substring(type.getName().lastIndexOf('.') + 1) : name;
     }
 
     private static String quote(String text, char mark) {

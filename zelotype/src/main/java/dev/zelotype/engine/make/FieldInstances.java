@@ -55,6 +55,9 @@ final class FieldInstances implements DoubleClass.Instances {
         if (superclass == Object.class && arguments.length == 0) {
             return create(receiver);
         }
+        if (superclass == Object.class) {
+            throw new MisuseException("The fake of an interface was given constructor arguments.", "leave them out");
+        }
         Object[] all = Arrays.copyOf(arguments, arguments.length + 1);
         all[arguments.length] = receiver;
         Constructor<?> fitting = null;

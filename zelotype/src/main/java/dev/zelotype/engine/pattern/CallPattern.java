@@ -162,7 +162,7 @@ public final class CallPattern {
 
     /** The pattern with values for its free parameters. */
     public CallPattern with(Object[] values) {
-        refuseOnChain();
+        refuseUnlessAllFreeHere();
         ArgumentRule[] narrowed = new ArgumentRule[rules.length];
         for (int i = 0; i < rules.length; i++) {
             narrowed[i] = bind(rules[i], values, method.parameterTypes()[i]);
@@ -187,25 +187,35 @@ public final class CallPattern {
 
     /** The pattern with a further condition. */
     public CallPattern where(@Nullable String description, Predicate<Object[]> condition) {
-        refuseOnChain();
+        refuseUnlessAllFreeHere();
         List<Condition> all = new ArrayList<>(conditions);
         all.add(new Condition(description, condition));
         return new CallPattern(participant, method, rules, freeTypes, List.copyOf(all), before);
     }
 
-    private void refuseOnChain() {
-        if (before != null && before.freeTypes.length > 0 && before.usesFree()) {
-            throw new MisuseException("A free parameter of this chain stands in an earlier call than its last.",
-                    "put a value there, or suppose the earlier call in a statement of its own");
+    /** Whoever looks at the free parameters needs all of them to stand in this very call, not in a chain's earlier one. */
+    public void refuseUnlessAllFreeHere() {
+        boolean[] here = new boolean[freeTypes.length];
+        for (ArgumentRule rule : rules) {
+            mark(rule, here);
+        }
+        for (boolean each : here) {
+            if (!each) {
+                throw new MisuseException("A free parameter of this chain stands in an earlier call than its last.",
+                        "put a value there, or suppose the earlier call in a statement of its own");
+            }
         }
     }
 
-    private boolean usesFree() {
-        for (ArgumentRule rule : rules) {
-            if (!(rule instanceof ArgumentRule.Literal)) {
-                return true;
+    private static void mark(ArgumentRule rule, boolean[] here) {
+        if (rule instanceof ArgumentRule.Free free) {
+            here[free.parameter()] = true;
+        } else if (rule instanceof ArgumentRule.Bound bound) {
+            mark(bound.free(), here);
+        } else if (rule instanceof ArgumentRule.Elements elements) {
+            for (ArgumentRule element : elements.rules()) {
+                mark(element, here);
             }
         }
-        return before != null && before.usesFree();
     }
 }

@@ -79,7 +79,9 @@ public final class Capture {
     }
 
     private static boolean isLinkType(Class<?> type) {
-        boolean plain = type.isArray() || type.isEnum() || type.isSealed() || type.getName().startsWith("java.");
+        String name = type.getName();
+        boolean plain = type.isArray() || type.isEnum() || type.isSealed() || name.startsWith("java.lang.")
+                || name.startsWith("java.util.") || name.startsWith("java.time.");
         return !plain && !Modifier.isFinal(type.getModifiers());
     }
 

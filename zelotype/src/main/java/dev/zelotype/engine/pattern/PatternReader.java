@@ -54,7 +54,7 @@ public final class PatternReader {
         Participant participant = DoubleClass.participantOf(receiver);
         if (participant == null) {
             throw new MisuseException("This pattern names no double: " + form.methodName() + " was asked of "
-                    + (receiver == null ? "null" : "a real " + receiver.getClass().getTypeName()) + ".",
+                    + (receiver == null ? "null" : "a real " + receiver.getClass().getSimpleName()) + ".",
                     "make a double, such as stub(" + form.owner().getSimpleName()
                             + ".class), give it to the subject, and use it in the pattern");
         }

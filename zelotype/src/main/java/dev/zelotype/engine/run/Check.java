@@ -48,6 +48,7 @@ public final class Check extends Statement {
     public static <T> List<T> recorded(Serializable shape, Function<Object[], T> typed) {
         Check check = new Check("recorded", read(shape, false));
         check.refuseWithoutArguments();
+        check.pattern().refuseUnlessAllFreeHere();
         List<T> found = new ArrayList<>();
         for (CallRecord call : check.matching()) {
             call.account();
@@ -104,11 +105,11 @@ public final class Check extends Statement {
 
     private long countNow() {
         MethodLog log = log();
-        if (log.keepsOnlyCount()) {
+        boolean all = pattern().coversAll();
+        if (!all) {
             refuseWithoutArguments();
         }
         long found = log.countedOnly();
-        boolean all = pattern().coversAll();
         for (CallRecord call = log.newest(); call != null; call = MethodLog.before(call)) {
             if (all || pattern().covers(call.arguments())) {
                 found++;
@@ -126,7 +127,7 @@ public final class Check extends Statement {
     }
 
     private void refuseWithoutArguments() {
-        if (log().keepsOnlyCount() && (!pattern().coversAll() || order != null)) {
+        if (log().keepsOnlyCount()) {
             throw new MisuseException("Of calls of " + told().name() + "." + pattern().method().name()
                     + " only the number is kept, so nothing can be said about their arguments or order.",
                     "check the number of all calls, or leave out keepOnlyCounts(...)");

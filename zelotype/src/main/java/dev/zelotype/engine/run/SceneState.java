@@ -138,11 +138,11 @@ public final class SceneState {
 
     /** Remembers a refused call, so that the scene fails even if the subject swallows the error. */
     UnexpectedCall refuse(@Nullable CallRecord call, FailureText text) {
-        UnexpectedCall failure = new UnexpectedCall(text.copy().section(conversationTitle(), conversationLines()).toString());
         if (call != null) {
-            call.end(Ending.UNEXPECTED, failure);
+            call.end(Ending.UNEXPECTED, null);
             call.account();
         }
+        UnexpectedCall failure = new UnexpectedCall(text.copy().section(conversationTitle(), conversationLines()).toString());
         synchronized (this) {
             refusals.add(text);
         }
@@ -186,6 +186,11 @@ public final class SceneState {
             }
         }
         return calls;
+    }
+
+    /** What was supposed so far is a base that not every test needs all of. */
+    public synchronized void endSetUp() {
+        suppositions.clear();
     }
 
     /** The suppositions that no call ever needed, as text. */

@@ -1,7 +1,6 @@
 package dev.zelotype.engine.run;
 
 import dev.zelotype.engine.explain.Calls;
-import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.journal.Lines;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.PatternReader;
@@ -97,6 +96,6 @@ public abstract class Statement {
     /** The statement with its line, for messages. */
     @Override
     public final String toString() {
-        return verb + "(" + Values.typeName(told.doubleClass().doubledType()) + " " + patternText() + ") at " + line();
+        return verb + "(" + patternText() + ") at " + line();
     }
 }

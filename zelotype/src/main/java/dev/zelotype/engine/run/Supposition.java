@@ -1,5 +1,6 @@
 package dev.zelotype.engine.run;
 
+import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.Shapes;
@@ -60,17 +61,22 @@ public class Supposition extends Statement {
         }
         DoubledMethod method = pattern().method();
         if (!method.canThrow(failure)) {
-            throw new MisuseException(this + " cannot fail with a " + failure.getClass().getSimpleName()
-                    + ": the method does not declare this checked exception.", "use one of its own exceptions "
-                            + Arrays.toString(method.method().getExceptionTypes()) + " or an unchecked one");
+            throw new MisuseException(this + " cannot fail with " + failure.getClass().getSimpleName()
+                    + ": the method does not declare this checked exception.", "use an unchecked exception" + declared(method));
         }
         add(new Step.Failing(failure));
+    }
+
+    private static String declared(DoubledMethod method) {
+        Class<?>[] types = method.method().getExceptionTypes();
+        return types.length == 0 ? "" : ", or one of those that it does: " + Values.print(types);
     }
 
     public final void runs(Serializable shape) {
         if (shape == null) {
             throw new MisuseException("The answer of " + this + " is null.", "give a lambda, or .returns(null)");
         }
+        pattern().refuseUnlessAllFreeHere();
         add(new Step.Running(shape, line()));
     }
 

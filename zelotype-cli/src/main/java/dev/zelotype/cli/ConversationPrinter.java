@@ -1,0 +1,119 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.doubles.Conversation.CallInfo;
+import dev.zelotype.doubles.Conversation.DoubleInfo;
+import dev.zelotype.doubles.Conversation.Outcome;
+import dev.zelotype.journal.JournalScene;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Prints conversations for a terminal of 100 columns.
+ */
+final class ConversationPrinter {
+
+    private static final int WIDTH = 100;
+    private static final int WIDEST_CALL = 35;
+
+    private final Terminal terminal;
+    private String group = "";
+
+    ConversationPrinter(Terminal terminal) {
+        this.terminal = terminal;
+    }
+
+    void print(JournalScene scene) {
+        if (!scene.group().equals(group)) {
+            group = scene.group();
+            line(terminal.styled("bold,underline", group));
+        }
+        boolean passed = scene.outcome() == JournalScene.Outcome.PASSED;
+        line("");
+        line(terminal.styled(passed ? "bold,fg(green)" : "bold,fg(red)", passed ? terminal.sign("✔", "ok")
+                : terminal.sign("✘", "FAILED")) + " " + terminal.styled("bold", scene.title()));
+        line("  " + terminal.styled("faint", doubles(scene.conversation().doubles())));
+        rows(scene.conversation().calls()).forEach(row -> line("  " + row));
+        if (!scene.failure().isEmpty()) {
+            line("  " + terminal.styled("fg(red)", scene.failure()));
+        }
+        scene.conversation().notes().forEach(note -> line("  " + terminal.styled("faint", "not needed: " + note)));
+    }
+
+    void printTotal(long passed, long failed) {
+        line("");
+        line(passed + " passed, " + failed + " failed");
+    }
+
+    private static String doubles(List<DoubleInfo> doubles) {
+        List<String> texts = new ArrayList<>();
+        for (DoubleInfo each : doubles) {
+            texts.add(each.name() + " (" + each.kind().word() + ")");
+        }
+        return "with " + String.join(", ", texts);
+    }
+
+    private List<String> rows(List<CallInfo> calls) {
+        int from = 0;
+        int to = 0;
+        int call = 0;
+        for (CallInfo each : calls) {
+            from = Math.max(from, caller(each).length());
+            to = Math.max(to, each.receiver().length());
+            call = Math.max(call, Math.min(WIDEST_CALL, callText(each).length()));
+        }
+        int digits = String.valueOf(calls.size()).length();
+        List<String> rows = new ArrayList<>();
+        for (CallInfo each : calls) {
+            String head = pad(String.valueOf(each.number()), -digits) + "  " + pad(caller(each), from) + " "
+                    + terminal.sign("→", "->") + " ";
+            String middle = pad(each.receiver(), to) + "  " + pad(callText(each), call) + "  ";
+            String place = each.file().isEmpty() ? "" : each.file() + ":" + each.line();
+            int room = WIDTH - 2 - head.length() - middle.length() - place.length() - 1;
+            String answer = cut(answer(each), Math.max(12, room));
+            rows.add((terminal.styled("faint", head) + middle + terminal.styled(style(each), pad(answer, room)) + " "
+                    + terminal.styled("faint", place)).stripTrailing());
+        }
+        return rows;
+    }
+
+    private static String caller(CallInfo call) {
+        String name = call.caller();
+        int inner = name.indexOf("$$");
+        name = inner < 0 ? name : name.substring(0, inner);
+        return name.substring(name.lastIndexOf('.') + 1);
+    }
+
+    private static String callText(CallInfo call) {
+        return cut(call.method() + "(" + String.join(", ", call.arguments()) + ")", WIDEST_CALL);
+    }
+
+    private String answer(CallInfo call) {
+        String back = terminal.sign("← ", "= ");
+        return switch (call.outcome()) {
+            case RUNNING -> "(still running)";
+            case UNEXPECTED -> "(unexpected)";
+            case THREW -> "threw " + call.answer();
+            case DEFAULTED -> call.answer().isEmpty() ? "" : back + call.answer() + " (by default)";
+            case ANSWERED, REAL -> call.answer().isEmpty() ? "" : back + call.answer();
+        };
+    }
+
+    private static String style(CallInfo call) {
+        return call.outcome() == Outcome.UNEXPECTED || call.outcome() == Outcome.THREW ? "fg(red)"
+                : call.outcome() == Outcome.DEFAULTED ? "fg(yellow)" : "fg(cyan)";
+    }
+
+    private static String cut(String text, int width) {
+        return text.length() <= width ? text : text.substring(0, Math.max(0, width - 3)) + "...";
+    }
+
+    /** Fills up with blanks, on the left for a negative width. */
+    private static String pad(String text, int width) {
+        String blanks = " ".repeat(Math.max(0, Math.abs(width) - text.length()));
+        return width < 0 ? blanks + text : text + blanks;
+    }
+
+    private void line(String text) {
+        terminal.out().println(text);
+    }
+}

@@ -1,0 +1,60 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.journal.JournalException;
+import java.io.PrintWriter;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+/**
+ * The {@code zelotype} command.
+ */
+@Command(name = "zelotype", mixinStandardHelpOptions = true, versionProvider = Version.class,
+        description = "Test doubles for Java: see what they were asked.",
+        subcommands = DemoCommand.class,
+        exitCodeListHeading = "%nExit codes:%n",
+        exitCodeList = {"0:done", "1:the check failed", "2:wrong use"},
+        footerHeading = "%nExample:%n", footer = "  zelotype demo")
+public final class Main implements Runnable {
+
+    @Spec private CommandSpec spec;
+
+    Main() {
+    }
+
+    /**
+     * Runs the command and ends the JVM with its exit code.
+     *
+     * @param arguments the arguments as typed
+     */
+    public static void main(String[] arguments) {
+        Terminal terminal = Terminal.ofProcess();
+        System.exit(commandLine(terminal).execute(arguments));
+    }
+
+    static CommandLine commandLine(Terminal terminal) {
+        CommandLine commandLine = new CommandLine(new Main(), new CommandFactory(terminal));
+        commandLine.setOut(terminal.out());
+        commandLine.setErr(terminal.err());
+        commandLine.setColorScheme(CommandLine.Help.defaultColorScheme(terminal.ansi()));
+        commandLine.setExecutionExceptionHandler(Main::explain);
+        return commandLine;
+    }
+
+    private static int explain(Exception problem, CommandLine commandLine, CommandLine.ParseResult parsed)
+            throws Exception {
+        if (problem instanceof JournalException) {
+            PrintWriter err = commandLine.getErr();
+            err.println(problem.getMessage());
+            return CommandLine.ExitCode.USAGE;
+        }
+        throw problem;
+    }
+
+    @Override
+    public void run() {
+        throw new ParameterException(spec.commandLine(), "Say what to do.");
+    }
+}

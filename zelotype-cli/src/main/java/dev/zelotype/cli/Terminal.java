@@ -1,0 +1,50 @@
+package dev.zelotype.cli;
+
+import java.io.PrintStream;
+import java.io.PrintWriter;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import picocli.CommandLine.Help.Ansi;
+
+/**
+ * Where a command prints, and what can be printed there.
+ *
+ * @param out for results
+ * @param err for messages
+ * @param ansi whether colours are shown
+ * @param unicode whether arrows and check marks are shown
+ */
+record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode) {
+
+    static Terminal ofProcess() {
+        Charset charset = charsetOf("stdout.encoding", "sun.stdout.encoding");
+        boolean unicode = charset.newEncoder().canEncode('✔');
+        return new Terminal(writer(System.out, charset), writer(System.err, charset), Ansi.AUTO, unicode);
+    }
+
+    private static Charset charsetOf(String... properties) {
+        for (String property : properties) {
+            String name = System.getProperty(property);
+            if (name != null && Charset.isSupported(name)) {
+                return Charset.forName(name);
+            }
+        }
+        // Not a terminal: a file or a pipe takes any text.
+        return StandardCharsets.UTF_8;
+    }
+
+    private static PrintWriter writer(PrintStream stream, Charset charset) {
+        return new PrintWriter(stream, true, charset);
+    }
+
+    /** Marks text with picocli's styles, such as {@code bold} or {@code fg(green)}; plain where colours are off. */
+    String styled(String styles, String text) {
+        return text.isEmpty() ? text : Ansi.Style.on(Ansi.Style.parse(styles)).isEmpty() || !ansi.enabled() ? text
+                : Ansi.Style.on(Ansi.Style.parse(styles)) + text + Ansi.Style.off(Ansi.Style.reset);
+    }
+
+    /** The first of two signs where it can be shown, else the second. */
+    String sign(String nice, String plain) {
+        return unicode ? nice : plain;
+    }
+}

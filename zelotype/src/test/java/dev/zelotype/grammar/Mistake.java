@@ -1,0 +1,13 @@
+package dev.zelotype.grammar;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+
+/** Marks a method that uses Zelotype wrongly, and says under which title the guide shows it. */
+@Target(ElementType.METHOD)
+@Retention(RetentionPolicy.RUNTIME)
+@interface Mistake {
+    String value();
+}

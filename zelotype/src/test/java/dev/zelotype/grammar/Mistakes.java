@@ -1,0 +1,369 @@
+package dev.zelotype.grammar;
+
+import static dev.zelotype.Zelotype.describe;
+import static dev.zelotype.Zelotype.dummy;
+import static dev.zelotype.Zelotype.expect;
+import static dev.zelotype.Zelotype.fake;
+import static dev.zelotype.Zelotype.inThisOrder;
+import static dev.zelotype.Zelotype.keepOnlyCounts;
+import static dev.zelotype.Zelotype.mock;
+import static dev.zelotype.Zelotype.recorded;
+import static dev.zelotype.Zelotype.spy;
+import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.suppose;
+import static dev.zelotype.Zelotype.verify;
+import static dev.zelotype.Zelotype.verifyNothingElse;
+import static dev.zelotype.Zelotype.verifyUntouched;
+import static java.time.Duration.ofSeconds;
+
+import dev.zelotype.Answering;
+import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
+import dev.zelotype.SupposedQuery1;
+import dev.zelotype.call.Query0;
+import dev.zelotype.call.Query1;
+import dev.zelotype.observatory.Observatory.Camera;
+import dev.zelotype.observatory.Observatory.Dome;
+import dev.zelotype.observatory.Observatory.Filter;
+import dev.zelotype.observatory.Observatory.Mount;
+import dev.zelotype.observatory.Observatory.NightLog;
+import dev.zelotype.observatory.Observatory.Site;
+import dev.zelotype.observatory.Observatory.SkyTarget;
+import dev.zelotype.observatory.Observatory.WeatherStation;
+import java.time.Duration;
+import java.util.List;
+
+/**
+ * Every way to use Zelotype wrongly, one a method. The page docs/mistakes.md is made of these methods and their messages.
+ */
+final class Mistakes {
+
+    final WeatherStation weather = stub(WeatherStation.class);
+    final Dome dome = mock(Dome.class);
+    final Mount mount = spy(Mount.class);
+    final NightLog log = spy(NightLog.class, "log");
+    final SkyTarget harrow = new SkyTarget("Harrow-2", 47);
+    final List<String> realList = new java.util.ArrayList<>();
+
+    static final class SerialLink {
+        void send(String text) {
+            throw new IllegalStateException("must not run: " + text);
+        }
+    }
+
+    sealed interface Signal permits Red {
+    }
+
+    record Red() implements Signal {
+    }
+
+    interface HalfMount extends Mount {
+    }
+
+    @Mistake("A pattern on a real object")
+    void realObject() {
+        suppose(realList::size).returns(3);
+    }
+
+    @Mistake("A pattern that names a type instead of a double")
+    void typeInsteadOfDouble() {
+        suppose(WeatherStation::humidity).returns(40);
+    }
+
+    @Mistake("A pattern on null")
+    void nullPattern() {
+        verify((Query0<Integer>) null).once();
+    }
+
+    @Mistake("A pattern that is neither a method reference nor a lambda")
+    void objectPattern() {
+        verify(new Query0<Integer>() {
+            private static final long serialVersionUID = 1L;
+
+            @Override
+            public Integer ask() {
+                return weather.humidity();
+            }
+        }).once();
+    }
+
+    @Mistake("A lambda that calls no double")
+    void noCall() {
+        suppose(() -> realList.size()).returns(3);
+    }
+
+    @Mistake("A lambda that fails before it calls a double")
+    void failsBefore() {
+        suppose(() -> weather.humidityAt(realList.get(0))).returns(40);
+    }
+
+    @Mistake("Two calls in one lambda")
+    void twoCalls() {
+        verify(() -> mount.track(harrow, mount.rate())).once();
+    }
+
+    @Mistake("A lambda that goes on after the call")
+    void goesOn() {
+        suppose(() -> weather.warning().get()).returns("storm");
+    }
+
+    @Mistake("A lambda that runs real code, which calls the double")
+    void realCode() {
+        suppose(() -> new Planner(weather).isDry()).returns(true);
+    }
+
+    record Planner(WeatherStation weather) {
+        boolean isDry() {
+            return weather.humidity() < 50;
+        }
+    }
+
+    @Mistake("An argument computed from a free parameter")
+    void computed() {
+        suppose((Integer rate) -> mount.track(harrow, rate + 1)).returns(true);
+    }
+
+    @Mistake("An argument computed from a free parameter, by calling a method of it")
+    void computedByCall() {
+        suppose((String dome) -> weather.humidityAt(dome.trim())).returns(40);
+    }
+
+    @Mistake("A free parameter that reaches no argument")
+    void unreached() {
+        suppose((String dome) -> weather.humidityAt("north")).returns(40);
+    }
+
+    @Mistake("An argument that is another one on each run")
+    void anew() {
+        verify((Integer rate) -> mount.track(new SkyTarget("t" + System.nanoTime(), 1), rate)).never();
+    }
+
+    @Mistake("A check without a count")
+    void unfinishedCheck() {
+        verify(mount::park);
+    }
+
+    @Mistake("A supposition without an answer")
+    void unfinishedSupposition() {
+        suppose(weather::humidity);
+    }
+
+    @Mistake("A check after the scene is closed")
+    void closedScene() {
+        Scene inner = Scene.open();
+        Dome late = spy(Dome.class);
+        inner.close();
+        verify(late::open).never();
+    }
+
+    @Mistake("Looking at a whole double after its scene is closed")
+    void closedSceneWhole() {
+        Scene inner = Scene.open();
+        Dome late = spy(Dome.class);
+        inner.close();
+        verifyUntouched(late);
+    }
+
+    @Mistake("A mock outside any scene")
+    void mockOutside() throws InterruptedException {
+        Outside.of(() -> mock(Dome.class));
+    }
+
+    @Mistake("A check outside any scene")
+    void checkOutside() throws InterruptedException {
+        Outside.of(() -> {
+            Dome loose = spy(Dome.class);
+            verify(loose::open).never();
+        });
+    }
+
+    @Mistake("A double of null")
+    void nullType() {
+        stub(null);
+    }
+
+    @Mistake("A double of a primitive type")
+    void primitive() {
+        stub(int.class);
+    }
+
+    @Mistake("A double of an array")
+    void array() {
+        stub(String[].class);
+    }
+
+    @Mistake("A double of a final class")
+    void finalClass() {
+        stub(SerialLink.class);
+    }
+
+    @Mistake("A double of a record")
+    void recordType() {
+        stub(SkyTarget.class);
+    }
+
+    @Mistake("A double of an enum")
+    void enumType() {
+        stub(Filter.class);
+    }
+
+    @Mistake("A double of a sealed type")
+    void sealedType() {
+        stub(Signal.class);
+    }
+
+    @Mistake("A spy on null")
+    void spyOnNull() {
+        spy((Mount) null);
+    }
+
+    @Mistake("A blank name")
+    void blankName() {
+        stub(Dome.class, " ");
+    }
+
+    @Mistake("A fake with arguments that no constructor takes")
+    void fakeArguments() {
+        fake(HalfMount.class, "north");
+    }
+
+    @Mistake("An answer of the wrong type, through an unchecked cast")
+    @SuppressWarnings({"unchecked", "rawtypes"})
+    void wrongType() {
+        ((Answering) suppose(weather::humidity)).returns("forty");
+    }
+
+    @Mistake("A computed answer of the wrong type, through an unchecked cast")
+    @SuppressWarnings({"unchecked", "rawtypes"})
+    void wrongComputedType() {
+        ((Answering) suppose(weather::humidity)).answers((Query0<String>) () -> "forty");
+        weather.humidity();
+    }
+
+    @Mistake("Null from a method that returns a primitive")
+    void nullForPrimitive() {
+        suppose(weather::humidity).returns((Integer) null);
+    }
+
+    @Mistake("A checked exception that the method does not declare")
+    void undeclared() {
+        suppose(weather::humidity).fails(new java.io.IOException("line down"));
+    }
+
+    @Mistake("A null exception")
+    void nullFailure() {
+        suppose(weather::humidity).fails(null);
+    }
+
+    @Mistake("Real code of an abstract method")
+    void noRealCode() {
+        suppose(mount::rate).callsReal();
+    }
+
+    @Mistake("Telling a dummy what to answer")
+    void tellingDummy() {
+        Camera camera = dummy(Camera.class);
+        suppose(camera::frame).returns("f");
+    }
+
+    @Mistake("Expecting calls of a stub")
+    void expectingOfStub() {
+        expect(weather::humidity).once();
+    }
+
+    @Mistake("Two counts in one expectation")
+    void twoCounts() {
+        expect(dome::open).once().atLeast(2);
+    }
+
+    @Mistake("A count that always holds")
+    void vacuousCount() {
+        verify(dome::open).atLeast(0);
+    }
+
+    @Mistake("A count that never holds")
+    void impossibleCount() {
+        verify(dome::open).between(3, 2);
+    }
+
+    @Mistake("Waiting for no time")
+    void noTime() {
+        verify(dome::open).within(Duration.ZERO);
+    }
+
+    @Mistake("Waiting inside an order")
+    void waitingInOrder() {
+        inThisOrder(() -> verify(dome::open).within(ofSeconds(1)).once());
+    }
+
+    @Mistake("An order of one statement")
+    void shortOrder() {
+        inThisOrder(() -> verify(dome::open).once());
+    }
+
+    @Mistake("An order inside an order")
+    void nestedOrder() {
+        inThisOrder(() -> inThisOrder(() -> verify(dome::open).once()));
+    }
+
+    @Mistake("Narrowing after answering")
+    void tooLate() {
+        SupposedQuery1<String, Integer> statement = suppose(weather::humidityAt);
+        statement.returns(40);
+        statement.with("north");
+    }
+
+    @Mistake("A null condition")
+    void nullCondition() {
+        suppose(weather::humidityAt).where(null).returns(40);
+    }
+
+    @Mistake("A condition that throws")
+    void throwingCondition() {
+        suppose(weather::humidityAt).where("northern", dome -> dome.startsWith("n")).returns(40);
+        weather.humidityAt(null);
+    }
+
+    @Mistake("Checking a chain that was never supposed")
+    void unknownChain() {
+        Site site = stub(Site.class);
+        verify(() -> site.mount().rate()).never();
+    }
+
+    @Mistake("Narrowing a parameter of an earlier link")
+    void narrowedLink() {
+        Site site = stub(Site.class);
+        suppose((String name) -> site.neighbour(name).mount().rate()).with("south").returns(15);
+    }
+
+    @Mistake("Checking calls of a method of Object")
+    void ofObject() {
+        verify((Query1<Object, Boolean>) dome::equals).never();
+    }
+
+    @Mistake("A whole-double check without doubles")
+    void noDoubles() {
+        verifyNothingElse();
+    }
+
+    @Mistake("A whole-double check of a real object")
+    void wholeRealObject() {
+        verifyUntouched(realList);
+    }
+
+    @Mistake("Describing a real object")
+    void describeReal() {
+        describe(realList);
+    }
+
+    @Mistake("Looking at arguments where only counts are kept")
+    void countsOnly() {
+        keepOnlyCounts(log);
+        recorded((String text) -> log.note(text));
+    }
+
+    @Mistake("A negative number of lines")
+    void negativeLines() {
+        SceneSettings.defaults().linesOfCalls(-1);
+    }
+}

@@ -1,0 +1,76 @@
+package dev.zelotype.grammar;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.Scene;
+import dev.zelotype.error.MisuseException;
+import java.io.IOException;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Every misuse is an error with a cure, and the guide shows it as it is. To bring the page up to date, run the test with
+ * {@code -Dzelotype.docs=write}.
+ */
+class MistakesTest {
+
+    private static final Path PAGE = Path.of("../docs/mistakes.md");
+    private static final Path SOURCE = Path.of("src/test/java/dev/zelotype/grammar/Mistakes.java");
+
+    @Test
+    void the_page_of_mistakes_shows_each_message_as_it_is() throws IOException {
+        String source = Files.readString(SOURCE);
+        List<Method> mistakes = new ArrayList<>(List.of(Mistakes.class.getDeclaredMethods()));
+        mistakes.removeIf(method -> !method.isAnnotationPresent(Mistake.class));
+        mistakes.sort(Comparator.comparingInt(method -> source.indexOf("void " + method.getName() + "()")));
+        StringBuilder page = new StringBuilder("""
+                # Mistakes, and what Zelotype says about them
+
+                Whatever cannot mean anything, or would only look like a check, is an error that names a cure. This page is made by
+                a test that runs every example, so the messages are the real ones.
+                """);
+        for (Method mistake : mistakes) {
+            page.append("\n## ").append(mistake.getAnnotation(Mistake.class).value()).append("\n\n```java\n")
+                    .append(body(source, mistake.getName())).append("\n```\n```\n").append(message(mistake)).append("\n```\n");
+        }
+        if ("write".equals(System.getProperty("zelotype.docs"))) {
+            Files.createDirectories(PAGE.getParent());
+            Files.writeString(PAGE, page);
+        }
+        assertThat(PAGE).hasContent(page.toString());
+        assertThat(mistakes).hasSizeGreaterThan(40);
+    }
+
+    private static String message(Method mistake) {
+        MisuseException misuse = null;
+        Scene scene = Scene.open();
+        try {
+            mistake.invoke(new Mistakes());
+        } catch (InvocationTargetException e) {
+            assertThat(e.getCause()).as(mistake.getName()).isInstanceOf(MisuseException.class);
+            misuse = (MisuseException) e.getCause();
+        } catch (IllegalAccessException e) {
+            throw new AssertionError(e);
+        }
+        try {
+            scene.closeAfter(misuse);
+        } catch (MisuseException e) {
+            misuse = e;
+        }
+        assertThat(misuse).as(mistake.getName() + " is no error").isNotNull();
+        assertThat(misuse.getMessage()).as(mistake.getName()).contains("\n  Cure: ");
+        return misuse.getMessage().replaceAll("Mistakes\\.java:\\d+", "Mistakes.java:...")
+                .replaceAll("\\bMistakes\\$(?=[A-Z])", "");
+    }
+
+    private static String body(String source, String method) {
+        int start = source.indexOf('\n', source.indexOf("void " + method + "()")) + 1;
+        return source.substring(start, source.indexOf("\n    }\n", start)).stripIndent();
+    }
+}

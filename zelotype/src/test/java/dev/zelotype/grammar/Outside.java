@@ -1,0 +1,28 @@
+package dev.zelotype.grammar;
+
+import java.util.concurrent.CompletionException;
+
+/** Runs code on a thread that inherits no scene. */
+final class Outside {
+
+    private Outside() {
+    }
+
+    static void of(Runnable code) throws InterruptedException {
+        Throwable[] thrown = new Throwable[1];
+        Thread thread = new Thread(null, () -> {
+            try {
+                code.run();
+            } catch (Throwable e) {
+                thrown[0] = e;
+            }
+        }, "outside", 0, false);
+        thread.start();
+        thread.join();
+        if (thrown[0] instanceof RuntimeException e) {
+            throw e;
+        } else if (thrown[0] != null) {
+            throw new CompletionException(thrown[0]);
+        }
+    }
+}
