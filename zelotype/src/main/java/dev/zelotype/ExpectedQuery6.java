@@ -68,7 +68,8 @@ public final class ExpectedQuery6<A, B, C, D, E, F, R> extends ExpectedAnswering
      * @param table the answers by arguments; copied now
      * @return the statement, to add further answers to
      */
-    public ExpectedAnswering<Query6<A, B, C, D, E, F, R>, R> returnsFrom(Map<Args6<A, B, C, D, E, F>, ? extends R> table) {
+    public ExpectedAnswering<Query6<A, B, C, D, E, F, R>, R> returnsFrom(
+            Map<Args6<A, B, C, D, E, F>, ? extends R> table) {
         statement.returnsFrom(table);
         return this;
     }

@@ -16,13 +16,13 @@ import org.jspecify.annotations.Nullable;
  */
 final class Orders {
 
-    private Orders() {
-    }
+    private Orders() {}
 
     @SuppressWarnings("unchecked")
     static <T> T make(Kind kind, Class<? super T> type, @Nullable String name, @Nullable Consumer<? super T> setUp) {
         checkName(name, kind);
-        T made = (T) SceneState.makeDouble(Making.of(kind, name, DoubleClass.of(checked(type)))).self();
+        T made = (T) SceneState.makeDouble(Making.of(kind, name, DoubleClass.of(checked(type))))
+                .self();
         if (setUp != null) {
             setUp.accept(made);
         }
@@ -35,20 +35,23 @@ final class Orders {
         all.add(checked(type));
         for (Class<?> each : more) {
             if (!checked(each).isInterface()) {
-                throw new MisuseException(each.getName() + " is no interface.", "give the class first, then interfaces");
+                throw new MisuseException(
+                        each.getName() + " is no interface.", "give the class first, then interfaces");
             }
             all.add(each);
         }
-        return (T) SceneState.makeDouble(Making.of(kind, null, DoubleClass.of(type, List.copyOf(all)))).self();
+        return (T) SceneState.makeDouble(Making.of(kind, null, DoubleClass.of(type, List.copyOf(all))))
+                .self();
     }
 
     @SuppressWarnings("unchecked")
     static <T> T fake(Class<? super T> type, Object[] arguments) {
-        return (T) SceneState.makeDouble(Making.fake(null, DoubleClass.of(checked(type)), arguments)).self();
+        return (T) SceneState.makeDouble(Making.fake(null, DoubleClass.of(checked(type)), arguments))
+                .self();
     }
 
     @SuppressWarnings("unchecked")
-    static <T> T spyOn(T real, @Nullable String name) {
+    static <T> T spyAround(T real, @Nullable String name) {
         checkName(name, Kind.SPY);
         if (real == null) {
             throw new MisuseException("The real object to spy on is null.", "give an object, or a class");
@@ -58,8 +61,8 @@ final class Orders {
 
     private static void checkName(@Nullable String name, Kind kind) {
         if (name != null && name.isBlank()) {
-            throw new MisuseException("The name of a " + kind.word() + " is blank.",
-                    "give a name that messages can use, or none");
+            throw new MisuseException(
+                    "The name of a " + kind.word() + " is blank.", "give a name that messages can use, or none");
         }
     }
 

@@ -27,6 +27,7 @@ import dev.zelotype.engine.run.Supposition;
 import dev.zelotype.engine.run.WholeDoubles;
 import java.util.List;
 import java.util.function.Consumer;
+
 /**
  * Everything a test needs, to be imported statically: doubles of five kinds, and four verbs for what they answer
  * ({@code suppose}), what must happen ({@code expect}), what did happen ({@code verify}) and with which arguments
@@ -44,8 +45,7 @@ import java.util.function.Consumer;
  */
 public final class Zelotype {
 
-    private Zelotype() {
-    }
+    private Zelotype() {}
 
     /**
      * Makes a stub: it gives canned answers, and an empty value where nobody said what to answer.
@@ -248,7 +248,7 @@ public final class Zelotype {
      * @throws dev.zelotype.error.MisuseException if it is null or cannot be spied on
      */
     public static <T> T spy(T real) {
-        return Orders.spyOn(real, null);
+        return Orders.spyAround(real, null);
     }
 
     /**
@@ -260,7 +260,7 @@ public final class Zelotype {
      * @return a new double of the current scene
      */
     public static <T> T spy(T real, String name) {
-        return Orders.spyOn(real, name);
+        return Orders.spyAround(real, name);
     }
 
     /**
@@ -546,7 +546,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, F, R> SupposedQuery6<A, B, C, D, E, F, R> suppose(Query6<A, B, C, D, E, F, R> pattern) {
+    public static <A, B, C, D, E, F, R> SupposedQuery6<A, B, C, D, E, F, R> suppose(
+            Query6<A, B, C, D, E, F, R> pattern) {
         return new SupposedQuery6<>(Supposition.of(pattern));
     }
 
@@ -741,7 +742,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, F, R> ExpectedQuery6<A, B, C, D, E, F, R> expect(Query6<A, B, C, D, E, F, R> pattern) {
+    public static <A, B, C, D, E, F, R> ExpectedQuery6<A, B, C, D, E, F, R> expect(
+            Query6<A, B, C, D, E, F, R> pattern) {
         return new ExpectedQuery6<>(Expectation.of(pattern));
     }
 
@@ -1084,7 +1086,8 @@ public final class Zelotype {
      */
     @SuppressWarnings("unchecked")
     public static <A, B, C, D, E> List<Args5<A, B, C, D, E>> recorded(Query5<A, B, C, D, E, ?> pattern) {
-        return Check.recorded(pattern, args -> new Args5<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4]));
+        return Check.recorded(
+                pattern, args -> new Args5<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4]));
     }
 
     /**
@@ -1100,7 +1103,8 @@ public final class Zelotype {
      */
     @SuppressWarnings("unchecked")
     public static <A, B, C, D, E> List<Args5<A, B, C, D, E>> recorded(Act5<A, B, C, D, E> pattern) {
-        return Check.recorded(pattern, args -> new Args5<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4]));
+        return Check.recorded(
+                pattern, args -> new Args5<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4]));
     }
 
     /**
@@ -1117,7 +1121,9 @@ public final class Zelotype {
      */
     @SuppressWarnings("unchecked")
     public static <A, B, C, D, E, F> List<Args6<A, B, C, D, E, F>> recorded(Query6<A, B, C, D, E, F, ?> pattern) {
-        return Check.recorded(pattern, args -> new Args6<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4], (F) args[5]));
+        return Check.recorded(
+                pattern,
+                args -> new Args6<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4], (F) args[5]));
     }
 
     /**
@@ -1134,6 +1140,8 @@ public final class Zelotype {
      */
     @SuppressWarnings("unchecked")
     public static <A, B, C, D, E, F> List<Args6<A, B, C, D, E, F>> recorded(Act6<A, B, C, D, E, F> pattern) {
-        return Check.recorded(pattern, args -> new Args6<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4], (F) args[5]));
+        return Check.recorded(
+                pattern,
+                args -> new Args6<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4], (F) args[5]));
     }
 }

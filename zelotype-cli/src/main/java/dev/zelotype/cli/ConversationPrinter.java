@@ -29,8 +29,10 @@ final class ConversationPrinter {
         }
         boolean passed = scene.outcome() == JournalScene.Outcome.PASSED;
         line("");
-        line(terminal.styled(passed ? "bold,fg(green)" : "bold,fg(red)", passed ? terminal.sign("✔", "ok")
-                : terminal.sign("✘", "FAILED")) + " " + terminal.styled("bold", scene.title()));
+        line(terminal.styled(
+                        passed ? "bold,fg(green)" : "bold,fg(red)",
+                        passed ? terminal.sign("✔", "ok") : terminal.sign("✘", "FAILED"))
+                + " " + terminal.styled("bold", scene.title()));
         line("  " + terminal.styled("faint", doubles(scene.conversation().doubles())));
         rows(scene.conversation().calls()).forEach(row -> line("  " + row));
         if (!scene.failure().isEmpty()) {
@@ -71,7 +73,8 @@ final class ConversationPrinter {
             int room = WIDTH - 2 - head.length() - middle.length() - place.length() - 1;
             String answer = cut(answer(each), Math.max(12, room));
             rows.add((terminal.styled("faint", head) + middle + terminal.styled(style(each), pad(answer, room)) + " "
-                    + terminal.styled("faint", place)).stripTrailing());
+                            + terminal.styled("faint", place))
+                    .stripTrailing());
         }
         return rows;
     }
@@ -99,7 +102,8 @@ final class ConversationPrinter {
     }
 
     private static String style(CallInfo call) {
-        return call.outcome() == Outcome.UNEXPECTED || call.outcome() == Outcome.THREW ? "fg(red)"
+        return call.outcome() == Outcome.UNEXPECTED || call.outcome() == Outcome.THREW
+                ? "fg(red)"
                 : call.outcome() == Outcome.DEFAULTED ? "fg(yellow)" : "fg(cyan)";
     }
 

@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
-import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import org.junit.platform.engine.discovery.DiscoverySelectors;
@@ -20,12 +19,17 @@ import picocli.CommandLine.Command;
 /**
  * Runs an example test class and shows each test's conversation.
  */
-@Command(name = "demo", mixinStandardHelpOptions = true,
-        description = {"Runs the tests of a small made-up observatory, and shows what the subject of each test",
-            "asked its doubles."},
+@Command(
+        name = "demo",
+        mixinStandardHelpOptions = true,
+        description = {
+            "Runs the tests of a small made-up observatory, and shows what the subject of each test",
+            "asked its doubles."
+        },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:a test failed", "2:wrong use"},
-        footerHeading = "%nExample:%n", footer = "  zelotype demo")
+        footerHeading = "%nExample:%n",
+        footer = "  zelotype demo")
 final class DemoCommand implements Callable<Integer> {
 
     private static final String TEST_CLASS = "dev.zelotype.examples.observatory.NightRunTest";
@@ -54,8 +58,8 @@ final class DemoCommand implements Callable<Integer> {
         LauncherDiscoveryRequest request = LauncherDiscoveryRequestBuilder.request()
                 .selectors(DiscoverySelectors.selectClass(TEST_CLASS))
                 .configurationParameter("zelotype.journal", folder.toString())
-                .configurationParameter("junit.jupiter.testmethod.order.default",
-                        "org.junit.jupiter.api.MethodOrderer$MethodName")
+                .configurationParameter(
+                        "junit.jupiter.testmethod.order.default", "org.junit.jupiter.api.MethodOrderer$MethodName")
                 .build();
         SummaryGeneratingListener summary = new SummaryGeneratingListener();
         Launcher launcher = LauncherFactory.create();

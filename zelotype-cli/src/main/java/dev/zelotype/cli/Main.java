@@ -11,18 +11,22 @@ import picocli.CommandLine.Spec;
 /**
  * The {@code zelotype} command.
  */
-@Command(name = "zelotype", mixinStandardHelpOptions = true, versionProvider = Version.class,
+@Command(
+        name = "zelotype",
+        mixinStandardHelpOptions = true,
+        versionProvider = Version.class,
         description = "Test doubles for Java: see what they were asked.",
         subcommands = DemoCommand.class,
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:the check failed", "2:wrong use"},
-        footerHeading = "%nExample:%n", footer = "  zelotype demo")
+        footerHeading = "%nExample:%n",
+        footer = "  zelotype demo")
 public final class Main implements Runnable {
 
-    @Spec private CommandSpec spec;
+    @Spec
+    private CommandSpec spec;
 
-    Main() {
-    }
+    Main() {}
 
     /**
      * Runs the command and ends the JVM with its exit code.

@@ -39,8 +39,11 @@ record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode) {
 
     /** Marks text with picocli's styles, such as {@code bold} or {@code fg(green)}; plain where colours are off. */
     String styled(String styles, String text) {
-        return text.isEmpty() ? text : Ansi.Style.on(Ansi.Style.parse(styles)).isEmpty() || !ansi.enabled() ? text
-                : Ansi.Style.on(Ansi.Style.parse(styles)) + text + Ansi.Style.off(Ansi.Style.reset);
+        return text.isEmpty()
+                ? text
+                : Ansi.Style.on(Ansi.Style.parse(styles)).isEmpty() || !ansi.enabled()
+                        ? text
+                        : Ansi.Style.on(Ansi.Style.parse(styles)) + text + Ansi.Style.off(Ansi.Style.reset);
     }
 
     /** The first of two signs where it can be shown, else the second. */

@@ -10,8 +10,7 @@ import picocli.CommandLine.IVersionProvider;
  */
 final class Version implements IVersionProvider {
 
-    Version() {
-    }
+    Version() {}
 
     @Override
     public String[] getVersion() throws IOException {

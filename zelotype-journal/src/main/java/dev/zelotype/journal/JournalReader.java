@@ -53,7 +53,9 @@ public final class JournalReader {
         List<Path> files = new ArrayList<>();
         if (Files.isDirectory(folderOrFile)) {
             try (Stream<Path> all = Files.list(folderOrFile)) {
-                all.filter(file -> file.getFileName().toString().endsWith(".jsonl")).sorted().forEach(files::add);
+                all.filter(file -> file.getFileName().toString().endsWith(".jsonl"))
+                        .sorted()
+                        .forEach(files::add);
             } catch (IOException e) {
                 throw new JournalException("The folder " + folderOrFile + " cannot be read: " + e + ".", e);
             }
@@ -61,8 +63,10 @@ public final class JournalReader {
             files.add(folderOrFile);
         }
         if (files.isEmpty()) {
-            throw new JournalException("There is no journal in " + folderOrFile + ". Run the tests with zelotype.journal="
-                    + folderOrFile + " first.", null);
+            throw new JournalException(
+                    "There is no journal in " + folderOrFile + ". Run the tests with zelotype.journal=" + folderOrFile
+                            + " first.",
+                    null);
         }
         for (Path file : files) {
             new JournalReader(sink).readFile(file);
@@ -92,7 +96,8 @@ public final class JournalReader {
             }
         } catch (IOException | ClassCastException | IllegalArgumentException e) {
             if (!last) {
-                throw new JournalException("Line " + number + " of the journal " + file + " is damaged: " + e.getMessage(), e);
+                throw new JournalException(
+                        "Line " + number + " of the journal " + file + " is damaged: " + e.getMessage(), e);
             }
         }
     }
@@ -102,8 +107,11 @@ public final class JournalReader {
             throw new JournalException(file + " is no Zelotype journal: its first line gives no version.", null);
         }
         if (version > JournalWriter.VERSION) {
-            throw new JournalException("The journal " + file + " is of version " + version + ", but this Zelotype reads up to "
-                    + "version " + JournalWriter.VERSION + ". Read it with the Zelotype that wrote it, or a newer one.", null);
+            throw new JournalException(
+                    "The journal " + file + " is of version " + version + ", but this Zelotype reads up to "
+                            + "version " + JournalWriter.VERSION
+                            + ". Read it with the Zelotype that wrote it, or a newer one.",
+                    null);
         }
     }
 
@@ -124,21 +132,33 @@ public final class JournalReader {
     }
 
     private static CallInfo call(Map<String, Object> fields) {
-        return new CallInfo(number(fields, "call"), text(fields, "from"), text(fields, "to"), text(fields, "method"),
-                strings(fields, "arguments"), text(fields, "answer"),
-                Conversation.Outcome.valueOf(constant(text(fields, "outcome"))), text(fields, "thread"),
-                text(fields, "file"), number(fields, "line"));
+        return new CallInfo(
+                number(fields, "call"),
+                text(fields, "from"),
+                text(fields, "to"),
+                text(fields, "method"),
+                strings(fields, "arguments"),
+                text(fields, "answer"),
+                Conversation.Outcome.valueOf(constant(text(fields, "outcome"))),
+                text(fields, "thread"),
+                text(fields, "file"),
+                number(fields, "line"));
     }
 
     private static JournalScene scene(Open open, Map<String, Object> end) {
         List<DoubleInfo> doubles = new ArrayList<>();
         for (Object each : (List<?>) open.scene.getOrDefault("doubles", List.of())) {
             Map<?, ?> info = (Map<?, ?>) each;
-            doubles.add(new DoubleInfo((String) info.get("name"), Kind.valueOf(constant((String) info.get("kind"))),
-                    (String) info.get("type")));
+            doubles.add(new DoubleInfo(
+                    (String) info.get("name"), Kind.valueOf(constant((String) info.get("kind"))), (String)
+                            info.get("type")));
         }
-        return new JournalScene(text(open.scene, "test"), text(open.scene, "title"), text(open.scene, "group"),
-                JournalScene.Outcome.valueOf(constant(text(end, "outcome"))), text(end, "failure"),
+        return new JournalScene(
+                text(open.scene, "test"),
+                text(open.scene, "title"),
+                text(open.scene, "group"),
+                JournalScene.Outcome.valueOf(constant(text(end, "outcome"))),
+                text(end, "failure"),
                 new Conversation(doubles, List.copyOf(open.calls), strings(end, "notes")));
     }
 

@@ -12,8 +12,8 @@ import dev.zelotype.doubles.Conversation;
  * @param failure the first line of why it failed; empty if it did not
  * @param conversation the doubles and their calls
  */
-public record JournalScene(String test, String title, String group, Outcome outcome, String failure,
-        Conversation conversation) {
+public record JournalScene(
+        String test, String title, String group, Outcome outcome, String failure, Conversation conversation) {
 
     /** How a test ended. */
     public enum Outcome {

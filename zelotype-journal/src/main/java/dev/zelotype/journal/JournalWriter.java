@@ -40,8 +40,10 @@ public final class JournalWriter {
             Files.createDirectories(folder);
             append("{\"journal\":" + VERSION + "}\n");
         } catch (IOException e) {
-            throw new JournalException("No journal can be written to " + folder.toAbsolutePath() + ": " + e
-                    + ". Give a folder that can be written to as zelotype.journal.", e);
+            throw new JournalException(
+                    "No journal can be written to " + folder.toAbsolutePath() + ": " + e
+                            + ". Give a folder that can be written to as zelotype.journal.",
+                    e);
         }
     }
 

@@ -23,8 +23,7 @@ final class DoublesExtension
 
     private static final Namespace NAMESPACE = Namespace.create(DoublesExtension.class);
 
-    DoublesExtension() {
-    }
+    DoublesExtension() {}
 
     @Override
     public void beforeEach(ExtensionContext context) {
@@ -49,8 +48,8 @@ final class DoublesExtension
             }
             String place = "The field " + type.getSimpleName() + "." + field.getName();
             if (Modifier.isStatic(field.getModifiers()) || Modifier.isFinal(field.getModifiers())) {
-                throw new MisuseException(place + " is static or final, but each test gets doubles of its own.",
-                        "make it a plain field");
+                throw new MisuseException(
+                        place + " is static or final, but each test gets doubles of its own.", "make it a plain field");
             }
             try {
                 field.setAccessible(true);
@@ -80,11 +79,15 @@ final class DoublesExtension
     public Object resolveParameter(ParameterContext parameterContext, ExtensionContext context) {
         Parameter parameter = parameterContext.getParameter();
         if (context.getStore(NAMESPACE).get(Scene.class) == null) {
-            throw new MisuseException("The parameter " + parameter.getName() + " of "
-                    + parameterContext.getDeclaringExecutable() + " asks for a double outside any test.",
+            throw new MisuseException(
+                    "The parameter " + parameter.getName() + " of " + parameterContext.getDeclaringExecutable()
+                            + " asks for a double outside any test.",
                     "ask for it in a test or in a method that runs before each test");
         }
-        Kind kind = parameterContext.findAnnotation(Collaborator.class).orElseThrow().value();
+        Kind kind = parameterContext
+                .findAnnotation(Collaborator.class)
+                .orElseThrow()
+                .value();
         return makeDouble(kind, parameter.getType(), parameter.isNamePresent() ? parameter.getName() : null);
     }
 

@@ -21,26 +21,35 @@ final class Journals {
 
     private static final Map<String, JournalWriter> WRITERS = new ConcurrentHashMap<>();
 
-    private Journals() {
-    }
+    private Journals() {}
 
     static void write(ExtensionContext context, Scene scene, @Nullable Throwable failure) {
         Optional<String> folder = context.getConfigurationParameter(SETTING);
         if (folder.isEmpty()) {
             return;
         }
-        String test = context.getRequiredTestClass().getName() + "#" + context.getRequiredTestMethod().getName();
+        String test = context.getRequiredTestClass().getName() + "#"
+                + context.getRequiredTestMethod().getName();
         String group = context.getParent().map(ExtensionContext::getDisplayName).orElse("");
-        WRITERS.computeIfAbsent(folder.get(), name -> new JournalWriter(Path.of(name))).write(new JournalScene(test,
-                context.getDisplayName(), group, outcome(failure), firstLine(failure), scene.conversation()));
+        WRITERS.computeIfAbsent(folder.get(), name -> new JournalWriter(Path.of(name)))
+                .write(new JournalScene(
+                        test,
+                        context.getDisplayName(),
+                        group,
+                        outcome(failure),
+                        firstLine(failure),
+                        scene.conversation()));
     }
 
     private static Outcome outcome(@Nullable Throwable failure) {
-        return failure == null ? Outcome.PASSED
+        return failure == null
+                ? Outcome.PASSED
                 : failure instanceof TestAbortedException ? Outcome.ABORTED : Outcome.FAILED;
     }
 
     private static String firstLine(@Nullable Throwable failure) {
-        return failure == null ? "" : String.valueOf(failure.getMessage()).lines().findFirst().orElse("");
+        return failure == null
+                ? ""
+                : String.valueOf(failure.getMessage()).lines().findFirst().orElse("");
     }
 }

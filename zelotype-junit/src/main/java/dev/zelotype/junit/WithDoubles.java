@@ -23,5 +23,4 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @Retention(RetentionPolicy.RUNTIME)
 @Inherited
 @ExtendWith(DoublesExtension.class)
-public @interface WithDoubles {
-}
+public @interface WithDoubles {}

@@ -8,5 +8,4 @@ package dev.zelotype.call;
  * @param first the first argument
  * @param second the second argument
  */
-public record Args2<A, B>(A first, B second) {
-}
+public record Args2<A, B>(A first, B second) {}

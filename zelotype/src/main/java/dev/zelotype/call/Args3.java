@@ -10,5 +10,4 @@ package dev.zelotype.call;
  * @param second the second argument
  * @param third the third argument
  */
-public record Args3<A, B, C>(A first, B second, C third) {
-}
+public record Args3<A, B, C>(A first, B second, C third) {}

@@ -12,5 +12,4 @@ package dev.zelotype.call;
  * @param third the third argument
  * @param fourth the fourth argument
  */
-public record Args4<A, B, C, D>(A first, B second, C third, D fourth) {
-}
+public record Args4<A, B, C, D>(A first, B second, C third, D fourth) {}

@@ -14,5 +14,4 @@ package dev.zelotype.call;
  * @param fourth the fourth argument
  * @param fifth the fifth argument
  */
-public record Args5<A, B, C, D, E>(A first, B second, C third, D fourth, E fifth) {
-}
+public record Args5<A, B, C, D, E>(A first, B second, C third, D fourth, E fifth) {}

@@ -16,5 +16,4 @@ package dev.zelotype.call;
  * @param fifth the fifth argument
  * @param sixth the sixth argument
  */
-public record Args6<A, B, C, D, E, F>(A first, B second, C third, D fourth, E fifth, F sixth) {
-}
+public record Args6<A, B, C, D, E, F>(A first, B second, C third, D fourth, E fifth, F sixth) {}

@@ -1,5 +1,6 @@
 /**
- * For everybody who writes tests: the shapes of the method references and lambdas that patterns, answers and conditions are written as.
+ * For everybody who writes tests: the shapes of the method references and lambdas that
+ * patterns, answers and conditions are written as.
  */
 @NullMarked
 package dev.zelotype.call;

@@ -18,8 +18,7 @@ public record Conversation(List<DoubleInfo> doubles, List<CallInfo> calls, List<
      * @param kind its kind
      * @param type the binary name of the doubled type
      */
-    public record DoubleInfo(String name, Kind kind, String type) {
-    }
+    public record DoubleInfo(String name, Kind kind, String type) {}
 
     /** How a call came to its answer. */
     public enum Outcome {
@@ -51,7 +50,15 @@ public record Conversation(List<DoubleInfo> doubles, List<CallInfo> calls, List<
      * @param file the source file of the call; empty if not noted
      * @param line the line in it, or 0
      */
-    public record CallInfo(int number, String caller, String receiver, String method, List<String> arguments,
-            String answer, Outcome outcome, String thread, String file, int line) {
-    }
+    public record CallInfo(
+            int number,
+            String caller,
+            String receiver,
+            String method,
+            List<String> arguments,
+            String answer,
+            Outcome outcome,
+            String thread,
+            String file,
+            int line) {}
 }

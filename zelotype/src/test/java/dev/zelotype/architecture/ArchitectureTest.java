@@ -15,7 +15,8 @@ import org.junit.jupiter.api.Test;
  */
 class ArchitectureTest {
 
-    private final JavaClasses core = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
+    private final JavaClasses core = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("dev.zelotype");
 
     @Test
@@ -25,41 +26,70 @@ class ArchitectureTest {
 
     @Test
     void imports_run_downwards() {
-        layeredArchitecture().consideringOnlyDependenciesInLayers()
-                .layer("facade").definedBy("dev.zelotype")
-                .layer("run").definedBy("..engine.run..")
-                .layer("explain").definedBy("..engine.explain..")
-                .layer("journal").definedBy("..engine.journal..")
-                .layer("pattern").definedBy("..engine.pattern..")
-                .layer("make").definedBy("..engine.make..")
-                .layer("vocabulary").definedBy("dev.zelotype.call", "dev.zelotype.doubles", "dev.zelotype.error")
-                .whereLayer("facade").mayNotBeAccessedByAnyLayer()
-                .whereLayer("run").mayOnlyBeAccessedByLayers("facade")
-                .whereLayer("explain").mayOnlyBeAccessedByLayers("run")
-                .whereLayer("journal").mayOnlyBeAccessedByLayers("run", "explain")
-                .whereLayer("pattern").mayOnlyBeAccessedByLayers("run", "explain")
-                .whereLayer("make").mayOnlyBeAccessedByLayers("facade", "run", "explain", "journal", "pattern")
+        layeredArchitecture()
+                .consideringOnlyDependenciesInLayers()
+                .layer("facade")
+                .definedBy("dev.zelotype")
+                .layer("run")
+                .definedBy("..engine.run..")
+                .layer("explain")
+                .definedBy("..engine.explain..")
+                .layer("journal")
+                .definedBy("..engine.journal..")
+                .layer("pattern")
+                .definedBy("..engine.pattern..")
+                .layer("make")
+                .definedBy("..engine.make..")
+                .layer("vocabulary")
+                .definedBy("dev.zelotype.call", "dev.zelotype.doubles", "dev.zelotype.error")
+                .whereLayer("facade")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("run")
+                .mayOnlyBeAccessedByLayers("facade")
+                .whereLayer("explain")
+                .mayOnlyBeAccessedByLayers("run")
+                .whereLayer("journal")
+                .mayOnlyBeAccessedByLayers("run", "explain")
+                .whereLayer("pattern")
+                .mayOnlyBeAccessedByLayers("run", "explain")
+                .whereLayer("make")
+                .mayOnlyBeAccessedByLayers("facade", "run", "explain", "journal", "pattern")
                 .check(core);
     }
 
     @Test
     void the_core_has_no_interface_code() {
-        noClasses().should().dependOnClassesThat()
+        noClasses()
+                .should()
+                .dependOnClassesThat()
                 .resideInAnyPackage("org.junit..", "picocli..", "com.fasterxml..", "javax.swing..", "java.awt..")
-                .orShould().accessField(System.class, "out").orShould().accessField(System.class, "err").check(core);
+                .orShould()
+                .accessField(System.class, "out")
+                .orShould()
+                .accessField(System.class, "err")
+                .check(core);
     }
 
     @Test
     void bytecode_is_read_and_written_in_two_rooms_only() {
-        noClasses().that().resideOutsideOfPackages("..engine.make..", "..engine.pattern..")
-                .should().dependOnClassesThat().resideInAPackage("org.objectweb.asm..").check(core);
+        noClasses()
+                .that()
+                .resideOutsideOfPackages("..engine.make..", "..engine.pattern..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.objectweb.asm..")
+                .check(core);
     }
 
     @Test
     void the_vocabulary_rests_on_nothing() {
-        classes().that().resideInAnyPackage("dev.zelotype.call", "dev.zelotype.doubles", "dev.zelotype.error")
-                .should().onlyDependOnClassesThat()
-                .resideInAnyPackage("java..", "org.jspecify..", "dev.zelotype.call", "dev.zelotype.doubles",
-                        "dev.zelotype.error").check(core);
+        classes()
+                .that()
+                .resideInAnyPackage("dev.zelotype.call", "dev.zelotype.doubles", "dev.zelotype.error")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                        "java..", "org.jspecify..", "dev.zelotype.call", "dev.zelotype.doubles", "dev.zelotype.error")
+                .check(core);
     }
 }

@@ -72,7 +72,9 @@ class AnswerTest {
     void a_later_statement_refines_an_earlier_one() {
         suppose(weather::humidityAt).returns(40);
         suppose(weather::humidityAt).with("north").returns(70);
-        suppose((String dome) -> weather.humidityAt(dome)).where("eastern", dome -> dome.startsWith("e")).returns(95);
+        suppose((String dome) -> weather.humidityAt(dome))
+                .where("eastern", dome -> dome.startsWith("e"))
+                .returns(95);
 
         assertThat(List.of("south", "north", "east")).map(weather::humidityAt).containsExactly(40, 70, 95);
     }
@@ -84,11 +86,14 @@ class AnswerTest {
         Dome dome = stub(Dome.class);
         NightLog log = stub(NightLog.class);
         suppose(log::append).answers(entry -> entry);
-        suppose((byte[] buffer) -> camera.readInto(buffer)).where(buffer -> buffer.length > 1).answers(buffer -> {
-            buffer[0] = 42;
-            return 1;
-        });
-        suppose(camera::expose).does((time, onFrame, onFailure) -> onFrame.accept("frame of " + time.toSeconds()))
+        suppose((byte[] buffer) -> camera.readInto(buffer))
+                .where(buffer -> buffer.length > 1)
+                .answers(buffer -> {
+                    buffer[0] = 42;
+                    return 1;
+                });
+        suppose(camera::expose)
+                .does((time, onFrame, onFailure) -> onFrame.accept("frame of " + time.toSeconds()))
                 .does((time, onFrame, onFailure) -> onFailure.accept(new Exception("stuck")));
         suppose(weather::humidityAt).returnsFrom(Map.of("north", 40, "south", 70));
         suppose(mount::track).returnsFrom(Map.of(new Args2<>(harrow, 3), true));
@@ -115,7 +120,9 @@ class AnswerTest {
     @Test
     void real_code_is_reached_without_switching_anything_off() {
         Mount mount = stub(Mount.class, m -> suppose(m::rate).returns(15));
-        assertThat(mount.doubleRate()).as("default methods are doubled like the others").isZero();
+        assertThat(mount.doubleRate())
+                .as("default methods are doubled like the others")
+                .isZero();
         suppose(mount::doubleRate).callsReal();
         assertThat(mount.doubleRate()).isEqualTo(30);
 
@@ -150,15 +157,19 @@ class AnswerTest {
         dome.close();
         assertThat(spy(WeatherStation.class).humidity()).isZero();
         assertThat(log.append("rain")).isEqualTo("rain!");
-        assertThatThrownBy(() -> dome.rotate(3)).isInstanceOf(UnexpectedCall.class)
+        assertThatThrownBy(() -> dome.rotate(3))
+                .isInstanceOf(UnexpectedCall.class)
                 .hasMessageContaining("dome.rotate(3) was not expected.")
                 .hasMessageContaining("expect(() -> dome.rotate(3)).once();")
                 .hasMessageContaining("suppose(dome::rotate).doesNothing();");
-        assertThatThrownBy(() -> log.note("x")).isInstanceOf(UnexpectedCall.class)
+        assertThatThrownBy(() -> log.note("x"))
+                .isInstanceOf(UnexpectedCall.class)
                 .hasMessageContaining("@Override public void note(String text)");
-        assertThatThrownBy(camera::frame).isInstanceOf(UnexpectedCall.class)
+        assertThatThrownBy(camera::frame)
+                .isInstanceOf(UnexpectedCall.class)
                 .hasMessageContaining("camera 2 is a dummy");
-        assertThatThrownBy(scene::close).as("swallowed errors fail the scene")
+        assertThatThrownBy(scene::close)
+                .as("swallowed errors fail the scene")
                 .hasMessageContaining("3 problems in this scene");
     }
 
@@ -243,13 +254,17 @@ class AnswerTest {
         expected.put("object", null);
         expected.put("duration", null);
         List<DynamicTest> tests = new ArrayList<>();
-        expected.forEach((name, value) -> tests.add(dynamicTest(name,
-                () -> assertThat(Gallery.class.getDeclaredMethod(name).invoke(gallery)).isEqualTo(value))));
+        expected.forEach((name, value) -> tests.add(dynamicTest(
+                name,
+                () -> assertThat(Gallery.class.getDeclaredMethod(name).invoke(gallery))
+                        .isEqualTo(value))));
         tests.add(dynamicTest("stream", () -> assertThat(gallery.stream()).isEmpty()));
-        tests.add(dynamicTest("iterator", () -> assertThat(gallery.iterator().hasNext()).isFalse()));
+        tests.add(dynamicTest(
+                "iterator", () -> assertThat(gallery.iterator().hasNext()).isFalse()));
         tests.add(dynamicTest("queue", () -> assertThat(gallery.queue()).isEmpty()));
         tests.add(dynamicTest("future", () -> assertThat(gallery.future().get()).isEmpty()));
-        tests.add(dynamicTest("future of optional", () -> assertThat(weather.forecast().get()).isEmpty()));
+        tests.add(dynamicTest(
+                "future of optional", () -> assertThat(weather.forecast().get()).isEmpty()));
         return tests;
     }
 }

@@ -28,13 +28,13 @@ import dev.zelotype.observatory.Observatory.Instrument;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.NightLog;
 import dev.zelotype.observatory.Observatory.SkyTarget;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.ArrayList;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
@@ -80,8 +80,10 @@ class CheckTest {
             if (fine.contains(String.valueOf(calls))) {
                 count(name).accept(verify(dome::open));
             } else {
-                assertThatThrownBy(() -> count(name).accept(verify(dome::open))).as("%s calls of %s", calls, name)
-                        .isInstanceOf(CheckFailure.class).hasMessageContaining(calls == 0 ? "there was none" : "" + calls);
+                assertThatThrownBy(() -> count(name).accept(verify(dome::open)))
+                        .as("%s calls of %s", calls, name)
+                        .isInstanceOf(CheckFailure.class)
+                        .hasMessageContaining(calls == 0 ? "there was none" : "" + calls);
             }
         }
     }
@@ -93,7 +95,8 @@ class CheckTest {
         suppose(mount::rate).returns(15);
         mount.rate();
 
-        assertThatThrownBy(() -> verify(() -> mount.slewTo(harrow)).once()).isInstanceOf(CheckFailure.class)
+        assertThatThrownBy(() -> verify(() -> mount.slewTo(harrow)).once())
+                .isInstanceOf(CheckFailure.class)
                 .hasMessageMatching("""
                         Expected exactly 1 call of mount\\.slewTo\\(Harrow-2\\), but there was none\\.
 
@@ -106,7 +109,8 @@ class CheckTest {
                             2  mount\\.slewTo\\(Quill-9\\)                             CheckTest\\.java:\\d+
                             3  mount\\.rate\\(\\)              = 15                    CheckTest\\.java:\\d+""");
         assertThatThrownBy(() -> verify(mount::slewTo).never())
-                .hasMessageContaining("Expected no call of mount.slewTo(any SkyTarget), but there was 1.\n\n  The call\n    2  ");
+                .hasMessageContaining(
+                        "Expected no call of mount.slewTo(any SkyTarget), but there was 1.\n\n  The call\n    2  ");
     }
 
     /** A class without equals, and one whose toString cannot be trusted. */
@@ -139,7 +143,8 @@ class CheckTest {
         Consumer<Object[]> differ = pair -> {
             forgetCalls(instrument);
             instrument.any(pair[1]);
-            assertThatThrownBy(() -> verify(() -> instrument.any(pair[0])).once()).isInstanceOf(CheckFailure.class)
+            assertThatThrownBy(() -> verify(() -> instrument.any(pair[0])).once())
+                    .isInstanceOf(CheckFailure.class)
                     .hasMessageContaining((String) pair[2]);
         };
         String line = "x".repeat(200);
@@ -190,14 +195,17 @@ class CheckTest {
             verify(dome::close).never();
         });
         assertThatThrownBy(() -> inThisOrder(() -> {
-            verify(() -> mount.slewTo(quill)).once();
-            verify(() -> mount.slewTo(harrow)).once();
-        })).isInstanceOf(CheckFailure.class).hasMessageContaining("mount.slewTo(Harrow-2) (call 2) came out of turn.")
+                    verify(() -> mount.slewTo(quill)).once();
+                    verify(() -> mount.slewTo(harrow)).once();
+                }))
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageContaining("mount.slewTo(Harrow-2) (call 2) came out of turn.")
                 .hasMessageContaining("1  mount.slewTo(Quill-9), exactly 1 call");
         assertThatThrownBy(() -> inThisOrder(() -> {
-            verify(mount::slewTo).times(2);
-            verify(mount::park).once();
-        })).hasMessageContaining("mount.park() is missing at the end");
+                    verify(mount::slewTo).times(2);
+                    verify(mount::park).once();
+                }))
+                .hasMessageContaining("mount.park() is missing at the end");
     }
 
     @Test
@@ -210,14 +218,17 @@ class CheckTest {
         verifyUntouched(log);
         log.note("rain");
 
-        assertThatThrownBy(() -> verifyUntouched(dome, log)).isInstanceOf(CheckFailure.class)
+        assertThatThrownBy(() -> verifyUntouched(dome, log))
+                .isInstanceOf(CheckFailure.class)
                 .hasMessageContaining("Expected no call at all of dome, log, but there were 2.");
-        assertThatThrownBy(() -> verifyNothingElse(mount, log)).isInstanceOf(CheckFailure.class)
+        assertThatThrownBy(() -> verifyNothingElse(mount, log))
+                .isInstanceOf(CheckFailure.class)
                 .hasMessageContaining("log.note(\"rain\")");
         verify((String text) -> log.note(text)).once();
         verifyNothingElse(mount, log);
-        assertThat(describe(mount)).matches("(?s)mount is a spy of Mount\\.\n\n  Told\n    mount\\.rate\\(\\)  supposed    "
-                + "CheckTest.java:\\d+\n\n  Asked \\(1 call\\)\n    1  mount\\.rate\\(\\)  = 15 .*");
+        assertThat(describe(mount))
+                .matches("(?s)mount is a spy of Mount\\.\n\n  Told\n    mount\\.rate\\(\\)  supposed    "
+                        + "CheckTest.java:\\d+\n\n  Asked \\(1 call\\)\n    1  mount\\.rate\\(\\)  = 15 .*");
         forgetCalls(mount, log);
         verifyUntouched(mount, log);
         assertThat(mount.rate()).as("what it is told stays").isEqualTo(15);
@@ -263,10 +274,14 @@ class CheckTest {
         }
         pool.shutdown();
 
-        assertThat(recorded((Integer rate) -> mount.track(harrow, rate))).hasSize(threads * calls).doesNotHaveDuplicates();
+        assertThat(recorded((Integer rate) -> mount.track(harrow, rate)))
+                .hasSize(threads * calls)
+                .doesNotHaveDuplicates();
         verify(mount::track).times(threads * calls);
-        assertThat(scene.conversation().calls()).extracting(call -> call.number())
-                .containsExactlyElementsOf(IntStream.rangeClosed(1, threads * calls).boxed().toList());
+        assertThat(scene.conversation().calls())
+                .extracting(call -> call.number())
+                .containsExactlyElementsOf(
+                        IntStream.rangeClosed(1, threads * calls).boxed().toList());
     }
 
     @Test
@@ -278,7 +293,8 @@ class CheckTest {
         }
         verify(counted::track).times(1_000_000);
         assertThat(scene.conversation().calls()).isEmpty();
-        assertThatThrownBy(() -> verify(() -> counted.track(harrow, 1)).never()).isInstanceOf(MisuseException.class)
+        assertThatThrownBy(() -> verify(() -> counted.track(harrow, 1)).never())
+                .isInstanceOf(MisuseException.class)
                 .hasMessageContaining("only the number is kept");
         assertThatThrownBy(() -> recorded(counted::track)).isInstanceOf(MisuseException.class);
         assertThatThrownBy(() -> verifyUntouched(counted)).isInstanceOf(CheckFailure.class);

@@ -21,9 +21,9 @@ import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.SkyTarget;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.api.Test;
 
 /**
  * What must happen, said beforehand.
@@ -47,8 +47,15 @@ class ExpectationTest {
 
     /** For each count: which numbers of calls are fine, up to 3. */
     @ParameterizedTest
-    @CsvSource({"default, 1", "once, 1", "never, 0", "times 2, 2", "atLeast 2, 2 3", "atMost 2, 0 1 2",
-        "between 1 2, 1 2"})
+    @CsvSource({
+        "default, 1",
+        "once, 1",
+        "never, 0",
+        "times 2, 2",
+        "atLeast 2, 2 3",
+        "atMost 2, 0 1 2",
+        "between 1 2, 1 2"
+    })
     void every_count_holds_for_just_its_numbers(String name, String fine) {
         for (int calls = 0; calls <= 3; calls++) {
             Scene scene = Scene.open();
@@ -93,17 +100,23 @@ class ExpectationTest {
         Dome dome = mock(Dome.class);
         Mount mount = spy(Mount.class);
         expect(dome::open).once();
-        expect((SkyTarget t) -> mount.slewTo(t)).where("above the horizon", t -> t.altitude() > 0).times(2);
+        expect((SkyTarget t) -> mount.slewTo(t))
+                .where("above the horizon", t -> t.altitude() > 0)
+                .times(2);
         expect(dome::close).atLeast(1);
         mount.slewTo(harrow);
         mount.slewTo(new SkyTarget("Deep-1", -3));
         dome.open();
 
-        assertThatThrownBy(scene::close).isInstanceOf(CheckFailure.class).hasMessageMatching("(?s)2 problems in this scene:\n\n"
-                + "1\\. Expected exactly 2 calls of mount\\.slewTo\\(any SkyTarget\\) where above the horizon, but there was 1\\.\n"
-                + ".*Closest\n    mount\\.slewTo\\(Deep-1\\)    ExpectationTest\\.java:\\d+\n"
-                + "      condition 'above the horizon' does not hold\n\n"
-                + "2\\. Expected at least 1 call of dome\\.close\\(\\), but there was none\\..*Conversation \\(3 calls\\).*");
+        assertThatThrownBy(scene::close)
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageMatching("(?s)2 problems in this scene:\n\n"
+                        + "1\\. Expected exactly 2 calls of mount\\.slewTo\\(any SkyTarget\\) where above the horizon, "
+                        + "but there was 1\\.\n"
+                        + ".*Closest\n    mount\\.slewTo\\(Deep-1\\)    ExpectationTest\\.java:\\d+\n"
+                        + "      condition 'above the horizon' does not hold\n\n"
+                        + "2\\. Expected at least 1 call of dome\\.close\\(\\), but there was none\\..*"
+                        + "Conversation \\(3 calls\\).*");
         assertThatCode(scene::close).as("only once").doesNotThrowAnyException();
     }
 
@@ -112,21 +125,26 @@ class ExpectationTest {
         Scene swallowing = Scene.open();
         Dome dome = mock(Dome.class);
         expect(dome::open).never();
-        assertThatThrownBy(dome::open).isInstanceOf(UnexpectedCall.class)
-                .hasMessageContaining("dome.open() was called once too often.").hasMessageContaining("no call, so far 0");
+        assertThatThrownBy(dome::open)
+                .isInstanceOf(UnexpectedCall.class)
+                .hasMessageContaining("dome.open() was called once too often.")
+                .hasMessageContaining("no call, so far 0");
         assertThatThrownBy(swallowing::close).isInstanceOf(CheckFailure.class).hasMessageContaining("too often");
 
         IllegalStateException first = new IllegalStateException("first");
         assertThatThrownBy(() -> {
-            try (Scene failing = Scene.open()) {
-                Mount mount = mock(Mount.class);
-                expect(mount::park).once();
-                assertThat(failing.conversation().doubles()).hasSize(1);
-                throw first;
-            }
-        }).isSameAs(first).satisfies(e -> assertThat(e.getSuppressed()).singleElement()
-                .asInstanceOf(org.assertj.core.api.InstanceOfAssertFactories.THROWABLE)
-                .hasMessageContaining("mount.park()"));
+                    try (Scene failing = Scene.open()) {
+                        Mount mount = mock(Mount.class);
+                        expect(mount::park).once();
+                        assertThat(failing.conversation().doubles()).hasSize(1);
+                        throw first;
+                    }
+                })
+                .isSameAs(first)
+                .satisfies(e -> assertThat(e.getSuppressed())
+                        .singleElement()
+                        .asInstanceOf(org.assertj.core.api.InstanceOfAssertFactories.THROWABLE)
+                        .hasMessageContaining("mount.park()"));
     }
 
     @Test
@@ -142,7 +160,8 @@ class ExpectationTest {
         mount.rate();
         dome.open();
         mount.slewTo(harrow);
-        assertThatThrownBy(dome::close).isInstanceOf(UnexpectedCall.class)
+        assertThatThrownBy(dome::close)
+                .isInstanceOf(UnexpectedCall.class)
                 .hasMessageContaining("dome.close() came out of order.")
                 .hasMessageContaining("mount.slewTo(any SkyTarget)  exactly 2 calls, so far 1");
         mount.slewTo(harrow);
@@ -158,7 +177,8 @@ class ExpectationTest {
             suppose(mount::doubleRate).returns(30);
             scene.endSetUp();
             suppose(mount::rate).returns(15);
-            assertThat(scene.conversation().notes()).hasSize(severity == Severity.NOTE ? 1 : 0)
+            assertThat(scene.conversation().notes())
+                    .hasSize(severity == Severity.NOTE ? 1 : 0)
                     .allMatch(note -> note.matches("suppose\\(mount\\.rate\\(\\)\\) at ExpectationTest\\.java:\\d+"));
             if (severity == Severity.FAIL) {
                 assertThatThrownBy(scene::close).hasMessageContaining("Nobody needed suppose(mount.rate())");

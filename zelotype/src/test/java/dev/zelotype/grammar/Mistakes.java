@@ -51,14 +51,11 @@ final class Mistakes {
         }
     }
 
-    sealed interface Signal permits Red {
-    }
+    sealed interface Signal permits Red {}
 
-    record Red() implements Signal {
-    }
+    record Red() implements Signal {}
 
-    interface HalfMount extends Mount {
-    }
+    interface HalfMount extends Mount {}
 
     @Mistake("A pattern on a real object")
     void realObject() {
@@ -78,13 +75,14 @@ final class Mistakes {
     @Mistake("A pattern that is neither a method reference nor a lambda")
     void objectPattern() {
         verify(new Query0<Integer>() {
-            private static final long serialVersionUID = 1L;
+                    private static final long serialVersionUID = 1L;
 
-            @Override
-            public Integer ask() {
-                return weather.humidity();
-            }
-        }).once();
+                    @Override
+                    public Integer ask() {
+                        return weather.humidity();
+                    }
+                })
+                .once();
     }
 
     @Mistake("A lambda that calls no double")
@@ -135,7 +133,8 @@ final class Mistakes {
 
     @Mistake("An argument that is another one on each run")
     void anew() {
-        verify((Integer rate) -> mount.track(new SkyTarget("t" + System.nanoTime(), 1), rate)).never();
+        verify((Integer rate) -> mount.track(new SkyTarget("t" + System.nanoTime(), 1), rate))
+                .never();
     }
 
     @Mistake("A check without a count")
@@ -320,7 +319,9 @@ final class Mistakes {
 
     @Mistake("A condition that throws")
     void throwingCondition() {
-        suppose(weather::humidityAt).where("northern", dome -> dome.startsWith("n")).returns(40);
+        suppose(weather::humidityAt)
+                .where("northern", dome -> dome.startsWith("n"))
+                .returns(40);
         weather.humidityAt(null);
     }
 
@@ -333,7 +334,9 @@ final class Mistakes {
     @Mistake("Narrowing a parameter of an earlier link")
     void narrowedLink() {
         Site site = stub(Site.class);
-        suppose((String name) -> site.neighbour(name).mount().rate()).with("south").returns(15);
+        suppose((String name) -> site.neighbour(name).mount().rate())
+                .with("south")
+                .returns(15);
     }
 
     @Mistake("Checking calls of a method of Object")

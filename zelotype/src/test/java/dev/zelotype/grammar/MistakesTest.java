@@ -32,12 +32,17 @@ class MistakesTest {
         StringBuilder page = new StringBuilder("""
                 # Mistakes, and what Zelotype says about them
 
-                Whatever cannot mean anything, or would only look like a check, is an error that names a cure. This page is made by
-                a test that runs every example, so the messages are the real ones.
+                Whatever cannot mean anything, or would only look like a check, is an error that names a cure. This page
+                is made by a test that runs every example, so the messages are the real ones.
                 """);
         for (Method mistake : mistakes) {
-            page.append("\n## ").append(mistake.getAnnotation(Mistake.class).value()).append("\n\n```java\n")
-                    .append(body(source, mistake.getName())).append("\n```\n```\n").append(message(mistake)).append("\n```\n");
+            page.append("\n## ")
+                    .append(mistake.getAnnotation(Mistake.class).value())
+                    .append("\n\n```java\n")
+                    .append(body(source, mistake.getName()))
+                    .append("\n```\n```\n")
+                    .append(message(mistake))
+                    .append("\n```\n");
         }
         if ("write".equals(System.getProperty("zelotype.docs"))) {
             Files.createDirectories(PAGE.getParent());
@@ -65,7 +70,8 @@ class MistakesTest {
         }
         assertThat(misuse).as(mistake.getName() + " is no error").isNotNull();
         assertThat(misuse.getMessage()).as(mistake.getName()).contains("\n  Cure: ");
-        return misuse.getMessage().replaceAll("Mistakes\\.java:\\d+", "Mistakes.java:...")
+        return misuse.getMessage()
+                .replaceAll("Mistakes\\.java:\\d+", "Mistakes.java:...")
                 .replaceAll("\\bMistakes\\$(?=[A-Z])", "");
     }
 

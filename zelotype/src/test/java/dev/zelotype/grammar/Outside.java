@@ -5,18 +5,22 @@ import java.util.concurrent.CompletionException;
 /** Runs code on a thread that inherits no scene. */
 final class Outside {
 
-    private Outside() {
-    }
+    private Outside() {}
 
     static void of(Runnable code) throws InterruptedException {
         Throwable[] thrown = new Throwable[1];
-        Thread thread = new Thread(null, () -> {
-            try {
-                code.run();
-            } catch (Throwable e) {
-                thrown[0] = e;
-            }
-        }, "outside", 0, false);
+        Thread thread = new Thread(
+                null,
+                () -> {
+                    try {
+                        code.run();
+                    } catch (Throwable e) {
+                        thrown[0] = e;
+                    }
+                },
+                "outside",
+                0,
+                false);
         thread.start();
         thread.join();
         if (thrown[0] instanceof RuntimeException e) {

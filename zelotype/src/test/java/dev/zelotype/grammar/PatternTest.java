@@ -44,7 +44,9 @@ class PatternTest {
     void any_parameter_position_is_found_again_among_booleans() {
         suppose((Boolean a) -> instrument.switches(a, true, false)).returns(1);
         suppose((Boolean b) -> instrument.switches(false, b, true)).returns(2);
-        suppose((Boolean b, Boolean c) -> instrument.switches(true, c, b)).where((b, c) -> !b && !c).returns(3);
+        suppose((Boolean b, Boolean c) -> instrument.switches(true, c, b))
+                .where((b, c) -> !b && !c)
+                .returns(3);
 
         assertThat(instrument.switches(true, true, false)).isEqualTo(1);
         assertThat(instrument.switches(false, true, false)).isEqualTo(1);
@@ -80,7 +82,9 @@ class PatternTest {
         suppose(() -> instrument.any(null)).returns(1);
         suppose(() -> instrument.any(List.of("a"))).returns(2);
         suppose(() -> instrument.filter(Filter.CLEAR)).returns(3);
-        suppose((Filter any) -> instrument.filter(any)).where(any -> any == null).returns(4);
+        suppose((Filter any) -> instrument.filter(any))
+                .where(any -> any == null)
+                .returns(4);
 
         assertThat(instrument.array(new int[] {1, 2})).isEqualTo(12);
         assertThat(instrument.array(new int[] {2, 1})).isZero();
@@ -110,13 +114,18 @@ class PatternTest {
         log.noteAll();
 
         verify((String text) -> log.note(text)).with("rain").once();
-        verify((String text, Integer severity) -> log.note(text, severity)).with("rain", 2).once();
+        verify((String text, Integer severity) -> log.note(text, severity))
+                .with("rain", 2)
+                .once();
         verify((String first) -> log.noteAll(first, "b")).with("a").once();
         verify((String first) -> log.noteAll(first, "c")).never();
-        verify((String first, String second) -> log.noteAll(first, second)).where((a, b) -> a.compareTo(b) < 0).once();
+        verify((String first, String second) -> log.noteAll(first, second))
+                .where((a, b) -> a.compareTo(b) < 0)
+                .once();
         verify((String[] all) -> log.noteAll(all)).times(2);
         verify(() -> log.noteAll()).once();
-        assertThat(recorded((String[] all) -> log.noteAll(all))).containsExactly(new String[] {"a", "b"}, new String[0]);
+        assertThat(recorded((String[] all) -> log.noteAll(all)))
+                .containsExactly(new String[] {"a", "b"}, new String[0]);
     }
 
     @Test
@@ -147,7 +156,9 @@ class PatternTest {
         assertThat(site.mount().rate()).isEqualTo(15);
         assertThat(site.mount().track(harrow, 1)).isTrue();
         assertThat(site.neighbour("south").neighbour("x").name()).isEqualTo("far south");
-        assertThat(site.neighbour("north")).as("nothing supposed: a fluent method answers with itself").isSameAs(site);
+        assertThat(site.neighbour("north"))
+                .as("nothing supposed: a fluent method answers with itself")
+                .isSameAs(site);
         verify(() -> site.mount().rate()).once();
     }
 
@@ -160,7 +171,8 @@ class PatternTest {
             assertThat(weather.humidityAt("west")).isZero();
         }
         pinRate(3);
-        assertThat(IntStream.range(0, 5).filter(rate -> mount.track(harrow, rate))).containsExactly(3);
+        assertThat(IntStream.range(0, 5).filter(rate -> mount.track(harrow, rate)))
+                .containsExactly(3);
         assertThat(recorded(mount::track)).contains(new Args2<>(harrow, 3)).hasSize(5);
     }
 

@@ -109,14 +109,16 @@ class TypesTest {
         suppose(call::call).fails(new IOException("down")).returns("up");
         suppose(byLength::compare).answers((a, b) -> a.length() - b.length());
         suppose(byLength::reversed).callsReal();
-        suppose(() -> connection.prepareStatement("select 1").executeQuery().getInt(1)).returns(42);
+        suppose(() -> connection.prepareStatement("select 1").executeQuery().getInt(1))
+                .returns(42);
 
         assertThat(list.size()).isEqualTo(3);
         assertThat(map.getOrDefault("a", 1)).isEqualTo(2);
         assertThat(org.assertj.core.api.Assertions.catchThrowable(call::call)).isInstanceOf(IOException.class);
         assertThat(call.call()).isEqualTo("up");
         assertThat(Stream.of("ccc", "a", "bb").sorted(byLength.reversed())).containsExactly("ccc", "bb", "a");
-        assertThat(connection.prepareStatement("select 1").executeQuery().getInt(1)).isEqualTo(42);
+        assertThat(connection.prepareStatement("select 1").executeQuery().getInt(1))
+                .isEqualTo(42);
     }
 
     @Test

@@ -13,8 +13,7 @@ import java.util.stream.Stream;
  */
 public final class Observatory {
 
-    private Observatory() {
-    }
+    private Observatory() {}
 
     public interface WeatherStation {
         int humidity();
@@ -106,7 +105,9 @@ public final class Observatory {
         String save(String value);
     }
 
-    public enum Filter { CLEAR }
+    public enum Filter {
+        CLEAR
+    }
 
     /** One parameter of each primitive type, and pairs that only their position tells apart. */
     public interface Instrument {

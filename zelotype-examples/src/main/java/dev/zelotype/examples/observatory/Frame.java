@@ -5,5 +5,4 @@ package dev.zelotype.examples.observatory;
  *
  * @param number its number
  */
-public record Frame(int number) {
-}
+public record Frame(int number) {}

@@ -19,7 +19,8 @@ public class NightRun {
     private final TargetCatalog catalog;
     private final NightLog log;
 
-    public NightRun(WeatherStation weather, Dome dome, Mount mount, Camera camera, TargetCatalog catalog, NightLog log) {
+    public NightRun(
+            WeatherStation weather, Dome dome, Mount mount, Camera camera, TargetCatalog catalog, NightLog log) {
         this.weather = weather;
         this.dome = dome;
         this.mount = mount;
@@ -62,11 +63,14 @@ public class NightRun {
     private boolean takePicture(SkyTarget target) {
         boolean[] taken = {false};
         mount.slewTo(target);
-        camera.expose(EXPOSURE, frame -> {
-            LogEntry entry = log.append(LogEntry.of(target + " on frame " + frame.number()));
-            log.note("see entry " + entry.number());
-            taken[0] = true;
-        }, fault -> log.append(LogEntry.of("camera failed: " + fault.getMessage())));
+        camera.expose(
+                EXPOSURE,
+                frame -> {
+                    LogEntry entry = log.append(LogEntry.of(target + " on frame " + frame.number()));
+                    log.note("see entry " + entry.number());
+                    taken[0] = true;
+                },
+                fault -> log.append(LogEntry.of("camera failed: " + fault.getMessage())));
         return taken[0];
     }
 }

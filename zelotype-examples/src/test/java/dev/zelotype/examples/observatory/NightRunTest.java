@@ -27,12 +27,23 @@ class NightRunTest {
     private static final SkyTarget HARROW = new SkyTarget("Harrow-2", 47);
     private static final SkyTarget QUILL = new SkyTarget("Quill-9", 61);
 
-    @Collaborator(STUB) WeatherStation weather;
-    @Collaborator(MOCK) Dome dome;
-    @Collaborator(SPY) Mount mount;
-    @Collaborator(STUB) Camera camera;
-    @Collaborator(STUB) TargetCatalog catalog;
-    @Collaborator(SPY) NightLog log;
+    @Collaborator(STUB)
+    WeatherStation weather;
+
+    @Collaborator(MOCK)
+    Dome dome;
+
+    @Collaborator(SPY)
+    Mount mount;
+
+    @Collaborator(STUB)
+    Camera camera;
+
+    @Collaborator(STUB)
+    TargetCatalog catalog;
+
+    @Collaborator(SPY)
+    NightLog log;
 
     private NightRun run;
 
@@ -84,14 +95,15 @@ class NightRunTest {
 
     @Test
     void the_camera_failing_closes_the_dome() {
-        suppose(camera::expose)
-                .does((time, onFrame, onFailure) -> onFailure.accept(new CameraFault("shutter stuck")));
+        suppose(camera::expose).does((time, onFrame, onFailure) -> onFailure.accept(new CameraFault("shutter stuck")));
         expect(dome::open).once();
         expect(dome::close).once();
 
         assertThat(run.observe(List.of("Harrow-2", "Quill-9"))).isZero();
 
-        verify(log::append).where("tells of the camera", entry -> entry.text().startsWith("camera failed")).once();
+        verify(log::append)
+                .where("tells of the camera", entry -> entry.text().startsWith("camera failed"))
+                .once();
         verify(mount::park).once();
     }
 }

@@ -20,8 +20,7 @@ public final class Calls {
 
     private static final int MOST_IN_CONVERSATION = 30;
 
-    private Calls() {
-    }
+    private Calls() {}
 
     /** A call as it would be written, such as {@code mount.slewTo(Harrow-4)}. */
     public static String call(Participant participant, DoubledMethod method, Object[] arguments) {
@@ -50,15 +49,18 @@ public final class Calls {
     /** A pattern as the calls that it covers, such as {@code mount.track(any SkyTarget, 3)}. */
     public static String pattern(CallPattern pattern) {
         StringBuilder out = new StringBuilder();
-        out.append(pattern.participant().name()).append('.').append(pattern.method().name()).append('(');
+        out.append(pattern.participant().name())
+                .append('.')
+                .append(pattern.method().name())
+                .append('(');
         for (int i = 0; i < pattern.rules().length; i++) {
             out.append(i == 0 ? "" : ", ");
             out.append(rule(pattern.rules()[i], pattern.method().parameterTypes()[i]));
         }
         out.append(')');
         for (CallPattern.Condition condition : pattern.conditions()) {
-            out.append(condition.description() == null ? " where a condition holds"
-                    : " where " + condition.description());
+            out.append(
+                    condition.description() == null ? " where a condition holds" : " where " + condition.description());
         }
         return out.toString();
     }
@@ -136,9 +138,12 @@ public final class Calls {
     public static List<String> statementsFor(String name, DoubledMethod method, Object[] arguments) {
         String any = isOverloaded(method.method()) ? typedLambda(name, method) : name + "::" + method.name();
         String exactly = method.parameterTypes().length > 0 && allLiteral(arguments)
-                ? "() -> " + name + "." + method.name() + "(" + String.join(", ", arguments(method, arguments)) + ")" : any;
-        String allow = "suppose(" + any + ")." + (method.returnType() == void.class ? "doesNothing();" : "returns(...);");
-        return Columns.align(List.of(new String[] {"expect(" + exactly + ").once();", "if the test is about this call"},
+                ? "() -> " + name + "." + method.name() + "(" + String.join(", ", arguments(method, arguments)) + ")"
+                : any;
+        String allow =
+                "suppose(" + any + ")." + (method.returnType() == void.class ? "doesNothing();" : "returns(...);");
+        return Columns.align(List.of(
+                new String[] {"expect(" + exactly + ").once();", "if the test is about this call"},
                 new String[] {allow, "if it is merely allowed"}));
     }
 
@@ -163,12 +168,15 @@ public final class Calls {
     }
 
     private static String boxName(Class<?> type) {
-        return Values.typeName(java.lang.invoke.MethodType.methodType(type).wrap().returnType());
+        return Values.typeName(
+                java.lang.invoke.MethodType.methodType(type).wrap().returnType());
     }
 
     private static boolean allLiteral(Object[] arguments) {
         for (Object argument : arguments) {
-            if (!(argument instanceof String || argument instanceof Integer || argument instanceof Boolean
+            if (!(argument instanceof String
+                    || argument instanceof Integer
+                    || argument instanceof Boolean
                     || argument instanceof Double)) {
                 return false;
             }

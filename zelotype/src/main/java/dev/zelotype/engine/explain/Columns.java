@@ -12,8 +12,7 @@ public final class Columns {
 
     private static final int WIDEST = 60;
 
-    private Columns() {
-    }
+    private Columns() {}
 
     public static List<String> align(List<String[]> rows) {
         int columns = 0;
@@ -32,7 +31,8 @@ public final class Columns {
             for (int i = 0; i < row.length; i++) {
                 line.append(row[i]);
                 if (i < row.length - 1 && widths[i] > 0) {
-                    line.append(" ".repeat(Math.max(0, widths[i] - row[i].length()))).append(i == 0 ? "  " : GAP);
+                    line.append(" ".repeat(Math.max(0, widths[i] - row[i].length())))
+                            .append(i == 0 ? "  " : GAP);
                 }
             }
             lines.add(line.toString().stripTrailing());

@@ -12,16 +12,16 @@ import org.jspecify.annotations.Nullable;
  */
 final class Differences {
 
-    private Differences() {
-    }
+    private Differences() {}
 
     static List<String> of(CallPattern pattern, Object[] arguments) {
         List<String> lines = new ArrayList<>();
         Parameter[] parameters = pattern.method().method().getParameters();
         for (int i : pattern.uncovered(arguments)) {
             String name = parameters[i].isNamePresent() ? parameters[i].getName() : "argument " + (i + 1);
-            lines.add(name + ": expected " + Calls.rule(pattern.rules()[i], pattern.method().parameterTypes()[i])
-                    + ", was " + Values.print(arguments[i]));
+            lines.add(name + ": expected "
+                    + Calls.rule(pattern.rules()[i], pattern.method().parameterTypes()[i]) + ", was "
+                    + Values.print(arguments[i]));
             if (pattern.rules()[i] instanceof ArgumentRule.Literal literal) {
                 addReason(lines, literal.value(), arguments[i]);
             } else if (pattern.rules()[i] instanceof ArgumentRule.Bound bound) {
@@ -46,8 +46,10 @@ final class Differences {
         Class<?> type = expected.getClass();
         if (type != actual.getClass()) {
             boolean sameName = Values.typeName(type).equals(Values.typeName(actual.getClass()));
-            return "one is of " + (sameName ? type.getName() + " and the other of another class of that name"
-                    : Values.typeName(type) + " and the other of " + Values.typeName(actual.getClass()));
+            return "one is of "
+                    + (sameName
+                            ? type.getName() + " and the other of another class of that name"
+                            : Values.typeName(type) + " and the other of " + Values.typeName(actual.getClass()));
         }
         if (expected instanceof String text) {
             return "they differ from character " + (firstDifference(text, (String) actual) + 1) + " on";
@@ -55,8 +57,10 @@ final class Differences {
         if (type.isArray()) {
             return "their elements are not equal";
         }
-        return Values.typeName(type) + (hasEquals(type) ? ".equals says that they differ"
-                : " has no equals, so only the very same object counts");
+        return Values.typeName(type)
+                + (hasEquals(type)
+                        ? ".equals says that they differ"
+                        : " has no equals, so only the very same object counts");
     }
 
     private static int firstDifference(String a, String b) {

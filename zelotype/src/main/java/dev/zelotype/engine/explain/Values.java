@@ -16,8 +16,7 @@ public final class Values {
     private static final int MOST_ELEMENTS = 12;
     private static final int DEEPEST = 4;
 
-    private Values() {
-    }
+    private Values() {}
 
     public static String print(@Nullable Object value) {
         return print(value, DEEPEST);
@@ -159,7 +158,10 @@ public final class Values {
 
     private static boolean isInvisible(char c) {
         int type = Character.getType(c);
-        return Character.isISOControl(c) || type == Character.FORMAT || type == Character.LINE_SEPARATOR
-                || type == Character.PARAGRAPH_SEPARATOR || c == '\u00a0';
+        return Character.isISOControl(c)
+                || type == Character.FORMAT
+                || type == Character.LINE_SEPARATOR
+                || type == Character.PARAGRAPH_SEPARATOR
+                || c == '\u00a0';
     }
 }

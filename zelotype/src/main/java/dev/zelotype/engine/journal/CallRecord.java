@@ -30,7 +30,8 @@ public final class CallRecord {
     private Ending ending = Ending.RUNNING;
     private volatile boolean accounted;
     /** The call of the same method before this one; set before the record is published. */
-    @Nullable CallRecord previous;
+    @Nullable
+    CallRecord previous;
 
     /** How a call came to its answer. */
     public enum Ending {

@@ -14,8 +14,7 @@ public final class Lines {
 
     private static final StackWalker WALKER = StackWalker.getInstance();
 
-    private Lines() {
-    }
+    private Lines() {}
 
     /** A named class, because it runs before the first lambda of most test JVMs would. */
     private static final class FirstOutside implements Function<Stream<StackFrame>, @Nullable StackFrame> {
@@ -25,7 +24,7 @@ public final class Lines {
         @Override
         public @Nullable StackFrame apply(Stream<StackFrame> frames) {
             StackFrame first = null;
-            for (Iterator<StackFrame> i = frames.iterator(); i.hasNext();) {
+            for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
                 StackFrame frame = i.next();
                 String name = frame.getClassName();
                 if (isOurs(name)) {
@@ -54,8 +53,9 @@ public final class Lines {
             return true;
         }
         return className.startsWith("dev.zelotype.")
-                && (className.startsWith("engine.", 13) || className.indexOf('.', 13) < 0
-                    || className.startsWith("junit.", 13));
+                && (className.startsWith("engine.", 13)
+                        || className.indexOf('.', 13) < 0
+                        || className.startsWith("junit.", 13));
     }
 
     /** The frame as a place that people can go to, such as {@code NightRun.java:41}. */

@@ -12,8 +12,7 @@ public final class Allocation {
 
     private static final MethodHandle ALLOCATE = allocator();
 
-    private Allocation() {
-    }
+    private Allocation() {}
 
     /** Reached by reflection, since the compiler warns about the class that offers it and cannot be told not to. */
     private static MethodHandle allocator() {
@@ -21,8 +20,9 @@ public final class Allocation {
             Class<?> unsafe = Class.forName("sun.misc.Unsafe");
             Field field = unsafe.getDeclaredField("theUnsafe");
             field.setAccessible(true);
-            return MethodHandles.lookup().findVirtual(unsafe, "allocateInstance",
-                    MethodType.methodType(Object.class, Class.class)).bindTo(field.get(null));
+            return MethodHandles.lookup()
+                    .findVirtual(unsafe, "allocateInstance", MethodType.methodType(Object.class, Class.class))
+                    .bindTo(field.get(null));
         } catch (ReflectiveOperationException e) {
             throw new IllegalStateException("This JVM does not offer objects without constructors.", e);
         }

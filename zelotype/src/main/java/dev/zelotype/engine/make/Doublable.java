@@ -9,18 +9,16 @@ import org.jspecify.annotations.Nullable;
  */
 final class Doublable {
 
-    private Doublable() {
-    }
+    private Doublable() {}
 
     /** Why a type cannot be doubled, and a cure. */
-    record Reason(String problem, String cure) {
-    }
+    record Reason(String problem, String cure) {}
 
     static void check(Class<?> type) {
         Reason reason = reason(type);
         if (reason != null) {
-            throw new MisuseException(type.getTypeName() + " cannot be doubled: " + reason.problem() + ".",
-                    reason.cure());
+            throw new MisuseException(
+                    type.getTypeName() + " cannot be doubled: " + reason.problem() + ".", reason.cure());
         }
     }
 
@@ -34,7 +32,8 @@ final class Doublable {
         } else if (type.isRecord()) {
             return new Reason("it is a record, a plain value", "make a real one");
         } else if (type.isSealed()) {
-            return new Reason("it is sealed and permits " + permitted(type) + " only", "double one of those, or make a real one");
+            return new Reason(
+                    "it is sealed and permits " + permitted(type) + " only", "double one of those, or make a real one");
         } else if (type.isHidden()) {
             return new Reason("it is a hidden class, which has no name to refer to", "double one of its interfaces");
         } else if (Modifier.isFinal(type.getModifiers())) {

@@ -48,7 +48,8 @@ public final class DoubleClass {
         Object construct(BiFunction<Object, Object[], Object> receiver, Object[] arguments) throws Throwable;
 
         /** The receiver of a double of this class. */
-        @Nullable Object receiverOf(Object self);
+        @Nullable
+        Object receiverOf(Object self);
 
         /** A handle {@code (Object self, Object[] arguments) -> Object} on the code that the doubled type itself has. */
         MethodHandle ownCode(DoubledMethod method) throws IllegalAccessException;
@@ -59,6 +60,7 @@ public final class DoubleClass {
         private volatile @Nullable DoubleClass doubles;
         /** The type is itself a class of doubles, and this is what is known of it. */
         private volatile @Nullable DoubleClass self;
+
         private final ConcurrentHashMap<List<Class<?>>, DoubleClass> combined = new ConcurrentHashMap<>();
     }
 
@@ -143,8 +145,10 @@ public final class DoubleClass {
             try {
                 code = instances.ownCode(method);
             } catch (IllegalAccessException e) {
-                throw new MisuseException("The code of " + method.method() + " cannot be reached.",
-                        "open its package to Zelotype, or say what the call answers", e);
+                throw new MisuseException(
+                        "The code of " + method.method() + " cannot be reached.",
+                        "open its package to Zelotype, or say what the call answers",
+                        e);
             }
             ownCode[method.index()] = code;
         }
@@ -152,7 +156,8 @@ public final class DoubleClass {
     }
 
     static MethodHandle spread(MethodHandle code, int arguments) {
-        return code.asFixedArity().asSpreader(Object[].class, arguments)
+        return code.asFixedArity()
+                .asSpreader(Object[].class, arguments)
                 .asType(MethodType.methodType(Object.class, Object.class, Object[].class));
     }
 

@@ -22,8 +22,7 @@ final class DoubleClassMaker {
         }
     };
 
-    private DoubleClassMaker() {
-    }
+    private DoubleClassMaker() {}
 
     /** Holds classes of doubles whose own package is closed to us. */
     private static final class Nursery extends ClassLoader {
@@ -58,9 +57,10 @@ final class DoubleClassMaker {
         if (superclass == Object.class) {
             return ProxyInstances.make(types.get(0), interfaces);
         }
-        throw new MisuseException(host.getName() + " cannot be doubled: its package is closed to Zelotype.",
-                "run the tests with --add-opens " + host.getModule().getName() + "/" + host.getPackageName()
-                        + "=" + (host.getModule().isNamed() ? "dev.zelotype" : "ALL-UNNAMED"));
+        throw new MisuseException(
+                host.getName() + " cannot be doubled: its package is closed to Zelotype.",
+                "run the tests with --add-opens " + host.getModule().getName() + "/" + host.getPackageName() + "="
+                        + (host.getModule().isNamed() ? "dev.zelotype" : "ALL-UNNAMED"));
     }
 
     /** The type beside which the double must live: the one that not everybody can see, else the first. */
@@ -94,12 +94,13 @@ final class DoubleClassMaker {
     private static boolean isOpenToUs(Class<?> host) {
         Module own = DoubleClassMaker.class.getModule();
         own.addReads(host.getModule());
-        return host.getClassLoader() != null && host.getModule().isOpen(host.getPackageName(), own)
+        return host.getClassLoader() != null
+                && host.getModule().isOpen(host.getPackageName(), own)
                 && host.getSigners() == null;
     }
 
-    private static DoubleClass inPackageOf(Class<?> host, Class<?> type, Class<?> superclass,
-            List<Class<?>> interfaces) {
+    private static DoubleClass inPackageOf(
+            Class<?> host, Class<?> type, Class<?> superclass, List<Class<?>> interfaces) {
         String packageName = host.getPackageName();
         MethodTable table = new MethodTable(superclass, interfaces, packageName);
         String name = (packageName.isEmpty() ? "" : packageName + ".") + simpleName(type);

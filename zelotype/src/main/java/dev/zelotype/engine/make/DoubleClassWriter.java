@@ -67,9 +67,15 @@ final class DoubleClassWriter {
         for (int i = 0; i < names.length; i++) {
             names[i] = Type.getInternalName(interfaces.get(i));
         }
-        out.visit(V17, ACC_PUBLIC | ACC_FINAL | ACC_SUPER | ACC_SYNTHETIC, className, null,
-                Type.getInternalName(superclass), names);
-        out.visitField(ACC_PRIVATE | ACC_TRANSIENT | ACC_SYNTHETIC, RECEIVER, FUNCTION_TYPE, null, null).visitEnd();
+        out.visit(
+                V17,
+                ACC_PUBLIC | ACC_FINAL | ACC_SUPER | ACC_SYNTHETIC,
+                className,
+                null,
+                Type.getInternalName(superclass),
+                names);
+        out.visitField(ACC_PRIVATE | ACC_TRANSIENT | ACC_SYNTHETIC, RECEIVER, FUNCTION_TYPE, null, null)
+                .visitEnd();
         if (superclass != Object.class) {
             constructors(superclass);
         }
@@ -92,7 +98,8 @@ final class DoubleClassWriter {
     }
 
     private void constructor(Class<?> superclass, String descriptor) {
-        MethodVisitor code = out.visitMethod(ACC_PUBLIC, "<init>", descriptor.replace(")", FUNCTION_TYPE + ")"), null, null);
+        MethodVisitor code =
+                out.visitMethod(ACC_PUBLIC, "<init>", descriptor.replace(")", FUNCTION_TYPE + ")"), null, null);
         code.visitCode();
         int afterLast = superCall(code, superclass, "<init>", descriptor);
         code.visitVarInsn(ALOAD, 0);
@@ -116,8 +123,8 @@ final class DoubleClassWriter {
     }
 
     /** While the superclass's constructor runs there is no receiver yet, so its calls of itself go to its own code. */
-    private static void callUpWithoutReceiver(MethodVisitor code, Class<?> superclass, DoubledMethod method,
-            String descriptor) {
+    private static void callUpWithoutReceiver(
+            MethodVisitor code, Class<?> superclass, DoubledMethod method, String descriptor) {
         Label received = new Label();
         code.visitInsn(DUP);
         code.visitJumpInsn(IFNONNULL, received);
@@ -134,14 +141,16 @@ final class DoubleClassWriter {
         code.visitCode();
         code.visitVarInsn(ALOAD, 0);
         code.visitFieldInsn(GETFIELD, className, RECEIVER, FUNCTION_TYPE);
-        if (superclass != Object.class && method.hasCode() && !method.method().getDeclaringClass().isInterface()) {
+        if (superclass != Object.class
+                && method.hasCode()
+                && !method.method().getDeclaringClass().isInterface()) {
             callUpWithoutReceiver(code, superclass, method, descriptor);
         }
         pushInt(code, method.index());
         code.visitMethodInsn(INVOKESTATIC, "java/lang/Integer", "valueOf", "(I)Ljava/lang/Integer;", false);
         packArguments(code, Type.getArgumentTypes(descriptor));
-        code.visitMethodInsn(INVOKEINTERFACE, FUNCTION, "apply",
-                "(Ljava/lang/Object;Ljava/lang/Object;)Ljava/lang/Object;", true);
+        code.visitMethodInsn(
+                INVOKEINTERFACE, FUNCTION, "apply", "(Ljava/lang/Object;Ljava/lang/Object;)Ljava/lang/Object;", true);
         unpackAnswer(code, Type.getReturnType(descriptor));
         code.visitMaxs(0, 0);
         code.visitEnd();
@@ -162,7 +171,8 @@ final class DoubleClassWriter {
             code.visitVarInsn(type.getOpcode(ILOAD), slot);
             if (isPrimitive(type)) {
                 String box = boxOf(type);
-                code.visitMethodInsn(INVOKESTATIC, box, "valueOf", "(" + type.getDescriptor() + ")L" + box + ";", false);
+                code.visitMethodInsn(
+                        INVOKESTATIC, box, "valueOf", "(" + type.getDescriptor() + ")L" + box + ";", false);
             }
             code.visitInsn(AASTORE);
             slot += type.getSize();

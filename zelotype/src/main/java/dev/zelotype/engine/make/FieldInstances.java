@@ -64,15 +64,17 @@ final class FieldInstances implements DoubleClass.Instances {
         for (Constructor<?> constructor : generated.getDeclaredConstructors()) {
             if (accepts(constructor.getParameterTypes(), all)) {
                 if (fitting != null) {
-                    throw new MisuseException("Several constructors of " + superclass.getSimpleName()
-                            + " take these arguments.", "give arguments of which no null and no type fits two constructors");
+                    throw new MisuseException(
+                            "Several constructors of " + superclass.getSimpleName() + " take these arguments.",
+                            "give arguments of which no null and no type fits two constructors");
                 }
                 fitting = constructor;
             }
         }
         if (fitting == null) {
-            throw new MisuseException("No constructor of " + superclass.getSimpleName() + " takes " + typesOf(arguments)
-                    + ".", "give the arguments of one of " + Arrays.toString(superclass.getDeclaredConstructors()));
+            throw new MisuseException(
+                    "No constructor of " + superclass.getSimpleName() + " takes " + typesOf(arguments) + ".",
+                    "give the arguments of one of " + Arrays.toString(superclass.getDeclaredConstructors()));
         }
         return inside.unreflectConstructor(fitting).invokeWithArguments(all);
     }
@@ -80,7 +82,8 @@ final class FieldInstances implements DoubleClass.Instances {
     private static boolean accepts(Class<?>[] types, Object[] arguments) {
         boolean accepts = types.length == arguments.length;
         for (int i = 0; accepts && i < types.length; i++) {
-            accepts = arguments[i] == null ? !types[i].isPrimitive()
+            accepts = arguments[i] == null
+                    ? !types[i].isPrimitive()
                     : MethodType.methodType(types[i]).wrap().returnType().isInstance(arguments[i]);
         }
         return accepts;

@@ -7,8 +7,7 @@ public final class MadeNames {
 
     static final String MARK = "$ZelotypeDouble";
 
-    private MadeNames() {
-    }
+    private MadeNames() {}
 
     public static boolean isMade(String className) {
         return className.contains(MARK);

@@ -45,12 +45,14 @@ final class MethodTable {
         return methods;
     }
 
-    @Nullable DoubledMethod find(String name, String descriptor) {
+    @Nullable
+    DoubledMethod find(String name, String descriptor) {
         return byDescriptor.get(name + descriptor);
     }
 
     /** A final, private or otherwise fixed method of the superclass, which a double cannot answer. */
-    @Nullable Method fixed(String name, String descriptor) {
+    @Nullable
+    Method fixed(String name, String descriptor) {
         return fixed.get(name + descriptor);
     }
 
@@ -61,7 +63,8 @@ final class MethodTable {
         if (seen || Modifier.isStatic(modifiers) || isFinalizer(method)) {
             return;
         }
-        boolean hidden = !Modifier.isPublic(modifiers) && !Modifier.isProtected(modifiers)
+        boolean hidden = !Modifier.isPublic(modifiers)
+                && !Modifier.isProtected(modifiers)
                 && !method.getDeclaringClass().getPackageName().equals(home);
         if (Modifier.isFinal(modifiers) || Modifier.isPrivate(modifiers) || hidden) {
             fixed.put(key, method);
@@ -76,8 +79,11 @@ final class MethodTable {
         for (Method method : inherited) {
             String key = key(method);
             boolean declaredByInterface = method.getDeclaringClass().isInterface();
-            if (!declaredByInterface || Modifier.isStatic(method.getModifiers()) || byDescriptor.containsKey(key)
-                    || fixed.containsKey(key) || bridged.contains(key)) {
+            if (!declaredByInterface
+                    || Modifier.isStatic(method.getModifiers())
+                    || byDescriptor.containsKey(key)
+                    || fixed.containsKey(key)
+                    || bridged.contains(key)) {
                 continue;
             }
             if (isBridgeToAnother(method)) {

@@ -78,9 +78,13 @@ final class ProxyInstances implements DoubleClass.Instances {
     @Override
     public MethodHandle ownCode(DoubledMethod method) throws IllegalAccessException {
         try {
-            MethodHandle invokeDefault = MethodHandles.lookup().findStatic(InvocationHandler.class, "invokeDefault",
-                    MethodType.methodType(Object.class, Object.class, Method.class, Object[].class));
-            return MethodHandles.insertArguments(invokeDefault, 1, method.method()).asFixedArity()
+            MethodHandle invokeDefault = MethodHandles.lookup()
+                    .findStatic(
+                            InvocationHandler.class,
+                            "invokeDefault",
+                            MethodType.methodType(Object.class, Object.class, Method.class, Object[].class));
+            return MethodHandles.insertArguments(invokeDefault, 1, method.method())
+                    .asFixedArity()
                     .asType(MethodType.methodType(Object.class, Object.class, Object[].class));
         } catch (NoSuchMethodException e) {
             throw new IllegalStateException("The JDK's proxies cannot run default methods.", e);

@@ -36,14 +36,22 @@ public final class CallPattern {
             try {
                 return test.test(free);
             } catch (RuntimeException e) {
-                throw new MisuseException("The condition " + (description == null ? "" : "'" + description + "' ")
-                        + "of a pattern threw " + e + ".", "make it hold or not hold for any argument, null included", e);
+                throw new MisuseException(
+                        "The condition " + (description == null ? "" : "'" + description + "' ") + "of a pattern threw "
+                                + e + ".",
+                        "make it hold or not hold for any argument, null included",
+                        e);
             }
         }
     }
 
-    CallPattern(Participant participant, DoubledMethod method, ArgumentRule[] rules, Class<?>[] freeTypes,
-            List<Condition> conditions, @Nullable CallPattern before) {
+    CallPattern(
+            Participant participant,
+            DoubledMethod method,
+            ArgumentRule[] rules,
+            Class<?>[] freeTypes,
+            List<Condition> conditions,
+            @Nullable CallPattern before) {
         this.participant = participant;
         this.method = method;
         this.rules = rules;
@@ -201,7 +209,8 @@ public final class CallPattern {
         }
         for (boolean each : here) {
             if (!each) {
-                throw new MisuseException("A free parameter of this chain stands in an earlier call than its last.",
+                throw new MisuseException(
+                        "A free parameter of this chain stands in an earlier call than its last.",
                         "put a value there, or suppose the earlier call in a statement of its own");
             }
         }

@@ -26,8 +26,7 @@ public final class Capture {
     private final boolean linking;
 
     /** A call that the lambda made. */
-    record CapturedCall(Participant participant, DoubledMethod method, Object[] arguments, StackFrame caller) {
-    }
+    record CapturedCall(Participant participant, DoubledMethod method, Object[] arguments, StackFrame caller) {}
 
     private Capture(boolean linking) {
         this.linking = linking;
@@ -64,8 +63,7 @@ public final class Capture {
         return new Run(capture.calls, thrown);
     }
 
-    record Run(List<CapturedCall> calls, @Nullable Throwable thrown) {
-    }
+    record Run(List<CapturedCall> calls, @Nullable Throwable thrown) {}
 
     /** Notes a call, and gives back something that the lambda can carry on with: for a chain, its next link. */
     public @Nullable Object called(Participant participant, DoubledMethod method, Object[] arguments) {
@@ -80,8 +78,12 @@ public final class Capture {
 
     private static boolean isLinkType(Class<?> type) {
         String name = type.getName();
-        boolean plain = type.isArray() || type.isEnum() || type.isSealed() || name.startsWith("java.lang.")
-                || name.startsWith("java.util.") || name.startsWith("java.time.");
+        boolean plain = type.isArray()
+                || type.isEnum()
+                || type.isSealed()
+                || name.startsWith("java.lang.")
+                || name.startsWith("java.util.")
+                || name.startsWith("java.time.");
         return !plain && !Modifier.isFinal(type.getModifiers());
     }
 
@@ -95,10 +97,12 @@ public final class Capture {
     }
 
     private static StackFrame caller() {
-        return StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE).walk(frames -> frames
-                .filter(frame -> !frame.getClassName().startsWith("dev.zelotype.engine.")
-                        && !MadeNames.isMade(frame.getClassName()) && !isBridge(frame))
-                .findFirst().orElseThrow());
+        return StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE)
+                .walk(frames -> frames.filter(frame -> !frame.getClassName().startsWith("dev.zelotype.engine.")
+                                && !MadeNames.isMade(frame.getClassName())
+                                && !isBridge(frame))
+                        .findFirst()
+                        .orElseThrow());
     }
 
     private static boolean isBridge(StackFrame frame) {
@@ -106,8 +110,10 @@ public final class Capture {
             return false;
         }
         try {
-            return frame.getDeclaringClass().getDeclaredMethod(frame.getMethodName(),
-                    frame.getMethodType().parameterArray()).isBridge();
+            return frame.getDeclaringClass()
+                    .getDeclaredMethod(
+                            frame.getMethodName(), frame.getMethodType().parameterArray())
+                    .isBridge();
         } catch (NoSuchMethodException e) {
             return false;
         }

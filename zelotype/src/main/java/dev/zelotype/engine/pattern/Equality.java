@@ -7,8 +7,7 @@ import java.util.Arrays;
  */
 public final class Equality {
 
-    private Equality() {
-    }
+    private Equality() {}
 
     public static boolean same(Object expected, Object actual) {
         if (expected == actual) {

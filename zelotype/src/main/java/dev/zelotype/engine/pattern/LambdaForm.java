@@ -30,7 +30,8 @@ final class LambdaForm {
     private final @Nullable Executable implementation;
 
     private interface Replacer {
-        @Nullable Object replace(Object lambda) throws Throwable;
+        @Nullable
+        Object replace(Object lambda) throws Throwable;
     }
 
     private LambdaForm(SerializedLambda form, Class<?> lambdaClass) {
@@ -50,7 +51,8 @@ final class LambdaForm {
         if (written instanceof SerializedLambda form) {
             return new LambdaForm(form, lambda.getClass());
         }
-        throw new MisuseException("A pattern was given as an object of " + lambda.getClass().getTypeName() + ".",
+        throw new MisuseException(
+                "A pattern was given as an object of " + lambda.getClass().getTypeName() + ".",
                 "write it as a method reference or a lambda, such as weather::humidity");
     }
 
@@ -71,7 +73,8 @@ final class LambdaForm {
         try {
             Class<?> factory = Class.forName("sun.reflect.ReflectionFactory");
             Object instance = factory.getMethod("getReflectionFactory").invoke(null);
-            Object handle = factory.getMethod("writeReplaceForSerialization", Class.class).invoke(instance, type);
+            Object handle = factory.getMethod("writeReplaceForSerialization", Class.class)
+                    .invoke(instance, type);
             return lambda -> ((MethodHandle) handle).invoke(lambda);
         } catch (ReflectiveOperationException e) {
             return lambda -> null;
@@ -82,7 +85,8 @@ final class LambdaForm {
         String descriptor = form.getImplMethodSignature();
         if (form.getImplMethodName().equals("<init>")) {
             for (Executable constructor : owner.getDeclaredConstructors()) {
-                if (Type.getConstructorDescriptor((java.lang.reflect.Constructor<?>) constructor).equals(descriptor)) {
+                if (Type.getConstructorDescriptor((java.lang.reflect.Constructor<?>) constructor)
+                        .equals(descriptor)) {
                     return constructor;
                 }
             }
@@ -107,8 +111,10 @@ final class LambdaForm {
 
     private Class<?> classOf(Type type) {
         try {
-            return Class.forName(type.getSort() == Type.ARRAY ? type.getDescriptor().replace('/', '.')
-                    : type.getClassName(), false, lambdaClass.getClassLoader());
+            return Class.forName(
+                    type.getSort() == Type.ARRAY ? type.getDescriptor().replace('/', '.') : type.getClassName(),
+                    false,
+                    lambdaClass.getClassLoader());
         } catch (ClassNotFoundException e) {
             throw new IllegalStateException("A lambda refers to a class that its own loader does not know.", e);
         }
@@ -136,7 +142,8 @@ final class LambdaForm {
         return form.getCapturedArgCount() == 1;
     }
 
-    @Nullable Object boundObject() {
+    @Nullable
+    Object boundObject() {
         return form.getCapturedArg(0);
     }
 

@@ -5,14 +5,14 @@ package dev.zelotype.engine.pattern;
  */
 public final class Names {
 
-    private Names() {
-    }
+    private Names() {}
 
     /** What a variable of a type would be called: {@code WeatherStation} gives {@code weatherStation}. */
     public static String variable(Class<?> type) {
         String name = type.getSimpleName();
         int capitals = 1;
-        while (capitals + 1 < name.length() && Character.isUpperCase(name.charAt(capitals))
+        while (capitals + 1 < name.length()
+                && Character.isUpperCase(name.charAt(capitals))
                 && Character.isUpperCase(name.charAt(capitals + 1))) {
             capitals++;
         }

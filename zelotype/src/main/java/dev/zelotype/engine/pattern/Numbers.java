@@ -7,8 +7,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Numbers {
 
-    private Numbers() {
-    }
+    private Numbers() {}
 
     /** Whether two boxed primitives are the same number. */
     static boolean equal(@Nullable Object a, @Nullable Object b) {
@@ -46,8 +45,13 @@ final class Numbers {
     }
 
     private static boolean isNumberType(Class<?> type) {
-        return type == Byte.class || type == Short.class || type == Character.class || type == Integer.class
-                || type == Long.class || type == Float.class || type == Double.class;
+        return type == Byte.class
+                || type == Short.class
+                || type == Character.class
+                || type == Integer.class
+                || type == Long.class
+                || type == Float.class
+                || type == Double.class;
     }
 
     static boolean isNumber(@Nullable Object value) {

@@ -16,8 +16,7 @@ import org.objectweb.asm.Type;
  */
 final class ParameterNames {
 
-    private ParameterNames() {
-    }
+    private ParameterNames() {}
 
     static String[] ofLambda(Class<?> owner, String method, String descriptor, int captured, int count) {
         String[] names = new String[count];
@@ -37,27 +36,36 @@ final class ParameterNames {
     }
 
     private static void read(byte[] code, String method, String descriptor, int captured, String[] names) {
-        new ClassReader(code).accept(new ClassVisitor(Opcodes.ASM9) {
-            @Override
-            public @Nullable MethodVisitor visitMethod(int access, String name, String type, String signature,
-                    String[] exceptions) {
-                if (!name.equals(method) || !type.equals(descriptor)) {
-                    return null;
-                }
-                int[] slots = slots(type, captured - (Modifier.isStatic(access) ? 0 : 1), access, names.length);
-                return new MethodVisitor(Opcodes.ASM9) {
-                    @Override
-                    public void visitLocalVariable(String variable, String variableType, String variableSignature,
-                            Label start, Label end, int index) {
-                        for (int i = 0; i < slots.length; i++) {
-                            if (slots[i] == index) {
-                                names[i] = variable;
+        new ClassReader(code)
+                .accept(
+                        new ClassVisitor(Opcodes.ASM9) {
+                            @Override
+                            public @Nullable MethodVisitor visitMethod(
+                                    int access, String name, String type, String signature, String[] exceptions) {
+                                if (!name.equals(method) || !type.equals(descriptor)) {
+                                    return null;
+                                }
+                                int[] slots = slots(
+                                        type, captured - (Modifier.isStatic(access) ? 0 : 1), access, names.length);
+                                return new MethodVisitor(Opcodes.ASM9) {
+                                    @Override
+                                    public void visitLocalVariable(
+                                            String variable,
+                                            String variableType,
+                                            String variableSignature,
+                                            Label start,
+                                            Label end,
+                                            int index) {
+                                        for (int i = 0; i < slots.length; i++) {
+                                            if (slots[i] == index) {
+                                                names[i] = variable;
+                                            }
+                                        }
+                                    }
+                                };
                             }
-                        }
-                    }
-                };
-            }
-        }, ClassReader.SKIP_FRAMES);
+                        },
+                        ClassReader.SKIP_FRAMES);
     }
 
     /** The local variables that hold the parameters after the captured ones. */

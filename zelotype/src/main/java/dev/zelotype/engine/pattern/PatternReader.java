@@ -34,8 +34,8 @@ public final class PatternReader {
      */
     public static CallPattern read(Serializable lambda) {
         if (lambda == null) {
-            throw new MisuseException("The pattern is null.",
-                    "write it as a method reference or a lambda, such as weather::humidity");
+            throw new MisuseException(
+                    "The pattern is null.", "write it as a method reference or a lambda, such as weather::humidity");
         }
         PatternReader reader = new PatternReader(lambda);
         return reader.form.isLambda() ? reader.readLambda() : reader.readReference();
@@ -44,17 +44,22 @@ public final class PatternReader {
     private CallPattern readReference() {
         String written = form.owner().getSimpleName() + "::" + (form.isConstructor() ? "new" : form.methodName());
         if (form.isConstructor() || form.isStatic() || !form.isBound()) {
-            String what = form.isConstructor() ? "a constructor"
-                    : form.isStatic() ? "a static method" : "a method of a type";
-            throw new MisuseException("This pattern names no double: " + written + " is " + what + ".",
+            String what =
+                    form.isConstructor() ? "a constructor" : form.isStatic() ? "a static method" : "a method of a type";
+            throw new MisuseException(
+                    "This pattern names no double: " + written + " is " + what + ".",
                     "give the subject a double of " + form.owner().getSimpleName() + " and name that, as in "
-                            + Names.variable(form.owner()) + "::" + (form.isConstructor() ? "method" : form.methodName()));
+                            + Names.variable(form.owner()) + "::"
+                            + (form.isConstructor() ? "method" : form.methodName()));
         }
         Object receiver = form.boundObject();
         Participant participant = DoubleClass.participantOf(receiver);
         if (participant == null) {
-            throw new MisuseException("This pattern names no double: " + form.methodName() + " was asked of "
-                    + (receiver == null ? "null" : "a real " + receiver.getClass().getSimpleName()) + ".",
+            throw new MisuseException(
+                    "This pattern names no double: " + form.methodName() + " was asked of "
+                            + (receiver == null
+                                    ? "null"
+                                    : "a real " + receiver.getClass().getSimpleName()) + ".",
                     "make a double, such as stub(" + form.owner().getSimpleName()
                             + ".class), give it to the subject, and use it in the pattern");
         }
@@ -68,8 +73,8 @@ public final class PatternReader {
 
     private static void refuseFixed(Participant participant, String name, String descriptor) {
         if (participant.doubleClass().fixed(name, descriptor) != null) {
-            throw new MisuseException(participant.name() + "." + name
-                    + " is final, private or hidden: a double cannot answer it.",
+            throw new MisuseException(
+                    participant.name() + "." + name + " is final, private or hidden: a double cannot answer it.",
                     "double an interface that declares it, or use another method");
         }
     }
@@ -80,7 +85,8 @@ public final class PatternReader {
         for (int run = 0; run < placeholders.runs(); run++) {
             Capture.Run captured = Capture.of(lambda, placeholders.run(run), chain);
             if (run == 0) {
-                if (captured.thrown() instanceof NullPointerException && !captured.calls().isEmpty()) {
+                if (captured.thrown() instanceof NullPointerException
+                        && !captured.calls().isEmpty()) {
                     chain = true;
                     captured = Capture.of(lambda, placeholders.run(run), true);
                 }
@@ -98,15 +104,20 @@ public final class PatternReader {
         }
         for (int i = 0; i < reached.length; i++) {
             if (!reached[i]) {
-                throw new MisuseException("The free parameter '" + form.parameterNames()[i]
-                        + "' of this pattern reaches no argument of " + text(pattern) + ".",
+                throw new MisuseException(
+                        "The free parameter '" + form.parameterNames()[i] + "' of this pattern reaches no argument of "
+                                + text(pattern) + ".",
                         "pass it on as it is, or remove it");
             }
         }
         return pattern;
     }
 
-    private CallPattern link(List<Capture.Run> runs, int link, Placeholders placeholders, boolean[] reached,
+    private CallPattern link(
+            List<Capture.Run> runs,
+            int link,
+            Placeholders placeholders,
+            boolean[] reached,
             @Nullable CallPattern before) {
         Capture.CapturedCall first = runs.get(0).calls().get(link);
         ArgumentRule[] rules = new ArgumentRule[first.arguments().length];
@@ -151,7 +162,9 @@ public final class PatternReader {
     private static boolean allSame(Object[] values, Placeholders placeholders) {
         for (int run = 0; run < values.length; run++) {
             for (Object placeholder : placeholders.run(run)) {
-                if (placeholder != null && placeholder == values[run] && !Numbers.isNumber(placeholder)
+                if (placeholder != null
+                        && placeholder == values[run]
+                        && !Numbers.isNumber(placeholder)
                         && !(placeholder instanceof Boolean)) {
                     return false;
                 }
@@ -170,8 +183,7 @@ public final class PatternReader {
 
     private static boolean sameLengthArrays(Object[] values) {
         for (Object value : values) {
-            if (value == null || !value.getClass().isArray()
-                    || Array.getLength(value) != Array.getLength(values[0])) {
+            if (value == null || !value.getClass().isArray() || Array.getLength(value) != Array.getLength(values[0])) {
                 return false;
             }
         }
@@ -196,20 +208,25 @@ public final class PatternReader {
     private void refuseUnlessOneCall(Capture.Run run) {
         List<Capture.CapturedCall> calls = run.calls();
         if (calls.isEmpty()) {
-            throw new MisuseException("This pattern calls no double"
-                    + (run.thrown() == null ? "." : ": it failed with " + run.thrown() + " before."),
-                    "call one method of one double in it, such as () -> weather.humidityAt(\"north\")", run.thrown());
+            throw new MisuseException(
+                    "This pattern calls no double"
+                            + (run.thrown() == null ? "." : ": it failed with " + run.thrown() + " before."),
+                    "call one method of one double in it, such as () -> weather.humidityAt(\"north\")",
+                    run.thrown());
         }
         Capture.CapturedCall first = calls.get(0);
         if (!isCalledByLambda(first) && form.isLambda()) {
-            throw new MisuseException("This pattern runs real code: " + first.caller().getClassName() + "."
-                    + first.caller().getMethodName() + " called " + text(first) + ".",
+            throw new MisuseException(
+                    "This pattern runs real code: " + first.caller().getClassName() + "."
+                            + first.caller().getMethodName() + " called " + text(first) + ".",
                     "call the double itself in the pattern");
         }
         for (int i = 1; i < calls.size(); i++) {
             if (!continues(calls.get(i), calls.get(i - 1))) {
-                throw new MisuseException("This pattern makes more than one call: " + text(calls.get(i - 1)) + " and "
-                        + text(calls.get(i)) + ".", "write one statement for each call; compute arguments beforehand");
+                throw new MisuseException(
+                        "This pattern makes more than one call: " + text(calls.get(i - 1)) + " and "
+                                + text(calls.get(i)) + ".",
+                        "write one statement for each call; compute arguments beforehand");
             }
         }
         if (run.thrown() != null) {
@@ -223,8 +240,11 @@ public final class PatternReader {
     }
 
     private static MisuseException goesOn(Capture.CapturedCall call, Throwable thrown) {
-        return new MisuseException("This pattern goes on after the call of " + text(call) + ", and failed with "
-                + thrown.getClass().getSimpleName() + ".", "end the pattern with the call", thrown);
+        return new MisuseException(
+                "This pattern goes on after the call of " + text(call) + ", and failed with "
+                        + thrown.getClass().getSimpleName() + ".",
+                "end the pattern with the call",
+                thrown);
     }
 
     private static boolean continues(Capture.CapturedCall call, Capture.CapturedCall before) {
@@ -251,14 +271,17 @@ public final class PatternReader {
                 values[parameter] = placeholders.run(run)[parameter];
                 Capture.Run changed = Capture.of(lambda, values, chain);
                 if (changed.thrown() != null || !passesOn(changed, values[parameter])) {
-                    return new MisuseException("An argument of this pattern is computed from its free parameter '"
-                            + form.parameterNames()[parameter] + "'.", "pass '" + form.parameterNames()[parameter]
-                            + "' on as it is, and say what you mean with where(...)", changed.thrown());
+                    return new MisuseException(
+                            "An argument of this pattern is computed from its free parameter '"
+                                    + form.parameterNames()[parameter] + "'.",
+                            "pass '" + form.parameterNames()[parameter]
+                                    + "' on as it is, and say what you mean with where(...)",
+                            changed.thrown());
                 }
             }
         }
-        return new MisuseException("An argument of this pattern is another one each time it runs.",
-                "compute it before the statement");
+        return new MisuseException(
+                "An argument of this pattern is another one each time it runs.", "compute it before the statement");
     }
 
     private static boolean passesOn(Capture.Run run, @Nullable Object value) {

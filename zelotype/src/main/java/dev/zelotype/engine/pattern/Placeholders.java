@@ -24,17 +24,17 @@ final class Placeholders {
     private final Class<?>[] types;
     private final Object[][] runs;
 
-    private static final class P1 { }
+    private static final class P1 {}
 
-    private static final class P2 { }
+    private static final class P2 {}
 
-    private static final class P3 { }
+    private static final class P3 {}
 
-    private static final class P4 { }
+    private static final class P4 {}
 
-    private static final class P5 { }
+    private static final class P5 {}
 
-    private static final class P6 { }
+    private static final class P6 {}
 
     Placeholders(Class<?>[] types) {
         this.types = types;
@@ -99,8 +99,10 @@ final class Placeholders {
         try {
             return instance(type);
         } catch (InstantiationException | LinkageError | MisuseException e) {
-            throw new MisuseException("A lambda's free parameter cannot stand for any " + type.getTypeName() + ".",
-                    "use a method reference and narrow it with where(...), or put a value in the lambda", e);
+            throw new MisuseException(
+                    "A lambda's free parameter cannot stand for any " + type.getTypeName() + ".",
+                    "use a method reference and narrow it with where(...), or put a value in the lambda",
+                    e);
         }
     }
 

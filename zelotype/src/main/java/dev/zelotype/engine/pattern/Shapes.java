@@ -33,8 +33,7 @@ import java.io.Serializable;
 @SuppressWarnings({"unchecked", "rawtypes"})
 public final class Shapes {
 
-    private Shapes() {
-    }
+    private Shapes() {}
 
     /** Runs a query or an act with as many arguments as it takes. */
     public static Object run(Serializable shape, Object[] a) throws Throwable {

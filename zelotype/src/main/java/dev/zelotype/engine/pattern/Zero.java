@@ -7,8 +7,7 @@ import java.lang.reflect.Array;
  */
 public final class Zero {
 
-    private Zero() {
-    }
+    private Zero() {}
 
     public static Object of(Class<?> primitive) {
         return primitive == void.class ? null : Array.get(Array.newInstance(primitive, 1), 0);

@@ -9,8 +9,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Answers {
 
-    private Answers() {
-    }
+    private Answers() {}
 
     static boolean fits(@Nullable Object value, Class<?> type) {
         if (value == null) {

@@ -13,8 +13,7 @@ import dev.zelotype.error.MisuseException;
  */
 final class Chains {
 
-    private Chains() {
-    }
+    private Chains() {}
 
     /**
      * The last call of a chain as a pattern on the double that the calls before it give.
@@ -28,10 +27,13 @@ final class Chains {
         }
         CallPattern link = resolve(before, mayMakeLinks);
         Told linked = linkOf((Told) link.participant(), link, mayMakeLinks);
-        DoubledMethod method = linked.doubleClass().find(pattern.method().name(), pattern.method().descriptor());
+        DoubledMethod method = linked.doubleClass()
+                .find(pattern.method().name(), pattern.method().descriptor());
         if (method == null) {
-            throw new MisuseException(Calls.pattern(link) + " answers with " + linked.name() + ", which has no "
-                    + pattern.method().name() + ".", "suppose it in a statement of its own");
+            throw new MisuseException(
+                    Calls.pattern(link) + " answers with " + linked.name() + ", which has no "
+                            + pattern.method().name() + ".",
+                    "suppose it in a statement of its own");
         }
         return pattern.on(linked, method);
     }
@@ -46,12 +48,16 @@ final class Chains {
             }
         }
         if (!mayMakeLinks) {
-            throw new MisuseException("Nothing is known of calls beyond " + Calls.pattern(link)
-                    + ": it was not told to answer with a double.",
+            throw new MisuseException(
+                    "Nothing is known of calls beyond " + Calls.pattern(link)
+                            + ": it was not told to answer with a double.",
                     "suppose the chain, or what " + Calls.pattern(link) + " returns, before the subject runs");
         }
-        Told made = told.scene().make(Making.of(Kind.STUB, told.name() + "." + link.method().name() + "()",
-                DoubleClass.of(link.method().returnType())));
+        Told made = told.scene()
+                .make(Making.of(
+                        Kind.STUB,
+                        told.name() + "." + link.method().name() + "()",
+                        DoubleClass.of(link.method().returnType())));
         Supposition supposition = new Supposition("suppose", link);
         supposition.returns(made.self());
         return made;

@@ -31,8 +31,10 @@ public final class Check extends Statement {
         SceneState own = told().scene();
         SceneState current = own.isOpenScene() ? own : SceneState.current();
         if (current == null) {
-            throw new MisuseException(verb + "(" + patternText() + ") stands outside any scene: nobody would notice if"
-                    + " it were left without a count.", "open a scene first: annotate the test class with @WithDoubles, or"
+            throw new MisuseException(
+                    verb + "(" + patternText() + ") stands outside any scene: nobody would notice if"
+                            + " it were left without a count.",
+                    "open a scene first: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");
         }
         this.owner = current;
@@ -62,7 +64,8 @@ public final class Check extends Statement {
             throw new MisuseException("within(" + time + ") leaves no time.", "give a duration above zero");
         }
         if (order != null) {
-            throw new MisuseException("within(...) stands inside inThisOrder(...).",
+            throw new MisuseException(
+                    "within(...) stands inside inThisOrder(...).",
                     "wait for the last call with a verify(...).within(...) before the order");
         }
         patience = time;
@@ -128,16 +131,17 @@ public final class Check extends Statement {
 
     private void refuseWithoutArguments() {
         if (log().keepsOnlyCount()) {
-            throw new MisuseException("Of calls of " + told().name() + "." + pattern().method().name()
-                    + " only the number is kept, so nothing can be said about their arguments or order.",
+            throw new MisuseException(
+                    "Of calls of " + told().name() + "." + pattern().method().name()
+                            + " only the number is kept, so nothing can be said about their arguments or order.",
                     "check the number of all calls, or leave out keepOnlyCounts(...)");
         }
     }
 
     private String explain(Count wanted, long found) {
         String time = patience == null ? "" : " within " + patience.toMillis() + " ms";
-        FailureText text = new FailureText("Expected " + wanted.text() + " of " + patternText() + time + ", but "
-                + Count.happened(found) + ".");
+        FailureText text = new FailureText(
+                "Expected " + wanted.text() + " of " + patternText() + time + ", but " + Count.happened(found) + ".");
         if (found < wanted.min()) {
             text.section("Closest", Calls.closest(pattern(), log()));
         } else {

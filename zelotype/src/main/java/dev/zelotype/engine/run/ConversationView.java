@@ -16,13 +16,13 @@ import java.util.List;
  */
 public final class ConversationView {
 
-    private ConversationView() {
-    }
+    private ConversationView() {}
 
     public static Conversation of(SceneState scene) {
         List<DoubleInfo> doubles = new ArrayList<>();
         for (Told told : scene.doubles()) {
-            doubles.add(new DoubleInfo(told.name(), told.kind(), told.doubleClass().doubledType().getName()));
+            doubles.add(new DoubleInfo(
+                    told.name(), told.kind(), told.doubleClass().doubledType().getName()));
         }
         List<CallInfo> calls = new ArrayList<>();
         for (CallRecord call : scene.calls()) {
@@ -39,11 +39,17 @@ public final class ConversationView {
         StackFrame frame = call.caller();
         boolean isVoid = call.log().method().returnType() == void.class;
         Outcome outcome = outcome(call.ending());
-        boolean silent = outcome == Outcome.RUNNING || outcome == Outcome.UNEXPECTED
-                || isVoid && outcome != Outcome.THREW;
-        return new CallInfo(call.number(), frame == null ? "" : frame.getClassName(), call.log().owner().name(),
-                call.log().method().name(), Calls.arguments(call.log().method(), call.arguments()),
-                silent ? "" : Values.print(call.answer()), outcome, call.thread().getName(),
+        boolean silent =
+                outcome == Outcome.RUNNING || outcome == Outcome.UNEXPECTED || isVoid && outcome != Outcome.THREW;
+        return new CallInfo(
+                call.number(),
+                frame == null ? "" : frame.getClassName(),
+                call.log().owner().name(),
+                call.log().method().name(),
+                Calls.arguments(call.log().method(), call.arguments()),
+                silent ? "" : Values.print(call.answer()),
+                outcome,
+                call.thread().getName(),
                 frame == null || frame.getFileName() == null ? "" : frame.getFileName(),
                 frame == null ? 0 : Math.max(0, frame.getLineNumber()));
     }

@@ -18,7 +18,8 @@ public record Count(int min, int max) {
 
     public static Count atLeast(int times) {
         if (times == 0) {
-            throw new MisuseException("atLeast(0) holds whatever happens, so it checks nothing.",
+            throw new MisuseException(
+                    "atLeast(0) holds whatever happens, so it checks nothing.",
                     "give a number above 0, or leave the statement out");
         }
         return between(times, Integer.MAX_VALUE);
@@ -26,7 +27,8 @@ public record Count(int min, int max) {
 
     public static Count between(int min, int max) {
         if (min < 0 || max < min) {
-            throw new MisuseException("No number of calls lies between " + min + " and " + max + ".",
+            throw new MisuseException(
+                    "No number of calls lies between " + min + " and " + max + ".",
                     "give counts of 0 or more, the smaller one first");
         }
         return new Count(min, max);

@@ -49,8 +49,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class EmptyValues {
 
-    private EmptyValues() {
-    }
+    private EmptyValues() {}
 
     static @Nullable Object of(DoubledMethod method, Object self, Class<?> doubledType) {
         Class<?> type = method.returnType();

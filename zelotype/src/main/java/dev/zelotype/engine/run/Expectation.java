@@ -27,11 +27,13 @@ public final class Expectation extends Supposition {
         Expectation statement = new Expectation(read(shape, true));
         Told told = statement.told();
         if (!told.kind().takesExpectations()) {
-            throw new MisuseException(told.name() + " is a " + told.kind().word() + ", which takes no expectations.",
+            throw new MisuseException(
+                    told.name() + " is a " + told.kind().word() + ", which takes no expectations.",
                     "make it a mock or a spy, or use suppose(...) and verify(...)");
         }
         if (!told.scene().isOpenScene()) {
-            throw new MisuseException(told.name() + " was made outside any scene: nobody would check what it expects.",
+            throw new MisuseException(
+                    told.name() + " was made outside any scene: nobody would check what it expects.",
                     "open a scene before making the double: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");
         }
@@ -74,7 +76,8 @@ public final class Expectation extends Supposition {
     }
 
     /** The expectation of the same order that must be met first, or null. */
-    @Nullable Expectation blockedBy() {
+    @Nullable
+    Expectation blockedBy() {
         return order == null ? null : order.blocking(this);
     }
 
@@ -88,12 +91,18 @@ public final class Expectation extends Supposition {
     }
 
     /** What is missing, or null if it is met. */
-    @Nullable String unmet() {
+    @Nullable
+    String unmet() {
         if (calls >= count.min()) {
             return null;
         }
-        return new FailureText("Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls) + ".")
+        return new FailureText(
+                        "Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls) + ".")
                 .section("Expected at", line().isEmpty() ? List.of() : List.of(line()))
-                .section("Closest", Calls.closest(pattern(), told().state(pattern().method()).log())).toString();
+                .section(
+                        "Closest",
+                        Calls.closest(
+                                pattern(), told().state(pattern().method()).log()))
+                .toString();
     }
 }

@@ -22,7 +22,8 @@ final class Expectations {
      * @return null if none of them speaks of the call
      * @throws dev.zelotype.error.UnexpectedCall if the call comes too often or out of order
      */
-    synchronized @Nullable Expectation meet(Told told, MethodState state, @Nullable CallRecord call, Object[] arguments) {
+    synchronized @Nullable Expectation meet(
+            Told told, MethodState state, @Nullable CallRecord call, Object[] arguments) {
         Expectation allowing = null;
         Expectation exhausted = null;
         Expectation early = null;

@@ -20,7 +20,11 @@ import org.jspecify.annotations.Nullable;
  * @param real the real object that a spy passes calls on to, or null
  * @param constructorArguments what the constructor of a fake is given; null if no constructor is to run
  */
-public record Making(Kind kind, @Nullable String name, DoubleClass type, @Nullable Object real,
+public record Making(
+        Kind kind,
+        @Nullable String name,
+        DoubleClass type,
+        @Nullable Object real,
         Object @Nullable [] constructorArguments) {
 
     /** A double that runs no constructor. */
@@ -36,7 +40,8 @@ public record Making(Kind kind, @Nullable String name, DoubleClass type, @Nullab
     /** A spy that passes calls on to a real object, or to another double. */
     public static Making spy(@Nullable String name, Object real) {
         Participant other = DoubleClass.participantOf(real);
-        List<Class<?>> types = List.of(other == null ? real.getClass() : other.doubleClass().doubledType());
+        List<Class<?>> types =
+                List.of(other == null ? real.getClass() : other.doubleClass().doubledType());
         if (!DoubleClass.canDouble(types.get(0))) {
             types = interfacesOf(real.getClass());
             if (types.isEmpty()) {
@@ -65,8 +70,10 @@ public record Making(Kind kind, @Nullable String name, DoubleClass type, @Nullab
         } catch (MisuseException e) {
             throw e;
         } catch (Throwable e) {
-            throw new MisuseException("The constructor of the fake " + type.doubledType().getSimpleName() + " threw " + e
-                    + ".", "give it arguments that it accepts", e);
+            throw new MisuseException(
+                    "The constructor of the fake " + type.doubledType().getSimpleName() + " threw " + e + ".",
+                    "give it arguments that it accepts",
+                    e);
         }
     }
 }

@@ -50,7 +50,8 @@ final class MethodState {
     }
 
     /** The newest supposition that covers a call: a later statement refines an earlier one. */
-    @Nullable Supposition covering(Object[] arguments) {
+    @Nullable
+    Supposition covering(Object[] arguments) {
         Supposition[] now = suppositions;
         for (int i = now.length - 1; i >= 0; i--) {
             if (now[i].pattern().covers(arguments)) {

@@ -21,8 +21,7 @@ public final class Order {
     private final List<Expectation> expectations = new ArrayList<>();
     private final List<Check> checks = new ArrayList<>();
 
-    private Order() {
-    }
+    private Order() {}
 
     static @Nullable Order current() {
         return CURRENT.get();
@@ -43,7 +42,8 @@ public final class Order {
             CURRENT.remove();
         }
         if (order.expectations.size() + order.checks.size() < 2) {
-            throw new MisuseException("inThisOrder(...) holds fewer than two statements, so there is no order to keep.",
+            throw new MisuseException(
+                    "inThisOrder(...) holds fewer than two statements, so there is no order to keep.",
                     "put at least two expect(...) or verify(...) statements with their counts in it");
         }
         if (!order.checks.isEmpty()) {
@@ -60,7 +60,8 @@ public final class Order {
     }
 
     /** What must happen before a call of an expectation, or the later one that has begun already; null if it may come. */
-    @Nullable Expectation blocking(Expectation coming) {
+    @Nullable
+    Expectation blocking(Expectation coming) {
         int place = expectations.indexOf(coming);
         for (int i = 0; i < expectations.size(); i++) {
             Expectation other = expectations.get(i);
@@ -113,15 +114,22 @@ public final class Order {
     private CheckFailure failure(List<CallRecord> calls, int[] reached) {
         List<String> wanted = new ArrayList<>();
         for (int i = 0; i < checks.size(); i++) {
-            wanted.add((i + 1) + "  " + checks.get(i).patternText() + ", " + checks.get(i).count().text());
+            wanted.add((i + 1) + "  " + checks.get(i).patternText() + ", "
+                    + checks.get(i).count().text());
         }
         String sentence = "The calls did not happen in this order: "
-                + (reached[0] < calls.size() ? Calls.call(calls.get(reached[0])) + " (call " + calls.get(reached[0]).number()
-                        + ") came out of turn."
-                        : reached[1] < checks.size() ? checks.get(reached[1]).patternText() + " is missing at the end."
-                        : "a call is missing.");
-        return new CheckFailure(new FailureText(sentence).section("Wanted", wanted)
-                .section("Happened", Calls.conversation(calls))
-                .section("Stated at", List.of(Lines.text(Lines.caller()))).toString(), null);
+                + (reached[0] < calls.size()
+                        ? Calls.call(calls.get(reached[0])) + " (call "
+                                + calls.get(reached[0]).number() + ") came out of turn."
+                        : reached[1] < checks.size()
+                                ? checks.get(reached[1]).patternText() + " is missing at the end."
+                                : "a call is missing.");
+        return new CheckFailure(
+                new FailureText(sentence)
+                        .section("Wanted", wanted)
+                        .section("Happened", Calls.conversation(calls))
+                        .section("Stated at", List.of(Lines.text(Lines.caller())))
+                        .toString(),
+                null);
     }
 }

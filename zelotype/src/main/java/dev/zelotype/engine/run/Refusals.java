@@ -18,18 +18,22 @@ import org.jspecify.annotations.Nullable;
  */
 final class Refusals {
 
-    private Refusals() {
-    }
+    private Refusals() {}
 
     /** A call that nobody supposed or expected. */
     static FailureText unexpected(Told told, DoubledMethod method, @Nullable CallRecord call, Object[] arguments) {
         boolean dummy = told.kind() == Kind.DUMMY;
-        String sentence = Calls.call(told, method, arguments) + (dummy
-                ? " was called, but " + told.name() + " is a dummy, which only fills a place." : " was not expected.");
-        List<String> cure = dummy ? List.of("make it a stub, with stub(" + simpleType(told) + ".class)")
+        String sentence = Calls.call(told, method, arguments)
+                + (dummy
+                        ? " was called, but " + told.name() + " is a dummy, which only fills a place."
+                        : " was not expected.");
+        List<String> cure = dummy
+                ? List.of("make it a stub, with stub(" + simpleType(told) + ".class)")
                 : Calls.statementsFor(told.name(), method, arguments);
-        return new FailureText(sentence).section("Called at", at(call)).section("Told about this method",
-                toldAbout(told.state(method), arguments)).section("If the call is right, write", cure);
+        return new FailureText(sentence)
+                .section("Called at", at(call))
+                .section("Told about this method", toldAbout(told.state(method), arguments))
+                .section("If the call is right, write", cure);
     }
 
     private static String simpleType(Told told) {
@@ -47,8 +51,8 @@ final class Refusals {
             addDifferences(lines, expectation, arguments);
         }
         for (Supposition supposition : state.suppositions()) {
-            lines.addAll(Columns.align(List.<String[]>of(
-                    new String[] {supposition.patternText(), "supposed", supposition.line()})));
+            lines.addAll(Columns.align(
+                    List.<String[]>of(new String[] {supposition.patternText(), "supposed", supposition.line()})));
             addDifferences(lines, supposition, arguments);
         }
         return lines;
@@ -62,33 +66,41 @@ final class Refusals {
 
     /** A call that was expected, but not that often. */
     static FailureText tooOften(Told told, Expectation exhausted, @Nullable CallRecord call, Object[] arguments) {
-        return new FailureText(Calls.call(told, exhausted.pattern().method(), arguments) + " was called once too often.")
+        return new FailureText(
+                        Calls.call(told, exhausted.pattern().method(), arguments) + " was called once too often.")
                 .section("Called at", at(call))
                 .section("Expected", Columns.align(List.<String[]>of(exhausted.row())));
     }
 
     /** A call that was expected, but not yet or no longer. */
-    static FailureText outOfOrder(Told told, Expectation early, Expectation before, @Nullable CallRecord call,
-            Object[] arguments) {
+    static FailureText outOfOrder(
+            Told told, Expectation early, Expectation before, @Nullable CallRecord call, Object[] arguments) {
         return new FailureText(Calls.call(told, early.pattern().method(), arguments) + " came out of order.")
                 .section("Called at", at(call))
-                .section(before.wantsMore() ? "Expected before it" : "Expected after it, and already begun",
+                .section(
+                        before.wantsMore() ? "Expected before it" : "Expected after it, and already begun",
                         Columns.align(List.<String[]>of(before.row())));
     }
 
     /** A call of a fake that has no code for it. */
     static FailureText notImplemented(Told told, DoubledMethod method, Object[] arguments) {
         return new FailureText(Calls.call(told, method, arguments) + " is not implemented by the fake "
-                + simpleType(told) + ".").section("Add to " + simpleType(told), List.of(signature(method.method()) + " {"));
+                        + simpleType(told) + ".")
+                .section("Add to " + simpleType(told), List.of(signature(method.method()) + " {"));
     }
 
     private static String signature(Method method) {
         StringBuilder out = new StringBuilder("@Override ");
         int modifiers = method.getModifiers();
         out.append(Modifier.isPublic(modifiers) ? "public " : Modifier.isProtected(modifiers) ? "protected " : "");
-        out.append(plain(method.getGenericReturnType().getTypeName())).append(' ').append(method.getName()).append('(');
+        out.append(plain(method.getGenericReturnType().getTypeName()))
+                .append(' ')
+                .append(method.getName())
+                .append('(');
         for (int i = 0; i < method.getParameterCount(); i++) {
-            out.append(i == 0 ? "" : ", ").append(plain(method.getGenericParameterTypes()[i].getTypeName())).append(' ')
+            out.append(i == 0 ? "" : ", ")
+                    .append(plain(method.getGenericParameterTypes()[i].getTypeName()))
+                    .append(' ')
                     .append(method.getParameters()[i].getName());
         }
         return out.append(')').toString();

@@ -66,8 +66,9 @@ public final class SceneState {
         SceneState scene = current();
         if (scene == null) {
             if (making.kind() == Kind.MOCK) {
-                throw new MisuseException("A mock of " + making.type().doubledType().getSimpleName()
-                        + " was made outside any scene: nobody would check what it expects.",
+                throw new MisuseException(
+                        "A mock of " + making.type().doubledType().getSimpleName()
+                                + " was made outside any scene: nobody would check what it expects.",
                         "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
             }
             scene = new SceneState(false, Severity.IGNORE, LINES_KEPT);
@@ -78,7 +79,8 @@ public final class SceneState {
     synchronized Told make(Making making) {
         Class<?> type = making.type().doubledType();
         if (closed) {
-            throw new MisuseException("A double of " + type.getSimpleName() + " was asked of a closed scene.",
+            throw new MisuseException(
+                    "A double of " + type.getSimpleName() + " was asked of a closed scene.",
                     "make it before the scene is closed");
         }
         Told told = new Told(making.name() == null ? freeName(Names.variable(type)) : making.name(), making, this);
@@ -116,7 +118,8 @@ public final class SceneState {
         return expectations;
     }
 
-    @Nullable CallRecord record(MethodLog log, Object[] arguments) {
+    @Nullable
+    CallRecord record(MethodLog log, Object[] arguments) {
         return closed ? null : journal.add(log, arguments);
     }
 
@@ -142,7 +145,8 @@ public final class SceneState {
             call.end(Ending.UNEXPECTED, null);
             call.account();
         }
-        UnexpectedCall failure = new UnexpectedCall(text.copy().section(conversationTitle(), conversationLines()).toString());
+        UnexpectedCall failure = new UnexpectedCall(
+                text.copy().section(conversationTitle(), conversationLines()).toString());
         synchronized (this) {
             refusals.add(text);
         }
@@ -151,7 +155,8 @@ public final class SceneState {
 
     /** Adds the conversation to a failure; if the double is of another scene, that one's. */
     String withConversation(FailureText text, SceneState other) {
-        return text.section(other.conversationTitle(), other.conversationLines()).toString();
+        return text.section(other.conversationTitle(), other.conversationLines())
+                .toString();
     }
 
     private String conversationTitle() {
@@ -250,7 +255,8 @@ public final class SceneState {
         }
         failures.addAll(misuses);
         FailureText text = new FailureText(numbered(failures));
-        return new CheckFailure(text.section(conversationTitle(), conversationLines()).toString(), null);
+        return new CheckFailure(
+                text.section(conversationTitle(), conversationLines()).toString(), null);
     }
 
     private static String numbered(List<String> texts) {

@@ -5,8 +5,7 @@ package dev.zelotype.engine.run;
  */
 public final class Sneaky {
 
-    private Sneaky() {
-    }
+    private Sneaky() {}
 
     /** Throws the exception as it is; declared to return one, so that callers can write {@code throw}. */
     @SuppressWarnings("unchecked")

@@ -53,7 +53,8 @@ public abstract class Statement {
 
     private void refuseIfFixed(String what) {
         if (fixed) {
-            throw new MisuseException(what + " comes too late: " + this + " is complete already.",
+            throw new MisuseException(
+                    what + " comes too late: " + this + " is complete already.",
                     "narrow the pattern right after " + verb + "(...)");
         }
     }
@@ -81,15 +82,18 @@ public abstract class Statement {
 
     final void refuseIfClosed() {
         if (told.scene().closed()) {
-            throw new MisuseException(verb + "(" + patternText() + ") comes too late: the scene of "
-                    + told.name() + " is closed.", "write it before the end of the test, and make doubles anew for each");
+            throw new MisuseException(
+                    verb + "(" + patternText() + ") comes too late: the scene of " + told.name() + " is closed.",
+                    "write it before the end of the test, and make doubles anew for each");
         }
     }
 
     final void refuseIfNotRecorded() {
         if (pattern.method().ofObject()) {
-            throw new MisuseException("Calls of " + told.name() + "." + pattern.method().name()
-                    + " are not recorded, as of all methods of Object.", "check something that the subject asks for");
+            throw new MisuseException(
+                    "Calls of " + told.name() + "." + pattern.method().name()
+                            + " are not recorded, as of all methods of Object.",
+                    "check something that the subject asks for");
         }
     }
 

@@ -13,7 +13,8 @@ import org.jspecify.annotations.Nullable;
 interface Step {
 
     /** Answers a call; {@code free} are the values of the pattern's free parameters. */
-    @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, Object[] free) throws Throwable;
+    @Nullable
+    Object take(Told told, DoubledMethod method, Object[] arguments, Object[] free) throws Throwable;
 
     /** Whether the real code answers. */
     default boolean isReal() {
@@ -46,8 +47,9 @@ interface Step {
                 throws Throwable {
             Object answer = Shapes.run(shape, free);
             if (method.returnType() != void.class && !Answers.fits(answer, method.returnType())) {
-                throw new MisuseException("The answer computed for " + told.name() + "." + method.name() + " at " + line
-                        + " does not fit: " + Answers.misfit(answer, method.returnType()) + ".",
+                throw new MisuseException(
+                        "The answer computed for " + told.name() + "." + method.name() + " at " + line
+                                + " does not fit: " + Answers.misfit(answer, method.returnType()) + ".",
                         "answer with a value of that type");
             }
             return answer;

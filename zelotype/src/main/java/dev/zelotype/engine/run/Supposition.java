@@ -32,8 +32,10 @@ public class Supposition extends Statement {
     public static Supposition of(Serializable shape) {
         Supposition statement = new Supposition("suppose", read(shape, true));
         if (!statement.told().kind().canBeSupposed()) {
-            throw new MisuseException(statement.told().name() + " is a " + statement.told().kind().word()
-                    + ": any call of it fails, so it answers nothing.", "make it a stub");
+            throw new MisuseException(
+                    statement.told().name() + " is a " + statement.told().kind().word()
+                            + ": any call of it fails, so it answers nothing.",
+                    "make it a stub");
         }
         statement.told().scene().begun(statement, "say what it answers, such as .returns(...)");
         return statement;
@@ -49,8 +51,9 @@ public class Supposition extends Statement {
     private Step value(Object value) {
         DoubledMethod method = pattern().method();
         if (!Answers.fits(value, method.returnType())) {
-            throw new MisuseException("The answer of " + this + " does not fit: "
-                    + Answers.misfit(value, method.returnType()) + ".", "return a value of the method's own type");
+            throw new MisuseException(
+                    "The answer of " + this + " does not fit: " + Answers.misfit(value, method.returnType()) + ".",
+                    "return a value of the method's own type");
         }
         return new Step.Value(value);
     }
@@ -61,8 +64,10 @@ public class Supposition extends Statement {
         }
         DoubledMethod method = pattern().method();
         if (!method.canThrow(failure)) {
-            throw new MisuseException(this + " cannot fail with " + failure.getClass().getSimpleName()
-                    + ": the method does not declare this checked exception.", "use an unchecked exception" + declared(method));
+            throw new MisuseException(
+                    this + " cannot fail with " + failure.getClass().getSimpleName()
+                            + ": the method does not declare this checked exception.",
+                    "use an unchecked exception" + declared(method));
         }
         add(new Step.Failing(failure));
     }
@@ -93,9 +98,11 @@ public class Supposition extends Statement {
 
     public final void callsReal() {
         if (!told().hasReal(pattern().method())) {
-            throw new MisuseException(this + " cannot call real code: the method is abstract and there is no real object.",
+            throw new MisuseException(
+                    this + " cannot call real code: the method is abstract and there is no real object.",
                     Modifier.isAbstract(pattern().method().method().getModifiers())
-                            ? "say what it answers, or make the double with spy(realObject)" : "say what it answers");
+                            ? "say what it answers, or make the double with spy(realObject)"
+                            : "say what it answers");
         }
         add(new Step.Real());
     }

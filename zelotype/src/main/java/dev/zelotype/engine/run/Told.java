@@ -4,7 +4,6 @@ import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.journal.CallRecord;
 import dev.zelotype.engine.journal.CallRecord.Ending;
 import dev.zelotype.engine.journal.MethodLog;
-import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.CallPattern;
@@ -55,7 +54,8 @@ public final class Told extends Participant {
     }
 
     /** The state of a method if it was ever called or told anything. */
-    @Nullable MethodState knownState(int index) {
+    @Nullable
+    MethodState knownState(int index) {
         return states[index];
     }
 
@@ -78,7 +78,9 @@ public final class Told extends Participant {
         MethodState state = state(method);
         CallRecord call = scene.record(state.log(), arguments);
         try {
-            Supposition told = state.expectations().length == 0 ? null : scene.expectations().meet(this, state, call, arguments);
+            Supposition told = state.expectations().length == 0
+                    ? null
+                    : scene.expectations().meet(this, state, call, arguments);
             boolean expected = told != null;
             if (told == null || !told.answers()) {
                 Supposition supposed = state.covering(arguments);
@@ -96,13 +98,17 @@ public final class Told extends Participant {
         }
     }
 
-    private @Nullable Object answerAsTold(Supposition told, boolean expected, DoubledMethod method,
-            @Nullable CallRecord call, Object[] arguments) throws Throwable {
+    private @Nullable Object answerAsTold(
+            Supposition told, boolean expected, DoubledMethod method, @Nullable CallRecord call, Object[] arguments)
+            throws Throwable {
         if (call != null) {
             call.account();
         }
         if (!told.answers()) {
-            return end(call, Ending.DEFAULTED, EmptyValues.of(method, self, doubleClass().doubledType()));
+            return end(
+                    call,
+                    Ending.DEFAULTED,
+                    EmptyValues.of(method, self, doubleClass().doubledType()));
         }
         Step step = told.next();
         Object answer = step.take(this, method, arguments, told.pattern().free(arguments));
@@ -116,7 +122,10 @@ public final class Told extends Participant {
         }
         switch (kind().unconfigured()) {
             case EMPTY:
-                return end(call, Ending.DEFAULTED, EmptyValues.of(method, self, doubleClass().doubledType()));
+                return end(
+                        call,
+                        Ending.DEFAULTED,
+                        EmptyValues.of(method, self, doubleClass().doubledType()));
             case OWN_CODE:
                 if (method.hasCode()) {
                     return end(call, Ending.REAL, doubleClass().runOwnCode(method, self, arguments));
@@ -158,7 +167,8 @@ public final class Told extends Participant {
     }
 
     /** Runs the real object's code, or the doubled type's own on this double. */
-    @Nullable Object runReal(DoubledMethod method, Object[] arguments) throws Throwable {
+    @Nullable
+    Object runReal(DoubledMethod method, Object[] arguments) throws Throwable {
         if (real == null) {
             return doubleClass().runOwnCode(method, self, arguments);
         }

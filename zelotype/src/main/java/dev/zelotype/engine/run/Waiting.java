@@ -10,8 +10,7 @@ final class Waiting {
 
     private static final long LONGEST_PAUSE_MILLIS = 10;
 
-    private Waiting() {
-    }
+    private Waiting() {}
 
     /** Waits until a count holds for good or can hold no more, at most for some time; gives the last number seen. */
     static long until(Duration patience, LongSupplier calls, Count wanted) {

@@ -17,8 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class WholeDoubles {
 
-    private WholeDoubles() {
-    }
+    private WholeDoubles() {}
 
     private static List<Told> told(String verb, Object[] doubles) {
         if (doubles.length == 0) {
@@ -34,13 +33,18 @@ public final class WholeDoubles {
     private static Told told(String verb, @Nullable Object object) {
         if (DoubleClass.participantOf(object) instanceof Told told) {
             if (told.scene().closed()) {
-                throw new MisuseException(verb + "(" + told.name() + ") comes too late: its scene is closed.",
+                throw new MisuseException(
+                        verb + "(" + told.name() + ") comes too late: its scene is closed.",
                         "write it before the end of the test");
             }
             return told;
         }
-        throw new MisuseException(verb + "(...) was given " + (object == null ? "null"
-                : Values.print(object) + ", a real " + Values.typeName(object.getClass())) + ", which is no double.",
+        throw new MisuseException(
+                verb + "(...) was given "
+                        + (object == null
+                                ? "null"
+                                : Values.print(object) + ", a real " + Values.typeName(object.getClass()))
+                        + ", which is no double.",
                 "give a double, such as one made with stub(...)");
     }
 
@@ -65,8 +69,11 @@ public final class WholeDoubles {
             for (int i = 0; i < told.doubleClass().methodCount(); i++) {
                 MethodState state = told.knownState(i);
                 if (state != null && state.log().countedOnly() > 0) {
-                    throw new CheckFailure("Expected no call of " + told.name() + ", but "
-                            + Count.happened(state.log().countedOnly()) + " of " + state.log().method().name() + ".", null);
+                    throw new CheckFailure(
+                            "Expected no call of " + told.name() + ", but "
+                                    + Count.happened(state.log().countedOnly()) + " of "
+                                    + state.log().method().name() + ".",
+                            null);
                 }
             }
         }
@@ -84,8 +91,11 @@ public final class WholeDoubles {
     private static void refuse(String sentence, List<CallRecord> calls) {
         if (!calls.isEmpty()) {
             calls.sort((a, b) -> Integer.compare(a.number(), b.number()));
-            throw new CheckFailure(new FailureText(sentence + ", but " + Count.happened(calls.size()) + ".")
-                    .section(calls.size() == 1 ? "The call" : "The calls", Calls.conversation(calls)).toString(), null);
+            throw new CheckFailure(
+                    new FailureText(sentence + ", but " + Count.happened(calls.size()) + ".")
+                            .section(calls.size() == 1 ? "The call" : "The calls", Calls.conversation(calls))
+                            .toString(),
+                    null);
         }
     }
 
@@ -113,7 +123,8 @@ public final class WholeDoubles {
     /** What a double is told, and what it was asked. */
     public static String describe(Object object) {
         if (!(DoubleClass.participantOf(object) instanceof Told told)) {
-            throw new MisuseException("describe(...) was given " + Values.print(object) + ", which is no double.",
+            throw new MisuseException(
+                    "describe(...) was given " + Values.print(object) + ", which is no double.",
                     "give a double, such as one made with stub(...)");
         }
         List<String[]> rows = new ArrayList<>();
@@ -124,17 +135,22 @@ public final class WholeDoubles {
                     rows.add(expectation.row());
                 }
                 for (Supposition supposition : state.suppositions()) {
-                    rows.add(new String[] {supposition.patternText(),
-                            "supposed" + (supposition.used() ? "" : ", not needed yet"), supposition.line()});
+                    rows.add(new String[] {
+                        supposition.patternText(),
+                        "supposed" + (supposition.used() ? "" : ", not needed yet"),
+                        supposition.line()
+                    });
                 }
             }
         }
         List<CallRecord> calls = SceneState.callsOf(told);
         calls.sort((a, b) -> Integer.compare(a.number(), b.number()));
         return new FailureText(told.name() + " is a " + told.kind().word() + " of "
-                + Values.typeName(told.doubleClass().doubledType()) + ".")
+                        + Values.typeName(told.doubleClass().doubledType()) + ".")
                 .section("Told", rows.isEmpty() ? List.of("nothing") : Columns.align(rows))
-                .section("Asked (" + Count.calls(calls.size()) + ")",
-                        calls.isEmpty() ? List.of("nothing") : Calls.conversation(calls)).toString();
+                .section(
+                        "Asked (" + Count.calls(calls.size()) + ")",
+                        calls.isEmpty() ? List.of("nothing") : Calls.conversation(calls))
+                .toString();
     }
 }
