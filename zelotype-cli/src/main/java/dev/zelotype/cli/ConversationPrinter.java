@@ -17,6 +17,7 @@ final class ConversationPrinter {
 
     private final Terminal terminal;
     private String group = "";
+    private boolean defaulted;
 
     ConversationPrinter(Terminal terminal) {
         this.terminal = terminal;
@@ -30,19 +31,23 @@ final class ConversationPrinter {
         boolean passed = scene.outcome() == JournalScene.Outcome.PASSED;
         line("");
         line(terminal.styled(
-                        passed ? "bold,fg(green)" : "bold,fg(red)",
+                        passed ? "bold,fg(34)" : "bold,fg(160)",
                         passed ? terminal.sign("✔", "ok") : terminal.sign("✘", "FAILED"))
                 + " " + terminal.styled("bold", scene.title()));
         line("  " + terminal.styled("faint", doubles(scene.conversation().doubles())));
         rows(scene.conversation().calls()).forEach(row -> line("  " + row));
         if (!scene.failure().isEmpty()) {
-            line("  " + terminal.styled("fg(red)", scene.failure()));
+            line("  " + terminal.styled("fg(160)", scene.failure()));
         }
         scene.conversation().notes().forEach(note -> line("  " + terminal.styled("faint", "not needed: " + note)));
     }
 
     void printTotal(long passed, long failed) {
         line("");
+        if (defaulted) {
+            line(terminal.styled(
+                    "faint", terminal.sign("⇠", "~") + " an empty value, since nobody said what the call answers"));
+        }
         line(passed + " passed, " + failed + " failed");
     }
 
@@ -91,20 +96,22 @@ final class ConversationPrinter {
     }
 
     private String answer(CallInfo call) {
-        String back = terminal.sign("← ", "= ");
         return switch (call.outcome()) {
             case RUNNING -> "(still running)";
             case UNEXPECTED -> "(unexpected)";
             case THREW -> "threw " + call.answer();
-            case DEFAULTED -> call.answer().isEmpty() ? "" : back + call.answer() + " (by default)";
-            case ANSWERED, REAL -> call.answer().isEmpty() ? "" : back + call.answer();
+            case DEFAULTED -> {
+                defaulted |= !call.answer().isEmpty();
+                yield call.answer().isEmpty() ? "" : terminal.sign("⇠ ", "~ ") + call.answer();
+            }
+            case ANSWERED, REAL -> call.answer().isEmpty() ? "" : terminal.sign("← ", "= ") + call.answer();
         };
     }
 
     private static String style(CallInfo call) {
         return call.outcome() == Outcome.UNEXPECTED || call.outcome() == Outcome.THREW
-                ? "fg(red)"
-                : call.outcome() == Outcome.DEFAULTED ? "fg(yellow)" : "fg(cyan)";
+                ? "fg(160)"
+                : call.outcome() == Outcome.DEFAULTED ? "fg(136)" : "fg(31)";
     }
 
     private static String cut(String text, int width) {

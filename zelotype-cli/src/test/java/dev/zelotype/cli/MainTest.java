@@ -26,9 +26,11 @@ class MainTest {
         assertThat(out.toString())
                 .contains("ok a clear night opens slews exposes logs and parks\n")
                 .contains("with weather (stub), dome (mock), mount (spy), camera (stub), catalog (stub), log (spy)\n")
-                .containsPattern("\n   1  NightRun -> weather  humidity\\(\\) +<?= 40 +NightRun\\.java:\\d+\n")
+                .containsPattern("\n   1  NightRun -> weather  humidity\\(\\) += 40 +NightRun\\.java:\\d+\n")
                 .containsPattern(
                         " 5  NightRun -> camera   expose\\(PT1M30S, a lambda, a lambda\\) +NightRun\\.java:\\d+\n")
+                .contains("~ Optional.empty")
+                .contains("~ an empty value, since nobody said")
                 .endsWith("\n4 passed, 0 failed\n")
                 .doesNotContain("\u001b");
         assertThat(out.toString().lines()).allMatch(line -> line.length() <= 100);
