@@ -28,7 +28,8 @@ public final class CallRecord {
     private final @Nullable StackFrame caller;
     private @Nullable Object answer;
     private Ending ending = Ending.RUNNING;
-    private volatile boolean accounted;
+    /** Only ever becomes true, and is asked after the calls in question, so it needs no barrier of its own. */
+    private boolean accounted;
     /** The call of the same method before this one; set before the record is published. */
     @Nullable
     CallRecord previous;
@@ -65,9 +66,7 @@ public final class CallRecord {
 
     /** Notes that a statement of the test speaks of this call. */
     public void account() {
-        if (!accounted) {
-            accounted = true;
-        }
+        accounted = true;
     }
 
     public boolean accounted() {

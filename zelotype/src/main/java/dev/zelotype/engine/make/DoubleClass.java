@@ -24,6 +24,7 @@ public final class DoubleClass {
     };
 
     private final Class<?> doubledType;
+    private final String variableName;
     private final Class<?> generated;
     private final DoubledMethod[] methods;
     private final MethodTable table;
@@ -32,6 +33,7 @@ public final class DoubleClass {
 
     DoubleClass(Class<?> doubledType, Class<?> generated, MethodTable table, Instances instances) {
         this.doubledType = doubledType;
+        this.variableName = VariableNames.of(doubledType);
         this.generated = generated;
         this.table = table;
         this.methods = table.methods().toArray(new DoubledMethod[0]);
@@ -119,6 +121,11 @@ public final class DoubleClass {
 
     public Class<?> doubledType() {
         return doubledType;
+    }
+
+    /** What a double is called to which nobody gives a name. */
+    public String variableName() {
+        return variableName;
     }
 
     public int methodCount() {

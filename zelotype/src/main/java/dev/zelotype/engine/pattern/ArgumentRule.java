@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import java.lang.invoke.MethodType;
 import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
@@ -16,6 +17,12 @@ public interface ArgumentRule {
 
         /** Marks a parameter of which no argument has been seen yet; a parameter used twice must be the same twice. */
         static final Object OPEN = new Object();
+
+        /** Whether every value that a parameter of a method can have is covered, as none was widened on the way. */
+        boolean coversAll(Class<?> declared) {
+            return !declared.isPrimitive()
+                    || MethodType.methodType(declared).wrap().returnType() == type;
+        }
 
         @Override
         public boolean covers(@Nullable Object argument, Object[] free) {

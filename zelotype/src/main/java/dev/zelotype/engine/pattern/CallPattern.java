@@ -23,6 +23,7 @@ public final class CallPattern {
     private final Class<?>[] freeTypes;
     private final List<Condition> conditions;
     private final @Nullable CallPattern before;
+    private final boolean coversAll;
 
     /**
      * A condition on the free parameters.
@@ -58,6 +59,7 @@ public final class CallPattern {
         this.freeTypes = freeTypes;
         this.conditions = conditions;
         this.before = before;
+        this.coversAll = conditions.isEmpty() && eachRuleIsAnotherParameter();
     }
 
     /** Any call of a method. */
@@ -97,12 +99,15 @@ public final class CallPattern {
 
     /** Whether any call of the method is covered, whatever its arguments. */
     public boolean coversAll() {
-        if (!conditions.isEmpty()) {
-            return false;
-        }
+        return coversAll;
+    }
+
+    private boolean eachRuleIsAnotherParameter() {
         boolean[] used = new boolean[freeTypes.length];
         for (int i = 0; i < rules.length; i++) {
-            if (!(rules[i] instanceof ArgumentRule.Free free) || used[free.parameter()]) {
+            if (!(rules[i] instanceof ArgumentRule.Free free)
+                    || used[free.parameter()]
+                    || !free.coversAll(method.parameterTypes()[i])) {
                 return false;
             }
             used[free.parameter()] = true;
@@ -111,7 +116,7 @@ public final class CallPattern {
     }
 
     public boolean covers(Object[] arguments) {
-        return free(arguments) != null;
+        return coversAll || free(arguments) != null;
     }
 
     /** What the free parameters stand for in a call, or null if the call is not covered. */

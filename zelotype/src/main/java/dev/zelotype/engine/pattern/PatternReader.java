@@ -3,6 +3,7 @@ package dev.zelotype.engine.pattern;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.reflect.Array;
@@ -49,7 +50,7 @@ public final class PatternReader {
             throw new MisuseException(
                     "This pattern names no double: " + written + " is " + what + ".",
                     "give the subject a double of " + form.owner().getSimpleName() + " and name that, as in "
-                            + Names.variable(form.owner()) + "::"
+                            + VariableNames.of(form.owner()) + "::"
                             + (form.isConstructor() ? "method" : form.methodName()));
         }
         Object receiver = form.boundObject();

@@ -8,11 +8,11 @@ import dev.zelotype.engine.journal.CallRecord;
 import dev.zelotype.engine.journal.CallRecord.Ending;
 import dev.zelotype.engine.journal.Journal;
 import dev.zelotype.engine.journal.MethodLog;
-import dev.zelotype.engine.pattern.Names;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +33,7 @@ public final class SceneState {
     private final Journal journal;
     private final Expectations expectations = new Expectations();
     private final List<Told> doubles = new ArrayList<>();
+    private final Map<String, Integer> names = new HashMap<>();
     private final List<Supposition> suppositions = new ArrayList<>();
     private final Map<Statement, String> unfinished = new LinkedHashMap<>();
     private final List<FailureText> refusals = new ArrayList<>();
@@ -83,26 +84,11 @@ public final class SceneState {
                     "A double of " + type.getSimpleName() + " was asked of a closed scene.",
                     "make it before the scene is closed");
         }
-        Told told = new Told(making.name() == null ? freeName(Names.variable(type)) : making.name(), making, this);
+        String name = making.name() == null ? making.type().variableName() : making.name();
+        int number = names.merge(name, 1, Integer::sum);
+        Told told = new Told(making.name() != null || number == 1 ? name : name + number, making, this);
         doubles.add(told);
         return told;
-    }
-
-    private String freeName(String wanted) {
-        String name = wanted;
-        for (int i = 2; isTaken(name); i++) {
-            name = wanted + i;
-        }
-        return name;
-    }
-
-    private boolean isTaken(String name) {
-        for (Told told : doubles) {
-            if (told.name().equals(name)) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** Whether it is a scene that somebody opened, and not the place of a double outside any. */

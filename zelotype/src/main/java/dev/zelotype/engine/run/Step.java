@@ -1,6 +1,7 @@
 package dev.zelotype.engine.run;
 
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.Shapes;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
@@ -12,9 +13,9 @@ import org.jspecify.annotations.Nullable;
  */
 interface Step {
 
-    /** Answers a call; {@code free} are the values of the pattern's free parameters. */
+    /** Answers a call; {@code pattern} tells its free parameters. */
     @Nullable
-    Object take(Told told, DoubledMethod method, Object[] arguments, Object[] free) throws Throwable;
+    Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern) throws Throwable;
 
     /** Whether the real code answers. */
     default boolean isReal() {
@@ -25,7 +26,7 @@ interface Step {
     record Value(@Nullable Object value) implements Step {
 
         @Override
-        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, Object[] free) {
+        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern) {
             return value;
         }
     }
@@ -34,7 +35,7 @@ interface Step {
     record Failing(Throwable failure) implements Step {
 
         @Override
-        public Object take(Told told, DoubledMethod method, Object[] arguments, Object[] free) throws Throwable {
+        public Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern) throws Throwable {
             throw failure;
         }
     }
@@ -43,9 +44,9 @@ interface Step {
     record Running(Serializable shape, @Nullable String line) implements Step {
 
         @Override
-        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, Object[] free)
+        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern)
                 throws Throwable {
-            Object answer = Shapes.run(shape, free);
+            Object answer = Shapes.run(shape, pattern.free(arguments));
             if (method.returnType() != void.class && !Answers.fits(answer, method.returnType())) {
                 throw new MisuseException(
                         "The answer computed for " + told.name() + "." + method.name() + " at " + line
@@ -60,8 +61,8 @@ interface Step {
     record Lookup(Map<?, ?> table) implements Step {
 
         @Override
-        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, Object[] free) {
-            return table.get(Shapes.tuple(free));
+        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern) {
+            return table.get(Shapes.tuple(pattern.free(arguments)));
         }
     }
 
@@ -69,7 +70,7 @@ interface Step {
     record Real() implements Step {
 
         @Override
-        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, Object[] free)
+        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern)
                 throws Throwable {
             return told.runReal(method, arguments);
         }

@@ -111,7 +111,7 @@ public final class Told extends Participant {
                     EmptyValues.of(method, self, doubleClass().doubledType()));
         }
         Step step = told.next();
-        Object answer = step.take(this, method, arguments, told.pattern().free(arguments));
+        Object answer = step.take(this, method, arguments, told.pattern());
         return end(call, step.isReal() ? Ending.REAL : Ending.ANSWERED, answer);
     }
 
@@ -147,7 +147,7 @@ public final class Told extends Participant {
         MethodState state = states[method.index()];
         Supposition told = state == null ? null : state.covering(arguments);
         if (told != null) {
-            return told.next().take(this, method, arguments, told.pattern().free(arguments));
+            return told.next().take(this, method, arguments, told.pattern());
         } else if (kind().unconfigured() == Kind.Unconfigured.OWN_CODE && hasOwnCode(method)) {
             return doubleClass().runOwnCode(method, self, arguments);
         }

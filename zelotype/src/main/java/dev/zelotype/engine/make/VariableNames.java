@@ -1,14 +1,14 @@
-package dev.zelotype.engine.pattern;
+package dev.zelotype.engine.make;
 
 /**
  * Names made up from types.
  */
-public final class Names {
+public final class VariableNames {
 
-    private Names() {}
+    private VariableNames() {}
 
     /** What a variable of a type would be called: {@code WeatherStation} gives {@code weatherStation}. */
-    public static String variable(Class<?> type) {
+    public static String of(Class<?> type) {
         String name = type.getSimpleName();
         int capitals = 1;
         while (capitals + 1 < name.length()

@@ -1,0 +1,81 @@
+package dev.zelotype.benchmarks;
+
+import static dev.zelotype.Zelotype.forgetCalls;
+import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.suppose;
+
+import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OperationsPerInvocation;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/**
+ * An answered and recorded call.
+ */
+@State(Scope.Thread)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.NANOSECONDS)
+@Warmup(iterations = 5, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(3)
+public class CallBenchmark {
+
+    private static final int CALLS = 1_000;
+
+    private WrittenMount written;
+    private RecordingHandler handler;
+    private Mount proxy;
+    private Mount zelotype;
+
+    @Setup
+    public void setUp() throws NoSuchMethodException {
+        written = new WrittenMount();
+        written.answer(7);
+        handler = new RecordingHandler();
+        handler.answer(Mount.class.getMethod("track", String.class, int.class), 7);
+        proxy = handler.mount();
+        // Lines are noted for the first thousand calls of a scene only; the calls after them are what is measured.
+        Scene.open(SceneSettings.defaults().linesOfCalls(0));
+        zelotype = stub(Mount.class);
+        suppose(zelotype::track).returns(7);
+    }
+
+    private static int call(Mount mount) {
+        int sum = 0;
+        for (int i = 0; i < CALLS; i++) {
+            sum += mount.track("Harrow-2", i & 63);
+        }
+        return sum;
+    }
+
+    @Benchmark
+    @OperationsPerInvocation(CALLS)
+    public int written() {
+        written.forget();
+        return call(written);
+    }
+
+    @Benchmark
+    @OperationsPerInvocation(CALLS)
+    public int proxy() {
+        handler.forget();
+        return call(proxy);
+    }
+
+    @Benchmark
+    @OperationsPerInvocation(CALLS)
+    public int zelotype() {
+        forgetCalls(zelotype);
+        return call(zelotype);
+    }
+}

@@ -1,0 +1,199 @@
+package dev.zelotype.benchmarks;
+
+import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.Options;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+
+/**
+ * Runs all benchmarks and writes the page of their ratios.
+ */
+public final class PerformancePage {
+
+    private static final int PROCESSES = 15;
+
+    private final List<String> rows = new ArrayList<>();
+
+    private PerformancePage() {}
+
+    public static void main(String[] arguments) throws IOException, InterruptedException, RunnerException {
+        PerformancePage page = new PerformancePage();
+        page.measureCalls();
+        page.measureInstances();
+        page.measureFirstDoubles();
+        page.measureOneTest();
+        Files.writeString(Path.of(arguments[0]), page.text());
+    }
+
+    private void measureCalls() throws RunnerException {
+        Collection<RunResult> results = jmh(CallBenchmark.class);
+        double zelotype = score(results, "zelotype");
+        row(
+                "an answered and recorded call",
+                zelotype,
+                "hand-written recording double",
+                score(results, "written"),
+                2.0,
+                "ns");
+        row(
+                "an answered and recorded call",
+                zelotype,
+                "Proxy with a recording handler",
+                score(results, "proxy"),
+                0.7,
+                "ns");
+    }
+
+    private void measureInstances() throws RunnerException {
+        Collection<RunResult> results = jmh(InstanceBenchmark.class);
+        double proxy = score(results, "proxy");
+        row(
+                "a new double of a known type, in a scene of 20",
+                score(results, "zelotype"),
+                "Proxy instance",
+                proxy,
+                2.0,
+                "ns");
+    }
+
+    private void measureFirstDoubles() throws IOException, InterruptedException {
+        double[][] zelotype = new double[2][PROCESSES];
+        double[][] proxy = new double[2][PROCESSES];
+        for (int i = 0; i < PROCESSES; i++) {
+            keep(zelotype, i, java("FirstDouble", "zelotype"));
+            keep(proxy, i, java("FirstDouble", "proxy"));
+        }
+        row(
+                "the first double of a JVM",
+                median(zelotype[0]) / 1e6,
+                "first Proxy of a JVM",
+                median(proxy[0]) / 1e6,
+                0,
+                "ms");
+        row(
+                "the first double of a new interface, later",
+                median(zelotype[1]) / 1e3,
+                "first Proxy of a new interface, later",
+                median(proxy[1]) / 1e3,
+                1.0,
+                "us");
+    }
+
+    private static void keep(double[][] into, int run, String output) {
+        String[] numbers = output.trim().split(" ");
+        into[0][run] = Double.parseDouble(numbers[0]);
+        into[1][run] = Double.parseDouble(numbers[1]);
+    }
+
+    private void measureOneTest() throws IOException, InterruptedException {
+        double[] zelotype = new double[PROCESSES];
+        double[] written = new double[PROCESSES];
+        for (int i = 0; i < PROCESSES; i++) {
+            zelotype[i] = timed("zelotype");
+            written[i] = timed("written");
+        }
+        row(
+                "a JVM that runs one JUnit test",
+                median(zelotype),
+                "same with a hand-written double",
+                median(written),
+                1.15,
+                "ms");
+    }
+
+    private static double timed(String which) throws IOException, InterruptedException {
+        long start = System.nanoTime();
+        java("OneTest", which);
+        return (System.nanoTime() - start) / 1e6;
+    }
+
+    private static String java(String main, String argument) throws IOException, InterruptedException {
+        Process process = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        "dev.zelotype.benchmarks." + main,
+                        argument)
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
+                .start();
+        String output = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        if (process.waitFor() != 0) {
+            throw new IllegalStateException(main + " failed.");
+        }
+        return output;
+    }
+
+    private static Collection<RunResult> jmh(Class<?> benchmark) throws RunnerException {
+        Options options = new OptionsBuilder()
+                .include(benchmark.getName().replace(".", "\\.") + "\\.")
+                .build();
+        return new Runner(options).run();
+    }
+
+    private static double score(Collection<RunResult> results, String name) {
+        return results.stream()
+                .filter(result -> result.getParams().getBenchmark().endsWith("." + name))
+                .findFirst()
+                .orElseThrow()
+                .getPrimaryResult()
+                .getScore();
+    }
+
+    private static double median(double[] values) {
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        return sorted[sorted.length / 2];
+    }
+
+    private void row(String what, double ours, String against, double theirs, double goal, String unit) {
+        double ratio = ours / theirs;
+        String verdict = goal == 0
+                ? ""
+                : String.format(Locale.ROOT, "at most %.2f: %s", goal, ratio <= goal ? "met" : "**missed**");
+        rows.add(String.format(
+                Locale.ROOT,
+                "| %s | %.1f %s | %s | %.1f %s | **%.2f** | %s |",
+                what,
+                ours,
+                unit,
+                against,
+                theirs,
+                unit,
+                ratio,
+                verdict));
+    }
+
+    private String text() {
+        return """
+                # Performance
+
+                Ratios, measured in one run on one machine; below 1 means that Zelotype is faster. Single times change from
+                machine to machine and from day to day, the ratios hardly. Written by `zelotype-benchmarks/measure`.
+
+                | what | Zelotype | against | takes | ratio | goal |
+                |---|---|---|---|---|---|
+                %s
+
+                JDK %s, %s processors, %s %s. Calls and instances: JMH, averages of 3 forks of 5 iterations of 1 s. First
+                doubles and the one test: medians of %d JVMs, taken in turn. Recorded calls are measured after the first
+                thousand of a scene, for which Zelotype also notes the line (some microseconds a call).
+                """.formatted(
+                        String.join("\n", rows),
+                        System.getProperty("java.version"),
+                        Runtime.getRuntime().availableProcessors(),
+                        System.getProperty("os.name"),
+                        ManagementFactory.getOperatingSystemMXBean().getArch(),
+                        PROCESSES);
+    }
+}
