@@ -1,9 +1,11 @@
 package dev.zelotype;
 
 import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.run.ConversationView;
 import dev.zelotype.engine.run.SceneState;
 import dev.zelotype.engine.run.Sneaky;
+import dev.zelotype.error.MisuseException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,6 +50,103 @@ public final class Scene implements AutoCloseable {
      */
     public static Scene open(SceneSettings settings) {
         return new Scene(settings.newState());
+    }
+
+    /**
+     * The scene's double of a type: the one that was made before, in whatever way, or else a new stub. Subjects are given
+     * the same one.
+     *
+     * @param type the type to double
+     * @param <T> the type
+     * @return the double
+     * @throws MisuseException if several doubles of the scene are of that type
+     */
+    public <T> T the(Class<T> type) {
+        return type.cast(state.casting().the(type, null, null));
+    }
+
+    /**
+     * As {@link #the(Class)}, of a kind.
+     *
+     * @param type the type to double
+     * @param kind the kind
+     * @param <T> the type
+     * @return the double
+     * @throws MisuseException if it was made before as another kind
+     */
+    public <T> T the(Class<T> type, Kind kind) {
+        return type.cast(state.casting().the(type, null, kind));
+    }
+
+    /**
+     * As {@link #the(Class, Kind)}, of a name, where a subject takes several of a type.
+     *
+     * @param type the type to double
+     * @param kind the kind
+     * @param name the name of the subject's parameter
+     * @param <T> the type
+     * @return the double
+     */
+    public <T> T the(Class<T> type, Kind kind, String name) {
+        return type.cast(state.casting().the(type, name, kind));
+    }
+
+    /**
+     * Provides a plain value for the parameters of subjects that have this name.
+     *
+     * <pre>{@code
+     * scene.provide("site", "North Ridge");
+     * }</pre>
+     *
+     * @param name the parameter's name, as the class file tells it (compile with {@code -parameters})
+     * @param value the value, or null
+     * @return this scene
+     * @throws MisuseException if the name was provided before
+     */
+    public Scene provide(String name, @Nullable Object value) {
+        state.casting().provide(name, value);
+        return this;
+    }
+
+    /**
+     * Builds the subject of the test with a double for everything it asks for: through the constructor that takes most of
+     * them, or, if that takes none, through setters and fields that are not private. What no double of the scene is for
+     * becomes a stub.
+     *
+     * <pre>{@code
+     * NightRun run = scene.subject(NightRun.class);
+     * suppose(scene.the(WeatherStation.class)::humidity).returns(95);
+     * }</pre>
+     *
+     * @param type the class under test
+     * @param <T> the class
+     * @return a new subject
+     * @throws MisuseException if no constructor can be called, or several equally well
+     */
+    public <T> T subject(Class<T> type) {
+        return subject(type, Kind.STUB);
+    }
+
+    /**
+     * As {@link #subject(Class)}, with another kind of double for what the test does not mention.
+     *
+     * @param type the class under test
+     * @param others the kind of the doubles that are made on the way
+     * @param <T> the class
+     * @return a new subject
+     */
+    public <T> T subject(Class<T> type, Kind others) {
+        return type.cast(state.casting().subject(type, others));
+    }
+
+    /**
+     * Whether a subject of this scene was given an object.
+     *
+     * @param object a double
+     * @return whether some subject got it
+     */
+    public boolean gaveToSubject(Object object) {
+        return state.casting().gave(object);
     }
 
     /**

@@ -1,12 +1,9 @@
 package dev.zelotype.junit;
 
 import dev.zelotype.Scene;
-import dev.zelotype.Zelotype;
-import dev.zelotype.doubles.Kind;
 import dev.zelotype.error.MisuseException;
-import java.lang.reflect.Field;
-import java.lang.reflect.Modifier;
 import java.lang.reflect.Parameter;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.BeforeTestExecutionCallback;
@@ -27,76 +24,47 @@ final class DoublesExtension
 
     @Override
     public void beforeEach(ExtensionContext context) {
-        context.getStore(NAMESPACE).put(Scene.class, Scene.open());
-        for (Object test : context.getRequiredTestInstances().getAllInstances()) {
-            for (Class<?> type = test.getClass(); type != Object.class; type = type.getSuperclass()) {
-                fillFields(test, type);
-            }
-        }
+        Injection injection = new Injection(Scene.open(Settings.of(context)));
+        context.getStore(NAMESPACE).put(Injection.class, injection);
+        injection.fill(context.getRequiredTestInstances().getAllInstances());
     }
 
     @Override
     public void beforeTestExecution(ExtensionContext context) {
-        context.getStore(NAMESPACE).get(Scene.class, Scene.class).endSetUp();
+        injection(context).scene().endSetUp();
     }
 
-    private static void fillFields(Object test, Class<?> type) {
-        for (Field field : type.getDeclaredFields()) {
-            Collaborator asked = field.getAnnotation(Collaborator.class);
-            if (asked == null) {
-                continue;
-            }
-            String place = "The field " + type.getSimpleName() + "." + field.getName();
-            if (Modifier.isStatic(field.getModifiers()) || Modifier.isFinal(field.getModifiers())) {
-                throw new MisuseException(
-                        place + " is static or final, but each test gets doubles of its own.", "make it a plain field");
-            }
-            try {
-                field.setAccessible(true);
-                field.set(test, makeDouble(asked.value(), field.getType(), field.getName()));
-            } catch (IllegalAccessException e) {
-                throw new MisuseException(place + " cannot be written.", "open its package to dev.zelotype.junit", e);
-            }
-        }
-    }
-
-    private static Object makeDouble(Kind kind, Class<?> type, String name) {
-        return switch (kind) {
-            case STUB -> Zelotype.stub(type, name);
-            case MOCK -> Zelotype.mock(type, name);
-            case SPY -> Zelotype.spy(type, name);
-            case DUMMY -> Zelotype.dummy(type, name);
-            case FAKE -> Zelotype.fake(type);
-        };
+    private static Injection injection(ExtensionContext context) {
+        return context.getStore(NAMESPACE).get(Injection.class, Injection.class);
     }
 
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
-        return parameter.isAnnotated(Collaborator.class);
+        return parameter.isAnnotated(Collaborator.class)
+                || parameter.isAnnotated(Subject.class)
+                || parameter.getParameter().getType() == Scene.class;
     }
 
     @Override
-    public Object resolveParameter(ParameterContext parameterContext, ExtensionContext context) {
-        Parameter parameter = parameterContext.getParameter();
-        if (context.getStore(NAMESPACE).get(Scene.class) == null) {
+    public Object resolveParameter(ParameterContext context, ExtensionContext extension) {
+        Parameter parameter = context.getParameter();
+        Injection injection = injection(extension);
+        if (injection == null) {
             throw new MisuseException(
-                    "The parameter " + parameter.getName() + " of " + parameterContext.getDeclaringExecutable()
-                            + " asks for a double outside any test.",
-                    "ask for it in a test or in a method that runs before each test");
+                    "The parameter " + parameter + " of " + context.getDeclaringExecutable()
+                            + " asks for something of a scene, but no test is running.",
+                    "ask for it in a test or in a method that runs before or after each test");
         }
-        Kind kind = parameterContext
-                .findAnnotation(Collaborator.class)
-                .orElseThrow()
-                .value();
-        return makeDouble(kind, parameter.getType(), parameter.isNamePresent() ? parameter.getName() : null);
+        return injection.resolve(context);
     }
 
     @Override
     public void afterEach(ExtensionContext context) {
-        Scene scene = context.getStore(NAMESPACE).remove(Scene.class, Scene.class);
-        if (scene == null) {
+        Injection injection = context.getStore(NAMESPACE).remove(Injection.class, Injection.class);
+        if (injection == null) {
             return;
         }
+        Scene scene = injection.scene();
         Throwable failure = context.getExecutionException().orElse(null);
         try {
             scene.closeAfter(failure);
@@ -104,7 +72,17 @@ final class DoublesExtension
             failure = e;
             throw e;
         } finally {
-            Journals.write(context, scene, failure);
+            attachConversation(failure, scene);
+            Journals.write(context, scene, injection.notes(), failure);
+        }
+    }
+
+    /** A failure that does not tell the conversation itself is followed by it. */
+    private static void attachConversation(@Nullable Throwable failure, Scene scene) {
+        boolean toldAlready =
+                failure == null || String.valueOf(failure.getMessage()).contains("\n  Conversation (");
+        if (!toldAlready && !scene.conversation().calls().isEmpty()) {
+            failure.addSuppressed(new ConversationOfTheTest(scene.conversationText()));
         }
     }
 }

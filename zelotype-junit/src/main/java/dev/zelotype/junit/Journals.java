@@ -5,6 +5,7 @@ import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.journal.JournalWriter;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -17,14 +18,12 @@ import org.opentest4j.TestAbortedException;
  */
 final class Journals {
 
-    private static final String SETTING = "zelotype.journal";
-
     private static final Map<String, JournalWriter> WRITERS = new ConcurrentHashMap<>();
 
     private Journals() {}
 
-    static void write(ExtensionContext context, Scene scene, @Nullable Throwable failure) {
-        Optional<String> folder = context.getConfigurationParameter(SETTING);
+    static void write(ExtensionContext context, Scene scene, List<String> notes, @Nullable Throwable failure) {
+        Optional<String> folder = context.getConfigurationParameter(Settings.JOURNAL);
         if (folder.isEmpty()) {
             return;
         }
@@ -38,7 +37,7 @@ final class Journals {
                         group,
                         outcome(failure),
                         firstLine(failure),
-                        scene.conversation()));
+                        scene.conversation().withNotes(notes)));
     }
 
     private static Outcome outcome(@Nullable Throwable failure) {

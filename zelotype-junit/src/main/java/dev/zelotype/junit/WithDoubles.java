@@ -1,5 +1,6 @@
 package dev.zelotype.junit;
 
+import dev.zelotype.doubles.Severity;
 import java.lang.annotation.ElementType;
 import java.lang.annotation.Inherited;
 import java.lang.annotation.Retention;
@@ -8,19 +9,41 @@ import java.lang.annotation.Target;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
- * Opens a scene for each test of the class, and hands it the doubles it asks for with {@link Collaborator}. At the end of
- * the test the scene is closed, which checks what was expected.
+ * Opens a scene for each test of the class, and hands it the doubles it asks for with {@link Collaborator} and the class
+ * under test it asks for with {@link Subject}. A parameter of type {@link dev.zelotype.Scene} is given the scene. At the
+ * end of the test the scene is closed, which checks what was expected. When the test failed, the conversation is attached
+ * to the failure.
  *
  * <pre>{@code
  * @WithDoubles
  * class NightRunTest {
  *     @Collaborator(STUB) WeatherStation weather;
+ *     @Collaborator(MOCK) Dome dome;
+ *     @Subject NightRun run;
  *     ...
  * }
  * }</pre>
+ *
+ * <p>Settings that are not given here come from JUnit's configuration parameters {@code zelotype.unused} and
+ * {@code zelotype.lines}.
  */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 @Inherited
 @ExtendWith(DoublesExtension.class)
-public @interface WithDoubles {}
+public @interface WithDoubles {
+
+    /**
+     * What becomes of suppositions that a test makes and no call needs.
+     *
+     * @return nothing (leave it to the configuration parameter), or one severity
+     */
+    Severity[] unused() default {};
+
+    /**
+     * For how many calls of a test the line they were made at is noted.
+     *
+     * @return the number, or -1 to leave it to the configuration parameter
+     */
+    int lines() default -1;
+}

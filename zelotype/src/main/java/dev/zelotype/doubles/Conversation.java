@@ -1,5 +1,6 @@
 package dev.zelotype.doubles;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -10,6 +11,18 @@ import java.util.List;
  * @param notes what is worth knowing though it is not wrong, such as suppositions that no call needed
  */
 public record Conversation(List<DoubleInfo> doubles, List<CallInfo> calls, List<String> notes) {
+
+    /**
+     * The same conversation with further notes.
+     *
+     * @param more the notes
+     * @return a new conversation
+     */
+    public Conversation withNotes(List<String> more) {
+        List<String> all = new ArrayList<>(notes);
+        all.addAll(more);
+        return new Conversation(doubles, calls, List.copyOf(all));
+    }
 
     /**
      * A double of the scene.

@@ -17,5 +17,6 @@ public class CheckFailure extends AssertionError {
      */
     public CheckFailure(String message, @Nullable Throwable cause) {
         super(message, cause);
+        Frames.beginOutside(this);
     }
 }

@@ -29,5 +29,6 @@ public final class MisuseException extends RuntimeException {
      */
     public MisuseException(String problem, String cure, @Nullable Throwable cause) {
         super(problem + "\n  Cure: " + cure, cause);
+        Frames.beginOutside(this);
     }
 }

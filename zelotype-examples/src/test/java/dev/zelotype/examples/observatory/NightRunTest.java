@@ -12,6 +12,7 @@ import static dev.zelotype.doubles.Kind.STUB;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.Subject;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
 import java.util.Optional;
@@ -45,11 +46,11 @@ class NightRunTest {
     @Collaborator(SPY)
     NightLog log;
 
-    private NightRun run;
+    @Subject
+    NightRun run;
 
     @BeforeEach
     void a_clear_night_over_two_targets() {
-        run = new NightRun(weather, dome, mount, camera, catalog, log);
         suppose(weather::humidity).returns(40);
         suppose(() -> catalog.find("Harrow-2")).returns(Optional.of(HARROW));
         suppose(() -> catalog.find("Quill-9")).returns(Optional.of(QUILL));

@@ -16,6 +16,8 @@ import org.objectweb.asm.Type;
  */
 final class MethodTable {
 
+    // No lambdas here: this runs before the first double of every JVM, and the first lambda costs milliseconds.
+
     private final List<DoubledMethod> methods = new ArrayList<>();
     private final Map<String, DoubledMethod> byDescriptor = new HashMap<>();
     private final Map<String, List<DoubledMethod>> byParameters = new HashMap<>();
@@ -96,7 +98,11 @@ final class MethodTable {
 
     private void add(Method method) {
         String parameters = key(method).substring(0, key(method).lastIndexOf(')') + 1);
-        List<DoubledMethod> alike = byParameters.computeIfAbsent(parameters, unused -> new ArrayList<>());
+        List<DoubledMethod> alike = byParameters.get(parameters);
+        if (alike == null) {
+            alike = new ArrayList<>();
+            byParameters.put(parameters, alike);
+        }
         for (int i = 0; i < alike.size(); i++) {
             DoubledMethod known = alike.get(i);
             if (method.getReturnType().isAssignableFrom(known.returnType())) {
@@ -109,7 +115,9 @@ final class MethodTable {
                 narrower.descriptors().addAll(known.descriptors());
                 alike.set(i, narrower);
                 methods.set(known.index(), narrower);
-                known.descriptors().forEach(descriptor -> byDescriptor.put(method.getName() + descriptor, narrower));
+                for (String descriptor : known.descriptors()) {
+                    byDescriptor.put(method.getName() + descriptor, narrower);
+                }
                 byDescriptor.put(key(method), narrower);
                 return;
             }

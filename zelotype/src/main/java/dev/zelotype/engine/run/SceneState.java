@@ -32,6 +32,7 @@ public final class SceneState {
     private final Severity unused;
     private final Journal journal;
     private final Expectations expectations = new Expectations();
+    private final Casting casting = new Casting(this);
     private final List<Told> doubles = new ArrayList<>();
     private final Map<String, Integer> names = new HashMap<>();
     private final List<Supposition> suppositions = new ArrayList<>();
@@ -85,7 +86,9 @@ public final class SceneState {
                     "make it before the scene is closed");
         }
         String name = making.name() == null ? making.type().variableName() : making.name();
-        int number = names.merge(name, 1, Integer::sum);
+        Integer taken = names.get(name);
+        int number = taken == null ? 1 : taken + 1;
+        names.put(name, number);
         Told told = new Told(making.name() != null || number == 1 ? name : name + number, making, this);
         doubles.add(told);
         return told;
@@ -98,6 +101,10 @@ public final class SceneState {
 
     boolean closed() {
         return closed;
+    }
+
+    public Casting casting() {
+        return casting;
     }
 
     Expectations expectations() {

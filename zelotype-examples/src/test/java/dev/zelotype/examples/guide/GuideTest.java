@@ -1,0 +1,53 @@
+package dev.zelotype.examples.guide;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * Every block of Java that the guide and the README show stands in a test or an example of this module, where it runs.
+ */
+class GuideTest {
+
+    private static final Pattern BLOCK = Pattern.compile("```java\n(.*?)```", Pattern.DOTALL);
+
+    @ParameterizedTest
+    @ValueSource(strings = {"../README.md", "../docs/guide.md"})
+    void every_block_of_java_is_run(String page) throws IOException {
+        String sources = flat(sources());
+        List<String> blocks = BLOCK.matcher(Files.readString(Path.of(page)))
+                .results()
+                .map(MatchResult::group)
+                .toList();
+        assertThat(blocks).isNotEmpty().allSatisfy(block -> {
+            for (String part : block.replace("```java", "").replace("```", "").split("\n\n|\n *\\.\\.\\.\n")) {
+                assertThat(sources.contains(flat(part)))
+                        .as("stands in a test: %s", part)
+                        .isTrue();
+            }
+        });
+    }
+
+    private static String sources() throws IOException {
+        StringBuilder all = new StringBuilder();
+        try (Stream<Path> files = Files.walk(Path.of("src"))) {
+            for (Path file :
+                    files.filter(path -> path.toString().endsWith(".java")).toList()) {
+                all.append(Files.readString(file)).append('\n');
+            }
+        }
+        return all.toString();
+    }
+
+    private static String flat(String code) {
+        return code.replaceAll("\\s+", "");
+    }
+}

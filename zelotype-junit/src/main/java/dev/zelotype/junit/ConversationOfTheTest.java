@@ -1,0 +1,22 @@
+package dev.zelotype.junit;
+
+/**
+ * Not a problem of its own: what the subject asked its doubles in a test that failed, attached to the failure.
+ */
+final class ConversationOfTheTest extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    ConversationOfTheTest(String conversation) {
+        super(
+                "what the doubles were asked before the test failed:\n    " + conversation.replace("\n", "\n    "),
+                null,
+                false,
+                false);
+    }
+
+    @Override
+    public String toString() {
+        return getMessage();
+    }
+}

@@ -1,0 +1,18 @@
+package dev.zelotype.junit;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+
+/**
+ * Marks a field whose value the subject is given for the parameter of the same name.
+ *
+ * <pre>{@code
+ * @Provided String site = "North Ridge";
+ * @Subject NightRun run;
+ * }</pre>
+ */
+@Target(ElementType.FIELD)
+@Retention(RetentionPolicy.RUNTIME)
+public @interface Provided {}

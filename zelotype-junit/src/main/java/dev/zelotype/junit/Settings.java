@@ -1,0 +1,106 @@
+package dev.zelotype.junit;
+
+import dev.zelotype.SceneSettings;
+import dev.zelotype.doubles.Severity;
+import dev.zelotype.error.MisuseException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Properties;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.platform.commons.support.AnnotationSupport;
+
+/**
+ * How the scenes of a test class behave: what its annotation says, else what the configuration parameters say.
+ */
+final class Settings {
+
+    static final String JOURNAL = "zelotype.journal";
+    private static final String UNUSED = "zelotype.unused";
+    private static final String LINES = "zelotype.lines";
+    private static final Set<String> KNOWN = new TreeSet<>(Set.of(JOURNAL, UNUSED, LINES));
+    /** Settings of the build, which mean nothing here but are no mistakes either. */
+    private static final Set<String> OTHERS = Set.of("zelotype.docs");
+
+    private Settings() {}
+
+    static SceneSettings of(ExtensionContext context) {
+        refuseUnknown();
+        SceneSettings settings = SceneSettings.defaults();
+        WithDoubles annotation = annotation(context);
+        String unused = annotation.unused().length > 0
+                ? annotation.unused()[0].name()
+                : context.getConfigurationParameter(UNUSED).orElse(null);
+        if (unused != null) {
+            settings = settings.unusedSuppositions(severity(unused));
+        }
+        int lines = annotation.lines() >= 0
+                ? annotation.lines()
+                : context.getConfigurationParameter(LINES).map(Settings::number).orElse(-1);
+        return lines < 0 ? settings : settings.linesOfCalls(lines);
+    }
+
+    private static WithDoubles annotation(ExtensionContext context) {
+        for (Class<?> type = context.getRequiredTestClass(); type != null; type = type.getEnclosingClass()) {
+            WithDoubles found =
+                    AnnotationSupport.findAnnotation(type, WithDoubles.class).orElse(null);
+            if (found != null) {
+                return found;
+            }
+        }
+        return Unannotated.class.getAnnotation(WithDoubles.class);
+    }
+
+    /** For classes that register the extension in another way. */
+    @WithDoubles
+    private static final class Unannotated {
+        private Unannotated() {}
+    }
+
+    private static Severity severity(String value) {
+        try {
+            return Severity.valueOf(value.toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            throw new MisuseException(
+                    UNUSED + "=" + value + " is no severity.", "give one of " + Arrays.toString(Severity.values()), e);
+        }
+    }
+
+    private static int number(String value) {
+        try {
+            int number = Integer.parseInt(value);
+            if (number >= 0) {
+                return number;
+            }
+        } catch (NumberFormatException e) {
+            throw new MisuseException(LINES + "=" + value + " is no number.", "give 0 or more", e);
+        }
+        throw new MisuseException(LINES + "=" + value + " is negative.", "give 0 or more");
+    }
+
+    private static void refuseUnknown() {
+        Set<String> given = new TreeSet<>(System.getProperties().stringPropertyNames());
+        given.addAll(platformProperties().stringPropertyNames());
+        for (String name : given) {
+            if (name.startsWith("zelotype.") && !KNOWN.contains(name) && !OTHERS.contains(name)) {
+                throw new MisuseException("There is no setting " + name + ".", "use one of " + KNOWN);
+            }
+        }
+    }
+
+    private static Properties platformProperties() {
+        Properties properties = new Properties();
+        ClassLoader loader = Thread.currentThread().getContextClassLoader();
+        try (InputStream in = loader == null ? null : loader.getResourceAsStream("junit-platform.properties")) {
+            if (in != null) {
+                properties.load(in);
+            }
+        } catch (IOException e) {
+            throw new MisuseException("junit-platform.properties cannot be read.", "mend or remove it", e);
+        }
+        return properties;
+    }
+}

@@ -1,0 +1,30 @@
+package dev.zelotype.error;
+
+import java.util.Arrays;
+
+/**
+ * Stack traces that begin where the reader's code is.
+ */
+final class Frames {
+
+    private Frames() {}
+
+    /** Leaves out Zelotype's own frames at the top, so that the first line to click is the test's or the subject's. */
+    static void beginOutside(Throwable thrown) {
+        StackTraceElement[] frames = thrown.getStackTrace();
+        int first = 0;
+        while (first < frames.length && isOurs(frames[first].getClassName())) {
+            first++;
+        }
+        if (first < frames.length) {
+            thrown.setStackTrace(Arrays.copyOfRange(frames, first, frames.length));
+        }
+    }
+
+    private static boolean isOurs(String className) {
+        int start = "dev.zelotype.".length();
+        return className.contains("$ZelotypeDouble")
+                || className.startsWith("dev.zelotype.")
+                        && (className.startsWith("engine.", start) || className.indexOf('.', start) < 0);
+    }
+}

@@ -1,0 +1,171 @@
+package dev.zelotype.grammar;
+
+import static dev.zelotype.Zelotype.mock;
+import static dev.zelotype.Zelotype.stub;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.zelotype.Scene;
+import dev.zelotype.doubles.Conversation.DoubleInfo;
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.error.MisuseException;
+import dev.zelotype.observatory.Observatory.Dome;
+import dev.zelotype.observatory.Observatory.Mount;
+import dev.zelotype.observatory.Observatory.NightLog;
+import dev.zelotype.observatory.Observatory.Repository;
+import dev.zelotype.observatory.Observatory.WeatherStation;
+import java.util.List;
+import java.util.concurrent.Callable;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * Subjects are built with the scene's doubles, whatever order things are asked for.
+ */
+class SubjectTest {
+
+    private final Scene scene = Scene.open();
+
+    @AfterEach
+    void close() {
+        scene.close();
+    }
+
+    static class Plan {
+        final Dome dome;
+        final Mount mount;
+        final List<Object> all;
+
+        Plan(Dome dome) {
+            this(dome, null, null, 0, null);
+        }
+
+        Plan(Dome dome, Mount mount, String site, int limit, Repository<String> entries) {
+            this.dome = dome;
+            this.mount = mount;
+            this.all = entries == null ? List.of() : List.of(dome, mount, site, limit, entries);
+        }
+    }
+
+    static class Twin {
+        final List<Dome> domes;
+
+        Twin(Dome north, Dome south) {
+            domes = List.of(north, south);
+        }
+    }
+
+    static class Torn {
+        Torn(Dome dome, Mount mount) {}
+
+        Torn(Mount mount, NightLog log) {}
+    }
+
+    static class ByProperties {
+        private Dome dome;
+        private String site = "unset";
+        NightLog log;
+        Mount mount = stub(Mount.class, "own mount");
+
+        public void setDome(Dome dome) {
+            this.dome = dome;
+        }
+
+        public void setSite(String site) {
+            this.site = site;
+        }
+    }
+
+    static class OnlyValues {
+        OnlyValues(String name) {}
+    }
+
+    static class Hidden {
+        private Hidden() {}
+    }
+
+    static class Failing {
+        Failing(Dome dome) {
+            throw new UnsupportedOperationException("on " + dome);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void the_double_of_the_test_and_of_the_subject_are_the_same_in_any_order(boolean declaredFirst) {
+        Dome declared = declaredFirst ? mock(Dome.class, "roof") : null;
+        Plan plan = scene.provide("site", "North Ridge").provide("limit", 3).subject(Plan.class, Kind.SPY);
+
+        assertThat(plan.all).hasSize(5).contains("North Ridge", 3);
+        assertThat(scene.the(Dome.class)).isSameAs(plan.dome);
+        assertThat(plan.dome).isEqualTo(declaredFirst ? declared : plan.dome);
+        assertThat(scene.the(Mount.class, Kind.SPY)).isSameAs(plan.mount);
+        assertThat(scene.subject(Plan.class).dome)
+                .as("a second subject gets the same")
+                .isSameAs(plan.dome);
+        assertThat(scene.gaveToSubject(plan.mount)).isTrue();
+        assertThat(scene.conversation().doubles())
+                .extracting(DoubleInfo::name)
+                .containsExactly(declaredFirst ? "roof" : "dome", "mount", "entries");
+    }
+
+    @Test
+    void without_the_values_it_needs_the_smaller_constructor_is_called() {
+        assertThat(scene.subject(Plan.class).all).isEmpty();
+    }
+
+    @Test
+    void parameters_of_one_type_are_told_apart_by_name() {
+        Dome south = stub(Dome.class, "south");
+        Twin twin = scene.subject(Twin.class);
+        assertThat(twin.domes).doesNotHaveDuplicates().element(1).isSameAs(south);
+        assertThat(scene.the(Dome.class, Kind.STUB, "north")).isSameAs(twin.domes.get(0));
+    }
+
+    @Test
+    void a_class_without_constructor_parameters_gets_setters_and_open_fields() {
+        ByProperties subject = scene.provide("site", "South Ridge").subject(ByProperties.class);
+        assertThat(subject.dome).hasToString("dome");
+        assertThat(subject.site).isEqualTo("South Ridge");
+        assertThat(subject.log).hasToString("log");
+        assertThat(subject.mount).hasToString("own mount");
+    }
+
+    record Wrong(Callable<?> what, String message) {}
+
+    @Test
+    void what_cannot_be_built_is_said() {
+        stub(WeatherStation.class, "first");
+        stub(WeatherStation.class, "second");
+        for (Wrong wrong : List.of(
+                new Wrong(
+                        () -> scene.subject(Torn.class),
+                        "Torn(Dome dome, Mount mount) and Torn(Mount mount, NightLog log)"),
+                new Wrong(() -> scene.subject(Runnable.class), "Runnable cannot be a subject"),
+                new Wrong(() -> scene.subject(Hidden.class), "Hidden has private constructors only"),
+                new Wrong(
+                        () -> scene.subject(OnlyValues.class),
+                        "OnlyValues(String name) needs String name, which is no type to double"),
+                new Wrong(
+                        () -> scene.the(WeatherStation.class),
+                        "Several doubles could be WeatherStation: first, second"),
+                new Wrong(
+                        () -> scene.the(Dome.class) == scene.the(Dome.class, Kind.MOCK),
+                        "dome is a stub already, not a mock"),
+                new Wrong(
+                        () -> scene.provide("limit", "three")
+                                .provide("site", "x")
+                                .subject(Plan.class),
+                        "'limit' was provided as \"three\", but int limit is wanted"),
+                new Wrong(() -> scene.provide("site", "y"), "'site' is provided twice"))) {
+            assertThatThrownBy(wrong.what()::call)
+                    .isInstanceOf(MisuseException.class)
+                    .hasMessageContaining(wrong.message());
+        }
+        assertThatThrownBy(() -> scene.subject(Failing.class))
+                .isInstanceOf(UnsupportedOperationException.class)
+                .hasMessage("on dome");
+    }
+}
