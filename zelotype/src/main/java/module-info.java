@@ -2,6 +2,7 @@
  * Zelotype's core: test doubles, what they answer, what is expected of them, and checks of what they were asked.
  */
 module dev.zelotype {
+    requires java.instrument;
     requires jdk.unsupported;
     requires static transitive org.jspecify;
     requires static org.objectweb.asm;

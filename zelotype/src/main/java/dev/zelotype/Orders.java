@@ -21,8 +21,7 @@ final class Orders {
     @SuppressWarnings("unchecked")
     static <T> T make(Kind kind, Class<? super T> type, @Nullable String name, @Nullable Consumer<? super T> setUp) {
         checkName(name, kind);
-        T made = (T) SceneState.makeDouble(Making.of(kind, name, DoubleClass.of(checked(type))))
-                .self();
+        T made = (T) SceneState.makeDouble(Making.of(kind, name, checked(type))).self();
         if (setUp != null) {
             setUp.accept(made);
         }

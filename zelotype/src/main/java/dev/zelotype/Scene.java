@@ -150,6 +150,19 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
+     * Lets what this scene replaces of classes count on all threads that are in no scene of their own, also on those that
+     * were there before: for pools that outlive the test. Until then, and for everybody else, replacements count on the
+     * thread that opened the scene and on threads started from there.
+     *
+     * @return this scene
+     * @throws MisuseException if another open scene is everywhere already
+     */
+    public Scene everywhere() {
+        state.beEverywhere();
+        return this;
+    }
+
+    /**
      * Says that what was supposed so far is a base set-up that several tests share: what this test does not need of it is
      * not noted as unused. With JUnit that is what ran before the test method itself.
      */

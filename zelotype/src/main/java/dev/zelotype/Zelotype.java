@@ -339,6 +339,25 @@ public final class Zelotype {
     }
 
     /**
+     * Watches classes from now on in the current scene: calls of their static methods and constructors, and of the methods
+     * of all their instances, are recorded and run as usual, so that they can be verified afterwards. Classes of which
+     * something is supposed or expected are watched anyway.
+     *
+     * <pre>{@code
+     * watch(SiderealClock.class);
+     * new FocusSweep(camera).run();
+     * verify(SiderealClock::now).times(2);
+     * }</pre>
+     *
+     * @param types the classes
+     * @throws dev.zelotype.error.MisuseException if no scene is open, or this JVM does not allow it; the message says what
+     *     to add
+     */
+    public static void watch(Class<?>... types) {
+        WholeDoubles.watch(types);
+    }
+
+    /**
      * Forgets the calls so far; what the doubles are told stays.
      *
      * @param doubles at least one double

@@ -38,6 +38,8 @@ class ArchitectureTest {
                 .definedBy("..engine.journal..")
                 .layer("pattern")
                 .definedBy("..engine.pattern..")
+                .layer("weave")
+                .definedBy("..engine.weave..")
                 .layer("make")
                 .definedBy("..engine.make..")
                 .layer("vocabulary")
@@ -53,7 +55,9 @@ class ArchitectureTest {
                 .whereLayer("pattern")
                 .mayOnlyBeAccessedByLayers("run", "explain")
                 .whereLayer("make")
-                .mayOnlyBeAccessedByLayers("facade", "run", "explain", "journal", "pattern")
+                .mayOnlyBeAccessedByLayers("facade", "run", "explain", "journal", "pattern", "weave")
+                .whereLayer("weave")
+                .mayOnlyBeAccessedByLayers("run")
                 .check(core);
     }
 
@@ -71,10 +75,10 @@ class ArchitectureTest {
     }
 
     @Test
-    void bytecode_is_read_and_written_in_two_rooms_only() {
+    void bytecode_is_read_and_written_in_three_rooms_only() {
         noClasses()
                 .that()
-                .resideOutsideOfPackages("..engine.make..", "..engine.pattern..")
+                .resideOutsideOfPackages("..engine.make..", "..engine.pattern..", "..engine.weave..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("org.objectweb.asm..")

@@ -22,6 +22,8 @@ import dev.zelotype.SceneSettings;
 import dev.zelotype.SupposedQuery1;
 import dev.zelotype.call.Query0;
 import dev.zelotype.call.Query1;
+import dev.zelotype.observatory.Hardware.SerialLink;
+import dev.zelotype.observatory.Hardware.SiderealClock;
 import dev.zelotype.observatory.Observatory.Camera;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Filter;
@@ -45,12 +47,6 @@ final class Mistakes {
     final SkyTarget harrow = new SkyTarget("Harrow-2", 47);
     final List<String> realList = new java.util.ArrayList<>();
 
-    static final class SerialLink {
-        void send(String text) {
-            throw new IllegalStateException("must not run: " + text);
-        }
-    }
-
     sealed interface Signal permits Red {}
 
     record Red() implements Signal {}
@@ -65,6 +61,21 @@ final class Mistakes {
     @Mistake("A pattern that names a type instead of a double")
     void typeInsteadOfDouble() {
         suppose(WeatherStation::humidity).returns(40);
+    }
+
+    @Mistake("A static method that the JVM does not let be replaced")
+    void nativeStatic() {
+        suppose(System::nanoTime).returns(7L);
+    }
+
+    @Mistake("A check of a static method that was not watched before")
+    void unwatched() {
+        verify(SiderealClock::now).never();
+    }
+
+    @Mistake("A constructor that is to give a real object")
+    void realFromConstructor() {
+        suppose((String port) -> new SerialLink(port)).returns(new SerialLink("tty"));
     }
 
     @Mistake("A pattern on null")
@@ -191,14 +202,9 @@ final class Mistakes {
         stub(String[].class);
     }
 
-    @Mistake("A double of a final class")
+    @Mistake("A double of a final class of the JDK")
     void finalClass() {
-        stub(SerialLink.class);
-    }
-
-    @Mistake("A double of a record")
-    void recordType() {
-        stub(SkyTarget.class);
+        stub(String.class);
     }
 
     @Mistake("A double of an enum")

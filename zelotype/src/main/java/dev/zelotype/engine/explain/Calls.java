@@ -8,6 +8,7 @@ import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.ArgumentRule;
 import dev.zelotype.engine.pattern.CallPattern;
 import java.lang.reflect.Array;
+import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
 import java.lang.reflect.Parameter;
 import java.util.ArrayList;
@@ -24,18 +25,22 @@ public final class Calls {
 
     /** A call as it would be written, such as {@code mount.slewTo(Harrow-4)}. */
     public static String call(Participant participant, DoubledMethod method, Object[] arguments) {
-        return participant.name() + "." + method.name() + "(" + String.join(", ", arguments(method, arguments)) + ")";
+        return name(participant, method) + "(" + String.join(", ", arguments(method, arguments)) + ")";
     }
 
     public static String call(CallRecord call) {
         return call(call.log().owner(), call.log().method(), call.arguments());
     }
 
+    private static String name(Participant participant, DoubledMethod method) {
+        return method.isConstructor() ? "new " + participant.name() : participant.name() + "." + method.name();
+    }
+
     /** Each argument as text; variable arguments one by one. */
     public static List<String> arguments(DoubledMethod method, Object[] arguments) {
         List<String> texts = new ArrayList<>();
         for (int i = 0; i < arguments.length; i++) {
-            boolean spread = method.method().isVarArgs() && i == arguments.length - 1 && arguments[i] != null;
+            boolean spread = method.executable().isVarArgs() && i == arguments.length - 1 && arguments[i] != null;
             for (int j = 0; spread && j < Array.getLength(arguments[i]); j++) {
                 texts.add(Values.print(Array.get(arguments[i], j)));
             }
@@ -49,10 +54,7 @@ public final class Calls {
     /** A pattern as the calls that it covers, such as {@code mount.track(any SkyTarget, 3)}. */
     public static String pattern(CallPattern pattern) {
         StringBuilder out = new StringBuilder();
-        out.append(pattern.participant().name())
-                .append('.')
-                .append(pattern.method().name())
-                .append('(');
+        out.append(name(pattern.participant(), pattern.method())).append('(');
         for (int i = 0; i < pattern.rules().length; i++) {
             out.append(i == 0 ? "" : ", ");
             out.append(rule(pattern.rules()[i], pattern.method().parameterTypes()[i]));
@@ -92,7 +94,8 @@ public final class Calls {
     }
 
     private static boolean isVoid(CallRecord call) {
-        return call.log().method().returnType() == void.class;
+        return call.log().method().returnType() == void.class
+                || call.log().method().isConstructor();
     }
 
     /** The calls in their order, with what came back and where each was made. */
@@ -136,7 +139,7 @@ public final class Calls {
 
     /** The statements to write if a call that nobody expected is right. */
     public static List<String> statementsFor(String name, DoubledMethod method, Object[] arguments) {
-        String any = isOverloaded(method.method()) ? typedLambda(name, method) : name + "::" + method.name();
+        String any = isOverloaded(method.executable()) ? typedLambda(name, method) : name + "::" + method.name();
         String exactly = method.parameterTypes().length > 0 && allLiteral(arguments)
                 ? "() -> " + name + "." + method.name() + "(" + String.join(", ", arguments(method, arguments)) + ")"
                 : any;
@@ -147,7 +150,7 @@ public final class Calls {
                 new String[] {allow, "if it is merely allowed"}));
     }
 
-    private static boolean isOverloaded(Method method) {
+    private static boolean isOverloaded(Executable method) {
         int alike = 0;
         for (Method other : method.getDeclaringClass().getMethods()) {
             alike += other.getName().equals(method.getName()) && !other.isBridge() ? 1 : 0;
@@ -158,7 +161,7 @@ public final class Calls {
     private static String typedLambda(String name, DoubledMethod method) {
         List<String> typed = new ArrayList<>();
         List<String> names = new ArrayList<>();
-        Parameter[] parameters = method.method().getParameters();
+        Parameter[] parameters = method.executable().getParameters();
         for (int i = 0; i < parameters.length; i++) {
             names.add(parameters[i].isNamePresent() ? parameters[i].getName() : "p" + (i + 1));
             typed.add(boxName(method.parameterTypes()[i]) + " " + names.get(i));

@@ -2,7 +2,6 @@ package dev.zelotype.engine.explain;
 
 import dev.zelotype.engine.pattern.ArgumentRule;
 import dev.zelotype.engine.pattern.CallPattern;
-import java.lang.reflect.Parameter;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -16,10 +15,8 @@ final class Differences {
 
     static List<String> of(CallPattern pattern, Object[] arguments) {
         List<String> lines = new ArrayList<>();
-        Parameter[] parameters = pattern.method().method().getParameters();
         for (int i : pattern.uncovered(arguments)) {
-            String name = parameters[i].isNamePresent() ? parameters[i].getName() : "argument " + (i + 1);
-            lines.add(name + ": expected "
+            lines.add(pattern.method().parameterName(i) + ": expected "
                     + Calls.rule(pattern.rules()[i], pattern.method().parameterTypes()[i]) + ", was "
                     + Values.print(arguments[i]));
             if (pattern.rules()[i] instanceof ArgumentRule.Literal literal) {

@@ -21,12 +21,12 @@ public final class Journal {
     }
 
     /** Keeps a call; null if only its number is kept. */
-    public @Nullable CallRecord add(MethodLog log, Object[] arguments) {
+    public @Nullable CallRecord add(MethodLog log, Object[] arguments, boolean woven) {
         if (log.counted()) {
             return null;
         }
         int number = calls.incrementAndGet();
-        CallRecord call = new CallRecord(log, number, arguments, number <= linesKept ? Lines.caller() : null);
+        CallRecord call = new CallRecord(log, number, arguments, number <= linesKept ? Lines.caller(woven) : null);
         log.add(call);
         return call;
     }

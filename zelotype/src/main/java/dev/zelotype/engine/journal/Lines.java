@@ -19,15 +19,23 @@ public final class Lines {
     /** A named class, because it runs before the first lambda of most test JVMs would. */
     private static final class FirstOutside implements Function<Stream<StackFrame>, @Nullable StackFrame> {
 
-        private static final FirstOutside ONLY = new FirstOutside();
+        private static final FirstOutside PLAIN = new FirstOutside(0);
+        private static final FirstOutside WOVEN = new FirstOutside(1);
+
+        private final int skipped;
+
+        FirstOutside(int skipped) {
+            this.skipped = skipped;
+        }
 
         @Override
         public @Nullable StackFrame apply(Stream<StackFrame> frames) {
             StackFrame first = null;
+            int toSkip = skipped;
             for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
                 StackFrame frame = i.next();
                 String name = frame.getClassName();
-                if (isOurs(name)) {
+                if (isOurs(name) || toSkip-- > 0) {
                     continue;
                 }
                 if (!isOfJdk(name)) {
@@ -41,7 +49,12 @@ public final class Lines {
 
     /** The nearest frame outside Zelotype and, if there is one, outside the JDK. */
     public static @Nullable StackFrame caller() {
-        return WALKER.walk(FirstOutside.ONLY);
+        return caller(false);
+    }
+
+    /** As {@link #caller()}; a woven method that was called stands on the stack itself and is passed over. */
+    static @Nullable StackFrame caller(boolean woven) {
+        return WALKER.walk(woven ? FirstOutside.WOVEN : FirstOutside.PLAIN);
     }
 
     private static boolean isOfJdk(String className) {

@@ -106,7 +106,7 @@ public final class DoubleClass {
             return null;
         }
         DoubleClass known = MADE_FOR.get(object.getClass()).self;
-        return known == null ? null : (Participant) known.instances.receiverOf(object);
+        return known == null ? InPlace.PARTICIPANTS.get(object) : (Participant) known.instances.receiverOf(object);
     }
 
     /** Makes a double; none of the doubled type's constructors runs. */
@@ -121,6 +121,11 @@ public final class DoubleClass {
 
     public Class<?> doubledType() {
         return doubledType;
+    }
+
+    /** Whether the doubled type itself answers, because it is woven, and not a class made for doubles. */
+    public boolean isWoven() {
+        return generated == doubledType;
     }
 
     /** What a double is called to which nobody gives a name. */
@@ -153,7 +158,7 @@ public final class DoubleClass {
                 code = instances.ownCode(method);
             } catch (IllegalAccessException e) {
                 throw new MisuseException(
-                        "The code of " + method.method() + " cannot be reached.",
+                        "The code of " + method.executable() + " cannot be reached.",
                         "open its package to Zelotype, or say what the call answers",
                         e);
             }

@@ -13,23 +13,18 @@ import static org.objectweb.asm.Opcodes.ACC_TRANSIENT;
 import static org.objectweb.asm.Opcodes.ACONST_NULL;
 import static org.objectweb.asm.Opcodes.ALOAD;
 import static org.objectweb.asm.Opcodes.ANEWARRAY;
-import static org.objectweb.asm.Opcodes.BIPUSH;
-import static org.objectweb.asm.Opcodes.CHECKCAST;
 import static org.objectweb.asm.Opcodes.DUP;
 import static org.objectweb.asm.Opcodes.F_SAME1;
 import static org.objectweb.asm.Opcodes.GETFIELD;
-import static org.objectweb.asm.Opcodes.ICONST_0;
 import static org.objectweb.asm.Opcodes.IFNONNULL;
 import static org.objectweb.asm.Opcodes.ILOAD;
 import static org.objectweb.asm.Opcodes.INVOKEINTERFACE;
 import static org.objectweb.asm.Opcodes.INVOKESPECIAL;
 import static org.objectweb.asm.Opcodes.INVOKESTATIC;
-import static org.objectweb.asm.Opcodes.INVOKEVIRTUAL;
 import static org.objectweb.asm.Opcodes.IRETURN;
 import static org.objectweb.asm.Opcodes.POP;
 import static org.objectweb.asm.Opcodes.PUTFIELD;
 import static org.objectweb.asm.Opcodes.RETURN;
-import static org.objectweb.asm.Opcodes.SIPUSH;
 import static org.objectweb.asm.Opcodes.V17;
 
 import java.lang.reflect.Constructor;
@@ -136,22 +131,22 @@ final class DoubleClassWriter {
     }
 
     private void method(Class<?> superclass, DoubledMethod method, String descriptor) {
-        int access = method.method().getModifiers() & ~(ACC_ABSTRACT | ACC_NATIVE | ACC_SYNCHRONIZED);
+        int access = method.executable().getModifiers() & ~(ACC_ABSTRACT | ACC_NATIVE | ACC_SYNCHRONIZED);
         MethodVisitor code = out.visitMethod(access, method.name(), descriptor, null, null);
         code.visitCode();
         code.visitVarInsn(ALOAD, 0);
         code.visitFieldInsn(GETFIELD, className, RECEIVER, FUNCTION_TYPE);
         if (superclass != Object.class
                 && method.hasCode()
-                && !method.method().getDeclaringClass().isInterface()) {
+                && !method.executable().getDeclaringClass().isInterface()) {
             callUpWithoutReceiver(code, superclass, method, descriptor);
         }
-        pushInt(code, method.index());
+        Boxing.pushInt(code, method.index());
         code.visitMethodInsn(INVOKESTATIC, "java/lang/Integer", "valueOf", "(I)Ljava/lang/Integer;", false);
         packArguments(code, Type.getArgumentTypes(descriptor));
         code.visitMethodInsn(
                 INVOKEINTERFACE, FUNCTION, "apply", "(Ljava/lang/Object;Ljava/lang/Object;)Ljava/lang/Object;", true);
-        unpackAnswer(code, Type.getReturnType(descriptor));
+        Boxing.unpackAnswer(code, Type.getReturnType(descriptor));
         code.visitMaxs(0, 0);
         code.visitEnd();
     }
@@ -161,64 +156,17 @@ final class DoubleClassWriter {
             code.visitInsn(ACONST_NULL);
             return;
         }
-        pushInt(code, types.length);
+        Boxing.pushInt(code, types.length);
         code.visitTypeInsn(ANEWARRAY, "java/lang/Object");
         int slot = 1;
         for (int i = 0; i < types.length; i++) {
             Type type = types[i];
             code.visitInsn(DUP);
-            pushInt(code, i);
+            Boxing.pushInt(code, i);
             code.visitVarInsn(type.getOpcode(ILOAD), slot);
-            if (isPrimitive(type)) {
-                String box = boxOf(type);
-                code.visitMethodInsn(
-                        INVOKESTATIC, box, "valueOf", "(" + type.getDescriptor() + ")L" + box + ";", false);
-            }
+            Boxing.box(code, type);
             code.visitInsn(AASTORE);
             slot += type.getSize();
         }
-    }
-
-    private static void unpackAnswer(MethodVisitor code, Type type) {
-        if (type.getSort() == Type.VOID) {
-            code.visitInsn(POP);
-            code.visitInsn(RETURN);
-            return;
-        }
-        if (isPrimitive(type)) {
-            String box = boxOf(type);
-            code.visitTypeInsn(CHECKCAST, box);
-            code.visitMethodInsn(INVOKEVIRTUAL, box, type.getClassName() + "Value", "()" + type.getDescriptor(), false);
-        } else if (!type.getInternalName().equals("java/lang/Object")) {
-            code.visitTypeInsn(CHECKCAST, type.getInternalName());
-        }
-        code.visitInsn(type.getOpcode(IRETURN));
-    }
-
-    private static void pushInt(MethodVisitor code, int value) {
-        if (value <= 5) {
-            code.visitInsn(ICONST_0 + value);
-        } else if (value <= Byte.MAX_VALUE) {
-            code.visitIntInsn(BIPUSH, value);
-        } else {
-            code.visitIntInsn(SIPUSH, value);
-        }
-    }
-
-    private static boolean isPrimitive(Type type) {
-        return type.getSort() < Type.ARRAY;
-    }
-
-    private static String boxOf(Type type) {
-        return switch (type.getSort()) {
-            case Type.BOOLEAN -> "java/lang/Boolean";
-            case Type.CHAR -> "java/lang/Character";
-            case Type.BYTE -> "java/lang/Byte";
-            case Type.SHORT -> "java/lang/Short";
-            case Type.INT -> "java/lang/Integer";
-            case Type.LONG -> "java/lang/Long";
-            case Type.FLOAT -> "java/lang/Float";
-            default -> "java/lang/Double";
-        };
     }
 }

@@ -1,5 +1,7 @@
 package dev.zelotype.engine.make;
 
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.LinkedHashSet;
@@ -7,22 +9,27 @@ import java.util.Set;
 import org.objectweb.asm.Type;
 
 /**
- * A method that a double answers, under its number.
+ * A method that a double answers, under its number. For a class that is replaced as a whole, also a constructor, a static
+ * method, or a method of any instance, which then is its first argument.
  */
 public final class DoubledMethod {
 
     private final int index;
-    private final Method method;
+    private final Executable executable;
     private final Class<?>[] parameterTypes;
     private final boolean ofObject;
     private final Set<String> descriptors = new LinkedHashSet<>();
 
-    DoubledMethod(int index, Method method) {
+    DoubledMethod(int index, Executable executable, Class<?>[] parameterTypes) {
         this.index = index;
-        this.method = method;
-        this.parameterTypes = method.getParameterTypes();
-        this.ofObject = isOfObject(method.getName(), parameterTypes);
-        descriptors.add(Type.getMethodDescriptor(method));
+        this.executable = executable;
+        this.parameterTypes = parameterTypes;
+        this.ofObject = isOfObject(executable.getName(), parameterTypes);
+        descriptors.add(descriptorOf(executable));
+    }
+
+    DoubledMethod(int index, Method method) {
+        this(index, method, method.getParameterTypes());
     }
 
     private static boolean isOfObject(String name, Class<?>[] parameters) {
@@ -33,9 +40,15 @@ public final class DoubledMethod {
         };
     }
 
+    static String descriptorOf(Executable executable) {
+        return executable instanceof Method method
+                ? Type.getMethodDescriptor(method)
+                : Type.getConstructorDescriptor((Constructor<?>) executable);
+    }
+
     /** Adds a descriptor under which the same method can be called: another supertype declares another return type. */
     void alsoCalledAs(Method other) {
-        descriptors.add(Type.getMethodDescriptor(other));
+        descriptors.add(descriptorOf(other));
     }
 
     Set<String> descriptors() {
@@ -44,7 +57,7 @@ public final class DoubledMethod {
 
     /** The descriptor of the method as declared. */
     public String descriptor() {
-        return Type.getMethodDescriptor(method);
+        return descriptorOf(executable);
     }
 
     public int index() {
@@ -52,20 +65,45 @@ public final class DoubledMethod {
     }
 
     public String name() {
-        return method.getName();
+        return isConstructor() ? "new" : executable.getName();
+    }
+
+    public boolean isConstructor() {
+        return executable instanceof Constructor;
+    }
+
+    /** Whether the first argument is the instance that was called. */
+    public boolean takesInstance() {
+        return parameterTypes.length > executable.getParameterCount();
     }
 
     /** The method as declared, with the most specific return type of those that were inherited. */
-    public Method method() {
-        return method;
+    public Executable executable() {
+        return executable;
     }
 
     public Class<?> returnType() {
-        return method.getReturnType();
+        return executable instanceof Method method ? method.getReturnType() : executable.getDeclaringClass();
     }
 
+    public java.lang.reflect.Type genericReturnType() {
+        return executable instanceof Method method ? method.getGenericReturnType() : returnType();
+    }
+
+    /** The types of the arguments. */
     public Class<?>[] parameterTypes() {
         return parameterTypes;
+    }
+
+    /** The name of an argument, or its place where the class file does not tell names. */
+    public String parameterName(int argument) {
+        int place = takesInstance() ? argument - 1 : argument;
+        if (place < 0) {
+            return "instance";
+        }
+        return executable.getParameters()[place].isNamePresent()
+                ? executable.getParameters()[place].getName()
+                : "argument " + (argument + 1);
     }
 
     /** Whether it is one of {@code toString}, {@code equals} and {@code hashCode}, which are not recorded. */
@@ -75,14 +113,14 @@ public final class DoubledMethod {
 
     /** Whether the doubled type has code for it. */
     public boolean hasCode() {
-        return !Modifier.isAbstract(method.getModifiers());
+        return !Modifier.isAbstract(executable.getModifiers());
     }
 
     public boolean canThrow(Throwable thrown) {
         if (thrown instanceof RuntimeException || thrown instanceof Error) {
             return true;
         }
-        for (Class<?> declared : method.getExceptionTypes()) {
+        for (Class<?> declared : executable.getExceptionTypes()) {
             if (declared.isInstance(thrown)) {
                 return true;
             }

@@ -113,12 +113,12 @@ final class FieldInstances implements DoubleClass.Instances {
     @Override
     public MethodHandle ownCode(DoubledMethod method) throws IllegalAccessException {
         try {
-            Class<?> declaring = method.method().getDeclaringClass();
+            Class<?> declaring = method.executable().getDeclaringClass();
             MethodType type = MethodType.methodType(method.returnType(), method.parameterTypes());
             MethodHandle code = inside.findSpecial(directSupertype(declaring), method.name(), type, generated);
             return DoubleClass.spread(code, method.parameterTypes().length);
         } catch (NoSuchMethodException e) {
-            throw new IllegalStateException("A doubled method is gone: " + method.method(), e);
+            throw new IllegalStateException("A doubled method is gone: " + method.executable(), e);
         }
     }
 

@@ -43,6 +43,18 @@ final class MethodTable {
         }
     }
 
+    /** The methods of a woven class, as they are. */
+    MethodTable(List<DoubledMethod> given) {
+        for (DoubledMethod method : given) {
+            methods.add(method);
+            byDescriptor.put(
+                    method.executable() instanceof Method
+                            ? method.name() + method.descriptor()
+                            : "<init>" + method.descriptor(),
+                    method);
+        }
+    }
+
     List<DoubledMethod> methods() {
         return methods;
     }

@@ -83,7 +83,7 @@ final class ProxyInstances implements DoubleClass.Instances {
                             InvocationHandler.class,
                             "invokeDefault",
                             MethodType.methodType(Object.class, Object.class, Method.class, Object[].class));
-            return MethodHandles.insertArguments(invokeDefault, 1, method.method())
+            return MethodHandles.insertArguments(invokeDefault, 1, (Method) method.executable())
                     .asFixedArity()
                     .asType(MethodType.methodType(Object.class, Object.class, Object[].class));
         } catch (NoSuchMethodException e) {

@@ -67,7 +67,8 @@ public final class Capture {
 
     /** Notes a call, and gives back something that the lambda can carry on with: for a chain, its next link. */
     public @Nullable Object called(Participant participant, DoubledMethod method, Object[] arguments) {
-        CapturedCall call = new CapturedCall(participant, method, arguments, caller());
+        CapturedCall call = new CapturedCall(
+                participant, method, arguments, caller(participant.doubleClass().isWoven() ? 1 : 0));
         calls.add(call);
         Class<?> type = method.returnType();
         if (type.isPrimitive()) {
@@ -96,11 +97,13 @@ public final class Capture {
         }
     }
 
-    private static StackFrame caller() {
+    /** Who called; a woven method stands on the stack itself and is skipped. */
+    private static StackFrame caller(int skipped) {
         return StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE)
                 .walk(frames -> frames.filter(frame -> !frame.getClassName().startsWith("dev.zelotype.engine.")
                                 && !MadeNames.isMade(frame.getClassName())
                                 && !isBridge(frame))
+                        .skip(skipped)
                         .findFirst()
                         .orElseThrow());
     }

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.invoke.MethodHandle;
@@ -127,6 +128,21 @@ final class LambdaForm {
 
     private boolean isBridge() {
         return implementation instanceof Method method && method.isBridge();
+    }
+
+    /** Whether one of the captured values is a double, which the lambda then calls. */
+    boolean capturesDouble() {
+        for (int i = 0; i < form.getCapturedArgCount(); i++) {
+            if (DoubleClass.participantOf(form.getCapturedArg(i)) != null) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** A class that the lambda's body refers to. */
+    Class<?> load(String className) {
+        return classOf(Type.getObjectType(className.replace('.', '/')));
     }
 
     boolean isConstructor() {

@@ -7,6 +7,7 @@ import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.reflect.Array;
+import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -18,12 +19,21 @@ import org.jspecify.annotations.Nullable;
 public final class PatternReader {
 
     private final Serializable lambda;
+    private final Classes classes;
     private final LambdaForm form;
     private final Class<?>[] freeTypes;
     private boolean chain;
 
-    private PatternReader(Serializable lambda) {
+    /** Who answers for classes that are replaced as a whole. */
+    public interface Classes {
+
+        /** Gives the participant for a class; replaces the class now if that is allowed. */
+        Participant of(Class<?> type);
+    }
+
+    private PatternReader(Serializable lambda, Classes classes) {
         this.lambda = lambda;
+        this.classes = classes;
         this.form = LambdaForm.of(lambda);
         this.freeTypes = form.parameterTypes();
     }
@@ -33,25 +43,19 @@ public final class PatternReader {
      *
      * @throws MisuseException if it is none, with the reason and a cure
      */
-    public static CallPattern read(Serializable lambda) {
+    public static CallPattern read(Serializable lambda, Classes classes) {
         if (lambda == null) {
             throw new MisuseException(
                     "The pattern is null.", "write it as a method reference or a lambda, such as weather::humidity");
         }
-        PatternReader reader = new PatternReader(lambda);
+        PatternReader reader = new PatternReader(lambda, classes);
         return reader.form.isLambda() ? reader.readLambda() : reader.readReference();
     }
 
     private CallPattern readReference() {
-        String written = form.owner().getSimpleName() + "::" + (form.isConstructor() ? "new" : form.methodName());
-        if (form.isConstructor() || form.isStatic() || !form.isBound()) {
-            String what =
-                    form.isConstructor() ? "a constructor" : form.isStatic() ? "a static method" : "a method of a type";
-            throw new MisuseException(
-                    "This pattern names no double: " + written + " is " + what + ".",
-                    "give the subject a double of " + form.owner().getSimpleName() + " and name that, as in "
-                            + VariableNames.of(form.owner()) + "::"
-                            + (form.isConstructor() ? "method" : form.methodName()));
+        boolean ofType = form.isConstructor() || form.isStatic() || !form.isBound();
+        if (ofType) {
+            return readReferenceToType();
         }
         Object receiver = form.boundObject();
         Participant participant = DoubleClass.participantOf(receiver);
@@ -72,17 +76,55 @@ public final class PatternReader {
         return readLambda();
     }
 
+    private CallPattern readReferenceToType() {
+        Class<?> owner = form.owner();
+        if (!form.isConstructor() && !form.isStatic() && Modifier.isAbstract(owner.getModifiers())) {
+            throw new MisuseException(
+                    "This pattern names no double: " + owner.getSimpleName() + "::" + form.methodName()
+                            + " is a method of an abstract type.",
+                    "give the subject a double of " + owner.getSimpleName() + " and name that, as in "
+                            + VariableNames.of(owner) + "::" + form.methodName());
+        }
+        Participant participant = classes.of(owner);
+        return CallPattern.anyCall(
+                participant, replaceable(participant, form.methodName(), form.methodDescriptor()), freeTypes);
+    }
+
+    private static DoubledMethod replaceable(Participant participant, String name, String descriptor) {
+        DoubledMethod method = participant.doubleClass().find(name, descriptor);
+        if (method == null) {
+            throw new MisuseException(
+                    participant.name() + "." + name
+                            + " cannot be replaced: it is native, abstract, inherited from the JDK,"
+                            + " or one of those that the JVM has code of its own for.",
+                    "wrap it in an interface of your own, and give the subject a double of that");
+        }
+        return method;
+    }
+
+    /** A lambda that ends with a static call or a constructor: the class is replaced before the lambda is run. */
+    private void replaceTarget() {
+        LambdaBody.Target target = form.capturesDouble()
+                ? null
+                : LambdaBody.target(form.owner(), form.methodName(), form.methodDescriptor());
+        if (target != null && !target.owner().equals(form.owner().getName())) {
+            Participant participant = classes.of(form.load(target.owner()));
+            replaceable(participant, target.name(), target.descriptor());
+        }
+    }
+
     private static void refuseFixed(Participant participant, String name, String descriptor) {
         if (participant.doubleClass().fixed(name, descriptor) != null) {
             throw new MisuseException(
                     participant.name() + "." + name + " is final, private or hidden: a double cannot answer it.",
-                    "double an interface that declares it, or use another method");
+                    "spy on a real object in place, with spy(object), or double an interface that declares it");
         }
     }
 
     private CallPattern readLambda() {
         Placeholders placeholders = new Placeholders(freeTypes);
         List<Capture.Run> runs = new ArrayList<>();
+        replaceTarget();
         for (int run = 0; run < placeholders.runs(); run++) {
             Capture.Run captured = Capture.of(lambda, placeholders.run(run), chain);
             if (run == 0) {

@@ -57,7 +57,7 @@ final class Chains {
                 .make(Making.of(
                         Kind.STUB,
                         told.name() + "." + link.method().name() + "()",
-                        DoubleClass.of(link.method().returnType())));
+                        link.method().returnType()));
         Supposition supposition = new Supposition("suppose", link);
         supposition.returns(made.self());
         return made;

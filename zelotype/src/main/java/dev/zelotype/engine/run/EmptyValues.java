@@ -56,11 +56,11 @@ final class EmptyValues {
         if (type.isPrimitive()) {
             return Zero.of(type);
         }
-        boolean fluent = type == doubledType || type == method.method().getDeclaringClass();
+        boolean fluent = type == doubledType || type == method.executable().getDeclaringClass();
         if (fluent && type.isInstance(self) && type != Object.class) {
             return self;
         }
-        return of(type, method.method().getGenericReturnType());
+        return of(type, method.genericReturnType());
     }
 
     private static @Nullable Object of(Class<?> type, Type generic) {

@@ -2,6 +2,7 @@ package dev.zelotype.engine.run;
 
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
@@ -27,6 +28,12 @@ public record Making(
         @Nullable Object real,
         Object @Nullable [] constructorArguments) {
 
+    /** A double of a type, in whatever way the type allows. */
+    public static Making of(Kind kind, @Nullable String name, Class<?> type) {
+        boolean replaced = !DoubleClass.canDouble(type) && !type.isEnum() && Replacements.canReplace(type);
+        return of(kind, name, replaced ? Replacements.ofInstance(type) : DoubleClass.of(type));
+    }
+
     /** A double that runs no constructor. */
     public static Making of(Kind kind, @Nullable String name, DoubleClass type) {
         return new Making(kind, name, type, null, null);
@@ -40,6 +47,9 @@ public record Making(
     /** A spy that passes calls on to a real object, or to another double. */
     public static Making spy(@Nullable String name, Object real) {
         Participant other = DoubleClass.participantOf(real);
+        if (other == null && Replacements.canReplace(real.getClass())) {
+            return inPlace(name, Replacements.ofInstance(real.getClass()), real);
+        }
         List<Class<?>> types =
                 List.of(other == null ? real.getClass() : other.doubleClass().doubledType());
         if (!DoubleClass.canDouble(types.get(0))) {
@@ -61,7 +71,19 @@ public record Making(
         return new ArrayList<>(all);
     }
 
+    /** A spy on an object in its own place, or on a class as a whole: its own methods ask before they run. */
+    static Making inPlace(@Nullable String name, DoubleClass woven, Object real) {
+        return new Making(Kind.SPY, name, woven, real, null);
+    }
+
     Object instance(Told told) {
+        if (type.isWoven()) {
+            Object made = real == null ? type.newInstance(told) : real;
+            if (!(made instanceof Class)) {
+                InPlace.PARTICIPANTS.put(made, told);
+            }
+            return made;
+        }
         if (constructorArguments == null) {
             return type.newInstance(told);
         }

@@ -86,7 +86,7 @@ final class Refusals {
     static FailureText notImplemented(Told told, DoubledMethod method, Object[] arguments) {
         return new FailureText(Calls.call(told, method, arguments) + " is not implemented by the fake "
                         + simpleType(told) + ".")
-                .section("Add to " + simpleType(told), List.of(signature(method.method()) + " {"));
+                .section("Add to " + simpleType(told), List.of(signature((Method) method.executable()) + " {"));
     }
 
     private static String signature(Method method) {

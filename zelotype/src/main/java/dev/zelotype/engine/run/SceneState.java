@@ -8,6 +8,7 @@ import dev.zelotype.engine.journal.CallRecord;
 import dev.zelotype.engine.journal.CallRecord.Ending;
 import dev.zelotype.engine.journal.Journal;
 import dev.zelotype.engine.journal.MethodLog;
+import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
@@ -16,6 +17,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -38,6 +40,7 @@ public final class SceneState {
     private final List<Supposition> suppositions = new ArrayList<>();
     private final Map<Statement, String> unfinished = new LinkedHashMap<>();
     private final List<FailureText> refusals = new ArrayList<>();
+    private final Map<Class<?>, Told> replaced = new ConcurrentHashMap<>();
     private volatile boolean closed;
     private @Nullable SceneState outer;
 
@@ -103,6 +106,26 @@ public final class SceneState {
         return closed;
     }
 
+    /** The one who answers for a class that this scene replaces, or null. */
+    @Nullable
+    Told replaced(Class<?> type) {
+        return replaced.get(type);
+    }
+
+    /** Answers for a class as a whole from now on. */
+    synchronized Told replace(Class<?> type, DoubleClass woven) {
+        Told known = replaced.get(type);
+        if (known == null) {
+            known = make(Making.inPlace(type.getSimpleName(), woven, type));
+            replaced.put(type, known);
+        }
+        return known;
+    }
+
+    public void beEverywhere() {
+        Replacements.claimEverywhere(this);
+    }
+
     public Casting casting() {
         return casting;
     }
@@ -112,8 +135,8 @@ public final class SceneState {
     }
 
     @Nullable
-    CallRecord record(MethodLog log, Object[] arguments) {
-        return closed ? null : journal.add(log, arguments);
+    CallRecord record(MethodLog log, Object[] arguments, boolean woven) {
+        return closed ? null : journal.add(log, arguments, woven);
     }
 
     synchronized void begun(Statement statement, String cure) {
@@ -226,6 +249,7 @@ public final class SceneState {
                 CURRENT.set(outer);
             }
         }
+        Replacements.end(this);
         return verdict();
     }
 

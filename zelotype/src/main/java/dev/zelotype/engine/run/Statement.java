@@ -30,7 +30,7 @@ public abstract class Statement {
 
     /** Reads a pattern; a chain becomes a pattern on the double at its end. */
     static CallPattern read(Serializable shape, boolean mayMakeLinks) {
-        CallPattern pattern = PatternReader.read(shape);
+        CallPattern pattern = PatternReader.read(shape, type -> Replacements.of(type, mayMakeLinks));
         return pattern.before() == null ? pattern : Chains.resolve(pattern, mayMakeLinks);
     }
 

@@ -1,12 +1,12 @@
 package dev.zelotype.engine.run;
 
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.Shapes;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
-import java.lang.reflect.Modifier;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
@@ -37,7 +37,12 @@ public class Supposition extends Statement {
                             + ": any call of it fails, so it answers nothing.",
                     "make it a stub");
         }
-        statement.told().scene().begun(statement, "say what it answers, such as .returns(...)");
+        if (statement.pattern().method().isConstructor()) {
+            // Complete as it is: the new object does not run its real constructor.
+            statement.takeEffect();
+        } else {
+            statement.told().scene().begun(statement, "say what it answers, such as .returns(...)");
+        }
         return statement;
     }
 
@@ -50,6 +55,12 @@ public class Supposition extends Statement {
 
     private Step value(Object value) {
         DoubledMethod method = pattern().method();
+        if (method.isConstructor() && DoubleClass.participantOf(value) == null) {
+            throw new MisuseException(
+                    "The answer of " + this + " is no double: a constructor makes a new object, and can only"
+                            + " let a double answer for it.",
+                    "return a double, such as stub(" + method.returnType().getSimpleName() + ".class)");
+        }
         if (!Answers.fits(value, method.returnType())) {
             throw new MisuseException(
                     "The answer of " + this + " does not fit: " + Answers.misfit(value, method.returnType()) + ".",
@@ -73,7 +84,7 @@ public class Supposition extends Statement {
     }
 
     private static String declared(DoubledMethod method) {
-        Class<?>[] types = method.method().getExceptionTypes();
+        Class<?>[] types = method.executable().getExceptionTypes();
         return types.length == 0 ? "" : ", or one of those that it does: " + Values.print(types);
     }
 
@@ -100,7 +111,7 @@ public class Supposition extends Statement {
         if (!told().hasReal(pattern().method())) {
             throw new MisuseException(
                     this + " cannot call real code: the method is abstract and there is no real object.",
-                    Modifier.isAbstract(pattern().method().method().getModifiers())
+                    !pattern().method().hasCode()
                             ? "say what it answers, or make the double with spy(realObject)"
                             : "say what it answers");
         }
@@ -115,7 +126,9 @@ public class Supposition extends Statement {
         if (first) {
             fix();
             told().scene().completed(this);
-            takeEffect();
+            if (!pattern().method().isConstructor()) {
+                takeEffect();
+            }
         }
     }
 
@@ -131,9 +144,12 @@ public class Supposition extends Statement {
     }
 
     /** The answer whose turn it is. */
-    final Step next() {
+    final @Nullable Step next() {
         Step[] now = steps;
         used = true;
+        if (now.length == 0) {
+            return null;
+        }
         if (now.length == 1) {
             return now[0];
         }

@@ -8,13 +8,19 @@ import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.Capture;
+import dev.zelotype.engine.weave.Guard;
 import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
  * What stands behind one double: what it is told, and how it answers. Calls may come from any thread.
  */
 public final class Told extends Participant {
+
+    /** What becomes of an object whose constructor is replaced by nothing in particular. */
+    static final Object HOLLOW = new Object();
 
     private final SceneState scene;
     private final @Nullable Object real;
@@ -76,7 +82,7 @@ public final class Told extends Participant {
 
     private @Nullable Object answer(DoubledMethod method, Object[] arguments) throws Throwable {
         MethodState state = state(method);
-        CallRecord call = scene.record(state.log(), arguments);
+        CallRecord call = scene.record(state.log(), arguments, doubleClass().isWoven());
         try {
             Supposition told = state.expectations().length == 0
                     ? null
@@ -111,13 +117,57 @@ public final class Told extends Participant {
                     EmptyValues.of(method, self, doubleClass().doubledType()));
         }
         Step step = told.next();
-        Object answer = step.take(this, method, arguments, told.pattern());
+        Object answer = doubleClass().isWoven()
+                ? Guard.outside(() -> step.take(this, method, arguments, told.pattern()))
+                : step.take(this, method, arguments, told.pattern());
         return end(call, step.isReal() ? Ending.REAL : Ending.ANSWERED, answer);
+    }
+
+    /**
+     * Answers a call of a constructor.
+     *
+     * @return null if the real constructor is to run; else what answers for the new object, or {@link #HOLLOW} for nobody
+     */
+    @Nullable
+    Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable {
+        MethodState state = state(constructor);
+        CallRecord call = scene.record(state.log(), arguments, true);
+        try {
+            Supposition told = state.expectations().length == 0
+                    ? null
+                    : scene.expectations().meet(this, state, call, arguments);
+            Supposition supposed = told == null || !told.answers() ? state.covering(arguments) : null;
+            told = supposed == null ? told : supposed;
+            if (told == null) {
+                end(call, Ending.REAL, null);
+                return null;
+            }
+            if (call != null) {
+                call.account();
+            }
+            Supposition chosen = told;
+            Step step = told.next();
+            if (step == null || !step.isReal()) {
+                Object answer = step == null
+                        ? HOLLOW
+                        : Guard.outside(() -> step.take(this, constructor, arguments, chosen.pattern()));
+                end(call, Ending.ANSWERED, null);
+                return answer == null ? HOLLOW : answer;
+            }
+            end(call, Ending.REAL, null);
+            return null;
+        } catch (Throwable e) {
+            if (call != null && call.ending() == Ending.RUNNING) {
+                call.end(Ending.THREW, e);
+            }
+            throw e;
+        }
     }
 
     private @Nullable Object answerUntold(DoubledMethod method, @Nullable CallRecord call, Object[] arguments)
             throws Throwable {
-        if (real != null) {
+        boolean hollow = method.takesInstance() && Replacements.isHollow(arguments[0]);
+        if (real != null && !hollow) {
             return end(call, Ending.REAL, runReal(method, arguments));
         }
         switch (kind().unconfigured()) {
@@ -143,6 +193,20 @@ public final class Told extends Participant {
         return answer;
     }
 
+    /** Whether a statement of the test covers a call. */
+    boolean isTold(DoubledMethod method, Object[] arguments) {
+        MethodState state = states[method.index()];
+        if (state == null) {
+            return false;
+        }
+        for (Expectation expectation : state.expectations()) {
+            if (expectation.covers(arguments)) {
+                return true;
+            }
+        }
+        return state.covering(arguments) != null;
+    }
+
     private @Nullable Object answerOfObject(DoubledMethod method, Object[] arguments) throws Throwable {
         MethodState state = states[method.index()];
         Supposition told = state == null ? null : state.covering(arguments);
@@ -150,6 +214,8 @@ public final class Told extends Participant {
             return told.next().take(this, method, arguments, told.pattern());
         } else if (kind().unconfigured() == Kind.Unconfigured.OWN_CODE && hasOwnCode(method)) {
             return doubleClass().runOwnCode(method, self, arguments);
+        } else if (real != null && doubleClass().isWoven()) {
+            return runReal(method, arguments);
         }
         return switch (method.name()) {
             case "equals" -> self == arguments[0];
@@ -159,7 +225,7 @@ public final class Told extends Participant {
     }
 
     private static boolean hasOwnCode(DoubledMethod method) {
-        return method.hasCode() && method.method().getDeclaringClass() != Object.class;
+        return method.hasCode() && method.executable().getDeclaringClass() != Object.class;
     }
 
     boolean hasReal(DoubledMethod method) {
@@ -172,11 +238,24 @@ public final class Told extends Participant {
         if (real == null) {
             return doubleClass().runOwnCode(method, self, arguments);
         }
+        if (doubleClass().isWoven()) {
+            return runWoven(method, arguments);
+        }
         try {
-            method.method().setAccessible(true);
-            return method.method().invoke(real, arguments);
+            method.executable().setAccessible(true);
+            return ((Method) method.executable()).invoke(real, arguments);
         } catch (InvocationTargetException e) {
             throw e.getCause();
         }
+    }
+
+    /** Lets the call through the head of its own woven method. */
+    private @Nullable Object runWoven(DoubledMethod method, Object[] arguments) throws Throwable {
+        Object target = method.takesInstance() ? arguments[0] : real;
+        Object[] own = method.takesInstance() ? Arrays.copyOfRange(arguments, 1, arguments.length) : arguments;
+        return Guard.outside(() -> {
+            Guard.let(method.executable());
+            return doubleClass().runOwnCode(method, target, own);
+        });
     }
 }

@@ -99,6 +99,19 @@ public final class WholeDoubles {
         }
     }
 
+    /** Records the calls of classes from now on. */
+    public static void watch(Class<?>... types) {
+        if (types.length == 0) {
+            throw new MisuseException("watch() names no class, so it watches nothing.", "name the classes");
+        }
+        for (Class<?> type : types) {
+            if (type == null) {
+                throw new MisuseException("watch(...) was given null.", "give a class, such as SiderealClock.class");
+            }
+            Replacements.of(type, true);
+        }
+    }
+
     /** Forgets the calls so far; what the doubles are told stays. */
     public static void forgetCalls(Object... doubles) {
         for (Told told : told("forgetCalls", doubles)) {

@@ -1,0 +1,258 @@
+package dev.zelotype.engine.run;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.InPlace;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.WovenClasses;
+import dev.zelotype.engine.pattern.Capture;
+import dev.zelotype.engine.weave.Decider;
+import dev.zelotype.engine.weave.Guard;
+import dev.zelotype.engine.weave.Weaver;
+import dev.zelotype.engine.weave.WovenMethod;
+import dev.zelotype.error.MisuseException;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.lang.reflect.Proxy;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Leads calls of woven methods to the scene that replaced them: the one of the object, else the one of the thread.
+ */
+final class Replacements implements Decider, WovenClasses.Weaving {
+
+    private static final Replacements ONLY = new Replacements();
+    private static final InPlace<Boolean> HOLLOW = new InPlace<>();
+
+    private final WovenClasses classes = new WovenClasses(this);
+    private final Map<Class<?>, DoubleClass> wholes = new ConcurrentHashMap<>();
+    private final Map<Class<?>, DoubleClass> instances = new ConcurrentHashMap<>();
+    private final Set<SceneState> users = ConcurrentHashMap.newKeySet();
+    private final ThreadLocal<@Nullable Hollowing> hollowing = new ThreadLocal<>();
+    private volatile @Nullable SceneState everywhere;
+
+    /** A constructor that is being skipped on this thread, with those of its superclasses. */
+    private record Hollowing(WovenMethod outermost, Object becomes) {}
+
+    private Replacements() {}
+
+    private static Weaver weaver() {
+        return Weaver.get(ONLY);
+    }
+
+    /** Whether a class could be woven; the JDK's own and generated ones are left alone. */
+    static boolean canReplace(Class<?> type) {
+        return !type.isPrimitive()
+                && !type.isArray()
+                && !type.isHidden()
+                && !type.isInterface()
+                && !type.isSynthetic()
+                && !Modifier.isAbstract(type.getModifiers())
+                && !Proxy.isProxyClass(type)
+                && !isOfJdk(type);
+    }
+
+    private static boolean isOfJdk(Class<?> type) {
+        return type.getClassLoader() == null || type.getClassLoader() == ClassLoader.getPlatformClassLoader();
+    }
+
+    /** A class whose objects answer in their own place. */
+    static DoubleClass ofInstance(Class<?> type) {
+        weaver().weave(type);
+        SceneState scene = SceneState.current();
+        if (scene == null) {
+            throw new MisuseException(
+                    "An object of " + type.getSimpleName()
+                            + " cannot be replaced outside any scene: nobody would put it back.",
+                    "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
+        }
+        ONLY.begin(scene);
+        return ONLY.instances.computeIfAbsent(type, ONLY.classes::asInstance);
+    }
+
+    /** The one who answers for a class as a whole in the current scene. */
+    static Told of(Class<?> type, boolean mayBegin) {
+        SceneState scene = SceneState.current();
+        if (scene == null) {
+            throw new MisuseException(
+                    type.getSimpleName() + " cannot be replaced outside any scene: nobody would put it back.",
+                    "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
+        }
+        Told known = scene.replaced(type);
+        if (known != null) {
+            return known;
+        }
+        if (!mayBegin) {
+            throw new MisuseException(
+                    type.getSimpleName() + " was not watched: how often it was called so far is unknown.",
+                    "write watch(" + type.getSimpleName()
+                            + ".class) before the subject runs, or suppose or expect the call");
+        }
+        Weaver weaver = weaver();
+        weaver.weave(type);
+        ONLY.begin(scene);
+        return scene.replace(type, ONLY.wholes.computeIfAbsent(type, ONLY.classes::asWhole));
+    }
+
+    private void begin(SceneState scene) {
+        if (users.add(scene)) {
+            weaver().begin();
+        }
+    }
+
+    static void end(SceneState scene) {
+        if (ONLY.everywhere == scene) {
+            ONLY.everywhere = null;
+        }
+        if (ONLY.users.remove(scene)) {
+            weaver().end();
+            for (Told told : scene.doubles()) {
+                if (told.doubleClass().isWoven() && told.kind() == Kind.SPY) {
+                    InPlace.PARTICIPANTS.remove(told.self());
+                }
+            }
+        }
+    }
+
+    static synchronized void claimEverywhere(SceneState scene) {
+        SceneState other = ONLY.everywhere;
+        if (other != null && other != scene) {
+            throw new MisuseException(
+                    "Another scene is everywhere already.", "close it first, or run these tests one by one");
+        }
+        ONLY.everywhere = scene;
+    }
+
+    static boolean isHollow(Object object) {
+        return HOLLOW.get(object) != null;
+    }
+
+    @Override
+    public boolean canWeave(Method method) {
+        return Weaver.isWeavable(method);
+    }
+
+    @Override
+    public void openToUs(Class<?> type) {
+        weaver().openToUs(type);
+    }
+
+    private @Nullable Told whole(WovenMethod method, @Nullable Object self) {
+        SceneState scene = SceneState.current();
+        scene = scene == null ? everywhere : scene;
+        if (scene == null) {
+            return null;
+        }
+        for (Class<?> c = self == null ? method.owner() : self.getClass(); c != null; c = c.getSuperclass()) {
+            Told told = scene.replaced(c);
+            if (told != null) {
+                return told;
+            }
+        }
+        return null;
+    }
+
+    private static @Nullable DoubledMethod find(@Nullable Participant participant, WovenMethod method) {
+        if (participant == null || !participant.doubleClass().isWoven()) {
+            return null;
+        }
+        DoubledMethod found = participant.doubleClass().find(method.name(), method.descriptor());
+        // A method that calls the one it overrides is one call, not two.
+        return found != null && found.executable().equals(method.executable()) ? found : null;
+    }
+
+    @Override
+    public Object @Nullable [] called(WovenMethod method, @Nullable Object self, Object[] arguments) {
+        if (!Guard.enter(method.executable())) {
+            return null;
+        }
+        try {
+            Participant single = self == null ? null : InPlace.PARTICIPANTS.get(self);
+            DoubledMethod ofSingle = find(single, method);
+            Told whole = whole(method, self);
+            DoubledMethod ofWhole = find(whole, method);
+            boolean wholeIsTold = ofWhole != null && whole.isTold(ofWhole, withInstance(ofWhole, self, arguments));
+            if (ofSingle != null && !wholeIsTold) {
+                return new Object[] {single.apply(ofSingle.index(), arguments)};
+            }
+            if (ofWhole == null || ofWhole.ofObject() || isNameOfHollow(method)) {
+                return null;
+            }
+            return new Object[] {whole.apply(ofWhole.index(), withInstance(ofWhole, self, arguments))};
+        } finally {
+            Guard.leave();
+        }
+    }
+
+    private static boolean isNameOfHollow(WovenMethod method) {
+        return switch (method.executable().getName()) {
+            case "toString", "hashCode" -> method.executable().getParameterCount() == 0;
+            case "equals" -> method.executable().getParameterCount() == 1;
+            default -> false;
+        };
+    }
+
+    private static Object[] withInstance(DoubledMethod method, @Nullable Object self, Object[] arguments) {
+        if (!method.takesInstance()) {
+            return arguments;
+        }
+        Object[] all = new Object[arguments.length + 1];
+        all[0] = self;
+        System.arraycopy(arguments, 0, all, 1, arguments.length);
+        return all;
+    }
+
+    @Override
+    public boolean constructing(WovenMethod constructor, Object[] arguments) {
+        if (hollowing.get() != null) {
+            // The constructors of the superclasses of a hollow object are skipped with its own.
+            return true;
+        }
+        if (!Guard.enter(constructor.executable())) {
+            return false;
+        }
+        try {
+            Told whole = whole(constructor, null);
+            DoubledMethod method = find(whole, constructor);
+            if (method == null) {
+                return false;
+            }
+            Capture capture = Capture.current();
+            Object becomes;
+            if (capture == null) {
+                becomes = whole.construct(method, arguments);
+            } else {
+                capture.called(whole, method, arguments);
+                becomes = Told.HOLLOW;
+            }
+            if (becomes == null) {
+                return false;
+            }
+            hollowing.set(new Hollowing(constructor, becomes));
+            return true;
+        } catch (Throwable e) {
+            throw Sneaky.rethrow(e);
+        } finally {
+            Guard.leave();
+        }
+    }
+
+    @Override
+    public void constructed(WovenMethod constructor, Object hollow) {
+        Hollowing current = hollowing.get();
+        if (current == null || current.outermost() != constructor) {
+            return;
+        }
+        hollowing.remove();
+        Participant answering = DoubleClass.participantOf(current.becomes());
+        if (answering != null) {
+            InPlace.PARTICIPANTS.put(hollow, answering);
+        } else {
+            HOLLOW.put(hollow, true);
+        }
+    }
+}

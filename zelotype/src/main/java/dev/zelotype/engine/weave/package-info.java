@@ -1,0 +1,7 @@
+/**
+ * Inside the engine: calls that no double can receive (static, final, constructors) are led past it all the same.
+ */
+@NullMarked
+package dev.zelotype.engine.weave;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,203 @@
+package dev.zelotype.grammar;
+
+import static dev.zelotype.Zelotype.expect;
+import static dev.zelotype.Zelotype.recorded;
+import static dev.zelotype.Zelotype.spy;
+import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.suppose;
+import static dev.zelotype.Zelotype.verify;
+import static dev.zelotype.Zelotype.verifyNothingElse;
+import static dev.zelotype.Zelotype.watch;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.zelotype.Scene;
+import dev.zelotype.error.CheckFailure;
+import dev.zelotype.error.MisuseException;
+import dev.zelotype.observatory.Hardware.FocusSweep;
+import dev.zelotype.observatory.Hardware.Gain;
+import dev.zelotype.observatory.Hardware.Reading;
+import dev.zelotype.observatory.Hardware.SerialLink;
+import dev.zelotype.observatory.Hardware.SiderealClock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Static methods, constructors and final classes, replaced for one scene.
+ */
+class ReplacementTest {
+
+    private Scene scene;
+
+    @BeforeEach
+    void open() {
+        SiderealClock.reset();
+        scene = Scene.open();
+    }
+
+    @AfterEach
+    void everything_is_put_back() {
+        scene.close();
+        SiderealClock.reset();
+        assertThat(SiderealClock.now()).isEqualTo(1_000L);
+        assertThat(SiderealClock.reads()).isEqualTo(1);
+        assertThat(new SerialLink("/dev/tty").send("real")).isEqualTo(4);
+    }
+
+    @Test
+    void static_methods_take_all_four_verbs() {
+        suppose(SiderealClock::now).returns(7L, 8L).callsReal();
+        suppose((Integer degrees) -> SiderealClock.offset("north", degrees)).answers(degrees -> 10L * degrees);
+        expect(() -> SiderealClock.offset("south", 3)).returns(33L).once();
+
+        assertThat(List.of(SiderealClock.now(), SiderealClock.now())).containsExactly(7L, 8L);
+        assertThat(SiderealClock.reads()).as("no real code ran").isZero();
+        assertThat(SiderealClock.now()).isEqualTo(1_000L);
+        assertThat(SiderealClock.offset("north", 4)).isEqualTo(40);
+        assertThat(SiderealClock.offset("south", 3)).isEqualTo(33);
+        assertThat(SiderealClock.offset("west", 5))
+                .as("not covered: the real one")
+                .isEqualTo(9);
+        verify(SiderealClock::now).times(3);
+        assertThat(recorded((String site) -> SiderealClock.offset(site, 5))).containsExactly("west");
+        assertThat(scene.conversation().calls()).first().satisfies(call -> {
+            assertThat(call.receiver()).isEqualTo("SiderealClock");
+            assertThat(call.file()).isEqualTo("ReplacementTest.java");
+        });
+    }
+
+    @Test
+    void a_check_never_runs_what_it_asks_about_and_must_have_watched() {
+        assertThatThrownBy(() -> verify(SiderealClock::now).never())
+                .isInstanceOf(MisuseException.class)
+                .hasMessageContaining("watch(SiderealClock.class) before");
+        watch(SiderealClock.class);
+        verify(SiderealClock::now).never();
+        SiderealClock.now();
+        verify(() -> SiderealClock.now()).once();
+        assertThat(SiderealClock.reads()).isEqualTo(1);
+        assertThatThrownBy(() -> verify(SiderealClock::now).never())
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageContaining("SiderealClock.now()  = 1000");
+    }
+
+    @Test
+    void statics_of_the_jdk_or_a_clear_refusal() {
+        Instant fixed = Instant.ofEpochSecond(5);
+        UUID id = new UUID(1, 2);
+        suppose(() -> Instant.now()).returns(fixed);
+        suppose(UUID::randomUUID).returns(id);
+
+        assertThat(Instant.now()).isEqualTo(fixed);
+        assertThat(UUID.randomUUID()).isEqualTo(id);
+        assertThatThrownBy(() -> suppose(System::nanoTime).returns(1L))
+                .isInstanceOf(MisuseException.class)
+                .hasMessageContaining("System.nanoTime cannot be replaced: it is native");
+    }
+
+    @Test
+    void a_constructor_inside_the_subject_makes_an_object_that_behaves_as_told() {
+        suppose((String port) -> new SerialLink(port));
+        suppose(SerialLink::send)
+                .where((link, command) -> command.endsWith("0"))
+                .returns(100);
+        suppose(SiderealClock::now).returns(7L);
+        suppose(() -> Instant.now()).returns(Instant.ofEpochSecond(5));
+
+        assertThat(new FocusSweep().run(3))
+                .as("a call not told about answers with an empty value")
+                .isEqualTo("7/100/5");
+
+        assertThat(recorded((String port) -> new SerialLink(port))).containsExactly("COM3");
+        verify(SerialLink::send).times(3);
+        verify(SerialLink::send).where((link, command) -> command.equals("G1")).once();
+        assertThat(scene.conversationText()).contains("new SerialLink(\"COM3\")");
+    }
+
+    @Test
+    void a_constructor_can_hand_over_to_a_double_or_fail() {
+        SerialLink link = stub(SerialLink.class);
+        suppose(link::send).answers(command -> 10);
+        suppose((String port) -> new SerialLink(port))
+                .with("COM3")
+                .returns(link)
+                .fails(new IllegalStateException("busy"));
+
+        assertThat(new FocusSweep().run(2)).startsWith("1000/20/");
+        verify(link::send).times(2);
+        assertThatThrownBy(() -> new FocusSweep().run(1)).hasMessage("busy");
+        assertThatThrownBy(() -> new SerialLink("COM4")).as("not covered").hasMessage("no such port: COM4");
+        assertThat(new SerialLink("tty").name()).isEqualTo("TTY");
+    }
+
+    @Test
+    void final_classes_records_and_enums_in_their_own_place() {
+        SerialLink hollow = stub(SerialLink.class, "hollow");
+        Reading reading = stub(Reading.class);
+        suppose(hollow::send).returns(3);
+        suppose(reading::doubled).returns(42);
+        suppose(spy(Gain.HIGH)::factor).returns(9);
+
+        assertThat(hollow.send("x")).isEqualTo(3);
+        assertThat(hollow.name()).isEmpty();
+        assertThat(reading).hasToString("reading");
+        assertThat(reading.doubled()).isEqualTo(42);
+        assertThat(List.of(Gain.HIGH.factor(), Gain.LOW.factor())).containsExactly(9, 1);
+        verify(() -> hollow.send("x")).once();
+        scene.close();
+        assertThat(Gain.HIGH.factor()).isEqualTo(2);
+    }
+
+    @Test
+    void a_spy_in_place_sees_what_the_object_asks_of_itself() {
+        SerialLink link = new SerialLink("tty");
+        link.send("before");
+        assertThat(spy(link, "link")).as("the same reference").isSameAs(link);
+        suppose(() -> link.log("")).doesNothing();
+
+        assertThat(link.send("abc")).isEqualTo(3);
+        assertThat(link.send("")).as("the self-call was replaced").isZero();
+        assertThat(link.sent()).as("the state is its own").isEqualTo(3);
+        verify(link::log).times(2);
+        verifyNothingElseAfter(link);
+    }
+
+    private static void verifyNothingElseAfter(SerialLink link) {
+        verify(link::send).times(2);
+        verify(link::sent).once();
+        verifyNothingElse(link);
+    }
+
+    @Test
+    void replacements_count_on_the_threads_of_their_scene_only() throws Exception {
+        List<Long> seen = new ArrayList<>();
+        ExecutorService before = Executors.newSingleThreadExecutor();
+        Outside.of(() -> before.submit(() -> {}));
+        suppose(SiderealClock::now).returns(7L);
+
+        Thread inside = new Thread(() -> seen.add(SiderealClock.now()));
+        inside.start();
+        inside.join();
+        Outside.of(() -> seen.add(SiderealClock.now()));
+        seen.add(before.submit(SiderealClock::now).get());
+        scene.everywhere();
+        seen.add(before.submit(SiderealClock::now).get());
+        before.shutdown();
+
+        assertThat(seen).containsExactly(7L, 1_000L, 1_000L, 7L);
+        try (Scene other = Scene.open()) {
+            assertThat(SiderealClock.now())
+                    .as("an inner scene replaces nothing")
+                    .isEqualTo(1_000L);
+            assertThatThrownBy(other::everywhere).isInstanceOf(MisuseException.class);
+        }
+        assertThat(SiderealClock.now()).isEqualTo(7L);
+    }
+}
