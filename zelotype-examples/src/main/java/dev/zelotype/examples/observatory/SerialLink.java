@@ -1,0 +1,19 @@
+package dev.zelotype.examples.observatory;
+
+/**
+ * The wire to the focus motor.
+ */
+public final class SerialLink {
+
+    private final String port;
+
+    public SerialLink(String port) {
+        this.port = port;
+        throw new IllegalStateException("There is no port " + port + " on this machine.");
+    }
+
+    /** Sends a command; gives the motor's answer. */
+    public int send(String command) {
+        throw new IllegalStateException(port + " does not answer to " + command);
+    }
+}
