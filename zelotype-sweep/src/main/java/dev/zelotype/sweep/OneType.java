@@ -33,12 +33,12 @@ final class OneType {
                     || type.isLocalClass()) {
                 return;
             }
-            // A type that refers to a library which is not there cannot be used by anybody.
+            // A type whose initializer or superclass fails here is of no use to anybody, doubled or not.
             type.getMethods();
             type.getDeclaredMethods();
             type.getDeclaredConstructors();
             Class.forName(className, true, OneType.class.getClassLoader());
-        } catch (ClassNotFoundException | LinkageError e) {
+        } catch (ClassNotFoundException | Error e) {
             return;
         }
         try (Scene scene = Scene.open(SceneSettings.defaults().linesOfCalls(0))) {

@@ -17,7 +17,9 @@ class FocusSweepTest {
     void the_sharpest_step_is_found_at_the_time_of_the_clock() {
         suppose(SiderealClock::now).returns(4711L);
         suppose((String port) -> new SerialLink(port));
-        suppose(SerialLink::send).where((link, command) -> command.equals("FOCUS 2")).returns(90);
+        suppose(SerialLink::send)
+                .where((link, command) -> command.equals("FOCUS 2"))
+                .returns(90);
 
         assertThat(new FocusSweep().sharpest(4)).isEqualTo("step 2 at 4711");
 
