@@ -4,7 +4,7 @@
 module dev.zelotype {
     requires java.instrument;
     requires jdk.unsupported;
-    requires static transitive org.jspecify;
+    requires static org.jspecify;
     requires static org.objectweb.asm;
 
     exports dev.zelotype;

@@ -103,6 +103,7 @@ public final class Scene implements AutoCloseable {
      * @return this scene
      * @throws MisuseException if the name was provided before
      */
+    @SuppressWarnings("exports")
     public Scene provide(String name, @Nullable Object value) {
         state.casting().provide(name, value);
         return this;
@@ -206,6 +207,7 @@ public final class Scene implements AutoCloseable {
      *
      * @param failure why the test failed, or null if it did not
      */
+    @SuppressWarnings("exports")
     public void closeAfter(@Nullable Throwable failure) {
         Throwable problem = state.close();
         if (problem == null) {

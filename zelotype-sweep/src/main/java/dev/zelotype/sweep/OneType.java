@@ -11,6 +11,7 @@ import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.Proxy;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 
@@ -34,6 +35,7 @@ final class OneType {
                 return;
             }
             // A type whose initializer or superclass fails here is of no use to anybody, doubled or not.
+            type.getDeclaringClass();
             type.getMethods();
             type.getDeclaredMethods();
             type.getDeclaredConstructors();
@@ -45,6 +47,9 @@ final class OneType {
             tryType(scene, type, tally);
         } catch (MisuseException e) {
             tally.refused(e.getMessage());
+        } catch (NoClassDefFoundError e) {
+            // One of the types in its signatures is of no use here either.
+            return;
         } catch (Exception | LinkageError | StackOverflowError | AssertionError e) {
             tally.failed(className + ": " + e);
         }
@@ -80,8 +85,21 @@ final class OneType {
         }
     }
 
+    /** The JDK's proxies show bridges of their interfaces as plain methods, and have a helper of their own. */
     private static boolean isProxyHelper(Object made, Method method) {
-        return Proxy.isProxyClass(made.getClass()) && method.getName().equals("proxyClassLookup");
+        if (!Proxy.isProxyClass(made.getClass())) {
+            return false;
+        }
+        for (Class<?> type : made.getClass().getInterfaces()) {
+            for (Method declared : type.getMethods()) {
+                if (!declared.isBridge()
+                        && declared.getName().equals(method.getName())
+                        && Arrays.equals(declared.getParameterTypes(), method.getParameterTypes())) {
+                    return false;
+                }
+            }
+        }
+        return true;
     }
 
     private static boolean call(Object made, Method method) throws IllegalAccessException {

@@ -15,7 +15,7 @@ public class CheckFailure extends AssertionError {
      * @param message what was expected and what happened instead
      * @param cause what led to it, or null
      */
-    @SuppressWarnings("this-escape")
+    @SuppressWarnings({"exports", "this-escape"})
     public CheckFailure(String message, @Nullable Throwable cause) {
         super(message, cause);
         Frames.beginOutside(this);

@@ -27,6 +27,7 @@ public final class MisuseException extends RuntimeException {
      * @param cure what to do about it
      * @param cause what led to it, or null
      */
+    @SuppressWarnings("exports")
     public MisuseException(String problem, String cure, @Nullable Throwable cause) {
         super(problem + "\n  Cure: " + cure, cause);
         Frames.beginOutside(this);

@@ -54,7 +54,7 @@ final class DoubleClassMaker {
         if (allPublic(types)) {
             return inNursery(host, types.get(0), superclass, interfaces);
         }
-        if (superclass == Object.class) {
+        if (superclass == Object.class && isKnownToProxies(host)) {
             return ProxyInstances.make(types.get(0), interfaces);
         }
         throw new MisuseException(
@@ -89,6 +89,11 @@ final class DoubleClassMaker {
             }
         }
         return type.getModule().isExported(type.getPackageName());
+    }
+
+    /** The JDK takes a public type within a hidden one for public, and its proxies then cannot see the hidden one. */
+    private static boolean isKnownToProxies(Class<?> host) {
+        return !Modifier.isPublic(host.getModifiers()) || !host.getModule().isExported(host.getPackageName());
     }
 
     private static boolean isOpenToUs(Class<?> host) {

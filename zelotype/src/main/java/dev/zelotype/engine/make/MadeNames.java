@@ -6,10 +6,12 @@ package dev.zelotype.engine.make;
 public final class MadeNames {
 
     static final String MARK = "$ZelotypeDouble";
+    /** How the JDK names its proxies, which some doubles are. */
+    private static final String PROXY = "$Proxy";
 
     private MadeNames() {}
 
     public static boolean isMade(String className) {
-        return className.contains(MARK);
+        return className.contains(MARK) || className.startsWith(PROXY, className.lastIndexOf('.') + 1);
     }
 }
