@@ -164,6 +164,16 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
+     * Gives the classes that any scene has replaced something of their original code back. There is hardly a reason to: as
+     * soon as no scene replaces anything, a woven class runs its own code, and costs one look at a field a call.
+     *
+     * @throws MisuseException if an open scene still replaces something
+     */
+    public static void unweave() {
+        SceneState.unweave();
+    }
+
+    /**
      * Says that what was supposed so far is a base set-up that several tests share: what this test does not need of it is
      * not noted as unused. With JUnit that is what ran before the test method itself.
      */

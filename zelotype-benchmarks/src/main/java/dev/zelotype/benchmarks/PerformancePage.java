@@ -31,6 +31,7 @@ public final class PerformancePage {
         PerformancePage page = new PerformancePage();
         page.measureCalls();
         page.measureInstances();
+        page.measureWoven();
         page.measureFirstDoubles();
         page.measureOneTest();
         Files.writeString(Path.of(arguments[0]), page.text());
@@ -64,6 +65,17 @@ public final class PerformancePage {
                 "Proxy instance",
                 proxy,
                 2.0,
+                "ns");
+    }
+
+    private void measureWoven() throws RunnerException {
+        Collection<RunResult> results = jmh(WovenBenchmark.class);
+        row(
+                "a woven static method that nobody replaces",
+                score(results, "woven"),
+                "the same, not woven",
+                score(results, "plain"),
+                0,
                 "ns");
     }
 

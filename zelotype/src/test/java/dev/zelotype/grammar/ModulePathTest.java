@@ -88,7 +88,8 @@ class ModulePathTest {
                                 suppose(mount::twice).callsReal();
                                 suppose(() -> hidden.open()).returns(5);
                                 System.out.println("angle " + dome.angle() + ", package-private of an open module "
-                                        + Mount.rateOf(mount) + ", real over it " + mount.twice() + ", exported " + hidden.open());
+                                        + Mount.rateOf(mount) + ", real over it " + mount.twice()
+                                        + ", exported " + hidden.open());
                                 verify(dome::angle).once();
                             }
                             try (Scene scene = Scene.open()) {

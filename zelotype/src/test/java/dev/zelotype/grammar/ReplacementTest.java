@@ -19,6 +19,10 @@ import dev.zelotype.observatory.Hardware.Gain;
 import dev.zelotype.observatory.Hardware.Reading;
 import dev.zelotype.observatory.Hardware.SerialLink;
 import dev.zelotype.observatory.Hardware.SiderealClock;
+import java.lang.instrument.ClassFileTransformer;
+import java.lang.instrument.Instrumentation;
+import java.nio.charset.StandardCharsets;
+import java.security.ProtectionDomain;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -173,6 +177,44 @@ class ReplacementTest {
         verify(link::send).times(2);
         verify(link::sent).once();
         verifyNothingElse(link);
+    }
+
+    /** What the class file of a class looks like to an agent that comes after Zelotype's. */
+    private static boolean isWoven(Class<?> type) throws Exception {
+        Instrumentation instrumentation =
+                (Instrumentation) System.getProperties().get("dev.zelotype.instrumentation");
+        boolean[] woven = new boolean[1];
+        ClassFileTransformer looking = new ClassFileTransformer() {
+            @Override
+            public byte[] transform(
+                    ClassLoader loader, String name, Class<?> seen, ProtectionDomain domain, byte[] code) {
+                woven[0] |= seen == type && new String(code, StandardCharsets.ISO_8859_1).contains("ZelotypeGate");
+                return null;
+            }
+        };
+        instrumentation.addTransformer(looking, true);
+        try {
+            instrumentation.retransformClasses(type);
+        } finally {
+            instrumentation.removeTransformer(looking);
+        }
+        return woven[0];
+    }
+
+    @Test
+    void classes_get_their_code_back_and_can_be_replaced_again() throws Exception {
+        suppose(SiderealClock::now).returns(7L);
+        assertThat(isWoven(SiderealClock.class)).isTrue();
+        assertThatThrownBy(Scene::unweave).isInstanceOf(MisuseException.class).hasMessageContaining("still replaces");
+        scene.close();
+        Scene.unweave();
+        assertThat(isWoven(SiderealClock.class)).isFalse();
+        assertThat(SiderealClock.now()).isEqualTo(1_000L);
+        try (Scene again = Scene.open()) {
+            suppose(SiderealClock::now).returns(8L);
+            assertThat(SiderealClock.now()).isEqualTo(8L);
+            assertThat(again.conversation().calls()).hasSize(1);
+        }
     }
 
     @Test

@@ -118,6 +118,13 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         }
     }
 
+    static void unweave() {
+        if (!ONLY.users.isEmpty()) {
+            throw new MisuseException("An open scene still replaces something.", "close all scenes first");
+        }
+        Weaver.restoreAll();
+    }
+
     static synchronized void claimEverywhere(SceneState scene) {
         SceneState other = ONLY.everywhere;
         if (other != null && other != scene) {

@@ -122,6 +122,10 @@ public final class SceneState {
         return known;
     }
 
+    public static void unweave() {
+        Replacements.unweave();
+    }
+
     public void beEverywhere() {
         Replacements.claimEverywhere(this);
     }

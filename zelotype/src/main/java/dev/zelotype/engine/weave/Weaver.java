@@ -95,10 +95,18 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
     }
 
-    /** Gives a class its original code back. */
-    public synchronized void restore(Class<?> type) {
-        if (woven.remove(type) != null) {
-            retransform(List.of(type));
+    /** Gives all woven classes their original code back. */
+    public static synchronized void restoreAll() {
+        if (only != null) {
+            only.restore();
+        }
+    }
+
+    private synchronized void restore() {
+        List<Class<?>> types = new ArrayList<>(woven.keySet());
+        woven.clear();
+        if (!types.isEmpty()) {
+            retransform(types);
         }
     }
 
