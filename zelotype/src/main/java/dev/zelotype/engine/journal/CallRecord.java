@@ -3,13 +3,25 @@ package dev.zelotype.engine.journal;
 import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
+import java.util.Comparator;
 import org.jspecify.annotations.Nullable;
 
 /**
  * One call that a double received. Its call data are fixed before anybody can see it; how it ended is added by the
  * calling thread and seen by others as soon as the call returns.
+ *
+ * <p>Calls of the thread that owns the scene, by far the most, are numbered without any lock; a call of another thread
+ * remembers after which of them it came. See {@link Journal}.
  */
-public final class CallRecord {
+public class CallRecord {
+
+    /** The order in which calls of one scene happened. */
+    public static final Comparator<CallRecord> IN_ORDER = new Comparator<>() {
+        @Override
+        public int compare(CallRecord a, CallRecord b) {
+            return a.own != b.own ? Integer.compare(a.own, b.own) : Integer.compare(a.foreign(), b.foreign());
+        }
+    };
 
     private static final VarHandle ENDING;
 
@@ -22,9 +34,12 @@ public final class CallRecord {
     }
 
     private final MethodLog log;
-    private final int number;
+    /** How many calls of the owning thread there were, this one included. */
+    private final int own;
+    /** The place among all calls, once somebody has put them in order. */
+    private int rank;
+
     private final Object[] arguments;
-    private final Thread thread;
     private final @Nullable StackFrame caller;
     private @Nullable Object answer;
     private Ending ending = Ending.RUNNING;
@@ -50,12 +65,43 @@ public final class CallRecord {
         UNEXPECTED
     }
 
-    CallRecord(MethodLog log, int number, Object[] arguments, @Nullable StackFrame caller) {
+    CallRecord(MethodLog log, int own, Object[] arguments, @Nullable StackFrame caller) {
         this.log = log;
-        this.number = number;
+        this.own = own;
         this.arguments = arguments;
-        this.thread = Thread.currentThread();
         this.caller = caller;
+    }
+
+    /** A call of a thread that does not own the scene. */
+    static final class OfOtherThread extends CallRecord {
+
+        private final int foreign;
+        private final Thread thread;
+
+        OfOtherThread(MethodLog log, int own, int foreign, Object[] arguments, @Nullable StackFrame caller) {
+            super(log, own, arguments, caller);
+            this.foreign = foreign;
+            this.thread = Thread.currentThread();
+        }
+
+        @Override
+        int foreign() {
+            return foreign;
+        }
+
+        @Override
+        public Thread thread() {
+            return thread;
+        }
+    }
+
+    /** The place among the calls of other threads; 0 for one of the owning thread, which comes first. */
+    int foreign() {
+        return 0;
+    }
+
+    public Thread thread() {
+        return log.ownerThread();
     }
 
     /** Says how the call ended. */
@@ -86,17 +132,18 @@ public final class CallRecord {
         return log;
     }
 
-    /** The call's place among all calls of its scene, from 1. */
+    /** Puts the call into its place among all calls of its scene, from 1. */
+    public void rank(int place) {
+        rank = place;
+    }
+
+    /** The call's place among all calls of its scene, from 1, as it was when they were last put in order. */
     public int number() {
-        return number;
+        return rank;
     }
 
     public Object[] arguments() {
         return arguments;
-    }
-
-    public Thread thread() {
-        return thread;
     }
 
     public @Nullable StackFrame caller() {

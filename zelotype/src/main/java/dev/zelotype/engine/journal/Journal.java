@@ -1,18 +1,37 @@
 package dev.zelotype.engine.journal;
 
+import java.lang.StackWalker.StackFrame;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Numbers the calls of one scene. Safe for use from any thread.
+ * Keeps the calls of one scene in order. Safe for use from any thread.
+ *
+ * <p>Calls of the thread that made the journal are simply counted. A call of another thread notes how many of those there
+ * were, and its own place among the calls of all other threads. So whatever happened before something else, by any
+ * means by which one thread can know of another, also comes before it in {@link CallRecord#IN_ORDER}.
  */
 public final class Journal {
 
-    private final AtomicInteger calls = new AtomicInteger();
+    private static final VarHandle OWN;
+
+    static {
+        try {
+            OWN = MethodHandles.lookup().findVarHandle(Journal.class, "own", int.class);
+        } catch (ReflectiveOperationException e) {
+            throw new ExceptionInInitializerError(e);
+        }
+    }
+
+    private final Thread owner = Thread.currentThread();
+    private final AtomicInteger foreign = new AtomicInteger();
     private final int linesKept;
+    private int own;
 
     /**
-     * Starts a journal.
+     * Starts a journal that the current thread owns.
      *
      * @param linesKept for how many calls to note where they were made, which costs far more than the call itself
      */
@@ -20,18 +39,34 @@ public final class Journal {
         this.linesKept = linesKept;
     }
 
-    /** Keeps a call; null if only its number is kept. */
+    public Thread owner() {
+        return owner;
+    }
+
+    /**
+     * Keeps a call; null if only its number is kept.
+     *
+     * @param woven whether the called method itself stands on the stack
+     */
     public @Nullable CallRecord add(MethodLog log, Object[] arguments, boolean woven) {
         if (log.counted()) {
             return null;
         }
-        int number = calls.incrementAndGet();
-        CallRecord call = new CallRecord(log, number, arguments, number <= linesKept ? Lines.caller(woven) : null);
-        log.add(call);
+        if (Thread.currentThread() == owner) {
+            int number = own + 1;
+            OWN.setRelease(this, number);
+            CallRecord call = new CallRecord(log, number, arguments, line(number, woven));
+            log.addOwn(call);
+            return call;
+        }
+        int before = (int) OWN.getAcquire(this);
+        int number = foreign.incrementAndGet();
+        CallRecord call = new CallRecord.OfOtherThread(log, before, number, arguments, line(before + number, woven));
+        log.addForeign(call);
         return call;
     }
 
-    public int size() {
-        return calls.get();
+    private @Nullable StackFrame line(int number, boolean woven) {
+        return number <= linesKept ? Lines.caller(woven) : null;
     }
 }

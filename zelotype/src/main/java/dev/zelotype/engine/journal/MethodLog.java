@@ -5,21 +5,25 @@ import dev.zelotype.engine.make.Participant;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.atomic.LongAdder;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The calls of one method of one double, newest first, without a lock: a call is linked in by one compare-and-set.
+ * The calls of one method of one double, newest first, without a lock: those of the thread that owns the scene in one
+ * chain, which nobody else writes, and those of all other threads in another, where a call is linked in by one
+ * compare-and-set.
  */
 public final class MethodLog {
 
-    private static final VarHandle NEWEST;
+    private static final VarHandle OWN;
+    private static final VarHandle FOREIGN;
 
     static {
         try {
-            NEWEST = MethodHandles.lookup().findVarHandle(MethodLog.class, "newest", CallRecord.class);
+            OWN = MethodHandles.lookup().findVarHandle(MethodLog.class, "own", CallRecord.class);
+            FOREIGN = MethodHandles.lookup().findVarHandle(MethodLog.class, "foreign", CallRecord.class);
         } catch (ReflectiveOperationException e) {
             throw new ExceptionInInitializerError(e);
         }
@@ -27,20 +31,38 @@ public final class MethodLog {
 
     private final Participant owner;
     private final DoubledMethod method;
-    private volatile @Nullable CallRecord newest;
+    private final Thread ownerThread;
+    private @Nullable CallRecord own;
+    private volatile @Nullable CallRecord foreign;
     private volatile @Nullable LongAdder countOnly;
 
-    public MethodLog(Participant owner, DoubledMethod method) {
+    /**
+     * Starts a log.
+     *
+     * @param ownerThread the thread that owns the scene
+     */
+    public MethodLog(Participant owner, DoubledMethod method, Thread ownerThread) {
         this.owner = owner;
         this.method = method;
+        this.ownerThread = ownerThread;
     }
 
-    void add(CallRecord call) {
+    /** Adds a call of the owning thread, on that thread. */
+    void addOwn(CallRecord call) {
+        call.previous = own;
+        OWN.setRelease(this, call);
+    }
+
+    void addForeign(CallRecord call) {
         CallRecord before;
         do {
-            before = newest;
+            before = foreign;
             call.previous = before;
-        } while (!NEWEST.compareAndSet(this, before, call));
+        } while (!FOREIGN.compareAndSet(this, before, call));
+    }
+
+    Thread ownerThread() {
+        return ownerThread;
     }
 
     /** From now on keeps only the number of calls. */
@@ -71,31 +93,30 @@ public final class MethodLog {
     }
 
     public void forget() {
-        newest = null;
+        OWN.setRelease(this, null);
+        foreign = null;
         LongAdder counter = countOnly;
         if (counter != null) {
             counter.reset();
         }
     }
 
+    /** Looks at each call so far, in no particular order. */
+    public void each(Consumer<CallRecord> look) {
+        for (CallRecord call = (CallRecord) OWN.getAcquire(this); call != null; call = call.previous) {
+            look.accept(call);
+        }
+        for (CallRecord call = foreign; call != null; call = call.previous) {
+            look.accept(call);
+        }
+    }
+
     /** The calls so far, oldest first. */
     public List<CallRecord> calls() {
         List<CallRecord> calls = new ArrayList<>();
-        for (CallRecord call = newest; call != null; call = call.previous) {
-            calls.add(call);
-        }
-        Collections.reverse(calls);
-        // Two threads may link their calls in another order than they were numbered.
-        calls.sort((a, b) -> Integer.compare(a.number(), b.number()));
+        each(calls::add);
+        calls.sort(CallRecord.IN_ORDER);
         return calls;
-    }
-
-    public @Nullable CallRecord newest() {
-        return newest;
-    }
-
-    public static @Nullable CallRecord before(CallRecord call) {
-        return call.previous;
     }
 
     public Participant owner() {

@@ -82,6 +82,11 @@ public final class DoubleClass {
         return known;
     }
 
+    /** The class of doubles of a type if it was made already. */
+    public static @Nullable DoubleClass known(Class<?> type) {
+        return MADE_FOR.get(type).doubles;
+    }
+
     /** Whether a type can be doubled as such. */
     public static boolean canDouble(Class<?> type) {
         return Doublable.reason(type) == null;

@@ -112,21 +112,17 @@ public final class Check extends Statement {
         if (!all) {
             refuseWithoutArguments();
         }
-        long found = log.countedOnly();
-        for (CallRecord call = log.newest(); call != null; call = MethodLog.before(call)) {
-            if (all || pattern().covers(call.arguments())) {
-                found++;
-            }
-        }
-        return found;
+        long[] found = {log.countedOnly()};
+        log.each(call -> found[0] += all || pattern().covers(call.arguments()) ? 1 : 0);
+        return found[0];
     }
 
     private void accountAll() {
-        for (CallRecord call = log().newest(); call != null; call = MethodLog.before(call)) {
+        log().each(call -> {
             if (pattern().covers(call.arguments())) {
                 call.account();
             }
-        }
+        });
     }
 
     private void refuseWithoutArguments() {
@@ -139,6 +135,7 @@ public final class Check extends Statement {
     }
 
     private String explain(Count wanted, long found) {
+        told().scene().calls();
         String time = patience == null ? "" : " within " + patience.toMillis() + " ms";
         FailureText text = new FailureText(
                 "Expected " + wanted.text() + " of " + patternText() + time + ", but " + Count.happened(found) + ".");

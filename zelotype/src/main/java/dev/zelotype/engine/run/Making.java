@@ -30,6 +30,10 @@ public record Making(
 
     /** A double of a type, in whatever way the type allows. */
     public static Making of(Kind kind, @Nullable String name, Class<?> type) {
+        DoubleClass known = DoubleClass.known(type);
+        if (known != null) {
+            return of(kind, name, known);
+        }
         boolean replaced = !DoubleClass.canDouble(type) && !type.isEnum() && Replacements.canReplace(type);
         return of(kind, name, replaced ? Replacements.ofInstance(type) : DoubleClass.of(type));
     }

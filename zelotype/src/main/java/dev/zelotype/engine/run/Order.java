@@ -81,7 +81,7 @@ public final class Order {
                 }
             }
         }
-        calls.sort((a, b) -> Integer.compare(a.number(), b.number()));
+        calls.sort(CallRecord.IN_ORDER);
         int[] reached = {0, 0};
         if (!reads(calls, 0, 0, reached)) {
             throw failure(calls, reached);
@@ -112,6 +112,7 @@ public final class Order {
     }
 
     private CheckFailure failure(List<CallRecord> calls, int[] reached) {
+        calls.forEach(call -> ((Told) call.log().owner()).scene().calls());
         List<String> wanted = new ArrayList<>();
         for (int i = 0; i < checks.size(); i++) {
             wanted.add((i + 1) + "  " + checks.get(i).patternText() + ", "

@@ -36,7 +36,9 @@ public final class SceneState {
     private final Expectations expectations = new Expectations();
     private final Casting casting = new Casting(this);
     private final List<Told> doubles = new ArrayList<>();
-    private final Map<String, Integer> names = new HashMap<>();
+    /** How many doubles have each name. */
+    private final Map<String, int[]> names = new HashMap<>();
+
     private final List<Supposition> suppositions = new ArrayList<>();
     private final Map<Statement, String> unfinished = new LinkedHashMap<>();
     private final List<FailureText> refusals = new ArrayList<>();
@@ -89,10 +91,13 @@ public final class SceneState {
                     "make it before the scene is closed");
         }
         String name = making.name() == null ? making.type().variableName() : making.name();
-        Integer taken = names.get(name);
-        int number = taken == null ? 1 : taken + 1;
-        names.put(name, number);
-        Told told = new Told(making.name() != null || number == 1 ? name : name + number, making, this);
+        int[] taken = names.get(name);
+        if (taken == null) {
+            taken = new int[1];
+            names.put(name, taken);
+        }
+        taken[0]++;
+        Told told = new Told(name, making.name() == null ? taken[0] : 1, making, this);
         doubles.add(told);
         return told;
     }
@@ -132,6 +137,10 @@ public final class SceneState {
 
     public Casting casting() {
         return casting;
+    }
+
+    Thread ownerThread() {
+        return journal.owner();
     }
 
     Expectations expectations() {
@@ -198,7 +207,10 @@ public final class SceneState {
         for (Told told : doubles()) {
             calls.addAll(callsOf(told));
         }
-        calls.sort((a, b) -> Integer.compare(a.number(), b.number()));
+        calls.sort(CallRecord.IN_ORDER);
+        for (int i = 0; i < calls.size(); i++) {
+            calls.get(i).rank(i + 1);
+        }
         return calls;
     }
 

@@ -27,8 +27,8 @@ public final class Told extends Participant {
     private final MethodState[] states;
     private final Object self;
 
-    Told(String name, Making making, SceneState scene) {
-        super(name, making.kind(), making.type());
+    Told(String baseName, int number, Making making, SceneState scene) {
+        super(baseName, number, making.kind(), making.type());
         this.scene = scene;
         this.real = making.real();
         this.states = new MethodState[making.type().methodCount()];
@@ -53,7 +53,7 @@ public final class Told extends Participant {
     private synchronized MethodState newState(DoubledMethod method) {
         MethodState state = states[method.index()];
         if (state == null) {
-            state = new MethodState(new MethodLog(this, method));
+            state = new MethodState(new MethodLog(this, method, scene.ownerThread()));
             states[method.index()] = state;
         }
         return state;

@@ -90,7 +90,8 @@ public final class WholeDoubles {
 
     private static void refuse(String sentence, List<CallRecord> calls) {
         if (!calls.isEmpty()) {
-            calls.sort((a, b) -> Integer.compare(a.number(), b.number()));
+            calls.forEach(call -> ((Told) call.log().owner()).scene().calls());
+            calls.sort(CallRecord.IN_ORDER);
             throw new CheckFailure(
                     new FailureText(sentence + ", but " + Count.happened(calls.size()) + ".")
                             .section(calls.size() == 1 ? "The call" : "The calls", Calls.conversation(calls))
@@ -156,8 +157,9 @@ public final class WholeDoubles {
                 }
             }
         }
+        told.scene().calls();
         List<CallRecord> calls = SceneState.callsOf(told);
-        calls.sort((a, b) -> Integer.compare(a.number(), b.number()));
+        calls.sort(CallRecord.IN_ORDER);
         return new FailureText(told.name() + " is a " + told.kind().word() + " of "
                         + Values.typeName(told.doubleClass().doubledType()) + ".")
                 .section("Told", rows.isEmpty() ? List.of("nothing") : Columns.align(rows))
