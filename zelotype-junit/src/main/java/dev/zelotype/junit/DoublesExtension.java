@@ -3,6 +3,7 @@ package dev.zelotype.junit;
 import dev.zelotype.Scene;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Parameter;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
@@ -73,7 +74,17 @@ final class DoublesExtension
             throw e;
         } finally {
             attachConversation(failure, scene);
+            publishNotes(context, injection);
             Journals.write(context, scene, injection.notes(), failure);
+        }
+    }
+
+    /** What is worth knowing though it is not wrong goes into the test's report. */
+    private static void publishNotes(ExtensionContext context, Injection injection) {
+        List<String> notes =
+                injection.scene().conversation().withNotes(injection.notes()).notes();
+        if (!notes.isEmpty()) {
+            context.publishReportEntry("zelotype.notes", String.join("\n", notes));
         }
     }
 

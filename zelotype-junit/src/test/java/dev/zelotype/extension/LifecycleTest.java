@@ -7,6 +7,7 @@ import static dev.zelotype.Zelotype.verifyUntouched;
 import static dev.zelotype.doubles.Kind.MOCK;
 import static dev.zelotype.doubles.Kind.SPY;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 import static org.junit.jupiter.api.DynamicTest.dynamicTest;
 import static org.junit.platform.engine.discovery.DiscoverySelectors.selectClass;
 
@@ -25,6 +26,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DynamicTest;
@@ -33,12 +35,14 @@ import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.junit.platform.engine.TestExecutionResult;
+import org.junit.platform.engine.reporting.ReportEntry;
 import org.junit.platform.testkit.engine.EngineExecutionResults;
 import org.junit.platform.testkit.engine.EngineTestKit;
 
@@ -203,6 +207,48 @@ class LifecycleTest {
         }
     }
 
+    static final class Clock {
+        private Clock() {}
+
+        static long now() {
+            return 1;
+        }
+    }
+
+    @WithDoubles
+    static class UntidyTest {
+        @BeforeEach
+        void replace() {
+            suppose(Clock::now).returns(7L);
+            assertThat(Clock.now()).isEqualTo(7);
+        }
+
+        @Test
+        void fails() {
+            throw new IllegalStateException("failed");
+        }
+
+        @Test
+        void aborts() {
+            assumeTrue(Clock.now() == 1, "aborted");
+        }
+
+        @Test
+        @Timeout(value = 100, unit = TimeUnit.MILLISECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
+        void times_out() throws InterruptedException {
+            assertThat(Clock.now()).isEqualTo(7);
+            Thread.sleep(60_000);
+        }
+    }
+
+    @Test
+    void what_was_replaced_is_put_back_however_a_test_ends(@TempDir Path journal) {
+        run(UntidyTest.class, journal)
+                .testEvents()
+                .assertStatistics(statistics -> statistics.failed(2).aborted(1).succeeded(0));
+        assertThat(Clock.now()).isEqualTo(1);
+    }
+
     private static Throwable failure(EngineExecutionResults results, String test) {
         return results.testEvents().failed().stream()
                 .filter(event -> event.getTestDescriptor().getDisplayName().startsWith(test))
@@ -227,6 +273,10 @@ class LifecycleTest {
                         .startsWith("what the doubles were asked before the test failed:\n    1  roof.open()")
                         .containsPattern(
                                 "2  roof\\.station\\(\\) += null \\(by default\\) +LifecycleTest\\.java:\\d+"));
+        assertThat(results.testEvents().reportingEntryPublished().stream()
+                        .map(event ->
+                                event.getRequiredPayload(ReportEntry.class).toString()))
+                .anySatisfy(entry -> assertThat(entry).contains("the collaborator unneeded is declared"));
         assertThat(failure(results, "unused")).hasMessageContaining("Nobody needed suppose(roof.open())");
 
         List<JournalScene> scenes = new ArrayList<>();

@@ -22,6 +22,8 @@ import dev.zelotype.observatory.Hardware.SiderealClock;
 import java.lang.instrument.ClassFileTransformer;
 import java.lang.instrument.Instrumentation;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.security.ProtectionDomain;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -99,6 +101,13 @@ class ReplacementTest {
         suppose(() -> Instant.now()).returns(fixed);
         suppose(UUID::randomUUID).returns(id);
 
+        suppose((String name) -> System.getenv(name)).with("SITE").returns("North Ridge");
+        Path nowhere = Path.of("/no/such/file");
+        suppose(() -> Files.exists(nowhere)).returns(true);
+
+        assertThat(System.getenv("SITE")).isEqualTo("North Ridge");
+        assertThat(System.getenv("NO_SUCH_VARIABLE")).isNull();
+        assertThat(Files.exists(nowhere)).isTrue();
         assertThat(Instant.now()).isEqualTo(fixed);
         assertThat(UUID.randomUUID()).isEqualTo(id);
         assertThatThrownBy(() -> suppose(System::nanoTime).returns(1L))

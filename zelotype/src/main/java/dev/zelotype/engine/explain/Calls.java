@@ -86,6 +86,7 @@ public final class Calls {
     public static String answer(CallRecord call) {
         return switch (call.ending()) {
             case RUNNING -> "(still running)";
+            case PASSED_ON -> "";
             case UNEXPECTED -> "(unexpected)";
             case THREW -> "threw " + Values.print(call.answer());
             case DEFAULTED -> isVoid(call) ? "" : "= " + Values.print(call.answer()) + " (by default)";

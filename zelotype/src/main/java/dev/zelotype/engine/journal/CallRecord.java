@@ -59,6 +59,8 @@ public class CallRecord {
         DEFAULTED,
         /** The real code answered. */
         REAL,
+        /** The real code answered, and nobody saw what. */
+        PASSED_ON,
         /** Something was thrown, as told or by real code. */
         THREW,
         /** It was refused. */

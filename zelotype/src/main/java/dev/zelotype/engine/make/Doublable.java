@@ -28,7 +28,7 @@ final class Doublable {
         } else if (type.isArray()) {
             return new Reason("it is an array", "make an array of doubles");
         } else if (type.isEnum()) {
-            return new Reason("it is an enum", "use one of its constants");
+            return new Reason("it is an enum", "use one of its constants, or spy on one with spy(CONSTANT)");
         } else if (type.isRecord()) {
             return new Reason("it is a record, a plain value", "make a real one");
         } else if (type.isSealed()) {

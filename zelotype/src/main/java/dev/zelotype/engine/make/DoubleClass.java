@@ -157,6 +157,11 @@ public final class DoubleClass {
 
     /** Runs the code that the doubled type itself has for a method. */
     public Object runOwnCode(DoubledMethod method, Object self, Object[] arguments) throws Throwable {
+        return ownCode(method).invokeExact(self, arguments);
+    }
+
+    /** A handle {@code (Object self, Object[] arguments) -> Object} on the code that the doubled type itself has. */
+    public MethodHandle ownCode(DoubledMethod method) {
         MethodHandle code = ownCode[method.index()];
         if (code == null) {
             try {
@@ -169,7 +174,7 @@ public final class DoubleClass {
             }
             ownCode[method.index()] = code;
         }
-        return code.invokeExact(self, arguments);
+        return code;
     }
 
     static MethodHandle spread(MethodHandle code, int arguments) {

@@ -24,12 +24,14 @@ public final class Capture {
 
     private final List<CapturedCall> calls = new ArrayList<>();
     private final boolean linking;
+    private final @Nullable DoubledMethod target;
 
     /** A call that the lambda made. */
     record CapturedCall(Participant participant, DoubledMethod method, Object[] arguments, StackFrame caller) {}
 
-    private Capture(boolean linking) {
+    private Capture(boolean linking, @Nullable DoubledMethod target) {
         this.linking = linking;
+        this.target = target;
     }
 
     /** The capture that the current thread is in, or null. */
@@ -41,10 +43,11 @@ public final class Capture {
      * Runs a lambda and tells what it called; whatever it throws comes with that.
      *
      * @param linking whether calls give back doubles that carry a chain on, which costs a class for each such type
+     * @param target the static method or constructor that the lambda ends with, or null
      */
-    static Run of(Serializable lambda, Object[] arguments, boolean linking) {
+    static Run of(Serializable lambda, Object[] arguments, boolean linking, @Nullable DoubledMethod target) {
         Capture outer = CURRENT.get();
-        Capture capture = new Capture(linking);
+        Capture capture = new Capture(linking, target);
         Throwable thrown = null;
         ACTIVE.incrementAndGet();
         CURRENT.set(capture);
@@ -64,6 +67,11 @@ public final class Capture {
     }
 
     record Run(List<CapturedCall> calls, @Nullable Throwable thrown) {}
+
+    /** Whether a call of a replaced class is the one that the lambda is about; others run as they came. */
+    public boolean isAbout(DoubledMethod method) {
+        return method == target;
+    }
 
     /** Notes a call, and gives back something that the lambda can carry on with: for a chain, its next link. */
     public @Nullable Object called(Participant participant, DoubledMethod method, Object[] arguments) {

@@ -23,6 +23,7 @@ public final class PatternReader {
     private final LambdaForm form;
     private final Class<?>[] freeTypes;
     private boolean chain;
+    private @Nullable DoubledMethod target;
 
     /** Who answers for classes that are replaced as a whole. */
     public interface Classes {
@@ -104,12 +105,12 @@ public final class PatternReader {
 
     /** A lambda that ends with a static call or a constructor: the class is replaced before the lambda is run. */
     private void replaceTarget() {
-        LambdaBody.Target target = form.capturesDouble()
+        LambdaBody.Target called = form.capturesDouble()
                 ? null
                 : LambdaBody.target(form.owner(), form.methodName(), form.methodDescriptor());
-        if (target != null && !target.owner().equals(form.owner().getName())) {
-            Participant participant = classes.of(form.load(target.owner()));
-            replaceable(participant, target.name(), target.descriptor());
+        if (called != null && !called.owner().equals(form.owner().getName())) {
+            Participant participant = classes.of(form.load(called.owner()));
+            target = replaceable(participant, called.name(), called.descriptor());
         }
     }
 
@@ -126,12 +127,12 @@ public final class PatternReader {
         List<Capture.Run> runs = new ArrayList<>();
         replaceTarget();
         for (int run = 0; run < placeholders.runs(); run++) {
-            Capture.Run captured = Capture.of(lambda, placeholders.run(run), chain);
+            Capture.Run captured = Capture.of(lambda, placeholders.run(run), chain, target);
             if (run == 0) {
                 if (captured.thrown() instanceof NullPointerException
                         && !captured.calls().isEmpty()) {
                     chain = true;
-                    captured = Capture.of(lambda, placeholders.run(run), true);
+                    captured = Capture.of(lambda, placeholders.run(run), true, target);
                 }
                 refuseUnlessOneCall(captured);
             } else if (captured.thrown() != null || !sameCalls(captured, runs.get(0))) {
@@ -312,7 +313,7 @@ public final class PatternReader {
             for (int run = 1; run < placeholders.runs(); run++) {
                 Object[] values = placeholders.run(0);
                 values[parameter] = placeholders.run(run)[parameter];
-                Capture.Run changed = Capture.of(lambda, values, chain);
+                Capture.Run changed = Capture.of(lambda, values, chain, target);
                 if (changed.thrown() != null || !passesOn(changed, values[parameter])) {
                     return new MisuseException(
                             "An argument of this pattern is computed from its free parameter '"

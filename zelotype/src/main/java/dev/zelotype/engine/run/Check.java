@@ -28,6 +28,7 @@ public final class Check extends Statement {
         super(verb, pattern);
         refuseIfClosed();
         refuseIfNotRecorded();
+        refuseIfUnheard();
         SceneState own = told().scene();
         SceneState current = own.isOpenScene() ? own : SceneState.current();
         if (current == null) {
@@ -38,6 +39,14 @@ public final class Check extends Statement {
                             + " try (Scene scene = Scene.open()) { ... }");
         }
         this.owner = current;
+    }
+
+    private void refuseIfUnheard() {
+        if (!told().hears(pattern().method())) {
+            throw new MisuseException(
+                    Calls.pattern(pattern()) + " was not watched: how often it was called so far is unknown.",
+                    "write watch(" + told().name() + ".class) before the subject runs, or suppose or expect the call");
+        }
     }
 
     public static Check of(Serializable shape) {

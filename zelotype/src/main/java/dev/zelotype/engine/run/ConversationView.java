@@ -39,8 +39,10 @@ public final class ConversationView {
         StackFrame frame = call.caller();
         boolean isVoid = call.log().method().returnType() == void.class;
         Outcome outcome = outcome(call.ending());
-        boolean silent =
-                outcome == Outcome.RUNNING || outcome == Outcome.UNEXPECTED || isVoid && outcome != Outcome.THREW;
+        boolean silent = call.ending() == CallRecord.Ending.PASSED_ON
+                || outcome == Outcome.RUNNING
+                || outcome == Outcome.UNEXPECTED
+                || isVoid && outcome != Outcome.THREW;
         return new CallInfo(
                 call.number(),
                 frame == null ? "" : frame.getClassName(),
@@ -59,7 +61,7 @@ public final class ConversationView {
             case RUNNING -> Outcome.RUNNING;
             case ANSWERED -> Outcome.ANSWERED;
             case DEFAULTED -> Outcome.DEFAULTED;
-            case REAL -> Outcome.REAL;
+            case REAL, PASSED_ON -> Outcome.REAL;
             case THREW -> Outcome.THREW;
             case UNEXPECTED -> Outcome.UNEXPECTED;
         };

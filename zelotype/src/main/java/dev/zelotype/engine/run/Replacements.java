@@ -98,6 +98,16 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         return scene.replace(type, ONLY.wholes.computeIfAbsent(type, ONLY.classes::asWhole));
     }
 
+    /** Hears of all calls of a class from now on. */
+    static void watch(Class<?> type) {
+        if (isOfJdk(type)) {
+            throw new MisuseException(
+                    type.getName() + " belongs to the JDK, which calls it itself all the time.",
+                    "suppose the call in question, with callsReal() if it is to stay as it is");
+        }
+        of(type, true).watch();
+    }
+
     private void begin(SceneState scene) {
         if (users.add(scene)) {
             weaver().begin();
@@ -134,8 +144,8 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         ONLY.everywhere = scene;
     }
 
-    static boolean isHollow(Object object) {
-        return HOLLOW.get(object) != null;
+    static boolean isHollow(@Nullable Object object) {
+        return object != null && HOLLOW.get(object) != null;
     }
 
     @Override
@@ -183,10 +193,24 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             Told whole = whole(method, self);
             DoubledMethod ofWhole = find(whole, method);
             boolean wholeIsTold = ofWhole != null && whole.isTold(ofWhole, withInstance(ofWhole, self, arguments));
+            Capture capture = Capture.current();
+            if (capture != null && ofSingle == null) {
+                return ofWhole != null && capture.isAbout(ofWhole)
+                        ? new Object[] {whole.apply(ofWhole.index(), withInstance(ofWhole, self, arguments))}
+                        : null;
+            }
             if (ofSingle != null && !wholeIsTold) {
                 return new Object[] {single.apply(ofSingle.index(), arguments)};
             }
-            if (ofWhole == null || ofWhole.ofObject() || isNameOfHollow(method)) {
+            if (ofWhole == null
+                    || ofWhole.ofObject()
+                    || isNameOfHollow(method)
+                    || !whole.hears(ofWhole) && !isHollow(self)) {
+                return null;
+            }
+            if (!wholeIsTold && isOfJdk(method.owner())) {
+                // The JDK's code runs as it came: leading it through the engine could call what is being replaced.
+                whole.recordOnly(ofWhole, withInstance(ofWhole, self, arguments));
                 return null;
             }
             return new Object[] {whole.apply(ofWhole.index(), withInstance(ofWhole, self, arguments))};
@@ -225,10 +249,10 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         try {
             Told whole = whole(constructor, null);
             DoubledMethod method = find(whole, constructor);
-            if (method == null) {
+            Capture capture = Capture.current();
+            if (method == null || !(capture == null ? whole.hears(method) : capture.isAbout(method))) {
                 return false;
             }
-            Capture capture = Capture.current();
             Object becomes;
             if (capture == null) {
                 becomes = whole.construct(method, arguments);

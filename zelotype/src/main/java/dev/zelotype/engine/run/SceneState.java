@@ -34,7 +34,7 @@ public final class SceneState {
     private final Severity unused;
     private final Journal journal;
     private final Expectations expectations = new Expectations();
-    private final Casting casting = new Casting(this);
+    private @Nullable Casting casting;
     private final List<Told> doubles = new ArrayList<>();
     /** How many doubles have each name. */
     private final Map<String, int[]> names = new HashMap<>();
@@ -135,7 +135,10 @@ public final class SceneState {
         Replacements.claimEverywhere(this);
     }
 
-    public Casting casting() {
+    public synchronized Casting casting() {
+        if (casting == null) {
+            casting = new Casting(this);
+        }
         return casting;
     }
 

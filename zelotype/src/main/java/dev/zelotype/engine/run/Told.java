@@ -9,6 +9,7 @@ import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.Capture;
 import dev.zelotype.engine.weave.Guard;
+import java.lang.invoke.MethodHandle;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.util.Arrays;
@@ -25,6 +26,7 @@ public final class Told extends Participant {
     private final SceneState scene;
     private final @Nullable Object real;
     private final MethodState[] states;
+    private volatile boolean watched;
     private final Object self;
 
     Told(String baseName, int number, Making making, SceneState scene) {
@@ -193,6 +195,22 @@ public final class Told extends Participant {
         return answer;
     }
 
+    /** Hears of all calls of the class from now on, not only of those that a statement speaks of. */
+    void watch() {
+        watched = true;
+    }
+
+    /** Whether calls of a method are heard of: always for a double, for a replaced class if somebody asked for it. */
+    boolean hears(DoubledMethod method) {
+        MethodState state = states[method.index()];
+        return !(real instanceof Class) || watched || state != null && state.isTold();
+    }
+
+    /** Notes a call that the real code answers, which nobody sees the end of. */
+    void recordOnly(DoubledMethod method, Object[] arguments) {
+        end(scene.record(state(method).log(), arguments, true), Ending.PASSED_ON, null);
+    }
+
     /** Whether a statement of the test covers a call. */
     boolean isTold(DoubledMethod method, Object[] arguments) {
         MethodState state = states[method.index()];
@@ -253,9 +271,11 @@ public final class Told extends Participant {
     private @Nullable Object runWoven(DoubledMethod method, Object[] arguments) throws Throwable {
         Object target = method.takesInstance() ? arguments[0] : real;
         Object[] own = method.takesInstance() ? Arrays.copyOfRange(arguments, 1, arguments.length) : arguments;
+        // Found while the guard still holds, since finding it may call woven methods of the JDK.
+        MethodHandle code = doubleClass().ownCode(method);
         return Guard.outside(() -> {
             Guard.let(method.executable());
-            return doubleClass().runOwnCode(method, target, own);
+            return (Object) code.invokeExact(target, own);
         });
     }
 }

@@ -109,7 +109,7 @@ public final class WholeDoubles {
             if (type == null) {
                 throw new MisuseException("watch(...) was given null.", "give a class, such as SiderealClock.class");
             }
-            Replacements.of(type, true);
+            Replacements.watch(type);
         }
     }
 
