@@ -14,6 +14,7 @@ public final class Machinery {
     public abstract static class Drive<T extends Comparable<T>> {
         private final List<T> moves = new ArrayList<>();
 
+        @SuppressWarnings("this-escape")
         protected Drive(T first) {
             if (first == null) {
                 throw new IllegalArgumentException("no first move");

@@ -2,6 +2,8 @@ package dev.zelotype.engine.pattern;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.HashMap;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
@@ -12,12 +14,21 @@ import org.objectweb.asm.Opcodes;
 
 /**
  * Whether the last thing that a lambda does is to call a static method or a constructor, read from its class file so that
- * the lambda need not be run.
+ * the lambda need not be run. A class is read once for all its lambdas.
  */
 final class LambdaBody extends MethodVisitor {
 
+    private static final ClassValue<Map<String, Target>> TARGETS = new ClassValue<>() {
+        @Override
+        protected Map<String, Target> computeValue(Class<?> type) {
+            return read(type);
+        }
+    };
+
     private @Nullable Target last;
     private boolean branches;
+    private final Map<String, Target> found;
+    private final String key;
 
     /**
      * The static method or constructor that a lambda ends with.
@@ -28,43 +39,58 @@ final class LambdaBody extends MethodVisitor {
      */
     record Target(String owner, String name, String descriptor) {}
 
-    private LambdaBody() {
+    private LambdaBody(Map<String, Target> found, String key) {
         super(Opcodes.ASM9);
+        this.found = found;
+        this.key = key;
     }
 
-    /** Reads a lambda's body; null if it ends with a call on an object, or cannot be read. */
+    /** What a lambda ends with; null if that is a call on an object, or cannot be read. */
     static @Nullable Target target(Class<?> owner, String method, String descriptor) {
-        LambdaBody body = new LambdaBody();
+        return TARGETS.get(owner).get(method + descriptor);
+    }
+
+    private static Map<String, Target> read(Class<?> owner) {
+        Map<String, Target> found = new HashMap<>();
         String file = owner.getName().substring(owner.getName().lastIndexOf('.') + 1) + ".class";
         try (InputStream in = owner.getResourceAsStream(file)) {
-            if (in == null) {
-                return null;
+            if (in != null) {
+                new ClassReader(in.readAllBytes())
+                        .accept(new Lambdas(found), ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
             }
-            new ClassReader(in.readAllBytes())
-                    .accept(
-                            new ClassVisitor(Opcodes.ASM9) {
-                                @Override
-                                public @Nullable MethodVisitor visitMethod(
-                                        int access, String name, String type, String signature, String[] exceptions) {
-                                    return name.equals(method) && type.equals(descriptor) ? body : null;
-                                }
-                            },
-                            ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
         } catch (IOException | IllegalArgumentException e) {
-            return null;
+            // A class whose file cannot be read has no lambda that is known to end so; it is run to learn what it
+            // calls.
+            found.clear();
         }
-        return body.branches ? null : body.last;
+        return found;
+    }
+
+    /** Looks at the methods that the compiler wrote for lambdas. */
+    private static final class Lambdas extends ClassVisitor {
+
+        private final Map<String, Target> found;
+
+        Lambdas(Map<String, Target> found) {
+            super(Opcodes.ASM9);
+            this.found = found;
+        }
+
+        @Override
+        public @Nullable MethodVisitor visitMethod(
+                int access, String name, String type, String signature, String[] exceptions) {
+            return (access & Opcodes.ACC_SYNTHETIC) == 0 ? null : new LambdaBody(found, name + type);
+        }
     }
 
     @Override
     public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean ofInterface) {
         boolean boxing = opcode == Opcodes.INVOKESTATIC && name.equals("valueOf") && owner.startsWith("java/lang/")
                 || opcode == Opcodes.INVOKEVIRTUAL && name.endsWith("Value") && owner.startsWith("java/lang/");
-        if (boxing) {
-            return;
+        if (!boxing) {
+            boolean direct = opcode == Opcodes.INVOKESTATIC || name.equals("<init>");
+            last = direct ? new Target(owner.replace('/', '.'), name, descriptor) : null;
         }
-        boolean direct = opcode == Opcodes.INVOKESTATIC || name.equals("<init>");
-        last = direct ? new Target(owner.replace('/', '.'), name, descriptor) : null;
     }
 
     @Override
@@ -75,5 +101,12 @@ final class LambdaBody extends MethodVisitor {
     @Override
     public void visitJumpInsn(int opcode, Label label) {
         branches = true;
+    }
+
+    @Override
+    public void visitEnd() {
+        if (last != null && !branches) {
+            found.put(key, last);
+        }
     }
 }
