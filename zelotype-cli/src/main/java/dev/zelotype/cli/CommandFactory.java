@@ -17,6 +17,8 @@ final class CommandFactory implements CommandLine.IFactory {
     public <K> K create(Class<K> type) throws Exception {
         if (type == DemoCommand.class) {
             return type.cast(new DemoCommand(terminal));
+        } else if (type == GenerateCommand.class) {
+            return type.cast(new GenerateCommand(terminal));
         }
         return CommandLine.defaultFactory().create(type);
     }

@@ -1,5 +1,6 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.generate.GenerateException;
 import dev.zelotype.journal.JournalException;
 import java.io.PrintWriter;
 import picocli.CommandLine;
@@ -15,8 +16,8 @@ import picocli.CommandLine.Spec;
         name = "zelotype",
         mixinStandardHelpOptions = true,
         versionProvider = Version.class,
-        description = "Test doubles for Java: see what they were asked.",
-        subcommands = DemoCommand.class,
+        description = "Test doubles for Java: see what they were asked, and write them as source.",
+        subcommands = {DemoCommand.class, GenerateCommand.class},
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:the check failed", "2:wrong use"},
         footerHeading = "%nExample:%n",
@@ -49,7 +50,7 @@ public final class Main implements Runnable {
 
     private static int explain(Exception problem, CommandLine commandLine, CommandLine.ParseResult parsed)
             throws Exception {
-        if (problem instanceof JournalException) {
+        if (problem instanceof JournalException || problem instanceof GenerateException) {
             PrintWriter err = commandLine.getErr();
             err.println(problem.getMessage());
             return CommandLine.ExitCode.USAGE;

@@ -1,0 +1,99 @@
+package dev.zelotype.generate;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.annotation.processing.AbstractProcessor;
+import javax.annotation.processing.FilerException;
+import javax.annotation.processing.RoundEnvironment;
+import javax.lang.model.SourceVersion;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.MirroredTypesException;
+import javax.lang.model.type.TypeMirror;
+import javax.tools.Diagnostic;
+
+/**
+ * Writes the doubles that {@link DoubleFor} asks for while the compiler runs. Each double depends on the one class that
+ * asks for it, so incremental builds redo only what changed.
+ */
+public final class DoubleProcessor extends AbstractProcessor {
+
+    private final Set<String> written = new TreeSet<>();
+
+    /** Called by the compiler. */
+    public DoubleProcessor() {}
+
+    @Override
+    public Set<String> getSupportedAnnotationTypes() {
+        return Set.of(DoubleFor.class.getName());
+    }
+
+    @Override
+    public SourceVersion getSupportedSourceVersion() {
+        return SourceVersion.latestSupported();
+    }
+
+    @Override
+    public boolean process(Set<? extends TypeElement> annotations, RoundEnvironment round) {
+        for (Element asking : round.getElementsAnnotatedWith(DoubleFor.class)) {
+            DoubleFor asked = asking.getAnnotation(DoubleFor.class);
+            for (TypeMirror type : types(asked)) {
+                write(asking, type, asked.style());
+            }
+        }
+        return true;
+    }
+
+    /** While compiling there are no classes yet, only what the compiler knows of them. */
+    private static List<? extends TypeMirror> types(DoubleFor asked) {
+        try {
+            asked.value();
+            return List.of();
+        } catch (MirroredTypesException e) {
+            return e.getTypeMirrors();
+        }
+    }
+
+    private void write(Element asking, TypeMirror mirror, Style[] styles) {
+        if (!(mirror instanceof DeclaredType declared)) {
+            error(asking, mirror + " is no type to double.");
+            return;
+        }
+        TypeElement type = (TypeElement) declared.asElement();
+        String obstacle = ModelReader.obstacle(type);
+        if (!obstacle.isEmpty()) {
+            error(asking, "No double can be written for " + type.getQualifiedName() + ": it " + obstacle + ".");
+            return;
+        }
+        TypeModel model = new ModelReader(processingEnv.getElementUtils(), processingEnv.getTypeUtils()).read(type);
+        String packageName = processingEnv
+                .getElementUtils()
+                .getPackageOf(asking)
+                .getQualifiedName()
+                .toString();
+        for (Style style : styles) {
+            String name = (packageName.isEmpty() ? "" : packageName + ".") + model.doubleName(style);
+            if (written.add(name)) {
+                write(asking, name, Writer.write(model, style, packageName));
+            }
+        }
+    }
+
+    private void write(Element asking, String name, String source) {
+        try (java.io.Writer out =
+                processingEnv.getFiler().createSourceFile(name, asking).openWriter()) {
+            out.write(source);
+        } catch (FilerException e) {
+            error(asking, name + " is there already: write it by hand, or have it generated, not both.");
+        } catch (IOException e) {
+            error(asking, name + " cannot be written: " + e + ".");
+        }
+    }
+
+    private void error(Element asking, String message) {
+        processingEnv.getMessager().printMessage(Diagnostic.Kind.ERROR, message, asking);
+    }
+}

@@ -1,0 +1,13 @@
+package dev.zelotype.generate;
+
+/**
+ * Doubles cannot be written. The message says what is wrong, where, and what to do; nothing was written.
+ */
+public final class GenerateException extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    GenerateException(String message) {
+        super(message);
+    }
+}

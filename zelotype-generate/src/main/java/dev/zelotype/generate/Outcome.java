@@ -1,0 +1,41 @@
+package dev.zelotype.generate;
+
+import java.nio.file.Path;
+
+/**
+ * What became, or would become, of one file.
+ *
+ * @param file the file
+ * @param state how it stands to what was generated
+ */
+public record Outcome(Path file, State state) {
+
+    /** How a file on disk stands to what was generated. */
+    public enum State {
+        /** It does not exist yet. */
+        NEW("new"),
+        /** It was generated before, and the type has changed since. */
+        STALE("stale"),
+        /** It is as it should be. */
+        SAME("up to date"),
+        /** A person has edited it. */
+        EDITED("edited by hand"),
+        /** It was generated for a type that is not there any more. */
+        VANISHED("its type is gone");
+
+        private final String words;
+
+        State(String words) {
+            this.words = words;
+        }
+
+        /**
+         * The state for people.
+         *
+         * @return a few words
+         */
+        public String words() {
+            return words;
+        }
+    }
+}

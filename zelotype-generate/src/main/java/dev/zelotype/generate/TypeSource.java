@@ -1,0 +1,202 @@
+package dev.zelotype.generate;
+
+import com.sun.source.util.JavacTask;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.FileSystem;
+import java.nio.file.FileSystems;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.ProviderNotFoundException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
+import javax.tools.Diagnostic;
+import javax.tools.DiagnosticCollector;
+import javax.tools.JavaCompiler;
+import javax.tools.JavaFileObject;
+import javax.tools.StandardJavaFileManager;
+import javax.tools.ToolProvider;
+
+/**
+ * Finds types in source files and on the class path, by the compiler of the JDK.
+ */
+final class TypeSource {
+
+    private final List<Path> classPath;
+    private final List<TypeModel> models = new ArrayList<>();
+    private final List<String> leftOut = new ArrayList<>();
+
+    TypeSource(List<Path> classPath) {
+        this.classPath = new ArrayList<>(classPath);
+    }
+
+    List<TypeModel> models() {
+        return models;
+    }
+
+    /** What was found but cannot be written a double for, with the reasons. */
+    List<String> leftOut() {
+        return leftOut;
+    }
+
+    /** Reads all types of source files, or of the source files below folders, whose names are wanted. */
+    void readSources(List<Path> filesAndFolders, Predicate<String> wanted) {
+        List<Path> files = new ArrayList<>();
+        for (Path each : filesAndFolders) {
+            files.addAll(sourcesBelow(each));
+        }
+        if (files.isEmpty()) {
+            throw new GenerateException(
+                    "There is no .java file in " + filesAndFolders + ". Give files or folders of sources.");
+        }
+        DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
+        JavaCompiler compiler = compiler();
+        try (StandardJavaFileManager manager = compiler.getStandardFileManager(problems, null, null)) {
+            JavacTask task = (JavacTask) compiler.getTask(
+                    null, manager, problems, options(), null, manager.getJavaFileObjectsFromPaths(files));
+            Iterable<? extends Element> found = task.analyze();
+            refuseErrors(problems);
+            ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+            for (TypeElement type : ElementFilter.typesIn(listOf(found))) {
+                readWithNested(reader, type, wanted);
+            }
+        } catch (IOException e) {
+            throw new GenerateException("The sources cannot be read: " + e + ".");
+        }
+    }
+
+    private static List<Element> listOf(Iterable<? extends Element> all) {
+        List<Element> list = new ArrayList<>();
+        all.forEach(list::add);
+        return list;
+    }
+
+    private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
+        String name = type.getQualifiedName().toString();
+        if (wanted.test(name)) {
+            read(reader, type, name);
+        }
+        for (TypeElement nested : ElementFilter.typesIn(type.getEnclosedElements())) {
+            readWithNested(reader, nested, wanted);
+        }
+    }
+
+    private void read(ModelReader reader, TypeElement type, String name) {
+        String obstacle = ModelReader.obstacle(type);
+        if (obstacle.isEmpty()) {
+            models.add(reader.read(type));
+        } else {
+            leftOut.add(name + " " + obstacle);
+        }
+    }
+
+    /** Reads all types of a jar or of a folder of class files whose names are wanted. */
+    void readClasses(Path jarOrFolder, Predicate<String> wanted) {
+        List<String> names = new ArrayList<>();
+        if (Files.isDirectory(jarOrFolder)) {
+            names.addAll(classesBelow(jarOrFolder));
+        } else {
+            try (FileSystem jar = FileSystems.newFileSystem(jarOrFolder)) {
+                names.addAll(classesBelow(jar.getPath("/")));
+            } catch (IOException | ProviderNotFoundException e) {
+                throw new GenerateException(jarOrFolder + " is no jar that can be read: " + e.getMessage() + ".");
+            }
+        }
+        names.removeIf(name -> !wanted.test(name));
+        classPath.add(jarOrFolder);
+        readNamed(names);
+    }
+
+    private static List<String> classesBelow(Path root) {
+        try (Stream<Path> files = Files.walk(root)) {
+            return files.map(file -> root.relativize(file).toString().replace('\\', '/'))
+                    .filter(name -> name.endsWith(".class")
+                            && !name.endsWith("-info.class")
+                            && !name.startsWith("META-INF")
+                            && !name.matches(".*\\$\\d+.*"))
+                    .map(name -> name.substring(0, name.length() - ".class".length())
+                            .replace('/', '.')
+                            .replace('$', '.'))
+                    .sorted()
+                    .toList();
+        } catch (IOException e) {
+            throw new GenerateException(root + " cannot be read: " + e + ".");
+        }
+    }
+
+    /** Reads types of the class path or of the JDK by their names. */
+    void readNamed(List<String> names) {
+        DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
+        JavacTask task =
+                (JavacTask) compiler().getTask(null, null, problems, options(), List.of("java.lang.Object"), null);
+        ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+        for (String name : names) {
+            TypeElement type = task.getElements().getTypeElement(name);
+            if (type == null) {
+                throw new GenerateException("There is no type " + name + " on the class path " + classPath
+                        + ". Give the jar or folder that holds it with --class-path.");
+            }
+            read(reader, type, name);
+        }
+    }
+
+    private static List<Path> sourcesBelow(Path place) {
+        if (!Files.exists(place)) {
+            throw new GenerateException("There is no file or folder " + place + ".");
+        }
+        try (Stream<Path> files = Files.walk(place)) {
+            return files.filter(file -> file.toString().endsWith(".java")
+                            && !file.endsWith("module-info.java")
+                            && !file.endsWith("package-info.java"))
+                    .sorted()
+                    .toList();
+        } catch (IOException e) {
+            throw new GenerateException(place + " cannot be read: " + e + ".");
+        }
+    }
+
+    private List<String> options() {
+        List<String> options = new ArrayList<>(List.of("-proc:none", "-Xlint:none", "-implicit:none"));
+        if (!classPath.isEmpty()) {
+            List<String> entries = new ArrayList<>();
+            classPath.forEach(entry -> entries.add(entry.toString()));
+            options.addAll(List.of("-classpath", String.join(File.pathSeparator, entries)));
+        }
+        return options;
+    }
+
+    private static JavaCompiler compiler() {
+        JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
+        if (compiler == null) {
+            throw new GenerateException("This is a Java runtime without a compiler. Run with a JDK.");
+        }
+        return compiler;
+    }
+
+    private static void refuseErrors(DiagnosticCollector<JavaFileObject> problems) {
+        StringBuilder errors = new StringBuilder();
+        for (Diagnostic<? extends JavaFileObject> problem : problems.getDiagnostics()) {
+            if (problem.getKind() == Diagnostic.Kind.ERROR) {
+                String file = problem.getSource() == null
+                        ? ""
+                        : Path.of(problem.getSource().getName()).getFileName() + ":" + problem.getLineNumber() + ": ";
+                errors.append("\n  ")
+                        .append(file)
+                        .append(problem.getMessage(Locale.ROOT)
+                                .lines()
+                                .findFirst()
+                                .orElse(""));
+            }
+        }
+        if (errors.length() > 0) {
+            throw new GenerateException("The sources do not compile, so nothing is guessed:" + errors
+                    + "\nGive what they refer to with --class-path.");
+        }
+    }
+}
