@@ -34,6 +34,7 @@ public final class PerformancePage {
         page.measureWoven();
         page.measureFirstDoubles();
         page.measureOneTest();
+        page.measureGeneration();
         Files.writeString(Path.of(arguments[0]), page.text());
     }
 
@@ -121,6 +122,23 @@ public final class PerformancePage {
                 "same with a hand-written double",
                 median(written),
                 1.15,
+                "ms");
+    }
+
+    private void measureGeneration() throws IOException, InterruptedException {
+        double[] zelotype = new double[PROCESSES];
+        double[] javac = new double[PROCESSES];
+        for (int i = 0; i < PROCESSES; i++) {
+            zelotype[i] =
+                    Double.parseDouble(java("ThousandInterfaces", "zelotype").trim());
+            javac[i] = Double.parseDouble(java("ThousandInterfaces", "javac").trim());
+        }
+        row(
+                "stubs as source for 1,000 interfaces, read and written",
+                median(zelotype),
+                "the compiler parsing and attributing them",
+                median(javac),
+                2.0,
                 "ms");
     }
 

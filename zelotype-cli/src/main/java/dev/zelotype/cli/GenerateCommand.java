@@ -28,8 +28,7 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
-            "Writes doubles as plain Java source that needs no library, from interfaces and abstract",
-            "classes."
+            "Writes doubles as plain Java source that needs no library, from interfaces and abstract classes."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {

@@ -41,6 +41,7 @@ public final class Main implements Runnable {
 
     static CommandLine commandLine(Terminal terminal) {
         CommandLine commandLine = new CommandLine(new Main(), new CommandFactory(terminal));
+        commandLine.setUsageHelpWidth(100);
         commandLine.setOut(terminal.out());
         commandLine.setErr(terminal.err());
         commandLine.setColorScheme(CommandLine.Help.defaultColorScheme(terminal.ansi()));

@@ -37,10 +37,7 @@ final class ModelReader {
 
     /** Why a type cannot be written a double for; empty if it can. */
     static String obstacle(TypeElement type) {
-        boolean isInterface = type.getKind() == ElementKind.INTERFACE;
-        boolean isAbstract =
-                type.getKind() == ElementKind.CLASS && type.getModifiers().contains(Modifier.ABSTRACT);
-        if (!isInterface && !isAbstract) {
+        if (!isDoublableKind(type)) {
             return "is neither an interface nor an abstract class";
         }
         if (type.getModifiers().contains(Modifier.SEALED)) {
@@ -52,6 +49,12 @@ final class ModelReader {
             }
         }
         return "";
+    }
+
+    /** Whether a type is an interface or an abstract class. */
+    static boolean isDoublableKind(TypeElement type) {
+        return type.getKind() == ElementKind.INTERFACE
+                || type.getKind() == ElementKind.CLASS && type.getModifiers().contains(Modifier.ABSTRACT);
     }
 
     TypeModel read(TypeElement type) {

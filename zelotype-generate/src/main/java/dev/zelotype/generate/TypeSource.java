@@ -79,7 +79,8 @@ final class TypeSource {
 
     private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
         String name = type.getQualifiedName().toString();
-        if (wanted.test(name)) {
+        // A plain class among others is not what anybody asked for; it is worth no word.
+        if (wanted.test(name) && ModelReader.isDoublableKind(type)) {
             read(reader, type, name);
         }
         for (TypeElement nested : ElementFilter.typesIn(type.getEnclosedElements())) {
@@ -110,7 +111,7 @@ final class TypeSource {
         }
         names.removeIf(name -> !wanted.test(name));
         classPath.add(jarOrFolder);
-        readNamed(names);
+        readNamed(names, false);
     }
 
     private static List<String> classesBelow(Path root) {
@@ -132,6 +133,10 @@ final class TypeSource {
 
     /** Reads types of the class path or of the JDK by their names. */
     void readNamed(List<String> names) {
+        readNamed(names, true);
+    }
+
+    private void readNamed(List<String> names, boolean eachAskedFor) {
         DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
         JavacTask task =
                 (JavacTask) compiler().getTask(null, null, problems, options(), List.of("java.lang.Object"), null);
@@ -142,7 +147,9 @@ final class TypeSource {
                 throw new GenerateException("There is no type " + name + " on the class path " + classPath
                         + ". Give the jar or folder that holds it with --class-path.");
             }
-            read(reader, type, name);
+            if (eachAskedFor || ModelReader.isDoublableKind(type)) {
+                read(reader, type, name);
+            }
         }
     }
 

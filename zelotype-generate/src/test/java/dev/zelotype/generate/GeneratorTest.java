@@ -426,8 +426,7 @@ class GeneratorTest {
         Files.delete(bad);
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("There is no .java file in");
         source("sky/Final.java", "package sky; public final class Final { }");
-        assertThatThrownBy(() -> plan(ALL, ""))
-                .hasMessageContaining("sky.Final is neither an interface nor an abstract class");
+        assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("No interface and no abstract class was found.");
         Generator generator = new Generator(List.of());
         assertThatThrownBy(() -> generator.addTypes(List.of("sky.Nowhere")))
                 .hasMessageContaining("There is no type sky.Nowhere");

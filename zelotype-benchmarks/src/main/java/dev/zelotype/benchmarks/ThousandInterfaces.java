@@ -1,0 +1,66 @@
+package dev.zelotype.benchmarks;
+
+import com.sun.source.util.JavacTask;
+import dev.zelotype.generate.Generator;
+import dev.zelotype.generate.Style;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import javax.tools.JavaCompiler;
+import javax.tools.StandardJavaFileManager;
+import javax.tools.ToolProvider;
+
+/**
+ * Run in a JVM of its own: writes doubles for a thousand interfaces, or lets the compiler only parse and attribute them.
+ * Prints milliseconds.
+ */
+public final class ThousandInterfaces {
+
+    private static final int COUNT = 1_000;
+
+    private ThousandInterfaces() {}
+
+    public static void main(String[] arguments) throws IOException {
+        Path folder = Files.createTempDirectory("zelotype-thousand");
+        List<Path> files = new ArrayList<>();
+        for (int i = 0; i < COUNT; i++) {
+            files.add(Files.writeString(folder.resolve("Station" + i + ".java"), """
+                    import java.util.*;
+                    public interface Station%d<T extends Comparable<T>> {
+                        int humidity();
+                        int humidityAt(String dome) throws java.io.IOException;
+                        Optional<T> find(String name, int limit);
+                        <K> Map<K, List<T>> grouped(Collection<? extends K> keys);
+                        void note(String text);
+                        void note(String text, int severity);
+                    }
+                    """.formatted(i)));
+        }
+        long start = System.nanoTime();
+        if (arguments[0].equals("javac")) {
+            analyze(files);
+        } else {
+            Generator generator = new Generator(List.of());
+            generator.addSources(List.of(folder), name -> true);
+            generator.plan(EnumSet.of(Style.STUB), "", folder.resolve("out")).write(false);
+        }
+        System.out.println((System.nanoTime() - start) / 1_000_000);
+    }
+
+    private static void analyze(List<Path> files) throws IOException {
+        JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
+        try (StandardJavaFileManager manager = compiler.getStandardFileManager(null, null, null)) {
+            JavacTask task = (JavacTask) compiler.getTask(
+                    null,
+                    manager,
+                    null,
+                    List.of("-proc:none", "-implicit:none"),
+                    null,
+                    manager.getJavaFileObjectsFromPaths(files));
+            task.analyze();
+        }
+    }
+}
