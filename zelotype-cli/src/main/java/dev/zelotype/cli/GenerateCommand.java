@@ -7,8 +7,8 @@ import dev.zelotype.generate.Style;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -162,18 +162,22 @@ final class GenerateCommand implements Callable<Integer> {
     }
 
     private void print(List<Outcome> outcomes, List<String> leftOut) {
-        Map<State, Integer> counts = new EnumMap<>(State.class);
+        Map<String, Integer> counts = new LinkedHashMap<>();
         for (Outcome outcome : outcomes) {
-            counts.merge(outcome.state(), 1, Integer::sum);
+            counts.merge(words(outcome.state()), 1, Integer::sum);
             if (outcome.state() != State.SAME) {
-                terminal.out()
-                        .println(String.format("%-15s  %s", outcome.state().words(), outcome.file()));
+                terminal.out().println(String.format("%-15s  %s", words(outcome.state()), outcome.file()));
             }
         }
         leftOut.forEach(reason -> terminal.out().println("left out         " + reason));
         List<String> words = new ArrayList<>();
-        counts.forEach((state, count) -> words.add(count + " " + state.words()));
+        counts.forEach((state, count) -> words.add(count + " " + state));
         terminal.out().println(String.join(", ", words) + (check || dryRun ? "; nothing was written" : ""));
+    }
+
+    private String words(State state) {
+        boolean written = state == State.NEW || state == State.STALE || force && state == State.EDITED;
+        return written && !check && !dryRun ? "written" : state.words();
     }
 
     private int exitCode(List<Outcome> outcomes) {

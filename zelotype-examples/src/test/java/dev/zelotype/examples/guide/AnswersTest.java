@@ -84,6 +84,18 @@ class AnswersTest {
     }
 
     @Test
+    void the_very_same_object() {
+        suppose(log::append).answers(entry -> entry);
+        LogEntry rain = LogEntry.of("rain");
+        suppose(log::append)
+                .where("the very same entry", entry -> entry == rain)
+                .returns(LogEntry.of("known"));
+
+        assertThat(log.append(LogEntry.of("rain"))).isEqualTo(rain);
+        assertThat(log.append(rain)).isEqualTo(LogEntry.of("known"));
+    }
+
+    @Test
     void worked_out_from_the_arguments() {
         suppose(log::append).answers(entry -> entry.numbered(7));
 
