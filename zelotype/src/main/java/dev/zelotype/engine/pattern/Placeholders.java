@@ -59,10 +59,6 @@ final class Placeholders {
         return runs[run].clone();
     }
 
-    int count() {
-        return types.length;
-    }
-
     private @Nullable Object value(int parameter, int run) {
         Class<?> type = types[parameter];
         int small = 11 + 7 * run + parameter;
