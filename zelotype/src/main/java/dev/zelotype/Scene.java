@@ -6,6 +6,7 @@ import dev.zelotype.engine.run.ConversationView;
 import dev.zelotype.engine.run.SceneState;
 import dev.zelotype.engine.run.Sneaky;
 import dev.zelotype.error.MisuseException;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -188,6 +189,15 @@ public final class Scene implements AutoCloseable {
      */
     public Conversation conversation() {
         return ConversationView.of(state);
+    }
+
+    /**
+     * What is worth knowing about the scene so far though it is not wrong, as {@link #conversation()} holds it too.
+     *
+     * @return one text each, such as a supposition that no call needed
+     */
+    public List<String> notes() {
+        return state.notes();
     }
 
     /**

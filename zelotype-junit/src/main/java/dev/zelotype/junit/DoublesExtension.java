@@ -3,6 +3,7 @@ package dev.zelotype.junit;
 import dev.zelotype.Scene;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Parameter;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterEachCallback;
@@ -81,8 +82,8 @@ final class DoublesExtension
 
     /** What is worth knowing though it is not wrong goes into the test's report. */
     private static void publishNotes(ExtensionContext context, Injection injection) {
-        List<String> notes =
-                injection.scene().conversation().withNotes(injection.notes()).notes();
+        List<String> notes = new ArrayList<>(injection.scene().notes());
+        notes.addAll(injection.notes());
         if (!notes.isEmpty()) {
             context.publishReportEntry("zelotype.notes", String.join("\n", notes));
         }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Properties;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.platform.commons.support.AnnotationSupport;
 
@@ -24,6 +25,8 @@ final class Settings {
     private static final Set<String> KNOWN = new TreeSet<>(Set.of(JOURNAL, UNUSED, LINES));
     /** Settings of the build, which mean nothing here but are no mistakes either. */
     private static final Set<String> OTHERS = Set.of("zelotype.docs");
+
+    private static volatile @Nullable Set<String> namesInFile;
 
     private Settings() {}
 
@@ -83,7 +86,7 @@ final class Settings {
 
     private static void refuseUnknown() {
         Set<String> given = new TreeSet<>(System.getProperties().stringPropertyNames());
-        given.addAll(platformProperties().stringPropertyNames());
+        given.addAll(namesInFile());
         for (String name : given) {
             if (name.startsWith("zelotype.") && !KNOWN.contains(name) && !OTHERS.contains(name)) {
                 throw new MisuseException("There is no setting " + name + ".", "use one of " + KNOWN);
@@ -91,7 +94,17 @@ final class Settings {
         }
     }
 
-    private static Properties platformProperties() {
+    /** The file does not change while the JVM runs, so it is read for the first test only. */
+    private static Set<String> namesInFile() {
+        Set<String> known = namesInFile;
+        if (known == null) {
+            known = readFile().stringPropertyNames();
+            namesInFile = known;
+        }
+        return known;
+    }
+
+    private static Properties readFile() {
         Properties properties = new Properties();
         ClassLoader loader = Thread.currentThread().getContextClassLoader();
         try (InputStream in = loader == null ? null : loader.getResourceAsStream("junit-platform.properties")) {

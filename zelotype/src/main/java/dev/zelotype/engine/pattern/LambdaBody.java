@@ -1,7 +1,5 @@
 package dev.zelotype.engine.pattern;
 
-import java.io.IOException;
-import java.io.InputStream;
 import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -52,18 +50,10 @@ final class LambdaBody extends MethodVisitor {
 
     private static Map<String, Target> read(Class<?> owner) {
         Map<String, Target> found = new HashMap<>();
-        String file = owner.getName().substring(owner.getName().lastIndexOf('.') + 1) + ".class";
-        try (InputStream in = owner.getResourceAsStream(file)) {
-            if (in != null) {
-                new ClassReader(in.readAllBytes())
-                        .accept(new Lambdas(found), ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
-            }
-        } catch (IOException | IllegalArgumentException e) {
-            // A class whose file cannot be read has no lambda that is known to end so; it is run to learn what it
-            // calls.
-            found.clear();
-        }
-        return found;
+        // A class whose file cannot be read has no lambda that is known to end so; it is run to learn what it calls.
+        return ClassFiles.visit(owner, new Lambdas(found), ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES)
+                ? found
+                : Map.of();
     }
 
     /** Looks at the methods that the compiler wrote for lambdas. */

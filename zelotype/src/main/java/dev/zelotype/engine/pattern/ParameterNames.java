@@ -1,7 +1,5 @@
 package dev.zelotype.engine.pattern;
 
-import java.io.IOException;
-import java.io.InputStream;
 import java.lang.reflect.Modifier;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.ClassReader;
@@ -23,49 +21,33 @@ final class ParameterNames {
         for (int i = 0; i < count; i++) {
             names[i] = "parameter " + (i + 1);
         }
-        String file = owner.getName().substring(owner.getName().lastIndexOf('.') + 1) + ".class";
-        try (InputStream in = owner.getResourceAsStream(file)) {
-            if (in != null) {
-                read(in.readAllBytes(), method, descriptor, captured, names);
-            }
-        } catch (IOException | IllegalArgumentException e) {
-            // The names only make a message friendlier; without the class file it counts the parameters.
-            return names;
-        }
+        // The names only make a message friendlier; without the class file it counts the parameters.
+        ClassFiles.visit(owner, reader(method, descriptor, captured, names), ClassReader.SKIP_FRAMES);
         return names;
     }
 
-    private static void read(byte[] code, String method, String descriptor, int captured, String[] names) {
-        new ClassReader(code)
-                .accept(
-                        new ClassVisitor(Opcodes.ASM9) {
-                            @Override
-                            public @Nullable MethodVisitor visitMethod(
-                                    int access, String name, String type, String signature, String[] exceptions) {
-                                if (!name.equals(method) || !type.equals(descriptor)) {
-                                    return null;
-                                }
-                                int[] slots = slots(
-                                        type, captured - (Modifier.isStatic(access) ? 0 : 1), access, names.length);
-                                return new MethodVisitor(Opcodes.ASM9) {
-                                    @Override
-                                    public void visitLocalVariable(
-                                            String variable,
-                                            String variableType,
-                                            String variableSignature,
-                                            Label start,
-                                            Label end,
-                                            int index) {
-                                        for (int i = 0; i < slots.length; i++) {
-                                            if (slots[i] == index) {
-                                                names[i] = variable;
-                                            }
-                                        }
-                                    }
-                                };
+    private static ClassVisitor reader(String method, String descriptor, int captured, String[] names) {
+        return new ClassVisitor(Opcodes.ASM9) {
+            @Override
+            public @Nullable MethodVisitor visitMethod(
+                    int access, String name, String type, String signature, String[] exceptions) {
+                if (!name.equals(method) || !type.equals(descriptor)) {
+                    return null;
+                }
+                int[] slots = slots(type, captured - (Modifier.isStatic(access) ? 0 : 1), access, names.length);
+                return new MethodVisitor(Opcodes.ASM9) {
+                    @Override
+                    public void visitLocalVariable(
+                            String variable, String variableType, String generic, Label start, Label end, int index) {
+                        for (int i = 0; i < slots.length; i++) {
+                            if (slots[i] == index) {
+                                names[i] = variable;
                             }
-                        },
-                        ClassReader.SKIP_FRAMES);
+                        }
+                    }
+                };
+            }
+        };
     }
 
     /** The local variables that hold the parameters after the captured ones. */

@@ -43,9 +43,7 @@ public final class Check extends Statement {
 
     private void refuseIfUnheard() {
         if (!told().hears(pattern().method())) {
-            throw new MisuseException(
-                    Calls.pattern(pattern()) + " was not watched: how often it was called so far is unknown.",
-                    "write watch(" + told().name() + ".class) before the subject runs, or suppose or expect the call");
+            throw Replacements.notWatched(Calls.pattern(pattern()), told().name());
         }
     }
 
@@ -153,6 +151,6 @@ public final class Check extends Statement {
         } else {
             text.section(found == 1 ? "The call" : "The calls", Calls.conversation(matching()));
         }
-        return owner.withConversation(text, told().scene());
+        return told().scene().withConversation(text).toString();
     }
 }

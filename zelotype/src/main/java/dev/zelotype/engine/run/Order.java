@@ -8,7 +8,9 @@ import dev.zelotype.engine.journal.Lines;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -73,14 +75,11 @@ public final class Order {
     }
 
     private void verify() {
-        List<CallRecord> calls = new ArrayList<>();
+        Set<CallRecord> spokenOf = new LinkedHashSet<>();
         for (Check check : checks) {
-            for (CallRecord call : check.matching()) {
-                if (!calls.contains(call)) {
-                    calls.add(call);
-                }
-            }
+            spokenOf.addAll(check.matching());
         }
+        List<CallRecord> calls = new ArrayList<>(spokenOf);
         calls.sort(CallRecord.IN_ORDER);
         int[] reached = {0, 0};
         if (!reads(calls, 0, 0, reached)) {
@@ -112,7 +111,7 @@ public final class Order {
     }
 
     private CheckFailure failure(List<CallRecord> calls, int[] reached) {
-        calls.forEach(call -> ((Told) call.log().owner()).scene().calls());
+        SceneState.rank(calls);
         List<String> wanted = new ArrayList<>();
         for (int i = 0; i < checks.size(); i++) {
             wanted.add((i + 1) + "  " + checks.get(i).patternText() + ", "

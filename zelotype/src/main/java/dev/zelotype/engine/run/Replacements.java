@@ -53,54 +53,32 @@ final class Replacements implements Decider, WovenClasses.Weaving {
                 && !type.isSynthetic()
                 && !Modifier.isAbstract(type.getModifiers())
                 && !Proxy.isProxyClass(type)
-                && !isOfJdk(type);
-    }
-
-    private static boolean isOfJdk(Class<?> type) {
-        return type.getClassLoader() == null || type.getClassLoader() == ClassLoader.getPlatformClassLoader();
+                && !Weaver.isOfJdk(type);
     }
 
     /** A class whose objects answer in their own place. */
     static DoubleClass ofInstance(Class<?> type) {
-        weaver().weave(type);
-        SceneState scene = SceneState.current();
-        if (scene == null) {
-            throw new MisuseException(
-                    "An object of " + type.getSimpleName()
-                            + " cannot be replaced outside any scene: nobody would put it back.",
-                    "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
-        }
-        ONLY.begin(scene);
+        begin(type, "An object of " + type.getSimpleName());
         return ONLY.instances.computeIfAbsent(type, ONLY.classes::asInstance);
     }
 
     /** The one who answers for a class as a whole in the current scene. */
     static Told of(Class<?> type, boolean mayBegin) {
-        SceneState scene = SceneState.current();
-        if (scene == null) {
-            throw new MisuseException(
-                    type.getSimpleName() + " cannot be replaced outside any scene: nobody would put it back.",
-                    "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
-        }
+        SceneState scene = sceneFor(type.getSimpleName());
         Told known = scene.replaced(type);
         if (known != null) {
             return known;
         }
         if (!mayBegin) {
-            throw new MisuseException(
-                    type.getSimpleName() + " was not watched: how often it was called so far is unknown.",
-                    "write watch(" + type.getSimpleName()
-                            + ".class) before the subject runs, or suppose or expect the call");
+            throw notWatched(type.getSimpleName(), type.getSimpleName());
         }
-        Weaver weaver = weaver();
-        weaver.weave(type);
-        ONLY.begin(scene);
+        begin(type, type.getSimpleName());
         return scene.replace(type, ONLY.wholes.computeIfAbsent(type, ONLY.classes::asWhole));
     }
 
     /** Hears of all calls of a class from now on. */
     static void watch(Class<?> type) {
-        if (isOfJdk(type)) {
+        if (Weaver.isOfJdk(type)) {
             throw new MisuseException(
                     type.getName() + " belongs to the JDK, which calls it itself all the time.",
                     "suppose the call in question, with callsReal() if it is to stay as it is");
@@ -108,8 +86,28 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         of(type, true).watch();
     }
 
-    private void begin(SceneState scene) {
-        if (users.add(scene)) {
+    /** What is said about a question after calls that nobody was listening to. */
+    static MisuseException notWatched(String what, String typeName) {
+        return new MisuseException(
+                what + " was not watched: how often it was called so far is unknown.",
+                "write watch(" + typeName + ".class) before the subject runs, or suppose or expect the call");
+    }
+
+    private static SceneState sceneFor(String what) {
+        SceneState scene = SceneState.current();
+        if (scene == null) {
+            throw new MisuseException(
+                    what + " cannot be replaced outside any scene: nobody would put it back.",
+                    "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
+        }
+        return scene;
+    }
+
+    /** Weaves a class for the current scene. */
+    private static void begin(Class<?> type, String what) {
+        SceneState scene = sceneFor(what);
+        weaver().weave(type);
+        if (ONLY.users.add(scene)) {
             weaver().begin();
         }
     }
@@ -192,11 +190,12 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             DoubledMethod ofSingle = find(single, method);
             Told whole = whole(method, self);
             DoubledMethod ofWhole = find(whole, method);
-            boolean wholeIsTold = ofWhole != null && whole.isTold(ofWhole, withInstance(ofWhole, self, arguments));
+            Object[] ofAny = ofWhole == null ? arguments : withInstance(ofWhole, self, arguments);
+            boolean wholeIsTold = ofWhole != null && whole.isTold(ofWhole, ofAny);
             Capture capture = Capture.current();
             if (capture != null && ofSingle == null) {
                 return ofWhole != null && capture.isAbout(ofWhole)
-                        ? new Object[] {whole.apply(ofWhole.index(), withInstance(ofWhole, self, arguments))}
+                        ? new Object[] {whole.apply(ofWhole.index(), ofAny)}
                         : null;
             }
             if (ofSingle != null && !wholeIsTold) {
@@ -208,12 +207,12 @@ final class Replacements implements Decider, WovenClasses.Weaving {
                     || !whole.hears(ofWhole) && !isHollow(self)) {
                 return null;
             }
-            if (!wholeIsTold && isOfJdk(method.owner())) {
+            if (!wholeIsTold && Weaver.isOfJdk(method.owner())) {
                 // The JDK's code runs as it came: leading it through the engine could call what is being replaced.
-                whole.recordOnly(ofWhole, withInstance(ofWhole, self, arguments));
+                whole.recordOnly(ofWhole, ofAny);
                 return null;
             }
-            return new Object[] {whole.apply(ofWhole.index(), withInstance(ofWhole, self, arguments))};
+            return new Object[] {whole.apply(ofWhole.index(), ofAny)};
         } finally {
             Guard.leave();
         }

@@ -14,9 +14,11 @@ import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
@@ -177,27 +179,30 @@ public final class SceneState {
             call.end(Ending.UNEXPECTED, null);
             call.account();
         }
-        UnexpectedCall failure = new UnexpectedCall(
-                text.copy().section(conversationTitle(), conversationLines()).toString());
+        UnexpectedCall failure =
+                new UnexpectedCall(withConversation(text.copy()).toString());
         synchronized (this) {
             refusals.add(text);
         }
         return failure;
     }
 
-    /** Adds the conversation to a failure; if the double is of another scene, that one's. */
-    String withConversation(FailureText text, SceneState other) {
-        return text.section(other.conversationTitle(), other.conversationLines())
-                .toString();
-    }
-
-    private String conversationTitle() {
-        return "Conversation (" + Count.calls(calls().size()) + ")";
-    }
-
-    private List<String> conversationLines() {
+    /** Adds the conversation so far to a failure. */
+    FailureText withConversation(FailureText text) {
         List<CallRecord> calls = calls();
-        return calls.isEmpty() ? List.of("Nobody asked any double anything.") : Calls.conversation(calls);
+        return text.section(
+                "Conversation (" + Count.calls(calls.size()) + ")",
+                calls.isEmpty() ? List.of("Nobody asked any double anything.") : Calls.conversation(calls));
+    }
+
+    /** Puts calls into their places among all calls of their scenes, and into their order. */
+    static void rank(List<CallRecord> calls) {
+        Set<SceneState> scenes = new HashSet<>();
+        for (CallRecord call : calls) {
+            scenes.add(((Told) call.log().owner()).scene());
+        }
+        scenes.forEach(SceneState::calls);
+        calls.sort(CallRecord.IN_ORDER);
     }
 
     public synchronized List<Told> doubles() {
@@ -219,11 +224,8 @@ public final class SceneState {
 
     static List<CallRecord> callsOf(Told told) {
         List<CallRecord> calls = new ArrayList<>();
-        for (int i = 0; i < told.doubleClass().methodCount(); i++) {
-            MethodState state = told.knownState(i);
-            if (state != null) {
-                calls.addAll(state.log().calls());
-            }
+        for (MethodState state : told.knownStates()) {
+            calls.addAll(state.log().calls());
         }
         return calls;
     }
@@ -290,9 +292,8 @@ public final class SceneState {
             return new MisuseException(numbered(misuses), "finish each statement, or remove it");
         }
         failures.addAll(misuses);
-        FailureText text = new FailureText(numbered(failures));
         return new CheckFailure(
-                text.section(conversationTitle(), conversationLines()).toString(), null);
+                withConversation(new FailureText(numbered(failures))).toString(), null);
     }
 
     private static String numbered(List<String> texts) {

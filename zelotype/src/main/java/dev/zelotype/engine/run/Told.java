@@ -12,7 +12,9 @@ import dev.zelotype.engine.weave.Guard;
 import java.lang.invoke.MethodHandle;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -61,10 +63,15 @@ public final class Told extends Participant {
         return state;
     }
 
-    /** The state of a method if it was ever called or told anything. */
-    @Nullable
-    MethodState knownState(int index) {
-        return states[index];
+    /** The states of the methods that were ever called or told anything. */
+    List<MethodState> knownStates() {
+        List<MethodState> known = new ArrayList<>();
+        for (MethodState state : states) {
+            if (state != null) {
+                known.add(state);
+            }
+        }
+        return known;
     }
 
     @Override
@@ -86,32 +93,36 @@ public final class Told extends Participant {
         MethodState state = state(method);
         CallRecord call = scene.record(state.log(), arguments, doubleClass().isWoven());
         try {
-            Supposition told = state.expectations().length == 0
-                    ? null
-                    : scene.expectations().meet(this, state, call, arguments);
-            boolean expected = told != null;
-            if (told == null || !told.answers()) {
-                Supposition supposed = state.covering(arguments);
-                told = supposed == null ? told : supposed;
-            }
-            if (told != null) {
-                return answerAsTold(told, expected, method, call, arguments);
-            }
-            return answerUntold(method, call, arguments);
+            Supposition told = statementFor(state, call, arguments);
+            return told == null ? answerUntold(method, call, arguments) : answerAsTold(told, method, call, arguments);
         } catch (Throwable e) {
-            if (call != null && call.ending() == Ending.RUNNING) {
-                call.end(Ending.THREW, e);
-            }
+            threw(call, e);
             throw e;
         }
     }
 
-    private @Nullable Object answerAsTold(
-            Supposition told, boolean expected, DoubledMethod method, @Nullable CallRecord call, Object[] arguments)
-            throws Throwable {
-        if (call != null) {
+    /** The statement that speaks of a call: an expectation that is met, or else, and for its answer, a supposition. */
+    private @Nullable Supposition statementFor(MethodState state, @Nullable CallRecord call, Object[] arguments) {
+        Supposition told =
+                state.expectations().length == 0 ? null : scene.expectations().meet(this, state, call, arguments);
+        if (told == null || !told.answers()) {
+            Supposition supposed = state.covering(arguments);
+            told = supposed == null ? told : supposed;
+        }
+        if (told != null && call != null) {
             call.account();
         }
+        return told;
+    }
+
+    private static void threw(@Nullable CallRecord call, Throwable thrown) {
+        if (call != null && call.ending() == Ending.RUNNING) {
+            call.end(Ending.THREW, thrown);
+        }
+    }
+
+    private @Nullable Object answerAsTold(
+            Supposition told, DoubledMethod method, @Nullable CallRecord call, Object[] arguments) throws Throwable {
         if (!told.answers()) {
             return end(
                     call,
@@ -135,33 +146,19 @@ public final class Told extends Participant {
         MethodState state = state(constructor);
         CallRecord call = scene.record(state.log(), arguments, true);
         try {
-            Supposition told = state.expectations().length == 0
-                    ? null
-                    : scene.expectations().meet(this, state, call, arguments);
-            Supposition supposed = told == null || !told.answers() ? state.covering(arguments) : null;
-            told = supposed == null ? told : supposed;
-            if (told == null) {
+            Supposition told = statementFor(state, call, arguments);
+            Step step = told == null ? null : told.next();
+            if (told == null || step != null && step.isReal()) {
                 end(call, Ending.REAL, null);
                 return null;
             }
-            if (call != null) {
-                call.account();
-            }
-            Supposition chosen = told;
-            Step step = told.next();
-            if (step == null || !step.isReal()) {
-                Object answer = step == null
-                        ? HOLLOW
-                        : Guard.outside(() -> step.take(this, constructor, arguments, chosen.pattern()));
-                end(call, Ending.ANSWERED, null);
-                return answer == null ? HOLLOW : answer;
-            }
-            end(call, Ending.REAL, null);
-            return null;
+            Object answer = step == null
+                    ? HOLLOW
+                    : Guard.outside(() -> step.take(this, constructor, arguments, told.pattern()));
+            end(call, Ending.ANSWERED, null);
+            return answer == null ? HOLLOW : answer;
         } catch (Throwable e) {
-            if (call != null && call.ending() == Ending.RUNNING) {
-                call.end(Ending.THREW, e);
-            }
+            threw(call, e);
             throw e;
         }
     }

@@ -66,9 +66,8 @@ public final class WholeDoubles {
         List<CallRecord> calls = new ArrayList<>();
         for (Told told : told("verifyUntouched", doubles)) {
             calls.addAll(SceneState.callsOf(told));
-            for (int i = 0; i < told.doubleClass().methodCount(); i++) {
-                MethodState state = told.knownState(i);
-                if (state != null && state.log().countedOnly() > 0) {
+            for (MethodState state : told.knownStates()) {
+                if (state.log().countedOnly() > 0) {
                     throw new CheckFailure(
                             "Expected no call of " + told.name() + ", but "
                                     + Count.happened(state.log().countedOnly()) + " of "
@@ -90,8 +89,7 @@ public final class WholeDoubles {
 
     private static void refuse(String sentence, List<CallRecord> calls) {
         if (!calls.isEmpty()) {
-            calls.forEach(call -> ((Told) call.log().owner()).scene().calls());
-            calls.sort(CallRecord.IN_ORDER);
+            SceneState.rank(calls);
             throw new CheckFailure(
                     new FailureText(sentence + ", but " + Count.happened(calls.size()) + ".")
                             .section(calls.size() == 1 ? "The call" : "The calls", Calls.conversation(calls))
@@ -116,11 +114,8 @@ public final class WholeDoubles {
     /** Forgets the calls so far; what the doubles are told stays. */
     public static void forgetCalls(Object... doubles) {
         for (Told told : told("forgetCalls", doubles)) {
-            for (int i = 0; i < told.doubleClass().methodCount(); i++) {
-                MethodState state = told.knownState(i);
-                if (state != null) {
-                    state.log().forget();
-                }
+            for (MethodState state : told.knownStates()) {
+                state.log().forget();
             }
         }
     }
@@ -142,24 +137,20 @@ public final class WholeDoubles {
                     "give a double, such as one made with stub(...)");
         }
         List<String[]> rows = new ArrayList<>();
-        for (int i = 0; i < told.doubleClass().methodCount(); i++) {
-            MethodState state = told.knownState(i);
-            if (state != null) {
-                for (Expectation expectation : state.expectations()) {
-                    rows.add(expectation.row());
-                }
-                for (Supposition supposition : state.suppositions()) {
-                    rows.add(new String[] {
-                        supposition.patternText(),
-                        "supposed" + (supposition.used() ? "" : ", not needed yet"),
-                        supposition.line()
-                    });
-                }
+        for (MethodState state : told.knownStates()) {
+            for (Expectation expectation : state.expectations()) {
+                rows.add(expectation.row());
+            }
+            for (Supposition supposition : state.suppositions()) {
+                rows.add(new String[] {
+                    supposition.patternText(),
+                    "supposed" + (supposition.used() ? "" : ", not needed yet"),
+                    supposition.line()
+                });
             }
         }
-        told.scene().calls();
         List<CallRecord> calls = SceneState.callsOf(told);
-        calls.sort(CallRecord.IN_ORDER);
+        SceneState.rank(calls);
         return new FailureText(told.name() + " is a " + told.kind().word() + " of "
                         + Values.typeName(told.doubleClass().doubledType()) + ".")
                 .section("Told", rows.isEmpty() ? List.of("nothing") : Columns.align(rows))

@@ -182,7 +182,8 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return chosen == null ? null : Type.getConstructorDescriptor(chosen);
     }
 
-    private static boolean isOfJdk(Class<?> type) {
+    /** Whether a class belongs to the JDK itself. */
+    public static boolean isOfJdk(Class<?> type) {
         ClassLoader loader = type.getClassLoader();
         return loader == null || loader == ClassLoader.getPlatformClassLoader();
     }
