@@ -2,6 +2,7 @@ package dev.zelotype.benchmarks;
 
 import com.sun.source.util.JavacTask;
 import dev.zelotype.generate.Generator;
+import dev.zelotype.generate.Progress;
 import dev.zelotype.generate.Style;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -43,9 +44,11 @@ public final class ThousandInterfaces {
         if (arguments[0].equals("javac")) {
             analyze(files);
         } else {
-            Generator generator = new Generator(List.of());
-            generator.addSources(List.of(folder), name -> true);
-            generator.plan(EnumSet.of(Style.STUB), "", folder.resolve("out")).write(false);
+            Generator generator = new Generator(List.of(), Progress.NONE);
+            generator.addFrom(List.of(folder), "*");
+            generator
+                    .plan(EnumSet.of(Style.STUB), "", folder.resolve("out"), "again")
+                    .write(false);
         }
         System.out.println((System.nanoTime() - start) / 1_000_000);
     }

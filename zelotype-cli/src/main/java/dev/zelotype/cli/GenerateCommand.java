@@ -7,13 +7,10 @@ import dev.zelotype.generate.Style;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import java.util.function.Predicate;
-import java.util.regex.Pattern;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -50,16 +47,23 @@ final class GenerateCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Option(names = "--from", paramLabel = "PATH", description = "Source files, folders of them, or jars.")
+    @Option(
+            names = "--from",
+            paramLabel = "PATH",
+            description = "Source files, folders of them, folders of class files, or jars.")
     private List<Path> from = new ArrayList<>();
 
     @Option(
             names = "--only",
             paramLabel = "NAMES",
-            description = "Of those sources, only types whose qualified name fits; * stands for anything.")
+            description =
+                    "Of those, only types whose qualified name fits one of these, with commas between; * stands for anything.")
     private String only = "*";
 
-    @Option(names = "--type", paramLabel = "NAME", description = "A type of the class path or of the JDK.")
+    @Option(
+            names = "--type",
+            paramLabel = "NAME",
+            description = "A type of the class path or of the JDK; * stands for anything in the last part of its name.")
     private List<String> types = new ArrayList<>();
 
     @Option(names = "--class-path", paramLabel = "PATH", description = "Jars and folders that the types refer to.")
@@ -70,7 +74,7 @@ final class GenerateCommand implements Callable<Integer> {
             paramLabel = "STYLE",
             split = ",",
             defaultValue = "stub",
-            description = "base, stub, spy, fake; several with commas. Default: stub.")
+            description = "base, stub, spy, fake, linked; several with commas. Default: stub.")
     private List<String> styles;
 
     @Option(
@@ -104,33 +108,38 @@ final class GenerateCommand implements Callable<Integer> {
         if (from.isEmpty() && types.isEmpty()) {
             throw new ParameterException(spec.commandLine(), "Say what to write doubles for, with --from or --type.");
         }
-        EnumSet<Style> chosen = styles();
-        Generator generator = new Generator(paths(classPath));
+        Generator generator = new Generator(paths(classPath), new ProgressLines(terminal.err()));
         if (!from.isEmpty()) {
-            Pattern wanted = Pattern.compile(Pattern.quote(only).replace("*", "\\E.*\\Q"));
-            addAll(generator, name -> wanted.matcher(name).matches());
+            generator.addFrom(from, only);
         }
         if (!types.isEmpty()) {
             generator.addTypes(types);
         }
-        Generator.Plan plan = generator.plan(chosen, packageName, into);
+        Generator.Plan plan = generator.plan(Style.ofWords(styles), packageName, into, again());
         List<Outcome> outcomes = check || dryRun ? plan.compare() : plan.write(force);
         print(outcomes, generator.leftOut());
         return exitCode(outcomes);
     }
 
-    private void addAll(Generator generator, Predicate<String> wanted) {
-        List<Path> sources = new ArrayList<>();
-        for (Path place : from) {
-            if (place.toString().endsWith(".jar")) {
-                generator.addClasses(place, wanted);
-            } else {
-                sources.add(place);
-            }
+    /** This command as somebody would type it, without what only tries things out. */
+    private String again() {
+        StringBuilder command = new StringBuilder("zelotype generate");
+        from.forEach(place -> command.append(" --from ").append(word(place)));
+        types.forEach(type -> command.append(" --type ").append(word(type)));
+        if (!only.equals("*")) {
+            command.append(" --only ").append(word(only));
         }
-        if (!sources.isEmpty()) {
-            generator.addSources(sources, wanted);
+        command.append(" --style ").append(String.join(",", styles));
+        command.append(" --into ").append(word(into));
+        if (!packageName.isEmpty()) {
+            command.append(" --package ").append(packageName);
         }
+        return command.toString();
+    }
+
+    private static String word(Object word) {
+        String text = word.toString().replace('\\', '/');
+        return text.matches("[\\w./:@+-]+") ? text : "'" + text + "'";
     }
 
     private static List<Path> paths(String text) {
@@ -141,24 +150,6 @@ final class GenerateCommand implements Callable<Integer> {
             }
         }
         return paths;
-    }
-
-    private EnumSet<Style> styles() {
-        EnumSet<Style> chosen = EnumSet.noneOf(Style.class);
-        for (String word : styles) {
-            for (Style style : Style.values()) {
-                if (style.word().equals(word.strip())) {
-                    chosen.add(style);
-                    word = "";
-                    break;
-                }
-            }
-            if (!word.isEmpty()) {
-                throw new ParameterException(
-                        spec.commandLine(), "There is no style '" + word + "': give base, stub, spy or fake.");
-            }
-        }
-        return chosen;
     }
 
     private void print(List<Outcome> outcomes, List<String> leftOut) {

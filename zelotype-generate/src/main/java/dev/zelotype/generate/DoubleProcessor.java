@@ -65,7 +65,7 @@ public final class DoubleProcessor extends AbstractProcessor {
         TypeElement type = (TypeElement) declared.asElement();
         String obstacle = ModelReader.obstacle(type);
         if (!obstacle.isEmpty()) {
-            error(asking, "No double can be written for " + type.getQualifiedName() + ": it " + obstacle + ".");
+            refuse(asking, type, obstacle);
             return;
         }
         TypeModel model = new ModelReader(processingEnv.getElementUtils(), processingEnv.getTypeUtils()).read(type);
@@ -75,9 +75,12 @@ public final class DoubleProcessor extends AbstractProcessor {
                 .getQualifiedName()
                 .toString();
         for (Style style : styles) {
-            String name = (packageName.isEmpty() ? "" : packageName + ".") + model.doubleName(style);
-            if (written.add(name)) {
-                write(asking, name, Writer.write(model, style, packageName));
+            String target = model.packageFor(style, packageName);
+            String name = (target.isEmpty() ? "" : target + ".") + model.doubleName(style);
+            if (!model.obstacle(style, target).isEmpty()) {
+                refuse(asking, type, model.obstacle(style, target));
+            } else if (written.add(name)) {
+                write(asking, name, Writer.write(model, style, target));
             }
         }
     }
@@ -91,6 +94,10 @@ public final class DoubleProcessor extends AbstractProcessor {
         } catch (IOException e) {
             error(asking, name + " cannot be written: " + e + ".");
         }
+    }
+
+    private void refuse(Element asking, TypeElement type, String obstacle) {
+        error(asking, "No double can be written for " + type.getQualifiedName() + ": it " + obstacle + ".");
     }
 
     private void error(Element asking, String message) {

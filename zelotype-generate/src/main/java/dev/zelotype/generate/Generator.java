@@ -9,59 +9,80 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.regex.Pattern;
 
 /**
  * Writes doubles as source.
  *
  * <pre>{@code
- * Generator generator = new Generator(List.of());
- * generator.addSources(List.of(Path.of("src/main/java")), name -> name.startsWith("dev.observatory."));
- * generator.plan(Set.of(Style.STUB), "dev.observatory.doubles", Path.of("src/test/java")).write(false);
+ * Generator generator = new Generator(List.of(), Progress.NONE);
+ * generator.addFrom(List.of(Path.of("src/main/java")), "dev.observatory.*");
+ * generator.plan(Set.of(Style.STUB), "dev.observatory.doubles", Path.of("src/test/java"), "./write-doubles")
+ *         .write(false);
  * }</pre>
  */
 public final class Generator {
 
     private final TypeSource types;
+    private final Progress progress;
 
     /**
      * Prepares a generator.
      *
      * @param classPath what the types refer to: jars and folders of class files
+     * @param progress hears how far it has come
      */
-    public Generator(List<Path> classPath) {
-        types = new TypeSource(List.copyOf(classPath));
+    public Generator(List<Path> classPath, Progress progress) {
+        this.types = new TypeSource(List.copyOf(classPath), progress);
+        this.progress = progress;
     }
 
     /**
-     * Adds the types of source files.
+     * Adds interfaces and abstract classes, wherever they are.
      *
-     * @param filesAndFolders files, or folders with files at any depth
-     * @param wanted which of the types, by qualified name
-     * @throws GenerateException if the sources do not compile
+     * @param places source files, folders of them at any depth, folders of class files, and jars; the latter two join
+     *     the class path
+     * @param only which of the types, by qualified names with commas between; {@code *} stands for anything
+     * @throws GenerateException if a place is missing or cannot be read, or the sources do not compile
      */
-    public void addSources(List<Path> filesAndFolders, Predicate<String> wanted) {
-        types.readSources(filesAndFolders, wanted);
-    }
-
-    /**
-     * Adds the types of a jar or of a folder of class files, which also joins the class path.
-     *
-     * @param jarOrFolder the jar or folder
-     * @param wanted which of the types, by qualified name
-     * @throws GenerateException if it cannot be read
-     */
-    public void addClasses(Path jarOrFolder, Predicate<String> wanted) {
-        types.readClasses(jarOrFolder, wanted);
+    public void addFrom(List<Path> places, String only) {
+        Predicate<String> wanted = wanted(only);
+        List<Path> sources = new ArrayList<>();
+        for (Path place : places) {
+            if (types.holdsClasses(place)) {
+                types.readClasses(place, wanted);
+            } else {
+                sources.add(place);
+            }
+        }
+        if (!sources.isEmpty()) {
+            types.readSources(sources, wanted);
+        }
     }
 
     /**
      * Adds types of the class path or of the JDK.
      *
-     * @param names their qualified names
+     * @param names their qualified names; {@code *} stands for anything within the last part of a name
      * @throws GenerateException if there is no such type
      */
     public void addTypes(List<String> names) {
-        types.readNamed(names);
+        for (String name : names) {
+            if (name.contains("*")) {
+                String packageName = name.substring(0, Math.max(0, name.lastIndexOf('.')));
+                types.readPackage(packageName, name, wanted(name));
+            } else {
+                types.readNamed(List.of(name));
+            }
+        }
+    }
+
+    private static Predicate<String> wanted(String patterns) {
+        List<Pattern> wanted = new ArrayList<>();
+        for (String pattern : patterns.split(",")) {
+            wanted.add(Pattern.compile(Pattern.quote(pattern.strip()).replace("*", "\\E.*\\Q")));
+        }
+        return name -> wanted.stream().anyMatch(pattern -> pattern.matcher(name).matches());
     }
 
     /**
@@ -77,28 +98,37 @@ public final class Generator {
      * Says what is to be written where, and compares it with what is there.
      *
      * @param styles the sorts of doubles
-     * @param packageName the package of the doubles; empty for that of each type
+     * @param packageName the package of the doubles; empty for that of each type, where linked doubles go in any case
      * @param folder the root folder of the sources
+     * @param again how to write the files anew, a command for the first line of each; files that stand in the folder
+     *     with the same line, but are not written any more, are reported as vanished
      * @return the plan
-     * @throws GenerateException if no type was found
+     * @throws GenerateException if no type was found, or two would be written to the same file
      */
-    public Plan plan(Set<Style> styles, String packageName, Path folder) {
+    public Plan plan(Set<Style> styles, String packageName, Path folder, String again) {
         if (types.models().isEmpty()) {
             throw new GenerateException("No interface and no abstract class was found"
                     + (types.leftOut().isEmpty() ? "." : ": " + String.join(", ", types.leftOut()) + "."));
         }
         Map<Path, String> sources = new TreeMap<>();
+        int done = 0;
         for (TypeModel model : types.models()) {
-            String target = packageName.isEmpty() ? model.name().packageName() : packageName;
             for (Style style : EnumSet.copyOf(styles)) {
+                String target = model.packageFor(style, packageName);
+                String obstacle = model.obstacle(style, target);
+                if (!obstacle.isEmpty()) {
+                    types.leftOut().add(model.name().canonicalName() + " " + obstacle);
+                    continue;
+                }
                 Path file = Path.of(target.replace('.', '/'), model.doubleName(style) + ".java");
                 if (sources.put(file, Writer.write(model, style, target)) != null) {
                     throw new GenerateException(
                             "Two types would be written to " + file + ". Write them to different packages.");
                 }
             }
+            progress.reached("writing", ++done, types.models().size());
         }
-        return new Plan(new OutputFolder(folder), folder, sources);
+        return new Plan(new OutputFolder(folder, again), folder, sources);
     }
 
     /** What is to be written. */

@@ -1,37 +1,66 @@
 package dev.zelotype.generate;
 
+import com.palantir.javapoet.AnnotationSpec;
+import com.palantir.javapoet.CodeBlock;
 import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
 
 /**
  * A method of a type that a double is to be written for.
  *
  * @param name its name
  * @param readableName its name, made different from those of its overloads by the types of its parameters
+ * @param link how javadoc refers to it, without the type before it
+ * @param erased its name and the descriptor that class files know it by
  * @param typeVariables its own type variables
+ * @param annotations what it is marked with that a double should be marked with as well
+ * @param warnings what compilers warn of when it is overridden, by their names
  * @param returns what it returns
  * @param parameters its parameters
  * @param varargs whether the last parameter takes any number of arguments
  * @param exceptions what it declares to throw
- * @param isPublic whether it is public, or else protected or package-private
- * @param isProtected whether it is protected
+ * @param access who may call it
  * @param isAbstract whether it has no code
- * @param isDeprecated whether it should not be used any more
+ * @param ofClass whether a class, and not an interface, declares it
  */
 record MethodModel(
         String name,
         String readableName,
+        CodeBlock link,
+        String erased,
         List<TypeVariableName> typeVariables,
+        List<AnnotationSpec> annotations,
+        Set<String> warnings,
         TypeName returns,
         List<ParameterSpec> parameters,
         boolean varargs,
         List<TypeName> exceptions,
-        boolean isPublic,
-        boolean isProtected,
+        Access access,
         boolean isAbstract,
-        boolean isDeprecated) {
+        boolean ofClass) {
+
+    /** Who may call a method. */
+    enum Access {
+        PUBLIC,
+        PROTECTED,
+        PACKAGE;
+
+        static Access of(Element element) {
+            return element.getModifiers().contains(Modifier.PUBLIC)
+                    ? PUBLIC
+                    : element.getModifiers().contains(Modifier.PROTECTED) ? PROTECTED : PACKAGE;
+        }
+
+        /** Whether a subclass in any package can use it. */
+        boolean everywhere() {
+            return this != PACKAGE;
+        }
+    }
 
     boolean isVoid() {
         return returns.equals(TypeName.VOID);

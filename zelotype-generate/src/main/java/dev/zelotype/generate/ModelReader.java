@@ -1,13 +1,22 @@
 package dev.zelotype.generate;
 
+import com.palantir.javapoet.AnnotationSpec;
 import com.palantir.javapoet.ClassName;
+import com.palantir.javapoet.CodeBlock;
 import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
+import dev.zelotype.generate.MethodModel.Access;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -15,12 +24,14 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.ExecutableType;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import javax.lang.model.util.Elements;
 import javax.lang.model.util.Types;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Turns what the compiler knows of a type into a model. The same for source files, class files and annotation processing.
@@ -48,6 +59,9 @@ final class ModelReader {
                 return "is private";
             }
         }
+        if (type.getKind() == ElementKind.CLASS && subclassConstructors(type).isEmpty()) {
+            return "has only private constructors";
+        }
         return "";
     }
 
@@ -57,42 +71,81 @@ final class ModelReader {
                 || type.getKind() == ElementKind.CLASS && type.getModifiers().contains(Modifier.ABSTRACT);
     }
 
-    TypeModel read(TypeElement type) {
-        List<MethodModel> methods = new ArrayList<>();
-        List<ExecutableElement> found = new ArrayList<>();
-        for (ExecutableElement method : ElementFilter.methodsIn(elements.getAllMembers(type))) {
-            if (isOverridable(method)) {
-                found.add(method);
+    /** The constructors that a subclass can call: from everywhere, or else from the same package. */
+    private static List<ExecutableElement> subclassConstructors(TypeElement type) {
+        List<ExecutableElement> all = ElementFilter.constructorsIn(type.getEnclosedElements());
+        List<ExecutableElement> open = all.stream()
+                .filter(constructor -> Access.of(constructor).everywhere())
+                .toList();
+        return open.isEmpty()
+                ? all.stream()
+                        .filter(constructor -> !constructor.getModifiers().contains(Modifier.PRIVATE))
+                        .toList()
+                : open;
+    }
+
+    /** Whether a double can only stand in the same package. */
+    private static boolean isBoundToPackage(TypeElement type, List<MethodModel> methods) {
+        for (Element e = type; e instanceof TypeElement; e = e.getEnclosingElement()) {
+            if (!Access.of(e).everywhere()) {
+                return true;
             }
         }
-        Map<String, Integer> overloads = new HashMap<>();
-        found.forEach(method -> overloads.merge(method.getSimpleName().toString(), 1, Integer::sum));
-        for (ExecutableElement method : found) {
-            methods.add(
-                    method(type, method, overloads.get(method.getSimpleName().toString()) > 1));
+        boolean noConstructor = type.getKind() == ElementKind.CLASS
+                && subclassConstructors(type).stream()
+                        .noneMatch(constructor -> Access.of(constructor).everywhere());
+        return noConstructor
+                || methods.stream()
+                        .anyMatch(method ->
+                                method.isAbstract() && !method.access().everywhere());
+    }
+
+    TypeModel read(TypeElement type) {
+        Reading reading = new Reading(type);
+        Map<ExecutableElement, List<ExecutableElement>> own = new LinkedHashMap<>();
+        Map<ExecutableElement, List<ExecutableElement>> ofObject = new LinkedHashMap<>();
+        for (ExecutableElement method : ElementFilter.methodsIn(elements.getAllMembers(type))) {
+            if (isOverridable(method)) {
+                add(isObjectMethod(method) ? ofObject : own, type, method);
+            }
         }
-        List<TypeVariableName> variables = new ArrayList<>();
-        for (TypeParameterElement parameter : type.getTypeParameters()) {
-            variables.add(TypeVariableName.get(parameter));
+        if (type.getKind() == ElementKind.INTERFACE) {
+            TypeElement object = elements.getTypeElement("java.lang.Object");
+            // Its doubles are classes all the same, and have what interfaces do not promise: clone.
+            ElementFilter.methodsIn(object.getEnclosedElements()).stream()
+                    .filter(method -> isOverridable(method) && isObjectMethod(method))
+                    .forEach(method -> add(ofObject, type, method));
         }
+        ofObject.keySet().removeIf(method -> alike(own.keySet(), type, method) != null);
+        List<List<ParameterSpec>> constructors = reading.constructors();
+        List<MethodModel> methods = reading.methods(own);
         return new TypeModel(
-                ClassName.get(type), variables, type.getKind() == ElementKind.INTERFACE, constructors(type), methods);
+                ClassName.get(type),
+                elements.getBinaryName(type).toString(),
+                variables(type.getTypeParameters()),
+                type.getKind() == ElementKind.INTERFACE,
+                isBoundToPackage(type, methods),
+                elements.isDeprecated(type),
+                reading.warnings(),
+                constructors,
+                methods,
+                reading.methods(ofObject));
     }
 
     private static boolean isOverridable(ExecutableElement method) {
-        boolean ofObject = method.getEnclosingElement().toString().equals("java.lang.Object");
-        return !ofObject
-                && !isObjectMethod(method)
-                && !method.getModifiers().contains(Modifier.STATIC)
-                && !method.getModifiers().contains(Modifier.FINAL)
-                && !method.getModifiers().contains(Modifier.PRIVATE);
+        Set<Modifier> modifiers = method.getModifiers();
+        return !modifiers.contains(Modifier.STATIC)
+                && !modifiers.contains(Modifier.FINAL)
+                && !modifiers.contains(Modifier.PRIVATE)
+                && !method.getSimpleName().contentEquals("finalize");
     }
 
-    /** Interfaces such as {@code Comparator} declare {@code equals} again; every class has it. */
+    /** What every class has, even if an interface such as {@code Comparator} declares it again. */
     private static boolean isObjectMethod(ExecutableElement method) {
         String name = method.getSimpleName().toString();
         return switch (name) {
             case "toString", "hashCode" -> method.getParameters().isEmpty();
+            case "clone" -> method.getEnclosingElement().toString().equals("java.lang.Object");
             case "equals" ->
                 method.getParameters().size() == 1
                         && method.getParameters().get(0).asType().toString().equals("java.lang.Object");
@@ -100,59 +153,256 @@ final class ModelReader {
         };
     }
 
-    private List<List<ParameterSpec>> constructors(TypeElement type) {
-        List<List<ParameterSpec>> constructors = new ArrayList<>();
-        for (ExecutableElement constructor : ElementFilter.constructorsIn(type.getEnclosedElements())) {
-            if (!constructor.getModifiers().contains(Modifier.PRIVATE)) {
-                constructors.add(parameters(constructor, ((ExecutableType) constructor.asType()).getParameterTypes()));
+    /** Adds a method, or joins it to one that can be called with the same words, since two supertypes declare it. */
+    private void add(
+            Map<ExecutableElement, List<ExecutableElement>> found, TypeElement type, ExecutableElement method) {
+        ExecutableElement known = alike(found.keySet(), type, method);
+        if (known == null) {
+            found.put(method, List.of());
+            return;
+        }
+        boolean narrower = types.isSubtype(returned(type, method), returned(type, known))
+                && !types.isSameType(returned(type, method), returned(type, known));
+        List<ExecutableElement> others = new ArrayList<>(found.get(known));
+        others.add(narrower ? known : method);
+        if (narrower) {
+            found.remove(known);
+        }
+        found.put(narrower ? method : known, others);
+    }
+
+    private @Nullable ExecutableElement alike(
+            Set<ExecutableElement> among, TypeElement type, ExecutableElement method) {
+        for (ExecutableElement other : among) {
+            if (other.getSimpleName().equals(method.getSimpleName())
+                    && (types.isSubsignature(member(type, method), member(type, other))
+                            || types.isSubsignature(member(type, other), member(type, method)))) {
+                return other;
             }
         }
-        return constructors;
+        return null;
     }
 
-    private static List<ParameterSpec> parameters(ExecutableElement method, List<? extends TypeMirror> actual) {
-        List<ParameterSpec> parameters = new ArrayList<>();
-        for (int i = 0; i < actual.size(); i++) {
-            VariableElement parameter = method.getParameters().get(i);
-            parameters.add(ParameterSpec.builder(
-                            TypeName.get(actual.get(i)),
-                            parameter.getSimpleName().toString())
-                    .build());
+    /** A method with the types that its variables stand for in a type; what the type itself declares is as it stands. */
+    private ExecutableType member(TypeElement type, ExecutableElement method) {
+        if (method.getEnclosingElement().equals(type)) {
+            return (ExecutableType) method.asType();
         }
-        return parameters;
+        return (ExecutableType) types.asMemberOf((DeclaredType) type.asType(), method);
     }
 
-    private MethodModel method(TypeElement type, ExecutableElement method, boolean overloaded) {
-        ExecutableType actual = (ExecutableType) types.asMemberOf((DeclaredType) type.asType(), method);
+    private TypeMirror returned(TypeElement type, ExecutableElement method) {
+        return types.erasure(member(type, method).getReturnType());
+    }
+
+    private static List<TypeVariableName> variables(List<? extends TypeParameterElement> parameters) {
         List<TypeVariableName> variables = new ArrayList<>();
-        for (TypeParameterElement parameter : method.getTypeParameters()) {
+        for (TypeParameterElement parameter : parameters) {
             variables.add(TypeVariableName.get(parameter));
         }
-        List<TypeName> exceptions = new ArrayList<>();
-        actual.getThrownTypes().forEach(thrown -> exceptions.add(TypeName.get(thrown)));
-        String name = method.getSimpleName().toString();
-        return new MethodModel(
-                name,
-                overloaded ? name + ofTypes(method) : name,
-                variables,
-                TypeName.get(actual.getReturnType()),
-                parameters(method, actual.getParameterTypes()),
-                method.isVarArgs(),
-                exceptions,
-                method.getModifiers().contains(Modifier.PUBLIC),
-                method.getModifiers().contains(Modifier.PROTECTED),
-                method.getModifiers().contains(Modifier.ABSTRACT),
-                elements.isDeprecated(method));
+        return variables;
+    }
+
+    /** Reads one type. */
+    private final class Reading {
+
+        private final TypeElement type;
+        private final SignatureTypes names = new SignatureTypes(elements);
+        private final Set<String> readableNames = new HashSet<>();
+        private final Set<String> otherWarnings = new TreeSet<>();
+
+        Reading(TypeElement type) {
+            this.type = type;
+        }
+
+        Set<String> warnings() {
+            Set<String> warnings = new TreeSet<>(names.warnings());
+            warnings.addAll(otherWarnings);
+            if (SignatureTypes.isForRemoval(type)) {
+                warnings.add("removal");
+            }
+            if (isA(java.io.Serializable.class)) {
+                warnings.add("serial");
+            }
+            return warnings;
+        }
+
+        private void noteInterruptedClose(ExecutableElement method, ExecutableType actual) {
+            TypeMirror interrupted = elements.getTypeElement(InterruptedException.class.getName())
+                    .asType();
+            boolean closes = method.getSimpleName().contentEquals("close")
+                    && method.getParameters().isEmpty()
+                    && isA(AutoCloseable.class);
+            if (closes && actual.getThrownTypes().stream().anyMatch(t -> types.isSubtype(interrupted, t))) {
+                otherWarnings.add("try");
+            }
+        }
+
+        private boolean isA(Class<?> supertype) {
+            TypeElement known = elements.getTypeElement(supertype.getName());
+            return known != null && types.isSubtype(types.erasure(type.asType()), types.erasure(known.asType()));
+        }
+
+        List<List<ParameterSpec>> constructors() {
+            List<List<ParameterSpec>> constructors = new ArrayList<>();
+            for (ExecutableElement constructor : subclassConstructors(type)) {
+                constructors.add(parameters(constructor, ((ExecutableType) constructor.asType()).getParameterTypes()));
+            }
+            return constructors;
+        }
+
+        List<MethodModel> methods(Map<ExecutableElement, List<ExecutableElement>> found) {
+            Map<String, Integer> overloads = new HashMap<>();
+            found.keySet()
+                    .forEach(method -> overloads.merge(method.getSimpleName().toString(), 1, Integer::sum));
+            List<MethodModel> methods = new ArrayList<>();
+            found.forEach((method, others) -> {
+                boolean overloaded = overloads.get(method.getSimpleName().toString()) > 1;
+                methods.add(method(method, others, overloaded));
+            });
+            return methods;
+        }
+
+        private MethodModel method(ExecutableElement method, List<ExecutableElement> others, boolean overloaded) {
+            ExecutableType actual = member(type, method);
+            String name = method.getSimpleName().toString();
+            noteInterruptedClose(method, actual);
+            return new MethodModel(
+                    name,
+                    unusedName(overloaded ? name + ofTypes(method) : name),
+                    link(method, overloaded),
+                    name + descriptor(method),
+                    variables(method.getTypeParameters()),
+                    annotations(method),
+                    warningsOf(method),
+                    names.name(actual.getReturnType()),
+                    parameters(method, actual.getParameterTypes()),
+                    method.isVarArgs(),
+                    exceptions(actual, others),
+                    Access.of(method),
+                    method.getModifiers().contains(Modifier.ABSTRACT),
+                    method.getEnclosingElement().getKind() == ElementKind.CLASS);
+        }
+
+        /** Capitals do not count, since names of records are made of these names. */
+        private String unusedName(String wanted) {
+            String name = wanted;
+            for (int i = 2; !readableNames.add(name.toLowerCase(Locale.ROOT)); i++) {
+                name = wanted + i;
+            }
+            return name;
+        }
+
+        /** What may be thrown is what every declaration of the method allows. */
+        private List<TypeName> exceptions(ExecutableType actual, List<ExecutableElement> others) {
+            List<TypeName> exceptions = new ArrayList<>();
+            for (TypeMirror thrown : actual.getThrownTypes()) {
+                boolean allowed = true;
+                for (ExecutableElement other : others) {
+                    allowed &= member(type, other).getThrownTypes().stream()
+                            .anyMatch(declared -> types.isSubtype(thrown, declared));
+                }
+                if (allowed) {
+                    exceptions.add(names.name(thrown));
+                }
+            }
+            return exceptions;
+        }
+
+        private List<AnnotationSpec> annotations(ExecutableElement method) {
+            List<AnnotationSpec> annotations = new ArrayList<>();
+            for (AnnotationMirror annotation : method.getAnnotationMirrors()) {
+                if (annotation.getAnnotationType().toString().equals("java.lang.Deprecated")) {
+                    annotations.add(AnnotationSpec.get(annotation));
+                }
+            }
+            // Those that mark the type of the answer are written there.
+            annotations.addAll(names.nullness(method).stream()
+                    .filter(found -> !names.nullness(method.getReturnType()).contains(found))
+                    .toList());
+            return annotations;
+        }
+
+        private Set<String> warningsOf(ExecutableElement method) {
+            Set<String> warnings = new TreeSet<>();
+            if (SignatureTypes.isForRemoval(method)) {
+                warnings.add("removal");
+            }
+            if (method.isVarArgs() && !isKnownWhileRunning(method)) {
+                warnings.add("unchecked");
+            }
+            return warnings;
+        }
+
+        private boolean isKnownWhileRunning(ExecutableElement method) {
+            VariableElement last =
+                    method.getParameters().get(method.getParameters().size() - 1);
+            TypeMirror element = ((ArrayType) last.asType()).getComponentType();
+            return types.isSameType(types.erasure(element), element);
+        }
+
+        private List<ParameterSpec> parameters(ExecutableElement method, List<? extends TypeMirror> actual) {
+            List<ParameterSpec> parameters = new ArrayList<>();
+            for (int i = 0; i < actual.size(); i++) {
+                VariableElement parameter = method.getParameters().get(i);
+                ParameterSpec.Builder written = ParameterSpec.builder(
+                        names.name(actual.get(i)), parameter.getSimpleName().toString());
+                names.nullness(parameter).stream()
+                        .filter(found -> !names.nullness(parameter.asType()).contains(found))
+                        .forEach(written::addAnnotation);
+                parameters.add(written.build());
+            }
+            return parameters;
+        }
+    }
+
+    private CodeBlock link(ExecutableElement method, boolean overloaded) {
+        CodeBlock.Builder link = CodeBlock.builder().add("$L", method.getSimpleName());
+        if (overloaded) {
+            List<CodeBlock> erased = new ArrayList<>();
+            for (VariableElement parameter : method.getParameters()) {
+                erased.add(CodeBlock.of("$T", TypeName.get(types.erasure(parameter.asType()))));
+            }
+            link.add("($L)", CodeBlock.join(erased, ", "));
+        }
+        return link.build();
     }
 
     /** The types of the parameters as part of a name: {@code note(String, int)} gives {@code OfStringInt}. */
     private String ofTypes(ExecutableElement method) {
         StringBuilder out = new StringBuilder(method.getParameters().isEmpty() ? "WithoutArguments" : "Of");
         for (VariableElement parameter : method.getParameters()) {
-            String erased = types.erasure(parameter.asType()).toString().replace("[]", "Array");
+            String erased =
+                    TypeName.get(types.erasure(parameter.asType())).toString().replace("[]", "Array");
             String simple = erased.substring(erased.lastIndexOf('.') + 1);
             out.append(Character.toUpperCase(simple.charAt(0))).append(simple.substring(1));
         }
         return out.toString();
+    }
+
+    private String descriptor(ExecutableElement method) {
+        StringBuilder out = new StringBuilder("(");
+        method.getParameters().forEach(parameter -> out.append(descriptor(parameter.asType())));
+        return out.append(')').append(descriptor(method.getReturnType())).toString();
+    }
+
+    private String descriptor(TypeMirror type) {
+        TypeMirror erased = types.erasure(type);
+        return switch (erased.getKind()) {
+            case BOOLEAN -> "Z";
+            case BYTE -> "B";
+            case SHORT -> "S";
+            case INT -> "I";
+            case LONG -> "J";
+            case CHAR -> "C";
+            case FLOAT -> "F";
+            case DOUBLE -> "D";
+            case VOID -> "V";
+            case ARRAY -> "[" + descriptor(((ArrayType) erased).getComponentType());
+            default -> {
+                TypeElement element = (TypeElement) ((DeclaredType) erased).asElement();
+                yield "L" + elements.getBinaryName(element).toString().replace('.', '/') + ";";
+            }
+        };
     }
 }

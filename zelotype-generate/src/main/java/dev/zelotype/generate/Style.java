@@ -1,6 +1,10 @@
 package dev.zelotype.generate;
 
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 
 /**
  * What sort of double is written.
@@ -13,7 +17,12 @@ public enum Style {
     /** A wrapper over a real object, or none, that keeps each method's calls as typed records. */
     SPY("Spy"),
     /** A skeleton in which every method is left to write, and says so when called. */
-    FAKE("Fake");
+    FAKE("Fake"),
+    /**
+     * The class that Zelotype would make while the tests run; found on the class path, it is used instead, for every
+     * kind of double. It stands in the package of the doubled type.
+     */
+    LINKED("$ZelotypeDouble");
 
     private final String suffix;
 
@@ -37,5 +46,24 @@ public enum Style {
      */
     public String word() {
         return name().toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * The styles of a list as typed on a command line or in a build file.
+     *
+     * @param words the words, in any letters
+     * @return the styles
+     * @throws GenerateException if a word is no style
+     */
+    public static Set<Style> ofWords(List<String> words) {
+        Set<Style> styles = EnumSet.noneOf(Style.class);
+        for (String word : words) {
+            styles.add(Arrays.stream(values())
+                    .filter(style -> style.word().equalsIgnoreCase(word.strip()))
+                    .findFirst()
+                    .orElseThrow(() -> new GenerateException(
+                            "There is no style '" + word.strip() + "': give base, stub, spy, fake or linked.")));
+        }
+        return styles;
     }
 }

@@ -6,22 +6,33 @@ import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A type that a double is to be written for.
  *
  * @param name the type's name
+ * @param binaryName its name as class files know it
  * @param typeVariables its type variables, with their bounds
  * @param isInterface whether it is an interface, or else an abstract class
+ * @param boundToPackage whether a double can only stand in the same package
+ * @param isDeprecated whether it should not be used any more
+ * @param warnings what compilers warn of where a double of it is written, by their names
  * @param constructors the parameters of each constructor that a subclass can call; for an interface, none
  * @param methods the methods that a double may override, in the order of their declaration
+ * @param objectMethods those that every class has
  */
 record TypeModel(
         ClassName name,
+        String binaryName,
         List<TypeVariableName> typeVariables,
         boolean isInterface,
+        boolean boundToPackage,
+        boolean isDeprecated,
+        Set<String> warnings,
         List<List<ParameterSpec>> constructors,
-        List<MethodModel> methods) {
+        List<MethodModel> methods,
+        List<MethodModel> objectMethods) {
 
     /** The type with its own variables as arguments. */
     TypeName self() {
@@ -30,6 +41,23 @@ record TypeModel(
 
     /** What a double is called: the names of the types around it, too, so that none is taken twice. */
     String doubleName(Style style) {
-        return String.join("", name.simpleNames()) + style.suffix();
+        return style == Style.LINKED
+                ? binaryName.substring(binaryName.lastIndexOf('.') + 1) + style.suffix()
+                : String.join("", name.simpleNames()) + style.suffix();
+    }
+
+    /** The package in which a double is written if one is asked for, else that of the type. */
+    String packageFor(Style style, String asked) {
+        return asked.isEmpty() || style == Style.LINKED ? name.packageName() : asked;
+    }
+
+    /** Why no double of a style can be written in a package; empty if one can. */
+    String obstacle(Style style, String target) {
+        if (boundToPackage && !target.equals(name.packageName())) {
+            return "can only be doubled in its own package";
+        } else if (style == Style.LINKED && target.startsWith("java.")) {
+            return "cannot be linked: nothing can be added to its package";
+        }
+        return "";
     }
 }

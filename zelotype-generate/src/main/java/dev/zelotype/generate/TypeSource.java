@@ -1,6 +1,8 @@
 package dev.zelotype.generate;
 
 import com.sun.source.util.JavacTask;
+import com.sun.source.util.TaskEvent;
+import com.sun.source.util.TaskListener;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.FileSystem;
@@ -14,6 +16,7 @@ import java.util.Locale;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
 import javax.tools.Diagnostic;
@@ -29,11 +32,13 @@ import javax.tools.ToolProvider;
 final class TypeSource {
 
     private final List<Path> classPath;
+    private final Progress progress;
     private final List<TypeModel> models = new ArrayList<>();
     private final List<String> leftOut = new ArrayList<>();
 
-    TypeSource(List<Path> classPath) {
+    TypeSource(List<Path> classPath, Progress progress) {
         this.classPath = new ArrayList<>(classPath);
+        this.progress = progress;
     }
 
     List<TypeModel> models() {
@@ -60,6 +65,7 @@ final class TypeSource {
         try (StandardJavaFileManager manager = compiler.getStandardFileManager(problems, null, null)) {
             JavacTask task = (JavacTask) compiler.getTask(
                     null, manager, problems, options(), null, manager.getJavaFileObjectsFromPaths(files));
+            task.addTaskListener(countingTo(files.size()));
             Iterable<? extends Element> found = task.analyze();
             refuseErrors(problems);
             ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
@@ -69,6 +75,19 @@ final class TypeSource {
         } catch (IOException e) {
             throw new GenerateException("The sources cannot be read: " + e + ".");
         }
+    }
+
+    private TaskListener countingTo(int files) {
+        return new TaskListener() {
+            private int read;
+
+            @Override
+            public void finished(TaskEvent event) {
+                if (event.getKind() == TaskEvent.Kind.PARSE) {
+                    progress.reached("reading", ++read, files);
+                }
+            }
+        };
     }
 
     private static List<Element> listOf(Iterable<? extends Element> all) {
@@ -114,6 +133,14 @@ final class TypeSource {
         readNamed(names, false);
     }
 
+    /** Whether a place is a jar, or a folder with class files and no sources. */
+    boolean holdsClasses(Path place) {
+        if (!Files.isDirectory(place)) {
+            return place.toString().endsWith(".jar");
+        }
+        return sourcesBelow(place).isEmpty() && !classesBelow(place).isEmpty();
+    }
+
     private static List<String> classesBelow(Path root) {
         try (Stream<Path> files = Files.walk(root)) {
             return files.map(file -> root.relativize(file).toString().replace('\\', '/'))
@@ -137,10 +164,9 @@ final class TypeSource {
     }
 
     private void readNamed(List<String> names, boolean eachAskedFor) {
-        DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
-        JavacTask task =
-                (JavacTask) compiler().getTask(null, null, problems, options(), List.of("java.lang.Object"), null);
+        JavacTask task = withoutSources();
         ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+        int read = 0;
         for (String name : names) {
             TypeElement type = task.getElements().getTypeElement(name);
             if (type == null) {
@@ -150,7 +176,30 @@ final class TypeSource {
             if (eachAskedFor || ModelReader.isDoublableKind(type)) {
                 read(reader, type, name);
             }
+            progress.reached("reading", ++read, names.size());
         }
+    }
+
+    /** Reads all types of a package of the class path or of the JDK whose names are wanted. */
+    void readPackage(String packageName, String pattern, Predicate<String> wanted) {
+        JavacTask task = withoutSources();
+        ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+        PackageElement found = task.getElements().getPackageElement(packageName);
+        int before = models.size();
+        if (found != null) {
+            for (TypeElement type : ElementFilter.typesIn(found.getEnclosedElements())) {
+                readWithNested(reader, type, wanted);
+            }
+        }
+        if (models.size() == before) {
+            throw new GenerateException("No interface and no abstract class is called " + pattern
+                    + " on the class path " + classPath + ". Give the jar or folder that holds it with --class-path.");
+        }
+    }
+
+    private JavacTask withoutSources() {
+        return (JavacTask) compiler()
+                .getTask(null, null, new DiagnosticCollector<>(), options(), List.of("java.lang.Object"), null);
     }
 
     private static List<Path> sourcesBelow(Path place) {

@@ -13,6 +13,8 @@ import com.palantir.javapoet.TypeSpec;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import javax.lang.model.element.Modifier;
 
 /**
@@ -20,21 +22,27 @@ import javax.lang.model.element.Modifier;
  */
 final class Writer {
 
+    /** Names that a record does not allow its components. */
+    private static final Set<String> TAKEN_IN_RECORDS =
+            Set.of("clone", "finalize", "getClass", "hashCode", "notify", "notifyAll", "toString", "wait");
+
     private final TypeModel type;
     private final Style style;
     private final TypeSpec.Builder out;
+    private final Set<String> suppressed;
 
     private Writer(TypeModel type, Style style) {
         this.type = type;
         this.style = style;
+        this.suppressed = new TreeSet<>(type.warnings());
         this.out = TypeSpec.classBuilder(type.doubleName(style))
                 .addModifiers(Modifier.PUBLIC)
                 .addTypeVariables(type.typeVariables());
     }
 
     static String write(TypeModel type, Style style, String packageName) {
-        Writer writer = new Writer(type, style);
-        return JavaFile.builder(packageName, writer.build())
+        TypeSpec written = style == Style.LINKED ? LinkedWriter.write(type) : new Writer(type, style).build();
+        return JavaFile.builder(packageName, written)
                 .indent("    ")
                 .skipJavaLangImports(true)
                 .build()
@@ -42,17 +50,13 @@ final class Writer {
     }
 
     private TypeSpec build() {
-        if (type.isInterface()) {
-            out.addSuperinterface(type.self());
-        } else {
-            out.superclass(type.self());
-        }
+        extend(out, type);
         out.addJavadoc(
                 switch (style) {
                     case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.\n";
                     case STUB -> "A {@link $T} whose answers are set, method by method.\n";
                     case SPY -> "Keeps the calls of a {@link $T}, and passes them on to a real one if there is one.\n";
-                    case FAKE -> "A {@link $T} to be written: each method that is left says so when it is called.\n";
+                    default -> "A {@link $T} to be written: each method that is left says so when it is called.\n";
                 },
                 type.name());
         if (style == Style.BASE) {
@@ -64,7 +68,32 @@ final class Writer {
                 method(method);
             }
         }
+        suppress(out, suppressed);
         return out.build();
+    }
+
+    /** What every double of a type says of itself: what it extends, and that it should not be used any more either. */
+    static void extend(TypeSpec.Builder out, TypeModel type) {
+        if (type.isInterface()) {
+            out.addSuperinterface(type.self());
+        } else {
+            out.superclass(type.self());
+        }
+        if (type.isDeprecated()) {
+            out.addAnnotation(Deprecated.class);
+        }
+    }
+
+    static void suppress(TypeSpec.Builder out, Set<String> warnings) {
+        if (!warnings.isEmpty()) {
+            out.addAnnotation(suppressing(warnings));
+        }
+    }
+
+    private static AnnotationSpec suppressing(Set<String> warnings) {
+        AnnotationSpec.Builder annotation = AnnotationSpec.builder(SuppressWarnings.class);
+        warnings.forEach(warning -> annotation.addMember("value", "$S", warning));
+        return annotation.build();
     }
 
     private void constructors() {
@@ -95,39 +124,55 @@ final class Writer {
             code.addStatement("super($L)", names(parameters));
         }
         if (withReal) {
-            code.addParameter(type.self(), "real");
-        }
-        if (style == Style.SPY) {
-            code.addStatement("this.real = $L", withReal ? "real" : "null");
+            String name = unusedBy(parameters, "real");
+            code.addParameter(type.self(), name);
+            code.addStatement("this.real = $N", name);
+        } else if (style == Style.SPY) {
+            code.addStatement("this.real = null");
         }
         out.addMethod(code.build());
     }
 
-    private void method(MethodModel method) {
+    /** The head of a method that overrides one of the doubled type. */
+    static MethodSpec.Builder overriding(MethodModel method, Set<String> furtherWarnings) {
         MethodSpec.Builder code = MethodSpec.methodBuilder(method.name())
                 .addAnnotation(Override.class)
+                .addAnnotations(method.annotations())
                 .addTypeVariables(method.typeVariables())
                 .returns(method.returns())
                 .addParameters(method.parameters())
                 .varargs(method.varargs())
                 .addExceptions(method.exceptions());
-        if (method.isPublic()) {
-            code.addModifiers(Modifier.PUBLIC);
-        } else if (method.isProtected()) {
-            code.addModifiers(Modifier.PROTECTED);
+        switch (method.access()) {
+            case PUBLIC -> code.addModifiers(Modifier.PUBLIC);
+            case PROTECTED -> code.addModifiers(Modifier.PROTECTED);
+            case PACKAGE -> {
+                // Said by no word.
+            }
         }
-        if (method.isDeprecated()) {
-            code.addAnnotation(Deprecated.class);
+        Set<String> warnings = new TreeSet<>(method.warnings());
+        warnings.addAll(furtherWarnings);
+        if (!warnings.isEmpty()) {
+            code.addAnnotation(suppressing(warnings));
         }
+        return code;
+    }
+
+    private void method(MethodModel method) {
+        boolean cast = style == Style.STUB
+                && !withoutOwnVariables(method, method.returns()).equals(method.returns());
+        MethodSpec.Builder code = overriding(method, cast ? Set.of("unchecked") : Set.of());
         switch (style) {
             case BASE -> answer(code, method, EmptyAnswers.of(method.returns()));
-            case STUB -> stub(code, method);
+            case STUB -> stub(code, method, cast);
             case SPY -> spy(code, method);
-            case FAKE ->
+            default -> {
+                code.addJavadoc("See {@link $T#$L}.\n", type.name(), method.link());
                 code.addStatement(
                         "throw new $T($S)",
                         UnsupportedOperationException.class,
                         type.doubleName(style) + "." + method.name() + " is left to write.");
+            }
         }
         out.addMethod(code.build());
     }
@@ -138,7 +183,7 @@ final class Writer {
         }
     }
 
-    private void stub(MethodSpec.Builder code, MethodModel method) {
+    private void stub(MethodSpec.Builder code, MethodModel method, boolean cast) {
         if (method.isVoid()) {
             return;
         }
@@ -147,19 +192,18 @@ final class Writer {
         out.addField(FieldSpec.builder(kept, field, Modifier.PRIVATE)
                 .initializer(EmptyAnswers.of(kept))
                 .build());
-        out.addMethod(MethodSpec.methodBuilder(method.readableName() + "Answers")
+        out.addMethod(MethodSpec.methodBuilder(unusedName(method.readableName() + "Answers"))
                 .addModifiers(Modifier.PUBLIC)
-                .addJavadoc("Says what {@code $L} answers from now on.\n", method.name())
+                .addJavadoc("Says what {@link $T#$L} answers from now on.\n", type.name(), method.link())
                 .addParameter(kept, "answer")
                 .returns(self())
                 .addStatement("this.$N = answer", field)
                 .addStatement("return this")
                 .build());
-        if (kept.equals(method.returns())) {
-            code.addStatement("return $N", field);
+        if (cast) {
+            code.addStatement("return ($T) $L", method.returns(), ofThis(method, field));
         } else {
-            code.addAnnotation(unchecked());
-            code.addStatement("return ($T) $N", method.returns(), field);
+            code.addStatement("return $L", ofThis(method, field));
         }
     }
 
@@ -170,21 +214,18 @@ final class Writer {
                 : ParameterizedTypeName.get(name, type.typeVariables().toArray(new TypeName[0]));
     }
 
-    private static AnnotationSpec unchecked() {
-        return AnnotationSpec.builder(SuppressWarnings.class)
-                .addMember("value", "$S", "unchecked")
-                .build();
-    }
-
     private void spy(MethodSpec.Builder code, MethodModel method) {
         String record = method.capitalName() + "Call";
         MethodSpec.Builder components = MethodSpec.constructorBuilder();
         for (ParameterSpec parameter : method.parameters()) {
-            components.addParameter(withoutOwnVariables(method, parameter.type()), parameter.name());
+            String name = parameter.name();
+            components.addParameter(
+                    withoutOwnVariables(method, parameter.type()),
+                    TAKEN_IN_RECORDS.contains(name) ? name + "Argument" : name);
         }
         TypeSpec.Builder call = TypeSpec.recordBuilder(record)
                 .addModifiers(Modifier.PUBLIC)
-                .addJavadoc("A call of {@code $L}.\n", method.name())
+                .addJavadoc("A call of {@link $T#$L}.\n", type.name(), method.link())
                 .recordConstructor(components.build());
         boolean generic = usesTypeVariables(method);
         if (generic) {
@@ -200,13 +241,18 @@ final class Writer {
                         list,
                         Modifier.PUBLIC,
                         Modifier.FINAL)
-                .addJavadoc("The calls of {@code $L}, in their order.\n", method.name())
+                .addJavadoc("The calls of {@link $T#$L}, in their order.\n", type.name(), method.link())
                 .initializer("new $T<>()", ArrayList.class)
                 .build());
         code.addStatement(
-                generic ? "$N.add(new $T<>($L))" : "$N.add(new $T($L))", list, raw, names(method.parameters()));
-        code.beginControlFlow("if (real != null)");
-        code.addStatement("$Lreal.$N($L)", method.isVoid() ? "" : "return ", method.name(), names(method.parameters()));
+                generic ? "$L.add(new $T<>($L))" : "$L.add(new $T($L))",
+                ofThis(method, list),
+                raw,
+                names(method.parameters()));
+        String real = ofThis(method, "real");
+        code.beginControlFlow("if ($L != null)", real);
+        code.addStatement(
+                "$L$L.$N($L)", method.isVoid() ? "" : "return ", real, method.name(), names(method.parameters()));
         code.endControlFlow();
         answer(code, method, EmptyAnswers.of(method.returns()));
     }
@@ -224,7 +270,7 @@ final class Writer {
     }
 
     /** A type that can stand outside its method: the method's own variables become what they stand for at most. */
-    private static TypeName withoutOwnVariables(MethodModel method, TypeName type) {
+    static TypeName withoutOwnVariables(MethodModel method, TypeName type) {
         String text = " " + type + " ";
         for (TypeVariableName variable : method.typeVariables()) {
             if (text.matches(".*\\b" + variable.name() + "\\b.*")) {
@@ -234,7 +280,34 @@ final class Writer {
         return type;
     }
 
-    private static String names(List<ParameterSpec> parameters) {
+    /** A field, told apart from a parameter of the same name. */
+    private static String ofThis(MethodModel method, String field) {
+        for (ParameterSpec parameter : method.parameters()) {
+            if (parameter.name().equals(field)) {
+                return "this." + field;
+            }
+        }
+        return field;
+    }
+
+    /** A name for a setter that no method of the type has. */
+    private String unusedName(String wanted) {
+        String name = wanted;
+        for (MethodModel method : type.methods()) {
+            name = method.name().equals(name) ? name + "Now" : name;
+        }
+        return name;
+    }
+
+    static String unusedBy(List<ParameterSpec> parameters, String wanted) {
+        String name = wanted;
+        for (ParameterSpec parameter : parameters) {
+            name = parameter.name().equals(name) ? name + "One" : name;
+        }
+        return name;
+    }
+
+    static String names(List<ParameterSpec> parameters) {
         List<String> names = new ArrayList<>();
         parameters.forEach(parameter -> names.add(parameter.name()));
         return String.join(", ", names);

@@ -49,7 +49,10 @@ final class DoubleClassMaker {
         }
         Class<?> host = host(types);
         if (isOpenToUs(host)) {
-            return inPackageOf(host, types.get(0), superclass, interfaces);
+            Class<?> linked = types.size() == 1 ? LinkedClass.beside(host) : null;
+            return linked == null
+                    ? inPackageOf(host, types.get(0), superclass, interfaces)
+                    : linked(host, linked, superclass, interfaces);
         }
         if (allPublic(types)) {
             return inNursery(host, types.get(0), superclass, interfaces);
@@ -117,6 +120,12 @@ final class DoubleClassMaker {
         } catch (IllegalAccessException e) {
             throw new IllegalStateException("An open package refused a class: " + name, e);
         }
+    }
+
+    private static DoubleClass linked(Class<?> type, Class<?> linked, Class<?> superclass, List<Class<?>> interfaces) {
+        MethodTable table = new MethodTable(superclass, interfaces, type.getPackageName());
+        LinkedClass.adopt(type, linked, table);
+        return new DoubleClass(type, linked, table, new FieldInstances(linked, superclass, interfaces));
     }
 
     private static DoubleClass inNursery(Class<?> host, Class<?> type, Class<?> superclass, List<Class<?>> interfaces) {

@@ -70,6 +70,33 @@ final class MethodTable {
         return fixed.get(name + descriptor);
     }
 
+    /** Gives the methods the numbers of a list; says what is different if these are not the same methods. */
+    @Nullable
+    String renumber(List<String> known) {
+        DoubledMethod[] numbered = new DoubledMethod[methods.size()];
+        for (int i = 0; i < known.size(); i++) {
+            DoubledMethod method = byDescriptor.get(known.get(i));
+            if (method == null || i >= numbered.length) {
+                return "there is no " + known.get(i) + " any more";
+            }
+            DoubledMethod again = new DoubledMethod(i, (Method) method.executable());
+            again.descriptors().addAll(method.descriptors());
+            numbered[i] = again;
+            for (String descriptor : again.descriptors()) {
+                byDescriptor.put(again.name() + descriptor, again);
+            }
+        }
+        for (DoubledMethod method : methods) {
+            if (byDescriptor.get(method.name() + method.descriptor()) == method) {
+                return "it does not know " + method.name() + method.descriptor();
+            }
+        }
+        for (int i = 0; i < numbered.length; i++) {
+            methods.set(i, numbered[i]);
+        }
+        return null;
+    }
+
     private void ofClass(Method method, @Nullable String home) {
         int modifiers = method.getModifiers();
         String key = key(method);

@@ -1,0 +1,29 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.generate.Progress;
+import java.io.PrintWriter;
+import java.time.Duration;
+
+/**
+ * Says how far a long run has come, a line every other second; a short run stays silent.
+ */
+final class ProgressLines implements Progress {
+
+    private static final long PAUSE = Duration.ofSeconds(2).toNanos();
+
+    private final PrintWriter err;
+    private long lastSaid = System.nanoTime();
+
+    ProgressLines(PrintWriter err) {
+        this.err = err;
+    }
+
+    @Override
+    public void reached(String doing, int done, int total) {
+        long now = System.nanoTime();
+        if (now - lastSaid > PAUSE) {
+            lastSaid = now;
+            err.println(doing + ": " + done + " of " + total);
+        }
+    }
+}

@@ -1,0 +1,103 @@
+package dev.zelotype.generate;
+
+import com.palantir.javapoet.AnnotationSpec;
+import com.palantir.javapoet.ArrayTypeName;
+import com.palantir.javapoet.ParameterizedTypeName;
+import com.palantir.javapoet.TypeName;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.AnnotatedConstruct;
+import javax.lang.model.element.AnnotationMirror;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.type.WildcardType;
+import javax.lang.model.util.Elements;
+
+/**
+ * Names the types of signatures, with the annotations on them that say whether null is allowed, and notes what compilers
+ * would warn of where such a type is written down again.
+ */
+final class SignatureTypes {
+
+    /** The simple names under which the libraries for the purpose say whether null is allowed. */
+    private static final Set<String> NULLNESS =
+            Set.of("Nullable", "NonNull", "Nonnull", "NotNull", "CheckForNull", "PolyNull");
+
+    private final Elements elements;
+    private final Set<String> warnings = new LinkedHashSet<>();
+
+    SignatureTypes(Elements elements) {
+        this.elements = elements;
+    }
+
+    /** The compiler's names of the warnings that the types named so far bring with them. */
+    Set<String> warnings() {
+        return warnings;
+    }
+
+    TypeName name(TypeMirror type) {
+        TypeName plain = plainOrRebuilt(type);
+        List<AnnotationSpec> annotations = nullness(type);
+        return annotations.isEmpty() ? plain : plain.annotated(annotations);
+    }
+
+    private TypeName plainOrRebuilt(TypeMirror type) {
+        if (type instanceof ArrayType array) {
+            return ArrayTypeName.of(name(array.getComponentType()));
+        } else if (type instanceof WildcardType wildcard) {
+            noteWithin(wildcard.getExtendsBound());
+            noteWithin(wildcard.getSuperBound());
+        } else if (type instanceof DeclaredType declared && type.getKind() == TypeKind.DECLARED) {
+            note(declared);
+            if (TypeName.get(type) instanceof ParameterizedTypeName known
+                    && declared.getEnclosingType().getKind() == TypeKind.NONE) {
+                List<TypeName> arguments = new ArrayList<>();
+                declared.getTypeArguments().forEach(argument -> arguments.add(name(argument)));
+                return ParameterizedTypeName.get(known.rawType(), arguments.toArray(new TypeName[0]));
+            }
+        }
+        return TypeName.get(type);
+    }
+
+    private void noteWithin(TypeMirror bound) {
+        if (bound != null) {
+            name(bound);
+        }
+    }
+
+    private void note(DeclaredType type) {
+        TypeElement element = (TypeElement) type.asElement();
+        if (elements.isDeprecated(element)) {
+            warnings.add(isForRemoval(element) ? "removal" : "deprecation");
+        }
+        if (type.getTypeArguments().isEmpty() && !element.getTypeParameters().isEmpty()) {
+            warnings.add("rawtypes");
+        }
+    }
+
+    /** The annotations of a place that say whether null is allowed there, as far as their own types are known. */
+    List<AnnotationSpec> nullness(AnnotatedConstruct place) {
+        List<AnnotationSpec> found = new ArrayList<>();
+        for (AnnotationMirror annotation : place.getAnnotationMirrors()) {
+            Element type = annotation.getAnnotationType().asElement();
+            if (annotation.getAnnotationType().getKind() == TypeKind.DECLARED
+                    && type.getKind() == ElementKind.ANNOTATION_TYPE
+                    && NULLNESS.contains(type.getSimpleName().toString())) {
+                found.add(AnnotationSpec.get(annotation));
+            }
+        }
+        return found;
+    }
+
+    static boolean isForRemoval(Element element) {
+        Deprecated deprecated = element.getAnnotation(Deprecated.class);
+        return deprecated != null && deprecated.forRemoval();
+    }
+}

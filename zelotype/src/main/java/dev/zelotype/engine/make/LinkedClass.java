@@ -1,0 +1,52 @@
+package dev.zelotype.engine.make;
+
+import dev.zelotype.error.MisuseException;
+import java.lang.invoke.MethodHandles;
+import java.lang.reflect.Field;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A class of doubles that was written as source and compiled with the tests, so that none need be made.
+ */
+final class LinkedClass {
+
+    /** The methods that the class answers, by their numbers: names with descriptors. */
+    private static final String METHODS = "zelotype$methods";
+
+    private LinkedClass() {}
+
+    /** The class that stands beside a type for its doubles, or null. */
+    static @Nullable Class<?> beside(Class<?> type) {
+        try {
+            return Class.forName(type.getName() + MadeNames.MARK, false, type.getClassLoader());
+        } catch (ClassNotFoundException | LinkageError e) {
+            return null;
+        }
+    }
+
+    /** Numbers the methods as the class does; it must know just those that the type has now. */
+    static void adopt(Class<?> type, Class<?> linked, MethodTable table) {
+        List<String> known = List.of(methods(linked));
+        String difference = table.renumber(known);
+        if (difference != null) {
+            throw new MisuseException(
+                    linked.getName() + " was written for another " + type.getSimpleName() + ": " + difference + ".",
+                    "write it anew as the first line of its source says, or delete it");
+        }
+    }
+
+    private static String[] methods(Class<?> linked) {
+        try {
+            Field field = linked.getDeclaredField(METHODS);
+            return (String[]) MethodHandles.privateLookupIn(linked, DoubleClass.lookup())
+                    .unreflectGetter(field)
+                    .invoke();
+        } catch (Throwable e) {
+            throw new MisuseException(
+                    linked.getName() + " has the name of a linked double, but is none: " + e + ".",
+                    "give it another name, or have it written by zelotype generate --style linked",
+                    e);
+        }
+    }
+}
