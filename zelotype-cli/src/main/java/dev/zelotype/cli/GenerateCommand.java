@@ -1,5 +1,6 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.generate.GenerateException;
 import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Outcome.State;
@@ -10,6 +11,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -108,6 +110,7 @@ final class GenerateCommand implements Callable<Integer> {
         if (from.isEmpty() && types.isEmpty()) {
             throw new ParameterException(spec.commandLine(), "Say what to write doubles for, with --from or --type.");
         }
+        Set<Style> chosen = chosenStyles();
         Generator generator = new Generator(paths(classPath), new ProgressLines(terminal.err()));
         if (!from.isEmpty()) {
             generator.addFrom(from, only);
@@ -115,10 +118,18 @@ final class GenerateCommand implements Callable<Integer> {
         if (!types.isEmpty()) {
             generator.addTypes(types);
         }
-        Generator.Plan plan = generator.plan(Style.ofWords(styles), packageName, into, again());
+        Generator.Plan plan = generator.plan(chosen, packageName, into, again());
         List<Outcome> outcomes = check || dryRun ? plan.compare() : plan.write(force);
         print(outcomes, generator.leftOut());
         return exitCode(outcomes);
+    }
+
+    private Set<Style> chosenStyles() {
+        try {
+            return Style.ofWords(styles);
+        } catch (GenerateException e) {
+            throw new ParameterException(spec.commandLine(), e.getMessage(), e);
+        }
     }
 
     /** This command as somebody would type it, without what only tries things out. */
@@ -158,12 +169,20 @@ final class GenerateCommand implements Callable<Integer> {
             counts.merge(words(outcome.state()), 1, Integer::sum);
             if (outcome.state() != State.SAME) {
                 terminal.out().println(String.format("%-15s  %s", words(outcome.state()), outcome.file()));
+                if (check || dryRun) {
+                    outcome.difference().forEach(this::printChanged);
+                }
             }
         }
         leftOut.forEach(reason -> terminal.out().println("left out         " + reason));
         List<String> words = new ArrayList<>();
         counts.forEach((state, count) -> words.add(count + " " + state));
         terminal.out().println(String.join(", ", words) + (check || dryRun ? "; nothing was written" : ""));
+    }
+
+    private void printChanged(String line) {
+        String colour = line.startsWith("+") ? "fg(green)" : line.startsWith("-") ? "fg(red)" : "faint";
+        terminal.out().println("    " + terminal.styled(colour, line));
     }
 
     private String words(State state) {

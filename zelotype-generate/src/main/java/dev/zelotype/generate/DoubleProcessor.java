@@ -69,6 +69,10 @@ public final class DoubleProcessor extends AbstractProcessor {
             return;
         }
         TypeModel model = new ModelReader(processingEnv.getElementUtils(), processingEnv.getTypeUtils()).read(type);
+        if (!model.obstacles().isEmpty()) {
+            model.obstacles().forEach(reason -> refuse(asking, type, reason));
+            return;
+        }
         String packageName = processingEnv
                 .getElementUtils()
                 .getPackageOf(asking)

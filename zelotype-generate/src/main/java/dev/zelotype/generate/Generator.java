@@ -128,6 +128,9 @@ public final class Generator {
             }
             progress.reached("writing", ++done, types.models().size());
         }
+        if (sources.isEmpty()) {
+            throw new GenerateException("Nothing can be written:\n  " + String.join("\n  ", types.leftOut()));
+        }
         return new Plan(new OutputFolder(folder, again), folder, sources);
     }
 

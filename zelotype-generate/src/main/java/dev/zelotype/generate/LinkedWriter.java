@@ -67,11 +67,13 @@ final class LinkedWriter {
         return out.build();
     }
 
-    private void constructor(List<ParameterSpec> parameters) {
+    private void constructor(ConstructorModel constructor) {
+        List<ParameterSpec> parameters = constructor.parameters();
         String receiver = Writer.unusedBy(parameters, "receiver");
         out.addMethod(MethodSpec.constructorBuilder()
                 .addParameters(parameters)
                 .addParameter(RECEIVER_TYPE, receiver)
+                .addExceptions(constructor.exceptions())
                 .addStatement("super($L)", Writer.names(parameters))
                 .addStatement("this.$N = $N", RECEIVER, receiver)
                 .build());

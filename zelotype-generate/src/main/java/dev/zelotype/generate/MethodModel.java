@@ -25,6 +25,7 @@ import javax.lang.model.element.Modifier;
  * @param varargs whether the last parameter takes any number of arguments
  * @param exceptions what it declares to throw
  * @param access who may call it
+ * @param packageName the package of the type that declares it
  * @param isAbstract whether it has no code
  * @param ofClass whether a class, and not an interface, declares it
  */
@@ -41,10 +42,11 @@ record MethodModel(
         boolean varargs,
         List<TypeName> exceptions,
         Access access,
+        String packageName,
         boolean isAbstract,
         boolean ofClass) {
 
-    /** Who may call a method. */
+    /** Who may call a method, the widest first. */
     enum Access {
         PUBLIC,
         PROTECTED,

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -21,13 +22,17 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.ExecutableType;
+import javax.lang.model.type.IntersectionType;
+import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
+import javax.lang.model.type.TypeVariable;
 import javax.lang.model.util.ElementFilter;
 import javax.lang.model.util.Elements;
 import javax.lang.model.util.Types;
@@ -54,10 +59,20 @@ final class ModelReader {
         if (type.getModifiers().contains(Modifier.SEALED)) {
             return "is sealed";
         }
+        if (type.getQualifiedName().contentEquals("java.lang.Enum")
+                || type.getQualifiedName().contentEquals("java.lang.Record")) {
+            return "can only be extended by the compiler";
+        }
         for (Element e = type; e instanceof TypeElement; e = e.getEnclosingElement()) {
             if (e.getModifiers().contains(Modifier.PRIVATE)) {
                 return "is private";
             }
+        }
+        boolean inner = type.getNestingKind() == NestingKind.MEMBER
+                && type.getKind() == ElementKind.CLASS
+                && !type.getModifiers().contains(Modifier.STATIC);
+        if (inner) {
+            return "belongs to an instance of " + type.getEnclosingElement().getSimpleName();
         }
         if (type.getKind() == ElementKind.CLASS && subclassConstructors(type).isEmpty()) {
             return "has only private constructors";
@@ -87,7 +102,7 @@ final class ModelReader {
     /** Whether a double can only stand in the same package. */
     private static boolean isBoundToPackage(TypeElement type, List<MethodModel> methods) {
         for (Element e = type; e instanceof TypeElement; e = e.getEnclosingElement()) {
-            if (!Access.of(e).everywhere()) {
+            if (Access.of(e) != Access.PUBLIC) {
                 return true;
             }
         }
@@ -104,9 +119,13 @@ final class ModelReader {
         Reading reading = new Reading(type);
         Map<ExecutableElement, List<ExecutableElement>> own = new LinkedHashMap<>();
         Map<ExecutableElement, List<ExecutableElement>> ofObject = new LinkedHashMap<>();
-        for (ExecutableElement method : ElementFilter.methodsIn(elements.getAllMembers(type))) {
-            if (isOverridable(method)) {
-                add(isObjectMethod(method) ? ofObject : own, type, method);
+        List<ExecutableElement> all = ElementFilter.methodsIn(elements.getAllMembers(type));
+        Set<ExecutableElement> fixed = new LinkedHashSet<>(all);
+        fixed.removeIf(method -> !method.getModifiers().contains(Modifier.FINAL));
+        for (ExecutableElement method : all) {
+            // An interface may declare again what a superclass has made final.
+            if (isOverridable(method) && alike(fixed, type, method) == null) {
+                add(isObjectMethod(method) && !isLeftToSubclasses(method) ? ofObject : own, type, method);
             }
         }
         if (type.getKind() == ElementKind.INTERFACE) {
@@ -117,8 +136,9 @@ final class ModelReader {
                     .forEach(method -> add(ofObject, type, method));
         }
         ofObject.keySet().removeIf(method -> alike(own.keySet(), type, method) != null);
-        List<List<ParameterSpec>> constructors = reading.constructors();
+        List<ConstructorModel> constructors = reading.constructors();
         List<MethodModel> methods = reading.methods(own);
+        List<MethodModel> objectMethods = reading.methods(ofObject);
         return new TypeModel(
                 ClassName.get(type),
                 elements.getBinaryName(type).toString(),
@@ -127,9 +147,10 @@ final class ModelReader {
                 isBoundToPackage(type, methods),
                 elements.isDeprecated(type),
                 reading.warnings(),
+                reading.names.obstacles(),
                 constructors,
                 methods,
-                reading.methods(ofObject));
+                objectMethods);
     }
 
     private static boolean isOverridable(ExecutableElement method) {
@@ -153,6 +174,17 @@ final class ModelReader {
         };
     }
 
+    private boolean isNarrower(TypeElement type, ExecutableElement method, ExecutableElement known) {
+        return types.isSubtype(returned(type, method), returned(type, known))
+                && !types.isSameType(returned(type, method), returned(type, known));
+    }
+
+    /** A class can demand even of {@code hashCode} that each subclass write its own. */
+    private static boolean isLeftToSubclasses(ExecutableElement method) {
+        return method.getModifiers().contains(Modifier.ABSTRACT)
+                && method.getEnclosingElement().getKind() == ElementKind.CLASS;
+    }
+
     /** Adds a method, or joins it to one that can be called with the same words, since two supertypes declare it. */
     private void add(
             Map<ExecutableElement, List<ExecutableElement>> found, TypeElement type, ExecutableElement method) {
@@ -161,8 +193,10 @@ final class ModelReader {
             found.put(method, List.of());
             return;
         }
-        boolean narrower = types.isSubtype(returned(type, method), returned(type, known))
-                && !types.isSameType(returned(type, method), returned(type, known));
+        boolean overridesKnown = types.isSubsignature(member(type, method), member(type, known));
+        boolean knownOverrides = types.isSubsignature(member(type, known), member(type, method));
+        // One without type arguments stands in for one with them, but not the other way round.
+        boolean narrower = overridesKnown == knownOverrides ? isNarrower(type, method, known) : overridesKnown;
         List<ExecutableElement> others = new ArrayList<>(found.get(known));
         others.add(narrower ? known : method);
         if (narrower) {
@@ -175,8 +209,7 @@ final class ModelReader {
             Set<ExecutableElement> among, TypeElement type, ExecutableElement method) {
         for (ExecutableElement other : among) {
             if (other.getSimpleName().equals(method.getSimpleName())
-                    && (types.isSubsignature(member(type, method), member(type, other))
-                            || types.isSubsignature(member(type, other), member(type, method)))) {
+                    && erasedParameters(type, other).equals(erasedParameters(type, method))) {
                 return other;
             }
         }
@@ -189,6 +222,12 @@ final class ModelReader {
             return (ExecutableType) method.asType();
         }
         return (ExecutableType) types.asMemberOf((DeclaredType) type.asType(), method);
+    }
+
+    private List<String> erasedParameters(TypeElement type, ExecutableElement method) {
+        return member(type, method).getParameterTypes().stream()
+                .map(this::descriptor)
+                .toList();
     }
 
     private TypeMirror returned(TypeElement type, ExecutableElement method) {
@@ -243,10 +282,15 @@ final class ModelReader {
             return known != null && types.isSubtype(types.erasure(type.asType()), types.erasure(known.asType()));
         }
 
-        List<List<ParameterSpec>> constructors() {
-            List<List<ParameterSpec>> constructors = new ArrayList<>();
+        List<ConstructorModel> constructors() {
+            List<ConstructorModel> constructors = new ArrayList<>();
             for (ExecutableElement constructor : subclassConstructors(type)) {
-                constructors.add(parameters(constructor, ((ExecutableType) constructor.asType()).getParameterTypes()));
+                if (elements.isDeprecated(constructor)) {
+                    otherWarnings.add(SignatureTypes.isForRemoval(constructor) ? "removal" : "deprecation");
+                }
+                ExecutableType actual = (ExecutableType) constructor.asType();
+                constructors.add(new ConstructorModel(
+                        parameters(constructor, actual.getParameterTypes()), exceptions(actual, List.of())));
             }
             return constructors;
         }
@@ -267,21 +311,61 @@ final class ModelReader {
             ExecutableType actual = member(type, method);
             String name = method.getSimpleName().toString();
             noteInterruptedClose(method, actual);
+            refuseHiddenVariables(method);
             return new MethodModel(
                     name,
                     unusedName(overloaded ? name + ofTypes(method) : name),
                     link(method, overloaded),
                     name + descriptor(method),
-                    variables(method.getTypeParameters()),
+                    actual.getTypeVariables().stream().map(this::variable).toList(),
                     annotations(method),
                     warningsOf(method),
-                    names.name(actual.getReturnType()),
+                    names.name(narrowest(actual, others)),
                     parameters(method, actual.getParameterTypes()),
                     method.isVarArgs(),
                     exceptions(actual, others),
-                    Access.of(method),
+                    widest(method, others),
+                    elements.getPackageOf(method).getQualifiedName().toString(),
                     method.getModifiers().contains(Modifier.ABSTRACT),
                     method.getEnclosingElement().getKind() == ElementKind.CLASS);
+        }
+
+        /** What the type's own variable stands for cannot be said within a method that has one of the same name. */
+        private void refuseHiddenVariables(ExecutableElement method) {
+            TypeElement declaring = (TypeElement) method.getEnclosingElement();
+            if (declaring.equals(type) || declaring.getTypeParameters().isEmpty()) {
+                return;
+            }
+            for (TypeParameterElement own : method.getTypeParameters()) {
+                for (TypeParameterElement ofType : type.getTypeParameters()) {
+                    if (own.getSimpleName().equals(ofType.getSimpleName())) {
+                        names.refuse("has a type variable " + own + ", as has " + method.getSimpleName()
+                                + ", which it inherits");
+                    }
+                }
+            }
+        }
+
+        private TypeMirror narrowest(ExecutableType actual, List<ExecutableElement> others) {
+            TypeMirror narrowest = actual.getReturnType();
+            for (ExecutableElement other : others) {
+                TypeMirror returned = returned(type, other);
+                boolean narrower = returned.getKind() == TypeKind.DECLARED
+                        && types.isSubtype(returned, types.erasure(narrowest))
+                        && !types.isSameType(returned, types.erasure(narrowest));
+                narrowest = narrower ? returned : narrowest;
+            }
+            return narrowest;
+        }
+
+        /** A method's own variable, with bounds in the words of the type that has inherited the method. */
+        private TypeVariableName variable(TypeVariable variable) {
+            TypeMirror bound = variable.getUpperBound();
+            List<? extends TypeMirror> bounds =
+                    bound instanceof IntersectionType several ? several.getBounds() : List.of(bound);
+            return TypeVariableName.get(
+                    variable.asElement().getSimpleName().toString(),
+                    bounds.stream().map(names::name).toArray(TypeName[]::new));
         }
 
         /** Capitals do not count, since names of records are made of these names. */
@@ -291,6 +375,14 @@ final class ModelReader {
                 name = wanted + i;
             }
             return name;
+        }
+
+        private static Access widest(ExecutableElement method, List<ExecutableElement> others) {
+            Access widest = Access.of(method);
+            for (ExecutableElement other : others) {
+                widest = Access.of(other).compareTo(widest) < 0 ? Access.of(other) : widest;
+            }
+            return widest;
         }
 
         /** What may be thrown is what every declaration of the method allows. */

@@ -1,14 +1,28 @@
 package dev.zelotype.generate;
 
 import java.nio.file.Path;
+import java.util.List;
 
 /**
  * What became, or would become, of one file.
  *
  * @param file the file
  * @param state how it stands to what was generated
+ * @param difference what would change in a stale or edited file: lines marked with {@code +} and {@code -}, with the
+ *     lines around them; else empty
  */
-public record Outcome(Path file, State state) {
+public record Outcome(Path file, State state, List<String> difference) {
+
+    /**
+     * Copies the list.
+     *
+     * @param file the file
+     * @param state how it stands to what was generated
+     * @param difference what would change in it
+     */
+    public Outcome {
+        difference = List.copyOf(difference);
+    }
 
     /** How a file on disk stands to what was generated. */
     public enum State {

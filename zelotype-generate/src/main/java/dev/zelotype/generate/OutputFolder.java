@@ -1,5 +1,7 @@
 package dev.zelotype.generate;
 
+import com.github.difflib.DiffUtils;
+import com.github.difflib.UnifiedDiffUtils;
 import dev.zelotype.generate.Outcome.State;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -34,29 +36,39 @@ final class OutputFolder {
         List<Outcome> outcomes = new ArrayList<>();
         for (Map.Entry<Path, String> source : sources.entrySet()) {
             Path file = folder.resolve(source.getKey());
-            outcomes.add(new Outcome(file, state(file, source.getValue())));
+            outcomes.add(outcome(file, source.getValue()));
         }
         for (Path file : generatedBefore()) {
             if (!sources.containsKey(folder.relativize(file))) {
-                outcomes.add(new Outcome(file, State.VANISHED));
+                outcomes.add(new Outcome(file, State.VANISHED, List.of()));
             }
         }
         return outcomes;
     }
 
-    private static State state(Path file, String source) {
+    private static Outcome outcome(Path file, String source) {
         if (!Files.exists(file)) {
-            return State.NEW;
+            return new Outcome(file, State.NEW, List.of());
         }
         String there = read(file);
         int end = there.indexOf('\n') + 1;
         String head = there.substring(0, end);
         String body = there.substring(end);
         if (!head.startsWith(MARK + digest(body) + AGAIN)) {
-            return State.EDITED;
+            return new Outcome(file, State.EDITED, difference(body, source));
         }
         // How it is written anew may be said in other words; that alone is no reason to touch a file.
-        return body.equals(source) ? State.SAME : State.STALE;
+        return body.equals(source)
+                ? new Outcome(file, State.SAME, List.of())
+                : new Outcome(file, State.STALE, difference(body, source));
+    }
+
+    private static List<String> difference(String there, String wanted) {
+        List<String> before = there.lines().toList();
+        List<String> unified = UnifiedDiffUtils.generateUnifiedDiff(
+                "", "", before, DiffUtils.diff(before, wanted.lines().toList()), 1);
+        // The first two lines name files.
+        return unified.subList(Math.min(2, unified.size()), unified.size());
     }
 
     private List<Path> generatedBefore() {

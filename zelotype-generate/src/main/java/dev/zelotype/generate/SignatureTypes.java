@@ -12,6 +12,7 @@ import javax.lang.model.AnnotatedConstruct;
 import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
@@ -32,6 +33,7 @@ final class SignatureTypes {
 
     private final Elements elements;
     private final Set<String> warnings = new LinkedHashSet<>();
+    private final Set<String> obstacles = new LinkedHashSet<>();
 
     SignatureTypes(Elements elements) {
         this.elements = elements;
@@ -42,6 +44,15 @@ final class SignatureTypes {
         return warnings;
     }
 
+    /** Why types that were named cannot be written down again: they are hidden, or nowhere to be found. */
+    Set<String> obstacles() {
+        return obstacles;
+    }
+
+    void refuse(String reason) {
+        obstacles.add(reason);
+    }
+
     TypeName name(TypeMirror type) {
         TypeName plain = plainOrRebuilt(type);
         List<AnnotationSpec> annotations = nullness(type);
@@ -49,7 +60,9 @@ final class SignatureTypes {
     }
 
     private TypeName plainOrRebuilt(TypeMirror type) {
-        if (type instanceof ArrayType array) {
+        if (type.getKind() == TypeKind.ERROR) {
+            obstacles.add("refers to " + type + ", not to be found on the class path");
+        } else if (type instanceof ArrayType array) {
             return ArrayTypeName.of(name(array.getComponentType()));
         } else if (type instanceof WildcardType wildcard) {
             noteWithin(wildcard.getExtendsBound());
@@ -74,6 +87,9 @@ final class SignatureTypes {
 
     private void note(DeclaredType type) {
         TypeElement element = (TypeElement) type.asElement();
+        if (element.getModifiers().contains(Modifier.PRIVATE)) {
+            obstacles.add("refers to " + element.getQualifiedName() + ", which is private");
+        }
         if (elements.isDeprecated(element)) {
             warnings.add(isForRemoval(element) ? "removal" : "deprecation");
         }

@@ -1,7 +1,6 @@
 package dev.zelotype.generate;
 
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
@@ -18,7 +17,8 @@ import java.util.Set;
  * @param boundToPackage whether a double can only stand in the same package
  * @param isDeprecated whether it should not be used any more
  * @param warnings what compilers warn of where a double of it is written, by their names
- * @param constructors the parameters of each constructor that a subclass can call; for an interface, none
+ * @param obstacles why its signatures cannot be written down again; mostly none
+ * @param constructors the constructors that a subclass can call; for an interface, none
  * @param methods the methods that a double may override, in the order of their declaration
  * @param objectMethods those that every class has
  */
@@ -30,7 +30,8 @@ record TypeModel(
         boolean boundToPackage,
         boolean isDeprecated,
         Set<String> warnings,
-        List<List<ParameterSpec>> constructors,
+        Set<String> obstacles,
+        List<ConstructorModel> constructors,
         List<MethodModel> methods,
         List<MethodModel> objectMethods) {
 

@@ -11,8 +11,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.ProviderNotFoundException;
 import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javax.lang.model.element.Element;
@@ -34,7 +37,7 @@ final class TypeSource {
     private final List<Path> classPath;
     private final Progress progress;
     private final List<TypeModel> models = new ArrayList<>();
-    private final List<String> leftOut = new ArrayList<>();
+    private final Set<String> leftOut = new LinkedHashSet<>();
 
     TypeSource(List<Path> classPath, Progress progress) {
         this.classPath = new ArrayList<>(classPath);
@@ -46,7 +49,7 @@ final class TypeSource {
     }
 
     /** What was found but cannot be written a double for, with the reasons. */
-    List<String> leftOut() {
+    Set<String> leftOut() {
         return leftOut;
     }
 
@@ -109,10 +112,13 @@ final class TypeSource {
 
     private void read(ModelReader reader, TypeElement type, String name) {
         String obstacle = ModelReader.obstacle(type);
-        if (obstacle.isEmpty()) {
-            models.add(reader.read(type));
-        } else {
+        TypeModel model = obstacle.isEmpty() ? reader.read(type) : null;
+        if (model == null) {
             leftOut.add(name + " " + obstacle);
+        } else if (!model.obstacles().isEmpty()) {
+            model.obstacles().forEach(reason -> leftOut.add(name + " " + reason));
+        } else {
+            models.add(model);
         }
     }
 
@@ -128,9 +134,34 @@ final class TypeSource {
                 throw new GenerateException(jarOrFolder + " is no jar that can be read: " + e.getMessage() + ".");
             }
         }
-        names.removeIf(name -> !wanted.test(name));
         classPath.add(jarOrFolder);
-        readNamed(names, false);
+        JavacTask task = withoutSources();
+        ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+        List<String> outermost = outermost(names);
+        int read = 0;
+        for (String name : outermost) {
+            TypeElement type = task.getElements().getTypeElement(name);
+            if (type != null) {
+                readWithNested(reader, type, wanted);
+            }
+            progress.reached("reading", ++read, outermost.size());
+        }
+    }
+
+    /** A name may hold a dollar sign of its own; what follows the name of another class and a dollar sign is nested. */
+    private static List<String> outermost(List<String> names) {
+        Set<String> all = new HashSet<>(names);
+        List<String> outermost = new ArrayList<>();
+        for (String name : names) {
+            boolean nested = false;
+            for (int at = name.indexOf('$'); at > 0; at = name.indexOf('$', at + 1)) {
+                nested |= all.contains(name.substring(0, at));
+            }
+            if (!nested) {
+                outermost.add(name);
+            }
+        }
+        return outermost;
     }
 
     /** Whether a place is a jar, or a folder with class files and no sources. */
@@ -144,13 +175,10 @@ final class TypeSource {
     private static List<String> classesBelow(Path root) {
         try (Stream<Path> files = Files.walk(root)) {
             return files.map(file -> root.relativize(file).toString().replace('\\', '/'))
-                    .filter(name -> name.endsWith(".class")
-                            && !name.endsWith("-info.class")
-                            && !name.startsWith("META-INF")
-                            && !name.matches(".*\\$\\d+.*"))
-                    .map(name -> name.substring(0, name.length() - ".class".length())
-                            .replace('/', '.')
-                            .replace('$', '.'))
+                    .filter(name ->
+                            name.endsWith(".class") && !name.endsWith("-info.class") && !name.startsWith("META-INF"))
+                    .map(name ->
+                            name.substring(0, name.length() - ".class".length()).replace('/', '.'))
                     .sorted()
                     .toList();
         } catch (IOException e) {
@@ -160,23 +188,15 @@ final class TypeSource {
 
     /** Reads types of the class path or of the JDK by their names. */
     void readNamed(List<String> names) {
-        readNamed(names, true);
-    }
-
-    private void readNamed(List<String> names, boolean eachAskedFor) {
         JavacTask task = withoutSources();
         ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
-        int read = 0;
         for (String name : names) {
             TypeElement type = task.getElements().getTypeElement(name);
             if (type == null) {
                 throw new GenerateException("There is no type " + name + " on the class path " + classPath
                         + ". Give the jar or folder that holds it with --class-path.");
             }
-            if (eachAskedFor || ModelReader.isDoublableKind(type)) {
-                read(reader, type, name);
-            }
-            progress.reached("reading", ++read, names.size());
+            read(reader, type, name);
         }
     }
 

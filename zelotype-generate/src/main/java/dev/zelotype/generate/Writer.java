@@ -26,12 +26,14 @@ final class Writer {
     private static final Set<String> TAKEN_IN_RECORDS =
             Set.of("clone", "finalize", "getClass", "hashCode", "notify", "notifyAll", "toString", "wait");
 
+    private final String packageName;
     private final TypeModel type;
     private final Style style;
     private final TypeSpec.Builder out;
     private final Set<String> suppressed;
 
-    private Writer(TypeModel type, Style style) {
+    private Writer(TypeModel type, Style style, String packageName) {
+        this.packageName = packageName;
         this.type = type;
         this.style = style;
         this.suppressed = new TreeSet<>(type.warnings());
@@ -41,7 +43,8 @@ final class Writer {
     }
 
     static String write(TypeModel type, Style style, String packageName) {
-        TypeSpec written = style == Style.LINKED ? LinkedWriter.write(type) : new Writer(type, style).build();
+        TypeSpec written =
+                style == Style.LINKED ? LinkedWriter.write(type) : new Writer(type, style, packageName).build();
         return JavaFile.builder(packageName, written)
                 .indent("    ")
                 .skipJavaLangImports(true)
@@ -101,22 +104,39 @@ final class Writer {
             out.addField(FieldSpec.builder(type.self(), "real", Modifier.PRIVATE, Modifier.FINAL)
                     .build());
         }
-        for (List<ParameterSpec> parameters :
-                type.isInterface() ? List.of(List.<ParameterSpec>of()) : type.constructors()) {
-            constructor(parameters, false);
-            if (style == Style.SPY) {
-                constructor(parameters, true);
+        for (ConstructorModel constructor : type.isInterface() ? List.of(ConstructorModel.NONE) : type.constructors()) {
+            constructor(constructor, false);
+            if (style == Style.SPY && !isConstructorWithReal(constructor.parameters())) {
+                constructor(constructor, true);
             }
         }
     }
 
-    private void constructor(List<ParameterSpec> parameters, boolean withReal) {
-        boolean needless = parameters.isEmpty() && style != Style.SPY;
+    /** Whether a constructor of the type takes just the parameters and, last, another object of the type. */
+    private boolean isConstructorWithReal(List<ParameterSpec> parameters) {
+        List<TypeName> wanted = new ArrayList<>(rawTypes(parameters));
+        wanted.add(type.name());
+        return type.constructors().stream()
+                .anyMatch(other -> rawTypes(other.parameters()).equals(wanted));
+    }
+
+    private static List<TypeName> rawTypes(List<ParameterSpec> parameters) {
+        return parameters.stream()
+                .map(ParameterSpec::type)
+                .map(each -> each instanceof ParameterizedTypeName generic ? generic.rawType() : each)
+                .toList();
+    }
+
+    private void constructor(ConstructorModel constructor, boolean withReal) {
+        List<ParameterSpec> parameters = constructor.parameters();
+        boolean needless = parameters.isEmpty() && constructor.exceptions().isEmpty() && style != Style.SPY;
         if (needless) {
             return;
         }
-        MethodSpec.Builder code =
-                MethodSpec.constructorBuilder().addModifiers(Modifier.PUBLIC).addParameters(parameters);
+        MethodSpec.Builder code = MethodSpec.constructorBuilder()
+                .addModifiers(Modifier.PUBLIC)
+                .addParameters(parameters)
+                .addExceptions(constructor.exceptions());
         if (style == Style.SPY) {
             code.addJavadoc(withReal ? "Passes calls on to a real object.\n" : "Answers calls with something empty.\n");
         }
@@ -250,10 +270,13 @@ final class Writer {
                 raw,
                 names(method.parameters()));
         String real = ofThis(method, "real");
-        code.beginControlFlow("if ($L != null)", real);
-        code.addStatement(
-                "$L$L.$N($L)", method.isVoid() ? "" : "return ", real, method.name(), names(method.parameters()));
-        code.endControlFlow();
+        // A protected method of another object can be called from its own package only.
+        if (method.access() == MethodModel.Access.PUBLIC || method.packageName().equals(packageName)) {
+            code.beginControlFlow("if ($L != null)", real);
+            code.addStatement(
+                    "$L$L.$N($L)", method.isVoid() ? "" : "return ", real, method.name(), names(method.parameters()));
+            code.endControlFlow();
+        }
         answer(code, method, EmptyAnswers.of(method.returns()));
     }
 

@@ -352,6 +352,7 @@ class GeneratorTest {
                     @SuppressWarnings("unchecked") <K extends Comparable<K>> Map<K, T> sorted(List<K>... keys);
                     Old old();
                     Optional<?> any();
+                    <S extends T> S narrowed(Class<S> to);
                     boolean equals(Object other);
                 }
                 """);
@@ -359,8 +360,29 @@ class GeneratorTest {
                 "sky/Named.java",
                 "package sky; interface Named { Object label() throws java.io.IOException, java.sql.SQLException; }");
         source("sky/Labelled.java", "package sky; interface Labelled { String label() throws java.io.IOException; }");
+        source(
+                "sky/Comets.java",
+                "package sky; @SuppressWarnings(\"try\") public interface Comets extends Catalog<Target.Comet> {}");
+        source("sky/Device.java", """
+                package sky;
+                public abstract class Device implements AutoCloseable {
+                    @Deprecated protected Device(Device next) throws java.io.IOException {}
+                    protected Device() {}
+                    @Override public final void close() {}
+                    @Override public abstract int hashCode();
+                    @Override public abstract boolean equals(Object other);
+                    protected abstract int level();
+                }
+                """);
         plan(ALL, "").write(false);
+        Generator elsewhere = new Generator(List.of(), Progress.NONE);
+        elsewhere.addFrom(List.of(folder.resolve("in")), "sky.Device");
+        elsewhere
+                .plan(Set.of(Style.SPY), "other", folder.resolve("out"), "./others")
+                .write(false);
         compiled().close();
+        assertThat(folder.resolve("out/sky/DeviceSpy.java")).content().contains("real.level()");
+        assertThat(folder.resolve("out/other/DeviceSpy.java")).content().doesNotContain("real.level()");
         assertThat(folder.resolve("out/sky/CatalogSpy.java"))
                 .content()
                 .contains(
@@ -381,13 +403,24 @@ class GeneratorTest {
                 "sky/Drive.java",
                 "package sky; public abstract class Drive { Drive() {} public abstract void turn(); }");
         source("sky/Seen.java", "package sky; public interface Seen { void look(); }");
+        source("sky/Around.java", """
+                package sky;
+                public class Around {
+                    private interface Secret {}
+                    abstract class Inner { abstract int turn(); }
+                    public interface Telling { default void tell(Secret secret) {} }
+                }
+                """);
         source("sky/Alone.java", "package sky; public abstract class Alone { private Alone() {} }");
         Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("in")), "sky.Hid*, sky.Drive,*.Seen,sky.Alone");
+        generator.addFrom(List.of(folder.resolve("in")), "sky.Hid*, sky.Drive,*.Seen,sky.A*");
         generator.plan(ALL, "elsewhere", folder.resolve("out"), "./doubles").write(false);
         assertThat(generator.leftOut())
                 .contains(
                         "sky.Alone has only private constructors",
+                        "sky.Around.Secret is private",
+                        "sky.Around.Inner belongs to an instance of Around",
+                        "sky.Around.Telling refers to sky.Around.Secret, which is private",
                         "sky.Hidden can only be doubled in its own package",
                         "sky.Drive can only be doubled in its own package")
                 .noneMatch(reason -> reason.contains("Seen"));

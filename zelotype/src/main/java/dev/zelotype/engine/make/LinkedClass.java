@@ -19,8 +19,10 @@ final class LinkedClass {
     /** The class that stands beside a type for its doubles, or null. */
     static @Nullable Class<?> beside(Class<?> type) {
         try {
-            return Class.forName(type.getName() + MadeNames.MARK, false, type.getClassLoader());
-        } catch (ClassNotFoundException | LinkageError e) {
+            Class<?> found = Class.forName(type.getName() + MadeNames.MARK, false, type.getClassLoader());
+            return type.isAssignableFrom(found) ? found : null;
+        } catch (ClassNotFoundException | LinkageError | RuntimeException e) {
+            // Loaders that tests bring along fail in all sorts of ways for want of a class.
             return null;
         }
     }

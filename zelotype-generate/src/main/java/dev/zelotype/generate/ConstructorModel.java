@@ -1,0 +1,17 @@
+package dev.zelotype.generate;
+
+import com.palantir.javapoet.ParameterSpec;
+import com.palantir.javapoet.TypeName;
+import java.util.List;
+
+/**
+ * A constructor that a double can call up to.
+ *
+ * @param parameters its parameters
+ * @param exceptions what it declares to throw
+ */
+record ConstructorModel(List<ParameterSpec> parameters, List<TypeName> exceptions) {
+
+    /** What an interface offers to its doubles: nothing to call. */
+    static final ConstructorModel NONE = new ConstructorModel(List.of(), List.of());
+}

@@ -1,0 +1,40 @@
+package dev.zelotype.maven;
+
+import dev.zelotype.generate.Generator;
+import dev.zelotype.generate.Outcome;
+import dev.zelotype.generate.Outcome.State;
+import org.apache.maven.plugin.MojoFailureException;
+import org.apache.maven.plugins.annotations.LifecyclePhase;
+import org.apache.maven.plugins.annotations.Mojo;
+import org.apache.maven.plugins.annotations.ResolutionScope;
+
+/**
+ * Fails the build if doubles that are kept with the sources are not what would be written now. Writes nothing.
+ */
+@Mojo(
+        name = "check",
+        defaultPhase = LifecyclePhase.PROCESS_TEST_SOURCES,
+        requiresDependencyResolution = ResolutionScope.TEST,
+        threadSafe = true)
+public final class CheckMojo extends DoublesMojo {
+
+    /** Made by Maven. */
+    public CheckMojo() {}
+
+    @Override
+    void handle(Generator.Plan plan) throws MojoFailureException {
+        int wrong = 0;
+        for (Outcome outcome : plan.compare()) {
+            if (outcome.state() != State.SAME) {
+                wrong++;
+                getLog().error(line(outcome));
+                outcome.difference().forEach(changed -> getLog().error("  " + changed));
+            }
+        }
+        if (wrong > 0) {
+            throw new MojoFailureException(wrong + (wrong == 1 ? " double is" : " doubles are")
+                    + " not as would be written now. Write them anew with mvn zelotype:generate, and delete those"
+                    + " whose type is gone.");
+        }
+    }
+}

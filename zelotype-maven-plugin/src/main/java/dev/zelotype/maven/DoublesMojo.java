@@ -1,0 +1,103 @@
+package dev.zelotype.maven;
+
+import dev.zelotype.generate.GenerateException;
+import dev.zelotype.generate.Generator;
+import dev.zelotype.generate.Outcome;
+import dev.zelotype.generate.Style;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.maven.artifact.DependencyResolutionRequiredException;
+import org.apache.maven.plugin.AbstractMojo;
+import org.apache.maven.plugin.MojoExecutionException;
+import org.apache.maven.plugin.MojoFailureException;
+import org.apache.maven.plugins.annotations.Parameter;
+import org.apache.maven.project.MavenProject;
+
+/**
+ * What both goals have in common: what doubles are written for, and where to.
+ */
+abstract class DoublesMojo extends AbstractMojo {
+
+    private static final String AGAIN = "mvn zelotype:generate";
+
+    @Parameter(defaultValue = "${project}", readonly = true, required = true)
+    MavenProject project;
+
+    /** Source files, folders of them, folders of class files, or jars. The main sources unless types are given. */
+    @Parameter
+    List<File> from;
+
+    /** Of those, only types whose qualified name fits one of these, with commas between; {@code *} stands for anything. */
+    @Parameter(defaultValue = "*")
+    String only;
+
+    /** Types of the test class path or of the JDK; {@code *} stands for anything in the last part of a name. */
+    @Parameter
+    List<String> types;
+
+    /** The sorts of doubles: base, stub, spy, fake, linked. */
+    @Parameter(defaultValue = "stub")
+    List<String> styles;
+
+    /** The root folder of the sources to write; it becomes one of the test sources. */
+    @Parameter(defaultValue = "${project.build.directory}/generated-test-sources/zelotype")
+    File into;
+
+    /** The package of the doubles; that of each type unless given. */
+    @Parameter
+    String packageName;
+
+    /** Leaves the goal out. */
+    @Parameter(property = "zelotype.skip", defaultValue = "false")
+    boolean skip;
+
+    @Override
+    public final void execute() throws MojoExecutionException, MojoFailureException {
+        if (skip) {
+            getLog().info("Left out.");
+            return;
+        }
+        try {
+            handle(plan());
+        } catch (GenerateException e) {
+            throw new MojoExecutionException(e.getMessage(), e);
+        }
+    }
+
+    abstract void handle(Generator.Plan plan) throws MojoFailureException;
+
+    private Generator.Plan plan() throws MojoExecutionException {
+        List<Path> classPath = new ArrayList<>();
+        try {
+            for (String element : project.getTestClasspathElements()) {
+                if (new File(element).exists()) {
+                    classPath.add(Path.of(element));
+                }
+            }
+        } catch (DependencyResolutionRequiredException e) {
+            throw new MojoExecutionException("The test class path is not known yet.", e);
+        }
+        Generator generator =
+                new Generator(classPath, (doing, done, total) -> getLog().debug(doing + ": " + done + " of " + total));
+        boolean typesGiven = types != null && !types.isEmpty();
+        if (from != null && !from.isEmpty()) {
+            generator.addFrom(from.stream().map(File::toPath).toList(), only);
+        } else if (!typesGiven) {
+            generator.addFrom(List.of(Path.of(project.getBuild().getSourceDirectory())), only);
+        }
+        if (typesGiven) {
+            generator.addTypes(types);
+        }
+        Generator.Plan plan =
+                generator.plan(Style.ofWords(styles), packageName == null ? "" : packageName, into.toPath(), AGAIN);
+        generator.leftOut().forEach(reason -> getLog().warn("left out: " + reason));
+        return plan;
+    }
+
+    /** A file and how it stands, for the log. */
+    static String line(Outcome outcome) {
+        return outcome.state().words() + ": " + outcome.file();
+    }
+}
