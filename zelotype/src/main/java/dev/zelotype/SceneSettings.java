@@ -13,14 +13,16 @@ import dev.zelotype.error.MisuseException;
  */
 public final class SceneSettings {
 
-    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT);
+    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT, false);
 
     private final Severity unusedSuppositions;
     private final int linesKept;
+    private final boolean detailed;
 
-    private SceneSettings(Severity unusedSuppositions, int linesKept) {
+    private SceneSettings(Severity unusedSuppositions, int linesKept, boolean detailed) {
         this.unusedSuppositions = unusedSuppositions;
         this.linesKept = linesKept;
+        this.detailed = detailed;
     }
 
     /**
@@ -39,7 +41,7 @@ public final class SceneSettings {
      * @return the changed settings
      */
     public SceneSettings unusedSuppositions(Severity severity) {
-        return new SceneSettings(severity, linesKept);
+        return new SceneSettings(severity, linesKept, detailed);
     }
 
     /**
@@ -53,10 +55,22 @@ public final class SceneSettings {
         if (calls < 0) {
             throw new MisuseException("linesOfCalls(" + calls + ") is no number of calls.", "give 0 or more");
         }
-        return new SceneSettings(unusedSuppositions, calls);
+        return new SceneSettings(unusedSuppositions, calls, detailed);
+    }
+
+    /**
+     * Whether arguments and answers are printed at the time of the call, and its time is noted, so that
+     * {@link Scene#conversation()} tells them as they were even if they change later. Off by default, since each call
+     * then costs as much as printing it.
+     *
+     * @param keep whether to keep details
+     * @return settings with this one changed
+     */
+    public SceneSettings keepDetails(boolean keep) {
+        return new SceneSettings(unusedSuppositions, linesKept, keep);
     }
 
     SceneState newState() {
-        return new SceneState(unusedSuppositions, linesKept);
+        return new SceneState(unusedSuppositions, linesKept, detailed);
     }
 }

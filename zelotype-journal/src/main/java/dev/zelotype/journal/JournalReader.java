@@ -6,16 +6,23 @@ import com.fasterxml.jackson.core.JsonToken;
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Conversation.CallInfo;
 import dev.zelotype.doubles.Conversation.DoubleInfo;
+import dev.zelotype.doubles.Conversation.Role;
+import dev.zelotype.doubles.Conversation.StatementInfo;
+import dev.zelotype.doubles.Conversation.TypeInfo;
+import dev.zelotype.doubles.Conversation.Verb;
 import dev.zelotype.doubles.Kind;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -28,10 +35,13 @@ public final class JournalReader {
     private final Consumer<JournalScene> sink;
     private final JsonFactory json = new JsonFactory();
     private final Map<Integer, Open> open = new LinkedHashMap<>();
+    private final Map<String, TypeInfo> types = new HashMap<>();
+    private final Map<String, String> words = new HashMap<>();
 
     private static final class Open {
         private final Map<String, Object> scene;
         private final List<CallInfo> calls = new ArrayList<>();
+        private final List<StatementInfo> statements = new ArrayList<>();
 
         Open(Map<String, Object> scene) {
             this.scene = scene;
@@ -94,7 +104,7 @@ public final class JournalReader {
             } else {
                 take(fields);
             }
-        } catch (IOException | ClassCastException | IllegalArgumentException e) {
+        } catch (IOException | ClassCastException | IllegalArgumentException | IndexOutOfBoundsException e) {
             if (!last) {
                 throw new JournalException(
                         "Line " + number + " of the journal " + file + " is damaged: " + e.getMessage(), e);
@@ -121,6 +131,14 @@ public final class JournalReader {
             if (scene != null) {
                 scene.calls.add(call(fields));
             }
+        } else if (fields.containsKey("statement")) {
+            Open scene = open.get(number(fields, "scene"));
+            if (scene != null) {
+                scene.statements.add(statement(fields));
+            }
+        } else if (fields.containsKey("type")) {
+            String name = text(fields, "type");
+            types.put(name, new TypeInfo(name, strings(fields, "methods")));
         } else if (fields.containsKey("scene")) {
             open.put(number(fields, "scene"), new Open(fields));
         } else if (fields.containsKey("end")) {
@@ -131,27 +149,55 @@ public final class JournalReader {
         }
     }
 
-    private static CallInfo call(Map<String, Object> fields) {
+    private CallInfo call(Map<String, Object> fields) {
+        String signature = word(fields, "method");
         return new CallInfo(
                 number(fields, "call"),
-                text(fields, "from"),
-                text(fields, "to"),
-                text(fields, "method"),
+                word(fields, "from"),
+                word(fields, "to"),
+                signature.substring(0, signature.indexOf('(')),
+                signature,
                 strings(fields, "arguments"),
                 text(fields, "answer"),
                 Conversation.Outcome.valueOf(constant(text(fields, "outcome"))),
-                text(fields, "thread"),
-                text(fields, "file"),
-                number(fields, "line"));
+                Role.valueOf(constant(text(fields, "role"))),
+                word(fields, "thread"),
+                word(fields, "file"),
+                number(fields, "line"),
+                fields.get("micros") instanceof Number micros ? micros.longValue() : 0);
     }
 
-    private static JournalScene scene(Open open, Map<String, Object> end) {
+    private StatementInfo statement(Map<String, Object> fields) {
+        return new StatementInfo(
+                Verb.valueOf(constant(text(fields, "statement"))),
+                word(fields, "to"),
+                word(fields, "method"),
+                text(fields, "text"),
+                number(fields, "min"),
+                fields.containsKey("max") ? number(fields, "max") : Integer.MAX_VALUE,
+                number(fields, "found"),
+                Boolean.TRUE.equals(fields.get("query")),
+                number(fields, "parameters"),
+                number(fields, "pinned"),
+                number(fields, "order"),
+                word(fields, "place"));
+    }
+
+    /** A text that comes again and again, kept once. */
+    private String word(Map<String, Object> fields, String name) {
+        return words.computeIfAbsent(text(fields, name), same -> same);
+    }
+
+    private JournalScene scene(Open open, Map<String, Object> end) {
         List<DoubleInfo> doubles = new ArrayList<>();
+        Set<TypeInfo> doubledTypes = new LinkedHashSet<>();
         for (Object each : (List<?>) open.scene.getOrDefault("doubles", List.of())) {
             Map<?, ?> info = (Map<?, ?>) each;
             doubles.add(new DoubleInfo(
                     (String) info.get("name"), Kind.valueOf(constant((String) info.get("kind"))), (String)
                             info.get("type")));
+            doubledTypes.add(
+                    types.getOrDefault((String) info.get("type"), new TypeInfo((String) info.get("type"), List.of())));
         }
         return new JournalScene(
                 text(open.scene, "test"),
@@ -159,7 +205,13 @@ public final class JournalReader {
                 text(open.scene, "group"),
                 JournalScene.Outcome.valueOf(constant(text(end, "outcome"))),
                 text(end, "failure"),
-                new Conversation(doubles, List.copyOf(open.calls), strings(end, "notes")));
+                new Conversation(
+                        text(open.scene, "subject"),
+                        List.copyOf(doubledTypes),
+                        doubles,
+                        List.copyOf(open.calls),
+                        List.copyOf(open.statements),
+                        strings(end, "notes")));
     }
 
     private static String constant(String word) {
@@ -207,7 +259,9 @@ public final class JournalReader {
             }
             return elements;
         } else if (token == JsonToken.VALUE_NUMBER_INT) {
-            return parser.getIntValue();
+            return parser.getNumberValue();
+        } else if (token == JsonToken.VALUE_TRUE || token == JsonToken.VALUE_FALSE) {
+            return parser.getBooleanValue();
         }
         return token == JsonToken.VALUE_NULL ? null : parser.getText();
     }

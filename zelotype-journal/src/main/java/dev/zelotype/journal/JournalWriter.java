@@ -4,15 +4,21 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
 import dev.zelotype.doubles.Conversation.CallInfo;
 import dev.zelotype.doubles.Conversation.DoubleInfo;
+import dev.zelotype.doubles.Conversation.StatementInfo;
+import dev.zelotype.doubles.Conversation.TypeInfo;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.UUID;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Writes the scenes of one JVM into one file of its own, so that forks and machines never share one. Each scene is
@@ -23,17 +29,25 @@ public final class JournalWriter {
     /** The version of the format that is written. */
     public static final int VERSION = 1;
 
+    /** What stands in the place of what must not be shown. */
+    public static final String MASKED = "***";
+
     private final Path file;
+    private final @Nullable Pattern mask;
     private final JsonFactory json = new JsonFactory();
+    private final Set<String> typesWritten = new HashSet<>();
     private int scenes;
 
     /**
      * Prepares a file in a folder, which is made if it is missing.
      *
      * @param folder where the journal goes
+     * @param mask what no value, failure, note or title may show: each match is written as {@value #MASKED}; null to
+     *     show everything
      * @throws JournalException if the folder cannot be written to
      */
-    public JournalWriter(Path folder) {
+    public JournalWriter(Path folder, @Nullable Pattern mask) {
+        this.mask = mask;
         file = folder.resolve("zelotype-" + ProcessHandle.current().pid() + "-"
                 + UUID.randomUUID().toString().substring(0, 8) + ".jsonl");
         try {
@@ -66,9 +80,17 @@ public final class JournalWriter {
         int id = ++scenes;
         StringWriter lines = new StringWriter();
         try {
+            for (TypeInfo type : scene.conversation().types()) {
+                if (typesWritten.add(type.name())) {
+                    typeLine(lines, type);
+                }
+            }
             sceneLine(lines, id, scene);
             for (CallInfo call : scene.conversation().calls()) {
                 callLine(lines, id, call);
+            }
+            for (StatementInfo statement : scene.conversation().statements()) {
+                statementLine(lines, id, statement);
             }
             endLine(lines, id, scene);
             append(lines.toString());
@@ -98,8 +120,9 @@ public final class JournalWriter {
         line(lines, out -> {
             out.writeNumberField("scene", id);
             out.writeStringField("test", scene.test());
-            out.writeStringField("title", scene.title());
-            out.writeStringField("group", scene.group());
+            out.writeStringField("title", masked(scene.title()));
+            out.writeStringField("group", masked(scene.group()));
+            out.writeStringField("subject", scene.conversation().subject());
             out.writeArrayFieldStart("doubles");
             for (DoubleInfo info : scene.conversation().doubles()) {
                 out.writeStartObject();
@@ -118,29 +141,70 @@ public final class JournalWriter {
             out.writeNumberField("scene", id);
             out.writeStringField("from", call.caller());
             out.writeStringField("to", call.receiver());
-            out.writeStringField("method", call.method());
+            out.writeStringField("method", call.signature());
             strings(out, "arguments", call.arguments());
-            out.writeStringField("answer", call.answer());
-            out.writeStringField("outcome", call.outcome().name().toLowerCase(Locale.ROOT));
+            out.writeStringField("answer", masked(call.answer()));
+            out.writeStringField("outcome", word(call.outcome()));
+            out.writeStringField("role", word(call.role()));
             out.writeStringField("thread", call.thread());
             out.writeStringField("file", call.file());
             out.writeNumberField("line", call.line());
+            out.writeNumberField("micros", call.micros());
         });
+    }
+
+    private void typeLine(StringWriter lines, TypeInfo type) throws IOException {
+        line(lines, out -> {
+            out.writeStringField("type", type.name());
+            out.writeArrayFieldStart("methods");
+            for (String method : type.methods()) {
+                out.writeString(method);
+            }
+            out.writeEndArray();
+        });
+    }
+
+    private void statementLine(StringWriter lines, int id, StatementInfo statement) throws IOException {
+        line(lines, out -> {
+            out.writeStringField("statement", word(statement.verb()));
+            out.writeNumberField("scene", id);
+            out.writeStringField("to", statement.receiver());
+            out.writeStringField("method", statement.signature());
+            out.writeStringField("text", masked(statement.text()));
+            out.writeNumberField("min", statement.min());
+            if (statement.max() != Integer.MAX_VALUE) {
+                out.writeNumberField("max", statement.max());
+            }
+            out.writeNumberField("found", statement.found());
+            out.writeBooleanField("query", statement.query());
+            out.writeNumberField("parameters", statement.parameters());
+            out.writeNumberField("pinned", statement.pinned());
+            out.writeNumberField("order", statement.order());
+            out.writeStringField("place", statement.place());
+        });
+    }
+
+    private String masked(String text) {
+        return mask == null ? text : mask.matcher(text).replaceAll(MASKED);
+    }
+
+    private static String word(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT);
     }
 
     private void endLine(StringWriter lines, int id, JournalScene scene) throws IOException {
         line(lines, out -> {
             out.writeNumberField("end", id);
-            out.writeStringField("outcome", scene.outcome().name().toLowerCase(Locale.ROOT));
-            out.writeStringField("failure", scene.failure());
+            out.writeStringField("outcome", word(scene.outcome()));
+            out.writeStringField("failure", masked(scene.failure()));
             strings(out, "notes", scene.conversation().notes());
         });
     }
 
-    private static void strings(JsonGenerator out, String name, List<String> values) throws IOException {
+    private void strings(JsonGenerator out, String name, List<String> values) throws IOException {
         out.writeArrayFieldStart(name);
         for (String value : values) {
-            out.writeString(value);
+            out.writeString(masked(value));
         }
         out.writeEndArray();
     }

@@ -3,9 +3,17 @@ package dev.zelotype.journal;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Conversation.CallInfo;
 import dev.zelotype.doubles.Conversation.DoubleInfo;
+import dev.zelotype.doubles.Conversation.Role;
+import dev.zelotype.doubles.Conversation.StatementInfo;
+import dev.zelotype.doubles.Conversation.TypeInfo;
+import dev.zelotype.doubles.Conversation.Verb;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.journal.JournalScene.Outcome;
 import java.io.IOException;
@@ -14,6 +22,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -30,12 +39,15 @@ class JournalTest {
                     "dev.observatory.NightRun",
                     "log",
                     "note",
+                    "note(String, int)",
                     List.of("\"a\n\u2028</script>\"", "2"),
                     "",
                     each,
+                    Role.values()[calls.size() % 3],
                     "main",
                     "NightRun.java",
-                    41));
+                    41,
+                    calls.size() * 3_000_000_000L));
         }
         return new JournalScene(
                 "NightRunTest#closes",
@@ -44,9 +56,31 @@ class JournalTest {
                 outcome,
                 outcome == Outcome.FAILED ? "no" : "",
                 new Conversation(
+                        "dev.observatory.NightRun",
+                        List.of(new TypeInfo("dev.observatory.NightLog", List.of("note(String, int)", "size()"))),
                         List.of(new DoubleInfo("log", Kind.SPY, "dev.observatory.NightLog")),
                         calls,
+                        List.of(
+                                statement(Verb.SUPPOSED, Integer.MAX_VALUE),
+                                statement(Verb.EXPECTED, 3),
+                                statement(Verb.VERIFIED, 1)),
                         List.of("not needed")));
+    }
+
+    private static StatementInfo statement(Verb verb, int max) {
+        return new StatementInfo(
+                verb,
+                "log",
+                "note(String, int)",
+                "log.note(\"secret 7\", any int)",
+                1,
+                max,
+                2,
+                false,
+                2,
+                1,
+                0,
+                "A.java:3");
     }
 
     private List<JournalScene> read() {
@@ -57,8 +91,8 @@ class JournalTest {
 
     @Test
     void what_is_written_is_read_again_from_any_number_of_files() {
-        JournalWriter first = new JournalWriter(folder.resolve("new/deep"));
-        JournalWriter second = new JournalWriter(folder.resolve("new/deep"));
+        JournalWriter first = new JournalWriter(folder.resolve("new/deep"), null);
+        JournalWriter second = new JournalWriter(folder.resolve("new/deep"), null);
         List<JournalScene> written = new ArrayList<>();
         for (Outcome outcome : Outcome.values()) {
             written.add(scene("first " + outcome, outcome));
@@ -71,8 +105,38 @@ class JournalTest {
     }
 
     @Test
+    void every_line_is_as_the_schema_says() throws IOException {
+        JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(Files.readString(Path.of("../docs/journal.schema.json")));
+        JournalWriter writer = new JournalWriter(folder, null);
+        for (Outcome outcome : Outcome.values()) {
+            writer.write(scene("any", outcome));
+        }
+        List<String> lines = Files.readAllLines(writer.file());
+        assertThat(lines)
+                .hasSize(2 + 3 * (2 + 6 + 3))
+                .allSatisfy(line ->
+                        assertThat(schema.validate(line, InputFormat.JSON)).isEmpty());
+        assertThat(schema.validate(lines.get(1).replace("methods", "method"), InputFormat.JSON))
+                .isNotEmpty();
+    }
+
+    @Test
+    void what_must_not_be_shown_is_masked_before_it_is_written() throws IOException {
+        JournalWriter writer = new JournalWriter(folder, Pattern.compile("secret \\d+|(?<=a\n)[^<]|^no"));
+        writer.write(scene("with secret 12", Outcome.FAILED));
+        assertThat(writer.file()).content().doesNotContain("secret").contains("log.note(\\\"***\\\", any int)");
+        assertThat(read()).singleElement().satisfies(read -> {
+            assertThat(read.title()).isEqualTo("with ***");
+            assertThat(read.failure()).isEqualTo("***");
+            assertThat(read.conversation().notes()).containsExactly("***t needed");
+            assertThat(read.conversation().calls().get(0).arguments().get(0)).startsWith("\"a\n***<");
+        });
+    }
+
+    @Test
     void a_last_line_that_was_cut_off_is_passed_over() throws IOException {
-        JournalWriter writer = new JournalWriter(folder);
+        JournalWriter writer = new JournalWriter(folder, null);
         writer.write(scene("whole", Outcome.PASSED));
         long whole = Files.size(writer.file());
         writer.write(scene("torn", Outcome.PASSED));
@@ -91,13 +155,14 @@ class JournalTest {
         assertThatThrownBy(this::read)
                 .isInstanceOf(JournalException.class)
                 .hasMessageContaining("There is no journal in");
-        JournalWriter writer = new JournalWriter(folder);
+        JournalWriter writer = new JournalWriter(folder, null);
         Files.writeString(writer.file(), "{oops}\n{\"end\":1}\n", StandardOpenOption.APPEND);
         assertThatThrownBy(this::read).hasMessageContaining("Line 2 of the journal");
         Files.writeString(writer.file(), "{\"journal\":2}\n");
         assertThatThrownBy(this::read).hasMessageContaining("is of version 2").hasMessageContaining("up to version 1");
         Files.writeString(writer.file(), "{\"other\":2}\n");
         assertThatThrownBy(this::read).hasMessageContaining("is no Zelotype journal");
-        assertThatThrownBy(() -> new JournalWriter(writer.file())).hasMessageContaining("No journal can be written to");
+        assertThatThrownBy(() -> new JournalWriter(writer.file(), null))
+                .hasMessageContaining("No journal can be written to");
     }
 }

@@ -30,7 +30,7 @@ final class Journals {
         String test = context.getRequiredTestClass().getName() + "#"
                 + context.getRequiredTestMethod().getName();
         String group = context.getParent().map(ExtensionContext::getDisplayName).orElse("");
-        WRITERS.computeIfAbsent(folder.get(), name -> new JournalWriter(Path.of(name)))
+        WRITERS.computeIfAbsent(folder.get(), name -> new JournalWriter(Path.of(name), Settings.mask(context)))
                 .write(new JournalScene(
                         test,
                         context.getDisplayName(),

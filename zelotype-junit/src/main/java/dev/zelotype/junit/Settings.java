@@ -10,6 +10,8 @@ import java.util.Locale;
 import java.util.Properties;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
+import java.util.regex.PatternSyntaxException;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.platform.commons.support.AnnotationSupport;
@@ -20,9 +22,10 @@ import org.junit.platform.commons.support.AnnotationSupport;
 final class Settings {
 
     static final String JOURNAL = "zelotype.journal";
+    private static final String MASK = "zelotype.mask";
     private static final String UNUSED = "zelotype.unused";
     private static final String LINES = "zelotype.lines";
-    private static final Set<String> KNOWN = new TreeSet<>(Set.of(JOURNAL, UNUSED, LINES));
+    private static final Set<String> KNOWN = new TreeSet<>(Set.of(JOURNAL, MASK, UNUSED, LINES));
     /** Settings of the build, which mean nothing here but are no mistakes either. */
     private static final Set<String> OTHERS = Set.of("zelotype.docs");
 
@@ -43,7 +46,24 @@ final class Settings {
         int lines = annotation.lines() >= 0
                 ? annotation.lines()
                 : context.getConfigurationParameter(LINES).map(Settings::number).orElse(-1);
+        // What a journal tells must be what was so at the time of the call.
+        settings =
+                settings.keepDetails(context.getConfigurationParameter(JOURNAL).isPresent());
+        mask(context);
         return lines < 0 ? settings : settings.linesOfCalls(lines);
+    }
+
+    /** What the journal must not show, or null. */
+    static @Nullable Pattern mask(ExtensionContext context) {
+        String mask = context.getConfigurationParameter(MASK).orElse(null);
+        try {
+            return mask == null ? null : Pattern.compile(mask);
+        } catch (PatternSyntaxException e) {
+            throw new MisuseException(
+                    MASK + "=" + mask + " is no regular expression: " + e.getDescription() + ".",
+                    "give one that matches what no journal may show",
+                    e);
+        }
     }
 
     private static WithDoubles annotation(ExtensionContext context) {

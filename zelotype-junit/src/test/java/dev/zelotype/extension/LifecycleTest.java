@@ -288,7 +288,7 @@ class LifecycleTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"unused=sometimes", "lines=-3", "lines=many"})
+    @ValueSource(strings = {"unused=sometimes", "lines=-3", "lines=many", "mask=("})
     void a_wrong_setting_is_reported(String setting, @TempDir Path journal) {
         String[] parts = setting.split("=");
         EngineExecutionResults results = run(WithDoublesTest.GoodTest.class, journal, "zelotype." + parts[0], parts[1]);
@@ -304,7 +304,7 @@ class LifecycleTest {
             assertThat(failure(run(WithDoublesTest.GoodTest.class, journal), "first"))
                     .isInstanceOf(MisuseException.class)
                     .hasMessageContaining("There is no setting zelotype.jornal")
-                    .hasMessageContaining("[zelotype.journal, zelotype.lines, zelotype.unused]");
+                    .hasMessageContaining("[zelotype.journal, zelotype.lines, zelotype.mask, zelotype.unused]");
         } finally {
             System.clearProperty("zelotype.jornal");
         }

@@ -4,6 +4,7 @@ import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
 import java.util.Comparator;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -43,8 +44,10 @@ public class CallRecord {
     private final @Nullable StackFrame caller;
     private @Nullable Object answer;
     private Ending ending = Ending.RUNNING;
-    /** Only ever becomes true, and is asked after the calls in question, so it needs no barrier of its own. */
+    /** These only ever become true, and are asked after the calls in question, so they need no barriers of their own. */
     private boolean accounted;
+
+    private boolean expected;
     /** The call of the same method before this one; set before the record is published. */
     @Nullable
     CallRecord previous;
@@ -75,7 +78,7 @@ public class CallRecord {
     }
 
     /** A call of a thread that does not own the scene. */
-    static final class OfOtherThread extends CallRecord {
+    static class OfOtherThread extends CallRecord {
 
         private final int foreign;
         private final Thread thread;
@@ -97,6 +100,48 @@ public class CallRecord {
         }
     }
 
+    /** A call that is put into words as it happens, of any thread. */
+    public static final class Detailed extends OfOtherThread {
+
+        private final Witness witness;
+        private final long began;
+        private final List<String> argumentTexts;
+        private volatile String answerText = "";
+
+        Detailed(
+                Witness witness,
+                long began,
+                MethodLog log,
+                int own,
+                int foreign,
+                Object[] arguments,
+                @Nullable StackFrame caller) {
+            super(log, own, foreign, arguments, caller);
+            this.witness = witness;
+            this.began = began;
+            this.argumentTexts = witness.arguments(log, arguments);
+        }
+
+        @Override
+        public void end(Ending how, @Nullable Object answered) {
+            answerText = witness.answer(answered);
+            super.end(how, answered);
+        }
+
+        /** When the call began, in nanoseconds since the scene opened. */
+        public long began() {
+            return began;
+        }
+
+        public List<String> argumentTexts() {
+            return argumentTexts;
+        }
+
+        public String answerText() {
+            return answerText;
+        }
+    }
+
     /** The place among the calls of other threads; 0 for one of the owning thread, which comes first. */
     int foreign() {
         return 0;
@@ -115,6 +160,16 @@ public class CallRecord {
     /** Notes that a statement of the test speaks of this call. */
     public void account() {
         accounted = true;
+    }
+
+    /** Notes that the test insists on this call. */
+    public void expect() {
+        accounted = true;
+        expected = true;
+    }
+
+    public boolean expected() {
+        return expected;
     }
 
     public boolean accounted() {

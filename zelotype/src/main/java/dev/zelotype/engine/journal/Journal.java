@@ -28,15 +28,19 @@ public final class Journal {
     private final Thread owner = Thread.currentThread();
     private final AtomicInteger foreign = new AtomicInteger();
     private final int linesKept;
+    private final @Nullable Witness witness;
+    private final long opened = System.nanoTime();
     private int own;
 
     /**
      * Starts a journal that the current thread owns.
      *
      * @param linesKept for how many calls to note where they were made, which costs far more than the call itself
+     * @param witness puts calls into words as they happen; null to keep only what was passed
      */
-    public Journal(int linesKept) {
+    public Journal(int linesKept, @Nullable Witness witness) {
         this.linesKept = linesKept;
+        this.witness = witness;
     }
 
     public Thread owner() {
@@ -55,15 +59,25 @@ public final class Journal {
         if (Thread.currentThread() == owner) {
             int number = own + 1;
             OWN.setRelease(this, number);
-            CallRecord call = new CallRecord(log, number, arguments, line(number, woven));
+            CallRecord call = witness == null
+                    ? new CallRecord(log, number, arguments, line(number, woven))
+                    : detailed(witness, log, number, 0, arguments, line(number, woven));
             log.addOwn(call);
             return call;
         }
         int before = (int) OWN.getAcquire(this);
         int number = foreign.incrementAndGet();
-        CallRecord call = new CallRecord.OfOtherThread(log, before, number, arguments, line(before + number, woven));
+        StackFrame line = line(before + number, woven);
+        CallRecord call = witness == null
+                ? new CallRecord.OfOtherThread(log, before, number, arguments, line)
+                : detailed(witness, log, before, number, arguments, line);
         log.addForeign(call);
         return call;
+    }
+
+    private CallRecord detailed(
+            Witness witness, MethodLog log, int before, int foreign, Object[] arguments, @Nullable StackFrame line) {
+        return new CallRecord.Detailed(witness, System.nanoTime() - opened, log, before, foreign, arguments, line);
     }
 
     private @Nullable StackFrame line(int number, boolean woven) {

@@ -5,6 +5,7 @@ import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Method;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiFunction;
@@ -30,6 +31,7 @@ public final class DoubleClass {
     private final MethodTable table;
     private final Instances instances;
     private final MethodHandle[] ownCode;
+    private volatile @Nullable List<String> signatures;
 
     DoubleClass(Class<?> doubledType, Class<?> generated, MethodTable table, Instances instances) {
         this.doubledType = doubledType;
@@ -144,6 +146,21 @@ public final class DoubleClass {
 
     public DoubledMethod method(int index) {
         return methods[index];
+    }
+
+    /** The methods with the simple names of their types, without those that every object has. */
+    public List<String> signatures() {
+        List<String> known = signatures;
+        if (known == null) {
+            known = new ArrayList<>();
+            for (DoubledMethod method : methods) {
+                if (method.executable().getDeclaringClass() != Object.class) {
+                    known.add(method.signature());
+                }
+            }
+            signatures = known;
+        }
+        return known;
     }
 
     public @Nullable DoubledMethod find(String name, String descriptor) {

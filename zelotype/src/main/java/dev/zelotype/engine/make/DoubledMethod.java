@@ -68,6 +68,15 @@ public final class DoubledMethod {
         return isConstructor() ? "new" : executable.getName();
     }
 
+    /** The name with the simple names of the declared parameter types, such as {@code track(SkyTarget, int)}. */
+    public String signature() {
+        StringBuilder out = new StringBuilder(name()).append('(');
+        for (Class<?> type : executable.getParameterTypes()) {
+            out.append(out.charAt(out.length() - 1) == '(' ? "" : ", ").append(type.getSimpleName());
+        }
+        return out.append(')').toString();
+    }
+
     public boolean isConstructor() {
         return executable instanceof Constructor;
     }

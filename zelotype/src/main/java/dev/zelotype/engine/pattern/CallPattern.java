@@ -92,6 +92,15 @@ public final class CallPattern {
         return before;
     }
 
+    /** How many arguments must equal a value. */
+    public int pinned() {
+        int pinned = 0;
+        for (ArgumentRule rule : rules) {
+            pinned += rule instanceof ArgumentRule.Free ? 0 : 1;
+        }
+        return pinned;
+    }
+
     /** The same pattern on the double that the chain's earlier call gave. */
     public CallPattern on(Participant resolved, DoubledMethod itsMethod) {
         return new CallPattern(resolved, itsMethod, rules, freeTypes, conditions, null);

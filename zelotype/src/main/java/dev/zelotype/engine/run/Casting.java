@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * wanted, whatever order things are asked for.
  */
 public final class Casting {
+    private @Nullable Class<?> subjectType;
 
     private final SceneState scene;
     private final Map<String, Object> provided = new LinkedHashMap<>();
@@ -50,6 +51,12 @@ public final class Casting {
         provided.put(name, value);
     }
 
+    /** The type of the subject that was asked for last, or null. */
+    @Nullable
+    Class<?> subjectType() {
+        return subjectType;
+    }
+
     /** Whether a subject was given this object. */
     public synchronized boolean gave(Object object) {
         return given.contains(object);
@@ -72,6 +79,7 @@ public final class Casting {
 
     /** A new subject; what nobody declared becomes a double of the given kind. */
     public synchronized Object subject(Class<?> type, Kind others) {
+        subjectType = type;
         if (type.isInterface() || Modifier.isAbstract(type.getModifiers()) || type.isArray() || type.isPrimitive()) {
             throw new MisuseException(
                     Values.typeName(type) + " cannot be a subject: it has no constructor to call.",

@@ -23,6 +23,7 @@ public final class Check extends Statement {
     private final @Nullable Order order = Order.current();
     private @Nullable Duration patience;
     private Count count = Count.ONCE;
+    private long found;
 
     private Check(String verb, CallPattern pattern) {
         super(verb, pattern);
@@ -82,20 +83,35 @@ public final class Check extends Statement {
         fix();
         owner.completed(this);
         count = wanted;
+        owner.checked(this);
         if (order != null) {
             refuseWithoutArguments();
             order.verify(this);
             return;
         }
-        long found = patience == null ? countNow() : Waiting.until(patience, this::countNow, wanted);
+        found = patience == null ? countNow() : Waiting.until(patience, this::countNow, wanted);
         if (!wanted.holds(found)) {
             throw new CheckFailure(explain(wanted, found), null);
         }
         accountAll();
     }
 
+    @Override
     Count count() {
         return count;
+    }
+
+    /** How many calls there were when it asked; within an order, how many there are now. */
+    @Override
+    int found() {
+        return (int)
+                Math.min(Integer.MAX_VALUE, order == null ? found : matching().size());
+    }
+
+    @Override
+    @Nullable
+    Order order() {
+        return order;
     }
 
     private MethodLog log() {
@@ -127,7 +143,7 @@ public final class Check extends Statement {
     private void accountAll() {
         log().each(call -> {
             if (pattern().covers(call.arguments())) {
-                call.account();
+                call.expect();
             }
         });
     }

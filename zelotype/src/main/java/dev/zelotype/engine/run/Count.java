@@ -11,6 +11,8 @@ import dev.zelotype.error.MisuseException;
 public record Count(int min, int max) {
 
     static final Count ONCE = exactly(1);
+    /** For statements that ask for nothing. */
+    static final Count ANY = new Count(0, Integer.MAX_VALUE);
 
     public static Count exactly(int times) {
         return between(times, times);

@@ -59,6 +59,22 @@ public final class Expectation extends Supposition {
         count = wanted;
     }
 
+    @Override
+    Count count() {
+        return count;
+    }
+
+    @Override
+    int found() {
+        return calls;
+    }
+
+    @Override
+    @Nullable
+    Order order() {
+        return order;
+    }
+
     boolean covers(Object[] arguments) {
         return pattern().covers(arguments);
     }

@@ -85,7 +85,7 @@ public final class Order {
         if (!reads(calls, 0, 0, reached)) {
             throw failure(calls, reached);
         }
-        calls.forEach(CallRecord::account);
+        calls.forEach(CallRecord::expect);
     }
 
     /** Whether the calls from one place on read as the checks from one place on, each taking as many as its count says. */

@@ -34,6 +34,7 @@ public final class SceneState {
 
     private final boolean open;
     private final Severity unused;
+    private final @Nullable Words words;
     private final Journal journal;
     private final Expectations expectations = new Expectations();
     private @Nullable Casting casting;
@@ -42,6 +43,7 @@ public final class SceneState {
     private final Map<String, int[]> names = new HashMap<>();
 
     private final List<Supposition> suppositions = new ArrayList<>();
+    private final List<Statement> statements = new ArrayList<>();
     private final Map<Statement, String> unfinished = new LinkedHashMap<>();
     private final List<FailureText> refusals = new ArrayList<>();
     private final Map<Class<?>, Told> replaced = new ConcurrentHashMap<>();
@@ -49,14 +51,15 @@ public final class SceneState {
     private @Nullable SceneState outer;
 
     /** A scene that somebody will close. */
-    public SceneState(Severity unused, int linesKept) {
-        this(true, unused, linesKept);
+    public SceneState(Severity unused, int linesKept, boolean detailed) {
+        this(true, unused, linesKept, detailed);
     }
 
-    private SceneState(boolean open, Severity unused, int linesKept) {
+    private SceneState(boolean open, Severity unused, int linesKept, boolean detailed) {
         this.open = open;
         this.unused = unused;
-        this.journal = new Journal(linesKept);
+        this.words = detailed ? new Words() : null;
+        this.journal = new Journal(linesKept, words);
     }
 
     /** The scene that is open on this thread or on the one that started it, or null. */
@@ -80,7 +83,7 @@ public final class SceneState {
                                 + " was made outside any scene: nobody would check what it expects.",
                         "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
             }
-            scene = new SceneState(false, Severity.IGNORE, LINES_KEPT);
+            scene = new SceneState(false, Severity.IGNORE, LINES_KEPT, false);
         }
         return scene.make(making);
     }
@@ -154,7 +157,7 @@ public final class SceneState {
 
     @Nullable
     CallRecord record(MethodLog log, Object[] arguments, boolean woven) {
-        return closed ? null : journal.add(log, arguments, woven);
+        return closed || words != null && words.printing() ? null : journal.add(log, arguments, woven);
     }
 
     synchronized void begun(Statement statement, String cure) {
@@ -167,10 +170,26 @@ public final class SceneState {
 
     synchronized void supposed(Supposition supposition) {
         suppositions.add(supposition);
+        statements.add(supposition);
     }
 
-    void expected(Expectation expectation) {
+    synchronized void expected(Expectation expectation) {
         expectations.add(expectation);
+        statements.add(expectation);
+    }
+
+    synchronized void checked(Check check) {
+        statements.add(check);
+    }
+
+    /** What the test said of calls so far, in its order. */
+    synchronized List<Statement> statements() {
+        return List.copyOf(statements);
+    }
+
+    /** The class that was built as the subject, or null. */
+    synchronized @Nullable Class<?> subject() {
+        return casting == null ? null : casting.subjectType();
     }
 
     /** Remembers a refused call, so that the scene fails even if the subject swallows the error. */

@@ -64,6 +64,20 @@ public abstract class Statement {
         fixed = true;
     }
 
+    /** What it does, in the word that the test wrote. */
+    final String verb() {
+        return verb;
+    }
+
+    /** How many calls it asks for. */
+    abstract Count count();
+
+    /** How many of them there were. */
+    abstract int found();
+
+    /** The order that it is part of, or null. */
+    abstract @Nullable Order order();
+
     final Told told() {
         return told;
     }

@@ -166,4 +166,20 @@ public class Supposition extends Statement {
     final boolean used() {
         return used;
     }
+
+    @Override
+    Count count() {
+        return Count.ANY;
+    }
+
+    @Override
+    int found() {
+        return used ? 1 : 0;
+    }
+
+    @Override
+    @Nullable
+    Order order() {
+        return null;
+    }
 }

@@ -105,6 +105,9 @@ public final class Told extends Participant {
     private @Nullable Supposition statementFor(MethodState state, @Nullable CallRecord call, Object[] arguments) {
         Supposition told =
                 state.expectations().length == 0 ? null : scene.expectations().meet(this, state, call, arguments);
+        if (told != null && call != null) {
+            call.expect();
+        }
         if (told == null || !told.answers()) {
             Supposition supposed = state.covering(arguments);
             told = supposed == null ? told : supposed;
