@@ -1,5 +1,7 @@
 package dev.zelotype.cli;
 
+import java.lang.reflect.Constructor;
+import java.util.Arrays;
 import picocli.CommandLine;
 
 /**
@@ -15,10 +17,10 @@ final class CommandFactory implements CommandLine.IFactory {
 
     @Override
     public <K> K create(Class<K> type) throws Exception {
-        if (type == DemoCommand.class) {
-            return type.cast(new DemoCommand(terminal));
-        } else if (type == GenerateCommand.class) {
-            return type.cast(new GenerateCommand(terminal));
+        for (Constructor<?> constructor : type.getDeclaredConstructors()) {
+            if (Arrays.equals(constructor.getParameterTypes(), new Class<?>[] {Terminal.class})) {
+                return type.cast(constructor.newInstance(terminal));
+            }
         }
         return CommandLine.defaultFactory().create(type);
     }

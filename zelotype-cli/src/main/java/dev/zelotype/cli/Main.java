@@ -2,7 +2,9 @@ package dev.zelotype.cli;
 
 import dev.zelotype.generate.GenerateException;
 import dev.zelotype.journal.JournalException;
+import dev.zelotype.report.site.ReportException;
 import java.io.PrintWriter;
+import java.io.UncheckedIOException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -17,7 +19,13 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         versionProvider = Version.class,
         description = "Test doubles for Java: see what they were asked, and write them as source.",
-        subcommands = {DemoCommand.class, GenerateCommand.class},
+        subcommands = {
+            DemoCommand.class,
+            StoryCommand.class,
+            CoverageCommand.class,
+            ReportCommand.class,
+            GenerateCommand.class
+        },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:the check failed", "2:wrong use"},
         footerHeading = "%nExample:%n",
@@ -51,7 +59,10 @@ public final class Main implements Runnable {
 
     private static int explain(Exception problem, CommandLine commandLine, CommandLine.ParseResult parsed)
             throws Exception {
-        if (problem instanceof JournalException || problem instanceof GenerateException) {
+        if (problem instanceof JournalException
+                || problem instanceof GenerateException
+                || problem instanceof ReportException
+                || problem instanceof UncheckedIOException) {
             PrintWriter err = commandLine.getErr();
             err.println(problem.getMessage());
             return CommandLine.ExitCode.USAGE;

@@ -20,10 +20,19 @@ final class ProgressLines implements Progress {
 
     @Override
     public void reached(String doing, int done, int total) {
+        say(doing + ": " + done + " of " + total);
+    }
+
+    /** The same for work whose end is not known. */
+    void reached(String done, int count) {
+        say(done + ": " + count);
+    }
+
+    private void say(String line) {
         long now = System.nanoTime();
         if (now - lastSaid > PAUSE) {
             lastSaid = now;
-            err.println(doing + ": " + done + " of " + total);
+            err.println(line);
         }
     }
 }

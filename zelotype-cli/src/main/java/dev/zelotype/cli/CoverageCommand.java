@@ -1,0 +1,178 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.journal.JournalReader;
+import dev.zelotype.report.coverage.Coverage;
+import dev.zelotype.report.coverage.Coverage.Row;
+import dev.zelotype.report.coverage.Coverage.Sort;
+import dev.zelotype.report.coverage.CoverageTable;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.regex.Pattern;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+/**
+ * Tells which methods of collaborators the tests exercise.
+ */
+@Command(
+        name = "coverage",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = {
+            "Tells, for each method of each doubled type, how many tests supposed, expected, verified and",
+            "called it: from the journal that a test run with zelotype.journal=FOLDER has left."
+        },
+        exitCodeListHeading = "%nExit codes:%n",
+        exitCodeList = {"0:done", "1:less is exercised than --fail-under asks for", "2:wrong use"},
+        footerHeading = "%nExamples:%n",
+        footer = {
+            "  zelotype coverage --sort least",
+            "  zelotype coverage --only '*.observatory.*' --fail-under 80",
+            "  zelotype coverage --format csv --into coverage.csv"
+        })
+final class CoverageCommand implements Callable<Integer> {
+
+    private final Terminal terminal;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Mixin
+    private JournalOption journal = new JournalOption();
+
+    @Option(
+            names = "--only",
+            paramLabel = "NAMES",
+            defaultValue = "*",
+            description = "Only types whose qualified name fits; * stands for anything.")
+    private String only;
+
+    @Option(
+            names = "--sort",
+            paramLabel = "ORDER",
+            defaultValue = "name",
+            description = "name, least (called by the fewest tests first), most. Default: ${DEFAULT-VALUE}.")
+    private String sort;
+
+    @Option(
+            names = "--format",
+            paramLabel = "FORMAT",
+            defaultValue = "text",
+            description = "text, csv, json. Default: ${DEFAULT-VALUE}.")
+    private String format;
+
+    @Option(names = "--into", paramLabel = "FILE", description = "The file to write. Default: the terminal.")
+    private Path into;
+
+    @Option(
+            names = "--fail-under",
+            paramLabel = "PERCENT",
+            defaultValue = "0",
+            description = "Exit code 1 if a smaller share of the methods is called by any test.")
+    private double failUnder;
+
+    CoverageCommand(Terminal terminal) {
+        this.terminal = terminal;
+    }
+
+    @Override
+    public Integer call() {
+        if (failUnder < 0 || failUnder > 100) {
+            throw new ParameterException(
+                    spec.commandLine(), "--fail-under=" + failUnder + " is no share: give 0 to 100.");
+        }
+        if (!List.of("text", "csv", "json").contains(format)) {
+            throw new ParameterException(
+                    spec.commandLine(), "There is no format '" + format + "': give text, csv or json.");
+        }
+        Sort order = order();
+        Coverage coverage = new Coverage();
+        JournalReader.read(journal.path(), coverage::add);
+        Pattern wanted = Pattern.compile(Pattern.quote(only).replace("*", "\\E.*\\Q"));
+        List<Row> rows = coverage.rows(order).stream()
+                .filter(row -> wanted.matcher(row.type()).matches())
+                .toList();
+        if (rows.isEmpty()) {
+            throw new ParameterException(
+                    spec.commandLine(), "No doubled type in " + journal.path() + " fits --only=" + only + ".");
+        }
+        String text = format.equals("csv")
+                ? CoverageTable.csv(rows)
+                : format.equals("json") ? CoverageTable.json(rows) : text(rows, order, into == null);
+        if (into == null) {
+            terminal.out().print(text);
+            terminal.out().flush();
+        } else {
+            OutputFile.write(into, text.getBytes(StandardCharsets.UTF_8));
+            terminal.out().println("written to " + into);
+        }
+        double percent = Coverage.percent(rows);
+        if (percent < failUnder) {
+            terminal.err()
+                    .println(String.format(
+                            Locale.ROOT,
+                            "%.1f %% of the methods are exercised, less than the %.1f %% asked for.",
+                            percent,
+                            failUnder));
+            return 1;
+        }
+        return 0;
+    }
+
+    private Sort order() {
+        for (Sort each : Sort.values()) {
+            if (each.name().equalsIgnoreCase(sort)) {
+                return each;
+            }
+        }
+        throw new ParameterException(spec.commandLine(), "There is no order '" + sort + "': give name, least or most.");
+    }
+
+    private String text(List<Row> rows, Sort order, boolean styled) {
+        int widest =
+                rows.stream().mapToInt(row -> name(row, order).length()).max().orElse(0);
+        widest = Math.min(Math.max(widest, 20), 58);
+        StringBuilder out = new StringBuilder();
+        String head = pad("", widest) + "  supposed  expected  verified    called";
+        out.append(styled ? terminal.styled("faint", head) : head).append('\n');
+        String type = "";
+        for (Row row : rows) {
+            if (order == Sort.NAME && !row.type().equals(type)) {
+                type = row.type();
+                out.append(styled ? terminal.styled("bold", type) : type).append('\n');
+            }
+            String called = row.isExercised() ? String.valueOf(row.called()) : "never";
+            String padded = " ".repeat(Math.max(0, 8 - called.length())) + called;
+            out.append(pad(name(row, order), widest))
+                    .append(String.format("  %8d  %8d  %8d  ", row.supposed(), row.expected(), row.verified()))
+                    .append(styled && !row.isExercised() ? terminal.styled("fg(160)", padded) : padded)
+                    .append('\n');
+        }
+        long exercised = rows.stream().filter(Row::isExercised).count();
+        out.append(String.format(
+                Locale.ROOT,
+                "%d of %d methods are exercised (%.1f %%)%n",
+                exercised,
+                rows.size(),
+                Coverage.percent(rows)));
+        return out.toString();
+    }
+
+    private static String name(Row row, Sort order) {
+        String simple = row.type()
+                .substring(Math.max(row.type().lastIndexOf('.'), row.type().lastIndexOf('$')) + 1);
+        return order == Sort.NAME ? "  " + row.method() : simple + "." + row.method();
+    }
+
+    private static String pad(String text, int width) {
+        String cut = text.length() <= width ? text : text.substring(0, width - 3) + "...";
+        return cut + " ".repeat(width - cut.length());
+    }
+}

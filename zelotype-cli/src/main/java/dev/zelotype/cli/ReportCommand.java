@@ -1,0 +1,75 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.journal.JournalReader;
+import dev.zelotype.report.site.Site;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/**
+ * Writes a site about a test run.
+ */
+@Command(
+        name = "report",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = {
+            "Writes one site about a test run: every test with its story, coverage, defaulted calls, unused",
+            "suppositions, and advice. It needs no network and opens from the disk. It is made from the",
+            "journal that a test run with zelotype.journal=FOLDER has left."
+        },
+        exitCodeListHeading = "%nExit codes:%n",
+        exitCodeList = {"0:done", "2:wrong use"},
+        footerHeading = "%nExample:%n",
+        footer = "  zelotype report --journal target/journal --into target/report")
+final class ReportCommand implements Callable<Integer> {
+
+    private final Terminal terminal;
+
+    @Mixin
+    private JournalOption journal = new JournalOption();
+
+    @Option(
+            names = "--into",
+            paramLabel = "FOLDER",
+            required = true,
+            description = "The folder of the site; an earlier report there is replaced.")
+    private Path into;
+
+    @Option(
+            names = "--title",
+            paramLabel = "TEXT",
+            defaultValue = "What the doubles were asked",
+            description = "What the page is called. Default: ${DEFAULT-VALUE}.")
+    private String title;
+
+    ReportCommand(Terminal terminal) {
+        this.terminal = terminal;
+    }
+
+    @Override
+    public Integer call() {
+        Path page = write(terminal, journal.path(), into, title);
+        terminal.out().println("written: " + page);
+        return 0;
+    }
+
+    /** Writes the site of a journal; nothing of it stays if it is interrupted. */
+    static Path write(Terminal terminal, Path journal, Path into, String title) {
+        ProgressLines progress = new ProgressLines(terminal.err());
+        try (Site site = new Site(into, title)) {
+            Thread cleaning = new Thread(site::close);
+            Runtime.getRuntime().addShutdownHook(cleaning);
+            int[] tests = {0};
+            JournalReader.read(journal, scene -> {
+                site.add(scene);
+                progress.reached("tests read", ++tests[0]);
+            });
+            Path page = site.finish();
+            Runtime.getRuntime().removeShutdownHook(cleaning);
+            return page;
+        }
+    }
+}

@@ -1,0 +1,227 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.journal.JournalReader;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.report.site.Site;
+import dev.zelotype.report.story.Mark;
+import dev.zelotype.report.story.Mermaid;
+import dev.zelotype.report.story.Picture;
+import dev.zelotype.report.story.Story;
+import dev.zelotype.report.story.TextStory;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+/**
+ * Draws the conversations of tests.
+ */
+@Command(
+        name = "story",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = {
+            "Draws what the subject of a test asked its doubles, as a sequence diagram: from the journal",
+            "that a test run with zelotype.journal=FOLDER has left."
+        },
+        exitCodeListHeading = "%nExit codes:%n",
+        exitCodeList = {"0:done", "1:no test fits", "2:wrong use"},
+        footerHeading = "%nExamples:%n",
+        footer = {
+            "  zelotype story --test closes_when_humid",
+            "  zelotype story --class NightRunTest --outcome failed --format html --into story.html",
+            "  zelotype story --test long_night --calls 100-140 --format svg --into night.svg"
+        })
+final class StoryCommand implements Callable<Integer> {
+
+    private static final int WIDTH = 100;
+    private static final int MOST_NAMED = 20;
+
+    private final Terminal terminal;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Mixin
+    private JournalOption journal = new JournalOption();
+
+    @Option(names = "--test", paramLabel = "TEXT", description = "Tests with this in their title or method name.")
+    private String test = "";
+
+    @Option(names = "--class", paramLabel = "TEXT", description = "Tests of classes with this in their name or title.")
+    private String testClass = "";
+
+    @Option(names = "--outcome", paramLabel = "OUTCOME", description = "Tests that passed, failed or aborted.")
+    private String outcome = "";
+
+    @Option(
+            names = "--format",
+            paramLabel = "FORMAT",
+            defaultValue = "text",
+            description = "text, mermaid, svg, png, html (to step through). Default: ${DEFAULT-VALUE}.")
+    private String format;
+
+    @Option(
+            names = "--into",
+            paramLabel = "FILE",
+            description = "The file to write; needed for png. Default: the terminal.")
+    private Path into;
+
+    @Option(names = "--calls", paramLabel = "FIRST-LAST", description = "Only these calls, such as 100-140.")
+    private String calls = "";
+
+    @Option(names = "--unfold", description = "Shows each call by itself, also those that are repeated.")
+    private boolean unfold;
+
+    StoryCommand(Terminal terminal) {
+        this.terminal = terminal;
+    }
+
+    @Override
+    public Integer call() {
+        refuseWrongUse();
+        List<JournalScene> found = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        boolean many = format.equals("text") || format.equals("mermaid");
+        JournalReader.read(journal.path(), scene -> {
+            if (fits(scene)) {
+                names.add(scene.test() + "  " + scene.title());
+                if (many && into == null) {
+                    print(story(scene));
+                } else if (many || found.isEmpty()) {
+                    found.add(scene);
+                }
+            }
+        });
+        if (names.isEmpty()) {
+            terminal.err().println("No test in " + journal.path() + " fits. Leave --test, --class or --outcome out.");
+            return 1;
+        }
+        if (!many && names.size() > 1) {
+            throw new ParameterException(spec.commandLine(), severalFit(names));
+        }
+        if (into != null) {
+            OutputFile.write(into, content(found));
+            terminal.out().println("written to " + into);
+        } else if (!many) {
+            terminal.out().println(new String(content(found), StandardCharsets.UTF_8));
+        }
+        return 0;
+    }
+
+    private void refuseWrongUse() {
+        if (!List.of("text", "mermaid", "svg", "png", "html").contains(format)) {
+            throw new ParameterException(
+                    spec.commandLine(), "There is no format '" + format + "': give text, mermaid, svg, png or html.");
+        }
+        if (!List.of("", "passed", "failed", "aborted").contains(outcome)) {
+            throw new ParameterException(
+                    spec.commandLine(), "There is no outcome '" + outcome + "': give passed, failed or aborted.");
+        }
+        if (!calls.matches("|\\d{1,9}-\\d{1,9}")) {
+            throw new ParameterException(
+                    spec.commandLine(), "--calls=" + calls + " is no range: give two numbers, such as 100-140.");
+        }
+        if (format.equals("png") && into == null) {
+            throw new ParameterException(spec.commandLine(), "A png is not for terminals: give a file with --into.");
+        }
+    }
+
+    private static String severalFit(List<String> names) {
+        String shown = String.join("\n  ", names.subList(0, Math.min(MOST_NAMED, names.size())));
+        String more = names.size() > MOST_NAMED ? "\n  and " + (names.size() - MOST_NAMED) + " more" : "";
+        return names.size() + " tests fit, but a picture shows one. Narrow them with --test or --class:\n  " + shown
+                + more;
+    }
+
+    private boolean fits(JournalScene scene) {
+        String name = scene.test();
+        String className = name.contains("#") ? name.substring(0, name.indexOf('#')) : name;
+        String method = name.substring(name.indexOf('#') + 1);
+        return (contains(scene.title(), test) || contains(method, test))
+                && (contains(scene.group(), testClass) || contains(className, testClass))
+                && (outcome.isEmpty() || scene.outcome().name().equalsIgnoreCase(outcome));
+    }
+
+    private static boolean contains(String text, String part) {
+        return text.toLowerCase(Locale.ROOT).contains(part.toLowerCase(Locale.ROOT));
+    }
+
+    private Story story(JournalScene scene) {
+        Story story = Story.of(scene);
+        if (!calls.isEmpty()) {
+            String[] ends = calls.split("-");
+            story = story.cut(Integer.parseInt(ends[0]), Integer.parseInt(ends[1]));
+        }
+        return unfold ? story : story.folded();
+    }
+
+    private byte[] content(List<JournalScene> scenes) {
+        Story first = story(scenes.get(0));
+        if (format.equals("html")) {
+            return Site.storyPage(first).getBytes(StandardCharsets.UTF_8);
+        } else if (format.equals("svg") || format.equals("png")) {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            Picture.draw(first, Picture.Format.valueOf(format.toUpperCase(Locale.ROOT)), out);
+            return out.toByteArray();
+        }
+        StringBuilder text = new StringBuilder();
+        for (JournalScene scene : scenes) {
+            Story story = story(scene);
+            if (format.equals("mermaid")) {
+                text.append(Mermaid.of(story));
+            } else {
+                text.append(story.title()).append('\n');
+                TextStory.of(story, WIDTH, TextStory.Signs.DRAWN)
+                        .forEach(line -> text.append((line.head() + line.message()).stripTrailing())
+                                .append('\n'));
+            }
+        }
+        return text.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    private void print(Story story) {
+        if (format.equals("mermaid")) {
+            terminal.out().print(Mermaid.of(story));
+            terminal.out().flush();
+            return;
+        }
+        JournalScene scene = story.scene();
+        boolean passed = scene.outcome() == JournalScene.Outcome.PASSED;
+        terminal.out()
+                .println(terminal.styled("bold", story.title()) + "  "
+                        + terminal.styled(
+                                passed ? "fg(34)" : "fg(160)",
+                                scene.outcome().name().toLowerCase(Locale.ROOT)));
+        TextStory.Signs signs = terminal.unicode() ? TextStory.Signs.DRAWN : TextStory.Signs.ASCII;
+        for (TextStory.Line line : TextStory.of(story, WIDTH, signs)) {
+            terminal.out()
+                    .println((line.mark() == null
+                                    ? terminal.styled("faint", line.head()) + line.message()
+                                    : line.head() + terminal.styled(style(line.mark()), line.message()))
+                            .stripTrailing());
+        }
+        if (!scene.failure().isEmpty()) {
+            terminal.out().println(terminal.styled("fg(160)", scene.failure()));
+        }
+        terminal.out().println();
+    }
+
+    private static String style(Mark mark) {
+        return switch (mark) {
+            case EXPECTED -> "fg(34)";
+            case ALLOWED -> "fg(31)";
+            case UNEXPECTED -> "bold,fg(160)";
+            case MISSING -> "bold,fg(136)";
+        };
+    }
+}

@@ -1,0 +1,131 @@
+package dev.zelotype.report.coverage;
+
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.Conversation.CallInfo;
+import dev.zelotype.doubles.Conversation.DoubleInfo;
+import dev.zelotype.doubles.Conversation.StatementInfo;
+import dev.zelotype.doubles.Conversation.TypeInfo;
+import dev.zelotype.journal.JournalScene;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * Which methods of each doubled type the tests exercise, and how. Memory is bounded by the number of methods. For one
+ * thread.
+ *
+ * <pre>{@code
+ * Coverage coverage = new Coverage();
+ * JournalReader.read(folder, coverage::add);
+ * coverage.rows(Coverage.Sort.NAME).forEach(System.out::println);
+ * }</pre>
+ */
+public final class Coverage {
+
+    private final Map<String, Map<String, int[]>> types = new TreeMap<>();
+
+    /** Starts with nothing. */
+    public Coverage() {}
+
+    /** In which order methods are listed. */
+    public enum Sort {
+        /** By type, then as the type lists its methods. */
+        NAME(Comparator.comparing(Row::type)),
+        /** Those that no test calls first. */
+        LEAST(Comparator.comparingInt(Row::called)),
+        /** Those that most tests call first. */
+        MOST(Comparator.comparingInt(Row::called).reversed());
+
+        private final Comparator<Row> order;
+
+        Sort(Comparator<Row> order) {
+            this.order = order;
+        }
+    }
+
+    /**
+     * A method and the number of tests that spoke of it.
+     *
+     * @param type the binary name of the doubled type
+     * @param method the method with the simple names of its parameter types
+     * @param supposed how many tests said what it answers
+     * @param expected how many expected it beforehand
+     * @param verified how many asked for it afterwards
+     * @param called in how many it was called
+     */
+    public record Row(String type, String method, int supposed, int expected, int verified, int called) {
+
+        /**
+         * Whether any test exercises it.
+         *
+         * @return whether it was called
+         */
+        public boolean isExercised() {
+            return called > 0;
+        }
+    }
+
+    /**
+     * Adds a test.
+     *
+     * @param scene the test
+     */
+    public void add(JournalScene scene) {
+        Conversation conversation = scene.conversation();
+        for (TypeInfo type : conversation.types()) {
+            Map<String, int[]> methods = types.computeIfAbsent(type.name(), name -> new TreeMap<>());
+            type.methods().forEach(method -> methods.computeIfAbsent(method, name -> new int[4]));
+        }
+        Map<String, String> typeOf = new HashMap<>();
+        for (DoubleInfo info : conversation.doubles()) {
+            typeOf.put(info.name(), info.type());
+        }
+        Set<String> counted = new HashSet<>();
+        for (StatementInfo statement : conversation.statements()) {
+            count(
+                    counted,
+                    typeOf.get(statement.receiver()),
+                    statement.signature(),
+                    statement.verb().ordinal());
+        }
+        for (CallInfo call : conversation.calls()) {
+            count(counted, typeOf.get(call.receiver()), call.signature(), 3);
+        }
+    }
+
+    private void count(Set<String> counted, String type, String method, int column) {
+        if (type != null && counted.add(column + type + "." + method)) {
+            types.computeIfAbsent(type, name -> new TreeMap<>()).computeIfAbsent(method, name -> new int[4])[column]++;
+        }
+    }
+
+    /**
+     * All methods.
+     *
+     * @param sort in which order
+     * @return one row a method
+     */
+    public List<Row> rows(Sort sort) {
+        List<Row> rows = new ArrayList<>();
+        types.forEach((type, methods) -> methods.forEach(
+                (method, counts) -> rows.add(new Row(type, method, counts[0], counts[1], counts[2], counts[3]))));
+        rows.sort(sort.order);
+        return rows;
+    }
+
+    /**
+     * How much is exercised.
+     *
+     * @param rows the methods to look at
+     * @return the share of methods that a test calls, in percent; 100 if there is none
+     */
+    public static double percent(List<Row> rows) {
+        long exercised = rows.stream().filter(Row::isExercised).count();
+        return rows.isEmpty() ? 100 : 100.0 * exercised / rows.size();
+    }
+}

@@ -1,0 +1,74 @@
+package dev.zelotype.report.coverage;
+
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
+import dev.zelotype.report.coverage.Coverage.Row;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.List;
+
+/**
+ * Coverage for other programs.
+ */
+public final class CoverageTable {
+
+    private CoverageTable() {}
+
+    /**
+     * Comma-separated values with a line of titles.
+     *
+     * @param rows the methods
+     * @return lines
+     */
+    public static String csv(List<Row> rows) {
+        StringBuilder out = new StringBuilder("type,method,supposed,expected,verified,called\n");
+        for (Row row : rows) {
+            out.append(row.type()).append(",\"").append(row.method()).append("\",");
+            out.append(row.supposed()).append(',').append(row.expected()).append(',');
+            out.append(row.verified()).append(',').append(row.called()).append('\n');
+        }
+        return out.toString();
+    }
+
+    /**
+     * A JSON object with the percentage and one object a method.
+     *
+     * @param rows the methods
+     * @return the text
+     */
+    public static String json(List<Row> rows) {
+        StringWriter text = new StringWriter();
+        try (JsonGenerator out = new JsonFactory().createGenerator(text).useDefaultPrettyPrinter()) {
+            out.writeStartObject();
+            out.writeNumberField("percent", Math.round(Coverage.percent(rows) * 10) / 10.0);
+            out.writeArrayFieldStart("methods");
+            for (Row row : rows) {
+                write(out, row);
+            }
+            out.writeEndArray();
+            out.writeEndObject();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.append('\n').toString();
+    }
+
+    /**
+     * Writes one method as a JSON object.
+     *
+     * @param out where to
+     * @param row the method
+     * @throws IOException if it cannot be written
+     */
+    public static void write(JsonGenerator out, Row row) throws IOException {
+        out.writeStartObject();
+        out.writeStringField("type", row.type());
+        out.writeStringField("method", row.method());
+        out.writeNumberField("supposed", row.supposed());
+        out.writeNumberField("expected", row.expected());
+        out.writeNumberField("verified", row.verified());
+        out.writeNumberField("called", row.called());
+        out.writeEndObject();
+    }
+}

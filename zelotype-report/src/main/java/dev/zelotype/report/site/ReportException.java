@@ -1,0 +1,15 @@
+package dev.zelotype.report.site;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A report cannot be written. The message says where and what to do; an earlier report is left as it was.
+ */
+public final class ReportException extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    ReportException(String message, @Nullable Throwable cause) {
+        super(message, cause);
+    }
+}

@@ -1,0 +1,341 @@
+package dev.zelotype.report.site;
+
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.SerializableString;
+import com.fasterxml.jackson.core.io.CharacterEscapes;
+import com.fasterxml.jackson.core.io.SerializedString;
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.Conversation.CallInfo;
+import dev.zelotype.doubles.Conversation.DoubleInfo;
+import dev.zelotype.doubles.Conversation.Outcome;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.report.coverage.Coverage;
+import dev.zelotype.report.coverage.CoverageTable;
+import dev.zelotype.report.story.Story;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * A site of static files that opens from a disk: the overview in one file, the stories in files of a hundred, which the
+ * page fetches when one is looked at. Scenes are written as they come, so memory is bounded by the number of tests and
+ * not by that of their calls. For one thread.
+ *
+ * <pre>{@code
+ * try (Site site = new Site(folder, "Observatory")) {
+ *     JournalReader.read(journal, site::add);
+ *     Path page = site.finish();
+ * }
+ * }</pre>
+ */
+public final class Site implements AutoCloseable {
+
+    private static final int SCENES_A_FILE = 100;
+    private static final int EXAMPLES_KEPT = 5;
+    private static final JsonFactory JSON = new JsonFactory();
+
+    private final Path target;
+    private final SiteFolder folder;
+    private final String title;
+    private final Coverage coverage = new Coverage();
+    private final List<Entry> entries = new ArrayList<>();
+    private final Map<String, long[]> calls = new TreeMap<>();
+    private final Map<String, Found> defaulted = new TreeMap<>();
+    private final Map<String, Found> unused = new TreeMap<>();
+    private final Map<Advice, Found> advice = new LinkedHashMap<>();
+    private final List<Story> waiting = new ArrayList<>();
+    private int files;
+
+    /** What the overview knows of a test. */
+    private record Entry(
+            String test,
+            String title,
+            String group,
+            JournalScene.Outcome outcome,
+            String failure,
+            int calls,
+            int advice) {}
+
+    /** How often something was found, and in which tests, of which some are kept. */
+    private static final class Found {
+        private int times;
+        private final Set<Integer> tests = new LinkedHashSet<>();
+
+        void in(int test) {
+            times++;
+            if (tests.size() < EXAMPLES_KEPT) {
+                tests.add(test);
+            }
+        }
+    }
+
+    /** Keeps what a browser could take for the end of a script from standing in one. */
+    private static final class ScriptSafe extends CharacterEscapes {
+
+        private static final long serialVersionUID = 1L;
+        private final int[] ascii = standardAsciiEscapesForJSON();
+
+        ScriptSafe() {
+            for (char c : new char[] {'<', '>', '&', '\''}) {
+                ascii[c] = ESCAPE_CUSTOM;
+            }
+        }
+
+        @Override
+        public int[] getEscapeCodesForAscii() {
+            return ascii.clone();
+        }
+
+        @Override
+        public SerializableString getEscapeSequence(int c) {
+            boolean special = c < 128 || c == '\u2028' || c == '\u2029';
+            return special ? new SerializedString(String.format("\\u%04x", c)) : null;
+        }
+    }
+
+    /**
+     * Starts a site.
+     *
+     * @param folder where it goes; an earlier site there is replaced when this one is finished
+     * @param title what the page is called
+     * @throws ReportException if the folder holds anything else, or cannot be written to
+     */
+    public Site(Path folder, String title) {
+        this.target = folder;
+        this.folder = new SiteFolder(folder);
+        this.title = title;
+    }
+
+    /**
+     * Adds a test.
+     *
+     * @param scene the test
+     */
+    public void add(JournalScene scene) {
+        int number = entries.size();
+        coverage.add(scene);
+        Conversation conversation = scene.conversation();
+        List<Advice> found = Advice.on(scene);
+        found.forEach(each -> advice.computeIfAbsent(each, first -> new Found()).in(number));
+        conversation
+                .notes()
+                .forEach(note ->
+                        unused.computeIfAbsent(note, first -> new Found()).in(number));
+        Map<String, String> typeOf = new HashMap<>();
+        for (DoubleInfo info : conversation.doubles()) {
+            typeOf.put(info.name(), info.type());
+        }
+        for (CallInfo call : conversation.calls()) {
+            String type = typeOf.getOrDefault(call.receiver(), call.receiver());
+            calls.computeIfAbsent(type, first -> new long[1])[0]++;
+            if (call.outcome() == Outcome.DEFAULTED && !call.answer().isEmpty()) {
+                defaulted
+                        .computeIfAbsent(type + "." + call.signature() + " = " + call.answer(), first -> new Found())
+                        .in(number);
+            }
+        }
+        entries.add(new Entry(
+                scene.test(),
+                scene.title(),
+                scene.group(),
+                scene.outcome(),
+                scene.failure(),
+                conversation.calls().size(),
+                found.size()));
+        waiting.add(Story.of(scene).folded());
+        if (waiting.size() == SCENES_A_FILE) {
+            writeWaiting();
+        }
+    }
+
+    private void writeWaiting() {
+        script("data/stories-" + files++ + ".js", "zelotype.stories(" + (files - 1) + ", ", out -> {
+            out.writeStartArray();
+            for (Story story : waiting) {
+                StoryJson.write(out, story);
+            }
+            out.writeEndArray();
+        });
+        waiting.clear();
+    }
+
+    /**
+     * Writes what is left, and the pages.
+     *
+     * @return the page to open
+     */
+    public Path finish() {
+        if (!waiting.isEmpty()) {
+            writeWaiting();
+        }
+        script("data/overview.js", "zelotype.overview(", this::overview);
+        for (String name : List.of("style.css", "story.js", "site.js")) {
+            folder.write(name, out -> out.write(Assets.text(name)));
+        }
+        folder.write("chart.js", out -> out.write(Assets.chartLibrary()));
+        Map<String, Object> values = Map.of("title", title, "tests", entries.size(), "rows", firstTests());
+        folder.write("index.html", out -> out.write(Assets.page("index.html", values)));
+        folder.finish();
+        return target.resolve("index.html");
+    }
+
+    /** Removes what was written so far, unless the site is finished. */
+    @Override
+    public void close() {
+        folder.abandon();
+    }
+
+    /** For readers without scripts: the tests by name. */
+    private List<Map<String, Object>> firstTests() {
+        List<Map<String, Object>> rows = new ArrayList<>();
+        for (Entry entry : entries.subList(0, Math.min(SCENES_A_FILE, entries.size()))) {
+            rows.add(Map.of(
+                    "group",
+                    entry.group(),
+                    "title",
+                    entry.title(),
+                    "outcome",
+                    word(entry.outcome()),
+                    "calls",
+                    entry.calls()));
+        }
+        return rows;
+    }
+
+    /**
+     * A page of its own for one story, which needs no other file.
+     *
+     * @param story the story
+     * @return HTML
+     */
+    public static String storyPage(Story story) {
+        StringWriter data = new StringWriter();
+        try (JsonGenerator out = generator(data)) {
+            StoryJson.write(out, story);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return Assets.page(
+                "story.html",
+                Map.of(
+                        "title",
+                        story.title(),
+                        "style",
+                        Assets.text("style.css"),
+                        "script",
+                        Assets.text("story.js"),
+                        "data",
+                        data.toString()));
+    }
+
+    private interface Content {
+        void write(JsonGenerator out) throws IOException;
+    }
+
+    /** Data as a call, since pages that were opened from a disk may load scripts but no data. */
+    private void script(String name, String call, Content content) {
+        folder.write(name, out -> {
+            out.write(call);
+            JsonGenerator json = generator(out);
+            json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
+            content.write(json);
+            json.close();
+            out.write(");\n");
+        });
+    }
+
+    private static JsonGenerator generator(Writer out) throws IOException {
+        JsonGenerator json = JSON.createGenerator(out);
+        json.setCharacterEscapes(new ScriptSafe());
+        return json;
+    }
+
+    private void overview(JsonGenerator out) throws IOException {
+        out.writeStartObject();
+        out.writeStringField("title", title);
+        out.writeNumberField("perFile", SCENES_A_FILE);
+        out.writeObjectFieldStart("outcomes");
+        Map<JournalScene.Outcome, Integer> outcomes = new EnumMap<>(JournalScene.Outcome.class);
+        entries.forEach(entry -> outcomes.merge(entry.outcome(), 1, Integer::sum));
+        for (JournalScene.Outcome outcome : JournalScene.Outcome.values()) {
+            out.writeNumberField(word(outcome), outcomes.getOrDefault(outcome, 0));
+        }
+        out.writeEndObject();
+        out.writeArrayFieldStart("tests");
+        for (Entry entry : entries) {
+            out.writeStartArray();
+            out.writeString(entry.group());
+            out.writeString(entry.title());
+            out.writeString(word(entry.outcome()));
+            out.writeNumber(entry.calls());
+            out.writeNumber(entry.advice());
+            out.writeString(entry.failure());
+            out.writeString(entry.test());
+            out.writeEndArray();
+        }
+        out.writeEndArray();
+        out.writeObjectFieldStart("calls");
+        for (Map.Entry<String, long[]> each : calls.entrySet()) {
+            out.writeNumberField(each.getKey(), each.getValue()[0]);
+        }
+        out.writeEndObject();
+        out.writeArrayFieldStart("coverage");
+        for (Coverage.Row row : coverage.rows(Coverage.Sort.NAME)) {
+            CoverageTable.write(out, row);
+        }
+        out.writeEndArray();
+        found(out, "defaulted", defaulted);
+        found(out, "unused", unused);
+        out.writeArrayFieldStart("advice");
+        for (Map.Entry<Advice, Found> each : advice.entrySet()) {
+            Advice given = each.getKey();
+            out.writeStartObject();
+            out.writeStringField("title", given.rule().title());
+            out.writeStringField("reason", given.rule().reason());
+            out.writeStringField("place", given.place());
+            out.writeStringField("statement", given.statement());
+            out.writeStringField("milder", given.milder());
+            tests(out, each.getValue());
+            out.writeEndObject();
+        }
+        out.writeEndArray();
+        out.writeEndObject();
+    }
+
+    private static void found(JsonGenerator out, String name, Map<String, Found> all) throws IOException {
+        out.writeArrayFieldStart(name);
+        for (Map.Entry<String, Found> each : all.entrySet()) {
+            out.writeStartObject();
+            out.writeStringField("text", each.getKey());
+            tests(out, each.getValue());
+            out.writeEndObject();
+        }
+        out.writeEndArray();
+    }
+
+    private static void tests(JsonGenerator out, Found found) throws IOException {
+        out.writeNumberField("times", found.times);
+        out.writeArrayFieldStart("tests");
+        for (int test : found.tests) {
+            out.writeNumber(test);
+        }
+        out.writeEndArray();
+    }
+
+    private static String word(JournalScene.Outcome outcome) {
+        return outcome.name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,97 @@
+package dev.zelotype.report.site;
+
+import java.io.IOException;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.stream.Stream;
+
+/**
+ * Where a site goes. It grows in a folder beside, which takes the place of an earlier site at the end, so that nobody ever
+ * sees half of one.
+ */
+final class SiteFolder {
+
+    /** Every site has it. */
+    private static final String SIGN = "data/overview.js";
+
+    private final Path target;
+    private final Path growing;
+
+    SiteFolder(Path target) {
+        this.target = target.toAbsolutePath();
+        try {
+            if (Files.exists(this.target) && !isEmpty() && !Files.exists(this.target.resolve(SIGN))) {
+                throw new ReportException(
+                        target + " holds something else than a report. Give a new or an empty folder.", null);
+            }
+            Files.createDirectories(this.target.getParent());
+            growing = Files.createTempDirectory(this.target.getParent(), "zelotype-report");
+        } catch (IOException e) {
+            throw failed(e);
+        }
+    }
+
+    private boolean isEmpty() throws IOException {
+        if (!Files.isDirectory(target)) {
+            return false;
+        }
+        try (Stream<Path> files = Files.list(target)) {
+            return files.findAny().isEmpty();
+        }
+    }
+
+    interface Content {
+        void write(Writer out) throws IOException;
+    }
+
+    void write(String name, Content content) {
+        Path file = growing.resolve(name);
+        try {
+            Files.createDirectories(file.getParent());
+            try (Writer out = Files.newBufferedWriter(file)) {
+                content.write(out);
+            }
+        } catch (IOException e) {
+            throw failed(e);
+        }
+    }
+
+    /** Puts the site in its place. */
+    void finish() {
+        try {
+            delete(target);
+            Files.move(growing, target);
+            target.toFile().setReadable(true, false);
+            target.toFile().setExecutable(true, false);
+        } catch (IOException e) {
+            throw failed(e);
+        }
+    }
+
+    /** Removes what was written unless it is in its place. */
+    void abandon() {
+        try {
+            delete(growing);
+        } catch (IOException e) {
+            throw failed(e);
+        }
+    }
+
+    private static void delete(Path folder) throws IOException {
+        if (!Files.exists(folder)) {
+            return;
+        }
+        try (Stream<Path> files = Files.walk(folder)) {
+            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(file);
+            }
+        }
+    }
+
+    private ReportException failed(IOException e) {
+        return new ReportException(
+                "The report cannot be written to " + target + ": " + e + ". Give a folder that can be written to.", e);
+    }
+}

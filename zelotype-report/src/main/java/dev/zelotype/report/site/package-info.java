@@ -1,0 +1,7 @@
+/**
+ * For tools that show journals: one static site made from journals, with advice on tests.
+ */
+@NullMarked
+package dev.zelotype.report.site;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,77 @@
+package dev.zelotype.report.story;
+
+import dev.zelotype.report.story.Item.Loop;
+import dev.zelotype.report.story.Item.Message;
+
+/**
+ * A story as Mermaid text, which hosts of Markdown draw as a sequence diagram.
+ */
+public final class Mermaid {
+
+    private final StringBuilder out = new StringBuilder("sequenceDiagram\n");
+
+    private Mermaid() {}
+
+    /**
+     * Writes a story.
+     *
+     * @param story the story
+     * @return lines, without the fence around them
+     */
+    public static String of(Story story) {
+        return new Mermaid().write(story);
+    }
+
+    private String write(Story story) {
+        for (int i = 0; i < story.lifelines().size(); i++) {
+            Lifeline lifeline = story.lifelines().get(i);
+            line("    participant p" + i + " as " + escaped(lifeline.name() + " (" + lifeline.role() + ")"));
+        }
+        for (Item item : story.items()) {
+            if (item instanceof Loop loop) {
+                line("    loop " + loop.times() + " times");
+                loop.messages().forEach(message -> message("        ", message));
+                line("    end");
+            } else {
+                message("    ", (Message) item);
+            }
+        }
+        return out.toString();
+    }
+
+    private void message(String indent, Message message) {
+        String arrow = switch (message.mark()) {
+            case EXPECTED -> "->>";
+            case ALLOWED -> "-)";
+            case UNEXPECTED -> "-x";
+            case MISSING -> "--x";
+        };
+        String number = message.number() == 0 ? "" : message.number() + " ";
+        line(indent + "p" + message.from() + arrow + "p" + message.to() + ": "
+                + escaped(message.mark().sign() + " " + number + message.text() + label(message.mark())));
+        if (!message.answerText().isEmpty()) {
+            line(indent + "p" + message.to() + "-->>p" + message.from() + ": " + escaped(message.answerText()));
+        }
+    }
+
+    private static String label(Mark mark) {
+        return mark == Mark.UNEXPECTED || mark == Mark.MISSING ? " [" + mark.word() + "]" : "";
+    }
+
+    /** Whatever could end the line or mean something is written as a character code. */
+    private static String escaped(String text) {
+        StringBuilder safe = new StringBuilder();
+        text.codePoints().forEach(c -> {
+            if (Character.isLetterOrDigit(c) || " .,()[]=_-+*/'!?✔✘·:".indexOf(c) >= 0) {
+                safe.appendCodePoint(c);
+            } else {
+                safe.append('#').append(c).append(';');
+            }
+        });
+        return safe.toString();
+    }
+
+    private void line(String text) {
+        out.append(text).append('\n');
+    }
+}

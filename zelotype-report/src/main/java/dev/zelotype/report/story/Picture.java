@@ -1,0 +1,149 @@
+package dev.zelotype.report.story;
+
+import dev.zelotype.report.story.Item.Loop;
+import dev.zelotype.report.story.Item.Message;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import net.sourceforge.plantuml.FileFormat;
+import net.sourceforge.plantuml.FileFormatOption;
+import net.sourceforge.plantuml.SourceStringReader;
+
+/**
+ * A story as a sequence diagram with lifelines and messages, drawn into a file.
+ */
+public final class Picture {
+
+    private static final Pattern DATA_OR_END = Pattern.compile("(<!\\[CDATA\\[.*?]]>)|]]>", Pattern.DOTALL);
+    private static final int LONGEST = 60;
+    private static final int LONGEST_TITLE = 110;
+
+    static {
+        // Nothing that a journal says may read files or reach for the network; no screen is needed.
+        System.setProperty("PLANTUML_SECURITY_PROFILE", "SANDBOX");
+        System.setProperty("java.awt.headless", "true");
+    }
+
+    private final StringBuilder out = new StringBuilder();
+
+    private Picture() {}
+
+    /** How a picture is written. */
+    public enum Format {
+        /** Lines and text, sharp at any size. */
+        SVG(FileFormat.SVG),
+        /** Pixels. */
+        PNG(FileFormat.PNG);
+
+        private final FileFormat format;
+
+        Format(FileFormat format) {
+            this.format = format;
+        }
+    }
+
+    /**
+     * Draws a story.
+     *
+     * @param story the story
+     * @param format how to write it
+     * @param to where to write it; not closed
+     */
+    public static void draw(Story story, Format format, OutputStream to) {
+        try {
+            ByteArrayOutputStream drawn = new ByteArrayOutputStream();
+            new SourceStringReader(new Picture().source(story))
+                    .outputImage(drawn, 0, new FileFormatOption(format.format));
+            to.write(format == Format.SVG ? wellFormed(drawn) : drawn.toByteArray());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The library leaves the end of a character data section in texts as it is, where XML does not allow it. */
+    private static byte[] wellFormed(ByteArrayOutputStream drawn) {
+        return DATA_OR_END
+                .matcher(drawn.toString(StandardCharsets.UTF_8))
+                .replaceAll(found -> Matcher.quoteReplacement(found.group(1) == null ? "]]&gt;" : found.group(1)))
+                .getBytes(StandardCharsets.UTF_8);
+    }
+
+    private String source(Story story) {
+        line("@startuml");
+        line("skinparam shadowing false");
+        line("skinparam defaultFontName sans-serif");
+        line("skinparam sequenceMessageAlign left");
+        line("skinparam participantBackgroundColor #eef3f7");
+        line("skinparam participantBorderColor #4a6274");
+        line("skinparam sequenceLifeLineBorderColor #8a9aa8");
+        line("skinparam sequenceBoxBorderColor #8a9aa8");
+        line("hide footbox");
+        line("title " + escaped(story.title(), LONGEST_TITLE));
+        for (int i = 0; i < story.lifelines().size(); i++) {
+            Lifeline lifeline = story.lifelines().get(i);
+            String type = lifeline.type().isEmpty() ? "" : "\\n<size:11>" + escaped(lifeline.type());
+            line("participant \"" + escaped(lifeline.name()) + "\\n<size:11>«" + lifeline.role() + "»" + type
+                    + "\" as p" + i);
+        }
+        for (Item item : story.items()) {
+            if (item instanceof Loop loop) {
+                line("loop " + loop.times() + " times");
+                loop.messages().forEach(this::message);
+                line("end");
+            } else {
+                message((Message) item);
+            }
+        }
+        line("skinparam legendBackgroundColor #ffffff");
+        line("skinparam legendBorderColor #8a9aa8");
+        line("legend bottom left");
+        line("solid arrow, ✔ expected | open arrow, · allowed | crossed, ✘ unexpected | dashed and crossed, ? missing");
+        line("endlegend");
+        line("@enduml");
+        return out.toString();
+    }
+
+    private void message(Message message) {
+        String arrow = switch (message.mark()) {
+            case EXPECTED -> "-[#1a7f37,bold]>";
+            case ALLOWED -> "-[#3d5a73]>>";
+            case UNEXPECTED -> "-[#c62828,bold]>x";
+            case MISSING -> "-[#8a5a00,dashed]>x";
+        };
+        String number = message.number() == 0 ? "" : message.number() + " ";
+        String word = message.mark() == Mark.UNEXPECTED || message.mark() == Mark.MISSING
+                ? "\\n<size:11>" + message.mark().word()
+                : "";
+        line("p" + message.from() + " " + arrow + " p" + message.to() + " : "
+                + message.mark().sign() + " " + number + escaped(message.text()) + word);
+        if (!message.answerText().isEmpty() && message.mark() != Mark.UNEXPECTED) {
+            line("p" + message.to() + " -[#6b7b88,dashed]> p" + message.from() + " : " + escaped(message.answerText()));
+        }
+    }
+
+    /** Letters and digits stay; all else that could be a command is written as a character code. */
+    private static String escaped(String text) {
+        return escaped(text, LONGEST);
+    }
+
+    private static String escaped(String text, int longest) {
+        String cut = text.length() <= longest ? text : text.substring(0, longest - 3) + "...";
+        StringBuilder safe = new StringBuilder();
+        cut.codePoints().forEach(c -> {
+            if (Character.isLetterOrDigit(c) || " .,():".indexOf(c) >= 0) {
+                safe.appendCodePoint(c);
+            } else {
+                safe.append("&#").append(c).append(';');
+            }
+        });
+        return safe.toString();
+    }
+
+    private void line(String text) {
+        out.append(text).append('\n');
+    }
+}

@@ -1,0 +1,196 @@
+package dev.zelotype.report.story;
+
+import dev.zelotype.report.story.Item.Loop;
+import dev.zelotype.report.story.Item.Message;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A story as lines of text: lifelines beside each other, and a line for each message.
+ */
+public final class TextStory {
+
+    private static final int WIDEST_LIFELINES = 44;
+    private static final int NARROW = 5;
+    private static final int LEAST_ROOM = 20;
+
+    private final Story story;
+    private final Signs signs;
+    private final int width;
+    private final boolean inOneRow;
+    private final int spacing;
+    private final int digits;
+    private final List<Line> lines = new ArrayList<>();
+
+    /**
+     * A line of text.
+     *
+     * @param head number and lifelines, with the arrow
+     * @param message the call, what came back and where; empty for lines that only carry lifelines
+     * @param mark what the test thinks of the message, or null
+     */
+    public record Line(
+            String head, String message, @Nullable Mark mark) {}
+
+    /**
+     * What arrows are made of, in the order of {@link Mark}: a stroke and a head each.
+     *
+     * @param lifeline a piece of a lifeline
+     * @param strokes the strokes of arrows
+     * @param rightHeads the heads of arrows to the right
+     * @param leftHeads the heads of arrows to the left
+     * @param marks a sign before each message
+     */
+    public record Signs(String lifeline, String strokes, String rightHeads, String leftHeads, String marks) {
+
+        /** For terminals that show drawing characters. */
+        public static final Signs DRAWN = new Signs("│", "━─━╌", "▶▷✘?", "◀◁✘?", "✔·✘?");
+
+        /** For those that show only ASCII. */
+        public static final Signs ASCII = new Signs("|", "=-=.", ">>x?", "<<x?", "+-x?");
+    }
+
+    private TextStory(Story story, int width, Signs signs) {
+        this.story = story;
+        this.width = width;
+        this.signs = signs;
+        int longest = NARROW;
+        for (Lifeline lifeline : story.lifelines()) {
+            longest = Math.max(
+                    longest, Math.max(lifeline.name().length(), lifeline.role().length()) + 2);
+        }
+        this.inOneRow = longest * story.lifelines().size() <= WIDEST_LIFELINES;
+        this.spacing = inOneRow ? longest : NARROW;
+        this.digits =
+                String.valueOf(story.scene().conversation().calls().size()).length();
+    }
+
+    /**
+     * Writes a story.
+     *
+     * @param story the story
+     * @param width how many columns there are
+     * @param signs what arrows are made of
+     * @return the lines
+     */
+    public static List<Line> of(Story story, int width, Signs signs) {
+        return new TextStory(story, width, signs).write();
+    }
+
+    private List<Line> write() {
+        if (inOneRow) {
+            headsInOneRow();
+        } else {
+            headsOneByOne();
+        }
+        for (Item item : story.items()) {
+            if (item instanceof Loop loop) {
+                int last = loop.messages().get(0).number() + loop.calls() - 1;
+                lines.add(new Line(
+                        lifelines(),
+                        loop.times() + " times, calls " + loop.messages().get(0).number() + " to " + last + ":",
+                        null));
+                loop.messages().forEach(message -> message(message, "  "));
+            } else {
+                message((Message) item, "");
+            }
+        }
+        legend();
+        return lines;
+    }
+
+    private void headsInOneRow() {
+        StringBuilder names = new StringBuilder(" ".repeat(digits + 1));
+        StringBuilder roles = new StringBuilder(" ".repeat(digits + 1));
+        for (Lifeline lifeline : story.lifelines()) {
+            names.append(pad(lifeline.name(), spacing));
+            roles.append(pad(lifeline.role(), spacing));
+        }
+        lines.add(new Line(names.toString().stripTrailing(), "", null));
+        lines.add(new Line(roles.toString().stripTrailing(), "", null));
+    }
+
+    private void headsOneByOne() {
+        for (int i = 0; i < story.lifelines().size(); i++) {
+            Lifeline lifeline = story.lifelines().get(i);
+            String earlier = (signs.lifeline() + " ".repeat(spacing - 1)).repeat(i);
+            lines.add(new Line(
+                    " ".repeat(digits + 1) + earlier + lifeline.name() + " (" + lifeline.role() + ")", "", null));
+        }
+    }
+
+    /** What the arrows that occur mean, since not every terminal shows colours. */
+    private void legend() {
+        StringBuilder legend = new StringBuilder(" ".repeat(digits + 1));
+        for (Mark mark : Mark.values()) {
+            boolean occurs = story.items().stream()
+                    .anyMatch(item -> item instanceof Message message
+                            ? message.mark() == mark
+                            : ((Loop) item).messages().stream().anyMatch(message -> message.mark() == mark));
+            if (occurs) {
+                int i = mark.ordinal();
+                legend.append(String.valueOf(signs.strokes().charAt(i)).repeat(2))
+                        .append(signs.rightHeads().charAt(i))
+                        .append(' ')
+                        .append(signs.marks().charAt(i))
+                        .append(' ')
+                        .append(mark.word())
+                        .append("   ");
+            }
+        }
+        lines.add(new Line(legend.toString().stripTrailing(), "", null));
+    }
+
+    private String lifelines() {
+        return " ".repeat(digits + 1)
+                + (signs.lifeline() + " ".repeat(spacing - 1))
+                        .repeat(story.lifelines().size());
+    }
+
+    private void message(Message message, String indent) {
+        char[] line = lifelines().toCharArray();
+        int left = digits + 1 + spacing * Math.min(message.from(), message.to());
+        int right = digits + 1 + spacing * Math.max(message.from(), message.to());
+        int mark = message.mark().ordinal();
+        for (int i = left + 1; i < right; i++) {
+            line[i] = signs.strokes().charAt(mark);
+        }
+        boolean toTheRight = message.to() > message.from();
+        if (message.to() == message.from()) {
+            line[right + 1] = signs.strokes().charAt(mark);
+            line[right + 2] = signs.leftHeads().charAt(mark);
+        } else if (toTheRight) {
+            line[right - 1] = signs.rightHeads().charAt(mark);
+        } else {
+            line[left + 1] = signs.leftHeads().charAt(mark);
+        }
+        String number = message.number() == 0 ? "" : String.valueOf(message.number());
+        String head = " ".repeat(digits - number.length()) + number + new String(line).substring(digits);
+        String word = message.mark() == Mark.UNEXPECTED || message.mark() == Mark.MISSING
+                ? message.mark().word() + ": "
+                : "";
+        String answer =
+                message.answerText().isEmpty() || message.mark() == Mark.UNEXPECTED ? "" : " " + message.answerText();
+        String thread = message.thread().isEmpty() ? "" : " [" + message.thread() + "]";
+        String text = indent + signs.marks().charAt(mark) + " " + word + message.text() + answer + thread;
+        int room = width - head.length() - message.place().length() - 2;
+        // What was said matters more than where.
+        boolean narrow = room < LEAST_ROOM;
+        lines.add(new Line(
+                head,
+                narrow
+                        ? cut(text, Math.max(LEAST_ROOM, width - head.length()))
+                        : pad(cut(text, room), room) + "  " + message.place(),
+                message.mark()));
+    }
+
+    private static String pad(String text, int width) {
+        return text + " ".repeat(Math.max(0, width - text.length()));
+    }
+
+    private static String cut(String text, int width) {
+        String flat = text.replaceAll("\\R", " ");
+        return flat.length() <= width ? flat : flat.substring(0, Math.max(0, width - 3)) + "...";
+    }
+}

@@ -1,0 +1,251 @@
+"use strict";
+/* The report's pages. Everything that comes from a journal is set as text, never as markup. */
+const zelotype = (() => {
+  const make = zelotypeStory.element;
+  const PAGE = 100;
+  const page = document.getElementById("page");
+  const waiting = new Map();
+  const loaded = new Map();
+  const filters = {text: "", outcome: "", advice: false};
+  const sorting = {column: "called", up: true};
+  let data = null;
+  let chart = null;
+  let running = null;
+
+  function overview(given) {
+    data = given;
+    data.tests = data.tests.map(([group, title, outcome, calls, advice, failure, test], number) =>
+      ({number, group, title, outcome, calls, advice, failure, test, words: (group + " " + title + " " + test + " " + failure).toLowerCase()}));
+    addEventListener("hashchange", route);
+    addEventListener("keydown", key);
+    matchMedia("(prefers-color-scheme: dark)").addEventListener("change", route);
+    route();
+  }
+
+  function stories(file, given) {
+    loaded.set(file, given);
+    (waiting.get(file) || []).forEach(act => act());
+    waiting.delete(file);
+  }
+
+  function route() {
+    if (running) running.stop();
+    running = null;
+    if (chart) chart.destroy();
+    chart = null;
+    const [name, number] = (location.hash.slice(1) || "overview").split("-");
+    document.querySelectorAll("nav a").forEach(link => {
+      if (link.hash === "#" + (name === "test" ? "tests" : name)) link.setAttribute("aria-current", "page");
+      else link.removeAttribute("aria-current");
+    });
+    const pages = {overview: showOverview, tests: showTests, coverage: showCoverage, defaulted: showDefaulted, unused: showUnused, advice: showAdvice};
+    if (name === "test" && data.tests[number]) showTest(Number(number));
+    else (pages[name] || showOverview)();
+  }
+
+  function key(event) {
+    if (running) running.key(event);
+    if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey) return;
+    const typing = /^(INPUT|SELECT|TEXTAREA)$/.test(event.target.tagName);
+    if (event.key === "/" && !typing) {
+      if (!document.querySelector("input[type=search]")) { location.hash = "#tests"; route(); }
+      document.querySelector("input[type=search]").focus();
+      event.preventDefault();
+    } else if (event.key === "Escape" && location.hash.startsWith("#test-")) {
+      location.hash = "#tests";
+    }
+  }
+
+  function number(value) { return value.toLocaleString("en"); }
+
+  function plural(count, word) { return number(count) + " " + word + (count === 1 ? "" : "s"); }
+
+  function short(type) { return type.slice(Math.max(type.lastIndexOf("."), type.lastIndexOf("$")) + 1); }
+
+  function outcome(test) {
+    const signs = {passed: "✔ ", failed: "✘ ", aborted: "– "};
+    return make("span", {class: "outcome " + test.outcome}, signs[test.outcome] + test.outcome);
+  }
+
+  function testLink(test) {
+    return make("a", {href: "#test-" + test.number}, test.group + ": " + test.title);
+  }
+
+  function table(heads, rows) {
+    return make("div", {class: "wide"}, make("table", {},
+      make("thead", {}, make("tr", {}, ...heads)), make("tbody", {}, ...rows)));
+  }
+
+  function showOverview() {
+    const total = data.tests.length;
+    const calls = Object.values(data.calls).reduce((a, b) => a + b, 0);
+    const exercised = data.coverage.filter(row => row.called > 0).length;
+    const share = data.coverage.length === 0 ? 100 : Math.round(100 * exercised / data.coverage.length);
+    const count = (value, text, link) => make("li", {}, make("b", {}, value), link ? make("a", {href: link}, text) : text);
+    const busiest = Object.entries(data.calls).sort((a, b) => b[1] - a[1]).slice(0, 12);
+    const canvas = make("canvas", {role: "img", "aria-label": "Calls of the busiest collaborators: " + busiest.map(([type, n]) => short(type) + " " + n).join(", ")});
+    page.replaceChildren(
+      make("ul", {class: "counts"},
+        count(number(total), "tests", "#tests"),
+        count(number(data.outcomes.passed), "passed"),
+        count(number(data.outcomes.failed), "failed"),
+        data.outcomes.aborted ? count(number(data.outcomes.aborted), "aborted") : "",
+        count(number(calls), "calls of doubles"),
+        count(share + " %", "of " + plural(data.coverage.length, "method") + " exercised", "#coverage"),
+        count(number(data.defaulted.reduce((sum, each) => sum + each.times, 0)), "defaulted calls", "#defaulted"),
+        count(number(data.unused.length), "unused suppositions", "#unused"),
+        count(number(data.advice.length), "pieces of advice", "#advice")),
+      make("h2", {}, "Busiest collaborators"),
+      busiest.length === 0 ? make("p", {class: "soft"}, "No double was called.")
+        : make("div", {class: "chart", style: "height:" + (70 + busiest.length * 30) + "px"}, canvas),
+      make("h2", {}, "Failed tests"),
+      failures());
+    if (busiest.length > 0) drawChart(canvas, busiest);
+  }
+
+  function failures() {
+    const failed = data.tests.filter(test => test.outcome === "failed");
+    if (failed.length === 0) return make("p", {class: "soft"}, "None.");
+    return table([make("th", {}, "Test"), make("th", {}, "Why")],
+      failed.slice(0, 50).map(test => make("tr", {}, make("td", {}, testLink(test)), make("td", {class: "code"}, test.failure))));
+  }
+
+  function drawChart(canvas, busiest) {
+    const style = getComputedStyle(document.documentElement);
+    const ink = style.getPropertyValue("--ink").trim(), rule = style.getPropertyValue("--rule").trim();
+    const still = matchMedia("(prefers-reduced-motion: reduce)").matches;
+    chart = new Chart(canvas, {
+      type: "bar",
+      data: {labels: busiest.map(([type]) => short(type)), datasets: [{label: "calls", data: busiest.map(each => each[1]), backgroundColor: style.getPropertyValue("--accent").trim(), maxBarThickness: 22}]},
+      options: {
+        indexAxis: "y", maintainAspectRatio: false, animation: still ? false : {duration: 250},
+        plugins: {legend: {display: false}, tooltip: {callbacks: {title: items => busiest[items[0].dataIndex][0]}}},
+        scales: {
+          x: {beginAtZero: true, ticks: {color: ink, precision: 0}, grid: {color: rule}, title: {display: true, text: "calls", color: ink}},
+          y: {ticks: {color: ink}, grid: {display: false}}
+        }
+      }
+    });
+  }
+
+  function showTests() {
+    const found = make("div", {});
+    const count = make("span", {class: "soft", "aria-live": "polite"});
+    const search = make("input", {type: "search", placeholder: "Name, class or failure ( / )", "aria-label": "Search tests", value: filters.text,
+      oninput: () => { filters.text = search.value; list(PAGE); }});
+    const wanted = make("select", {"aria-label": "Outcome", onchange: () => { filters.outcome = wanted.value; list(PAGE); }},
+      ...["", "passed", "failed", "aborted"].map(value => make("option", {value, selected: filters.outcome === value}, value || "any outcome")));
+    const advised = make("input", {type: "checkbox", id: "advised", checked: filters.advice, onchange: () => { filters.advice = advised.checked; list(PAGE); }});
+    page.replaceChildren(make("h2", {}, "Tests"),
+      make("div", {class: "filters"}, search, wanted, make("span", {}, advised, " ", make("label", {for: "advised"}, "with advice")), count), found);
+    list(PAGE);
+
+    function list(shown) {
+      const words = filters.text.toLowerCase().split(/\s+/).filter(Boolean);
+      const fitting = data.tests.filter(test => words.every(word => test.words.includes(word))
+        && (!filters.outcome || test.outcome === filters.outcome) && (!filters.advice || test.advice > 0));
+      count.textContent = number(fitting.length) + " of " + plural(data.tests.length, "test");
+      found.replaceChildren(
+        table([make("th", {}, "Class"), make("th", {}, "Test"), make("th", {}, "Outcome"), make("th", {class: "number"}, "Calls")],
+          fitting.slice(0, shown).map(test => make("tr", {}, make("td", {}, test.group),
+            make("td", {}, make("a", {href: "#test-" + test.number}, test.title)),
+            make("td", {}, outcome(test)), make("td", {class: "number"}, number(test.calls))))),
+        fitting.length > shown ? make("p", {class: "more"}, make("button", {type: "button", onclick: () => list(shown + PAGE * 5)}, "Show more")) : "");
+    }
+  }
+
+  function showTest(index) {
+    const file = Math.floor(index / data.perFile);
+    if (!loaded.has(file)) {
+      const first = !waiting.has(file);
+      if (first) waiting.set(file, []);
+      waiting.get(file).push(route);
+      page.replaceChildren(make("p", {class: "soft"}, "Reading ..."));
+      if (first) document.head.append(make("script", {src: "data/stories-" + file + ".js",
+        onerror: () => page.replaceChildren(make("p", {class: "failure"}, "The file data/stories-" + file + ".js is missing. Write the report anew."))}));
+      return;
+    }
+    const place = make("div", {});
+    const step = (to, text) => data.tests[to] ? make("a", {href: "#test-" + to}, text) : "";
+    page.replaceChildren(
+      make("p", {class: "filters"}, make("a", {href: "#tests"}, "← All tests"), step(index - 1, "previous test"), step(index + 1, "next test"),
+        make("span", {class: "soft code"}, data.tests[index].test)),
+      place);
+    running = zelotypeStory.show(place, loaded.get(file)[index % data.perFile]);
+  }
+
+  function showCoverage() {
+    const found = make("div", {});
+    const search = make("input", {type: "search", placeholder: "Type or method ( / )", "aria-label": "Search methods", oninput: () => list()});
+    const never = make("input", {type: "checkbox", id: "never", onchange: () => list()});
+    page.replaceChildren(make("h2", {}, "Coverage of collaborators"),
+      make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called."),
+      make("div", {class: "filters"}, search, make("span", {}, never, " ", make("label", {for: "never"}, "never called"))), found);
+    list();
+
+    function head(name, column, numeric) {
+      const here = sorting.column === column;
+      return make("th", {class: numeric ? "number" : null, "aria-sort": here ? (sorting.up ? "ascending" : "descending") : null},
+        make("button", {type: "button", onclick: () => { sorting.up = here ? !sorting.up : true; sorting.column = column; list(); }},
+          name + (here ? (sorting.up ? " ↑" : " ↓") : "")));
+    }
+
+    function list() {
+      const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
+      const rows = data.coverage.filter(row => (!never.checked || row.called === 0)
+        && words.every(word => (row.type + "." + row.method).toLowerCase().includes(word)));
+      const value = row => row[sorting.column];
+      rows.sort((a, b) => (value(a) < value(b) ? -1 : value(a) > value(b) ? 1 : 0) * (sorting.up ? 1 : -1));
+      found.replaceChildren(table(
+        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true)],
+        rows.slice(0, 1000).map(row => make("tr", {}, make("td", {title: row.type}, short(row.type)), make("td", {class: "code"}, row.method),
+          ...["supposed", "expected", "verified"].map(column => make("td", {class: "number"}, number(row[column]))),
+          make("td", {class: "number"}, row.called === 0 ? make("span", {class: "never"}, "never") : number(row.called))))),
+        rows.length > 1000 ? make("p", {class: "soft"}, "1,000 of " + number(rows.length) + " methods: search for the others.") : "",
+        rows.length === 0 ? make("p", {class: "soft"}, "No method fits.") : "");
+    }
+  }
+
+  function foundList(title, explanation, all, none) {
+    page.replaceChildren(make("h2", {}, title), make("p", {class: "soft"}, explanation),
+      all.length === 0 ? make("p", {}, none) : table([make("th", {}, "What"), make("th", {class: "number"}, "Times"), make("th", {}, "Tests")],
+        [...all].sort((a, b) => b.times - a.times).slice(0, 1000).map(each => make("tr", {}, make("td", {class: "code"}, each.text),
+          make("td", {class: "number"}, number(each.times)), make("td", {}, ...tests(each))))));
+  }
+
+  function tests(found) {
+    const links = [];
+    found.tests.forEach((test, i) => links.push(i ? ", " : "", testLink(data.tests[test])));
+    return links;
+  }
+
+  function showDefaulted() {
+    foundList("Defaulted calls", "Nobody said what these calls answer, so the subject went on with an empty value. Suppose an answer where it matters.",
+      data.defaulted, "Every call that gives something back was told what.");
+  }
+
+  function showUnused() {
+    foundList("Unused suppositions", "No call ever needed what these say. Delete them, or find out why the subject did not ask. The list also holds other notes.",
+      data.unused, "Every supposition was needed.");
+  }
+
+  function showAdvice() {
+    const kinds = new Map();
+    for (const each of data.advice) {
+      if (!kinds.has(each.title)) kinds.set(each.title, []);
+      kinds.get(each.title).push(each);
+    }
+    page.replaceChildren(make("h2", {}, "Advice"),
+      make("p", {class: "soft"}, "Where tests look as if they said more than they mean. Hints, not verdicts: you know what matters."),
+      ...(kinds.size === 0 ? [make("p", {}, "None: no test looks over-specified.")] : []),
+      ...[...kinds].flatMap(([title, all]) => [
+        make("h3", {}, title + " (" + number(all.length) + ")"), make("p", {}, all[0].reason),
+        ...all.slice(0, 200).map(each => make("div", {class: "advice"},
+          make("p", {class: "code"}, each.statement, " ", make("span", {class: "soft"}, each.place)),
+          make("p", {}, "Milder: " + each.milder + "."),
+          make("p", {class: "soft"}, "In ", ...tests(each), each.times > each.tests.length ? " and others" : "")))
+      ]));
+  }
+
+  return {overview, stories};
+})();

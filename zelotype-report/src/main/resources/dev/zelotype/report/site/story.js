@@ -1,0 +1,249 @@
+"use strict";
+/* Draws one story and steps through it. Everything that comes from a journal is set as text, never as markup. */
+const zelotypeStory = (() => {
+  const SVG = "http://www.w3.org/2000/svg";
+  const SIGNS = {expected: "✔", allowed: "·", unexpected: "✘", missing: "?"};
+  const MEANINGS = {
+    expected: "solid line, full head: the test insists on it",
+    allowed: "solid line, open head: it may happen",
+    unexpected: "crossed: the double refused it",
+    missing: "dashed and crossed: it did not happen"
+  };
+  const HEADS = 66, TOP = 6, LEFT = 16, GAP = 12;
+
+  function element(name, attributes, ...children) {
+    const made = document.createElement(name);
+    return fill(made, attributes, children);
+  }
+
+  function drawn(name, attributes, ...children) {
+    return fill(document.createElementNS(SVG, name), attributes, children);
+  }
+
+  function fill(made, attributes, children) {
+    for (const [key, value] of Object.entries(attributes || {})) {
+      if (key.startsWith("on")) made.addEventListener(key.slice(2), value);
+      else if (value !== null && value !== false) made.setAttribute(key, value === true ? "" : value);
+    }
+    for (const child of children) if (child !== null && child !== undefined) made.append(child);
+    return made;
+  }
+
+  function cut(text, length) {
+    const flat = text.replace(/\s+/g, " ");
+    return flat.length <= length ? flat : flat.slice(0, length - 1) + "…";
+  }
+
+  /* One row a message; a loop adds a row for its head. */
+  function rows(story) {
+    const all = [];
+    for (const item of story.items) {
+      if (item.items) {
+        item.items.forEach((message, i) => all.push({message, loop: i === 0 ? item : null, inLoop: item, last: i === item.items.length - 1}));
+      } else {
+        all.push({message: item});
+      }
+    }
+    return all;
+  }
+
+  function widths(story, all) {
+    const columns = story.lifelines.map(line => Math.max(line.name.length * 8, (line.type || "").length * 6.6, line.role.length * 7) + 26);
+    const gaps = columns.slice(1).map((width, i) => Math.max(118, (columns[i] + width) / 2 + GAP));
+    for (const {message} of all) {
+      const low = Math.min(message.from, message.to), high = Math.max(message.from, message.to);
+      if (low === high) continue;
+      const wanted = Math.min(330, Math.max(cut(label(message), 44).length * 7.2, cut(message.answer, 44).length * 6.4) + 34);
+      let there = 0;
+      for (let i = low; i < high; i++) there += gaps[i];
+      if (there < wanted) gaps[high - 1] += wanted - there;
+    }
+    const xs = [LEFT + columns[0] / 2];
+    gaps.forEach((gap, i) => xs.push(xs[i] + gap));
+    return {xs, columns, width: xs[xs.length - 1] + columns[columns.length - 1] / 2 + LEFT + 40};
+  }
+
+  function label(message) {
+    return SIGNS[message.mark] + " " + (message.number ? message.number + " " : "") + message.text;
+  }
+
+  function arrow(x1, x2, y, mark) {
+    const group = drawn("g", {});
+    const right = x2 >= x1, d = right ? -1 : 1;
+    if (x1 === x2) {
+      group.append(drawn("path", {class: "arrow", d: `M${x1} ${y - 8} h28 v12 h-26`}));
+      group.append(tip(x1 + 2, y + 4, 1, mark));
+      return group;
+    }
+    const end = mark === "unexpected" || mark === "missing" ? x2 + d * 14 : x2;
+    group.append(drawn("line", {class: "arrow", x1, y1: y, x2: end + (mark === "expected" ? d * 8 : 0), y2: y}));
+    group.append(tip(end, y, d, mark));
+    return group;
+  }
+
+  function tip(x, y, d, mark) {
+    if (mark === "expected") return drawn("path", {class: "tip full", d: `M${x} ${y} l${d * 10} -5 v10 z`});
+    if (mark === "allowed") return drawn("path", {class: "tip open", d: `M${x + d * 10} ${y - 5} L${x} ${y} l${d * 10} 5`});
+    return drawn("path", {class: "tip open", d: `M${x - 6} ${y - 6} l12 12 m0 -12 l-12 12`});
+  }
+
+  function picture(story, all, choose) {
+    const {xs, columns, width} = widths(story, all);
+    const parts = [], steps = [];
+    let y = TOP;
+    let frameTop = 0;
+    all.forEach((row, index) => {
+      const m = row.message;
+      if (row.loop) {
+        y += 22;
+        frameTop = y - 16;
+        parts.push(drawn("text", {class: "type", x: 12, y: y - 3}, "↻ " + row.loop.times + " times"));
+      }
+      const top = y;
+      y += 24;
+      const x1 = xs[m.from], x2 = xs[m.to], right = x2 >= x1;
+      const group = drawn("g", {class: "step " + m.mark, tabindex: -1, role: "button", "aria-label": label(m) + " " + m.answer + ", " + m.mark, onclick: () => choose(index)});
+      group.append(drawn("title", {}, m.text + (m.answer ? "\n" + m.answer : "") + "\n" + m.mark));
+      group.append(arrow(x1, x2, y, m.mark));
+      const start = Math.min(x1, x2) + 8;
+      group.append(drawn("text", {x: x1 === x2 ? x1 + 34 : start, y: y - 6}, cut(label(m), 46)));
+      if (m.mark === "unexpected" || m.mark === "missing") {
+        group.append(drawn("text", {class: "word " + m.mark, x: Math.max(x1, x2) + 8, y: y + 4}, m.mark));
+      }
+      if (m.answer && m.mark !== "unexpected") {
+        y += 19;
+        group.append(drawn("line", {class: "back", x1: x2, y1: y, x2: x1, y2: y}));
+        group.append(drawn("path", {class: "back", style: "stroke-dasharray:none", d: right ? `M${x1 + 8} ${y - 4} L${x1} ${y} l8 4` : `M${x1 - 8} ${y - 4} L${x1} ${y} l-8 4`}));
+        group.append(drawn("text", {class: "reply", x: start, y: y - 4}, cut(m.answer, 46)));
+      }
+      y += 10;
+      group.prepend(drawn("rect", {class: "hit", x: 2, y: top + 2, width: width - 4, height: y - top - 2, rx: 4}));
+      steps.push(group);
+      if (row.inLoop && row.last) {
+        parts.push(drawn("rect", {class: "frame", x: 6, y: frameTop, width: width - 12, height: y - frameTop + 4, rx: 5}));
+        y += 8;
+      }
+    });
+    const height = y + 16;
+    const svg = drawn("svg", {width, height, viewBox: `0 0 ${width} ${height}`, role: "group", "aria-label": "Sequence of calls"});
+    story.lifelines.forEach((line, i) => {
+      svg.append(drawn("line", {class: "lifeline", x1: xs[i], y1: 0, x2: xs[i], y2: height - 8}));
+    });
+    svg.append(...parts, ...steps);
+    const heads = drawn("svg", {class: "heads", width, height: HEADS, viewBox: `0 0 ${width} ${HEADS}`, role: "group", "aria-label": "Who takes part"});
+    story.lifelines.forEach((line, i) => {
+      const x = xs[i] - columns[i] / 2;
+      heads.append(drawn("rect", {class: "head", x, y: 8, width: columns[i], height: 52, rx: line.role === "subject" || line.role === "caller" ? 0 : 9}));
+      heads.append(drawn("text", {x: xs[i], y: 24, "text-anchor": "middle", "font-weight": 600}, line.name));
+      heads.append(drawn("text", {class: "type", x: xs[i], y: 39, "text-anchor": "middle"}, "«" + line.role + "»"));
+      if (line.type) heads.append(drawn("text", {class: "type", x: xs[i], y: 53, "text-anchor": "middle"}, line.type));
+    });
+    return {heads, svg, steps};
+  }
+
+  function detail(story, message, row) {
+    const pairs = [
+      ["Call" + (message.number ? " " + message.number : ""), message.text],
+      ["From", story.lifelines[message.from].name + " to " + story.lifelines[message.to].name],
+      ["Came back", message.answer || "nothing"],
+      ["The test says", SIGNS[message.mark] + " " + message.mark],
+      ["Where", message.place || "not noted"]
+    ];
+    if (message.defaulted) pairs.push(["By default", "Nobody said what this call answers, so an empty value came back."]);
+    if (message.thread) pairs.push(["Thread", message.thread]);
+    if (message.micros) pairs.push(["When", (message.micros / 1000).toFixed(1) + " ms after the test's scene opened"]);
+    if (row.inLoop) pairs.push(["Repeated", row.inLoop.times + " times; this is the first"]);
+    const list = element("dl", {});
+    for (const [name, value] of pairs) list.append(element("dt", {}, name), element("dd", {class: name.startsWith("Call") || name === "Came back" ? "code" : null}, value));
+    return list;
+  }
+
+  /* Shows a story in a place of the page; gives back what keys should do. */
+  function show(place, story, options) {
+    const all = rows(story);
+    const calls = all.length;
+    let at = calls;
+    let timer = null;
+    const {heads, svg, steps} = picture(story, all, index => { stop(); go(index + 1); });
+    const info = element("div", {class: "detail", "aria-live": "polite"});
+    const count = element("span", {class: "soft"});
+    const buttons = {
+      start: button("|◀ Start", () => { stop(); go(0); }),
+      back: button("◀ Back", () => { stop(); go(at - 1); }),
+      play: button("▶ Play", toggle),
+      next: button("Next ▶", () => { stop(); go(at + 1); }),
+      end: button("End ▶|", () => { stop(); go(calls); })
+    };
+    const legend = element("ul", {class: "legend"});
+    for (const mark of Object.keys(SIGNS)) {
+      if (all.some(row => row.message.mark === mark)) {
+        legend.append(element("li", {}, element("span", {class: mark}, SIGNS[mark] + " " + mark), " – " + MEANINGS[mark]));
+      }
+    }
+    const frame = element("div", {class: "picture", tabindex: 0, "aria-label": "The conversation; arrow keys step through it"}, heads, svg);
+    place.replaceChildren(
+      element("h2", {}, (story.group ? story.group + ": " : "") + story.title + " ",
+        element("span", {class: "outcome " + story.outcome}, (story.outcome === "passed" ? "✔ " : story.outcome === "failed" ? "✘ " : "– ") + story.outcome)),
+      story.failure ? element("p", {class: "failure code"}, story.failure) : "",
+      calls === 0
+        ? element("p", {class: "soft"}, "Nobody asked any double anything.")
+        : element("div", {class: "controls"}, ...Object.values(buttons), count,
+            element("span", {class: "soft"}, " keys: ← → Home End, space plays")),
+      calls === 0 ? "" : element("div", {class: "stage"}, frame, info),
+      legend,
+      ...story.notes.map(note => element("p", {class: "notes"}, "Not needed: " + note)));
+
+    function button(text, action) {
+      return element("button", {type: "button", onclick: action}, text);
+    }
+
+    function go(to) {
+      at = Math.max(0, Math.min(calls, to));
+      steps.forEach((step, i) => {
+        step.classList.toggle("later", i >= at);
+        if (i === at - 1) step.setAttribute("aria-current", "step"); else step.removeAttribute("aria-current");
+      });
+      info.replaceChildren(at === 0 ? element("p", {class: "soft"}, "Before the first call.") : detail(story, all[at - 1].message, all[at - 1]));
+      count.textContent = at + " of " + calls;
+      buttons.start.disabled = buttons.back.disabled = at === 0;
+      buttons.next.disabled = buttons.end.disabled = at === calls;
+      if (at > 0) {
+        const box = steps[at - 1].getBBox();
+        const top = box.y + HEADS;
+        if (box.y < frame.scrollTop || top + box.height > frame.scrollTop + frame.clientHeight) {
+          frame.scrollTop = Math.max(0, top - frame.clientHeight / 2);
+        }
+      } else {
+        frame.scrollTop = 0;
+      }
+    }
+
+    function stop() {
+      clearInterval(timer);
+      timer = null;
+      buttons.play.textContent = "▶ Play";
+    }
+
+    function toggle() {
+      if (timer) { stop(); return; }
+      if (at === calls) go(0);
+      buttons.play.textContent = "⏸ Pause";
+      timer = setInterval(() => { go(at + 1); if (at === calls) stop(); }, 700);
+    }
+
+    function key(event) {
+      if (calls === 0 || event.altKey || event.ctrlKey || event.metaKey) return;
+      const actions = {ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(0), End: () => go(calls)};
+      const typing = /^(INPUT|SELECT|TEXTAREA)$/.test(event.target.tagName);
+      if (typing) return;
+      if (actions[event.key]) { stop(); actions[event.key](); event.preventDefault(); }
+      else if (event.key === " " && event.target.tagName !== "BUTTON") { toggle(); event.preventDefault(); }
+    }
+
+    if (options && options.keys) document.addEventListener("keydown", key);
+    if (calls > 0) { go(calls); frame.scrollTop = 0; }
+    return {key, stop};
+  }
+
+  return {show, element};
+})();
