@@ -23,7 +23,10 @@ public final class PerformancePage {
 
     private static final int PROCESSES = 15;
 
+    private static final int REPORT_MEMORY = 64;
+
     private final List<String> rows = new ArrayList<>();
+    private String report = "";
 
     private PerformancePage() {}
 
@@ -35,6 +38,7 @@ public final class PerformancePage {
         page.measureFirstDoubles();
         page.measureOneTest();
         page.measureGeneration();
+        page.measureReport();
         Files.writeString(Path.of(arguments[0]), page.text());
     }
 
@@ -54,6 +58,13 @@ public final class PerformancePage {
                 "Proxy with a recording handler",
                 score(results, "proxy"),
                 0.7,
+                "ns");
+        row(
+                "an answered call that a journal will tell of",
+                score(results, "detailed"),
+                "the same without a journal",
+                zelotype,
+                0,
                 "ns");
     }
 
@@ -142,6 +153,19 @@ public final class PerformancePage {
                 "ms");
     }
 
+    private void measureReport() throws IOException, InterruptedException {
+        String[] figures =
+                java("-Xmx" + REPORT_MEMORY + "m", "MillionCalls", "").trim().split(" ");
+        report = String.format(
+                Locale.ROOT,
+                "A journal of 10,000 tests and a million calls (%s MB) is written in %.0f s, and read and reported in %.0f s"
+                        + " by a JVM with %d MB of heap.",
+                figures[2],
+                Double.parseDouble(figures[0]) / 1000,
+                Double.parseDouble(figures[1]) / 1000,
+                REPORT_MEMORY);
+    }
+
     private static double timed(String which) throws IOException, InterruptedException {
         long start = System.nanoTime();
         java("OneTest", which);
@@ -149,8 +173,13 @@ public final class PerformancePage {
     }
 
     private static String java(String main, String argument) throws IOException, InterruptedException {
+        return java("-Xshare:auto", main, argument);
+    }
+
+    private static String java(String option, String main, String argument) throws IOException, InterruptedException {
         Process process = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        option,
                         "-cp",
                         System.getProperty("java.class.path"),
                         "dev.zelotype.benchmarks." + main,
@@ -219,6 +248,8 @@ public final class PerformancePage {
                 doubles and the one test: medians of %d JVMs, taken in turn. Recorded calls are measured after the first
                 thousand of a scene, for which Zelotype also notes the line (some microseconds a call).
 
+                %s
+
                 Where a goal is missed, and why:
 
                 - A call keeps more than the handler that it is compared with: it is linked in so that other threads may call
@@ -234,6 +265,7 @@ public final class PerformancePage {
                         Runtime.getRuntime().availableProcessors(),
                         System.getProperty("os.name"),
                         ManagementFactory.getOperatingSystemMXBean().getArch(),
-                        PROCESSES);
+                        PROCESSES,
+                        report);
     }
 }

@@ -48,8 +48,9 @@ const zelotype = (() => {
     if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey) return;
     const typing = /^(INPUT|SELECT|TEXTAREA)$/.test(event.target.tagName);
     if (event.key === "/" && !typing) {
-      if (!document.querySelector("input[type=search]")) { location.hash = "#tests"; route(); }
-      document.querySelector("input[type=search]").focus();
+      const focus = () => document.querySelector("input[type=search]").focus();
+      if (document.querySelector("input[type=search]")) focus();
+      else { addEventListener("hashchange", focus, {once: true}); location.hash = "#tests"; }
       event.preventDefault();
     } else if (event.key === "Escape" && location.hash.startsWith("#test-")) {
       location.hash = "#tests";

@@ -1,0 +1,219 @@
+package dev.zelotype.report;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.journal.JournalScene.Outcome;
+import dev.zelotype.report.site.Site;
+import dev.zelotype.report.story.Story;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Dimension;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/**
+ * The site and the story page as a real browser shows them, from the disk and without a network.
+ */
+class PageInBrowserTest {
+
+    private static ChromeDriver browser;
+
+    @TempDir
+    private static Path folder;
+
+    private static String page;
+
+    @BeforeAll
+    static void openBrowser() {
+        ChromeOptions options = new ChromeOptions();
+        options.addArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage");
+        options.setBinary(System.getProperty("browser.binary", "/usr/bin/chromium"));
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(
+                        Path.of(System.getProperty("browser.driver", "/usr/bin/chromedriver")).toFile())
+                .build();
+        browser = new ChromeDriver(service, options);
+        try (Site site = new Site(folder.resolve("site"), "Nights")) {
+            for (int i = 0; i < 230; i++) {
+                site.add(
+                        i == 205
+                                ? Scenes.troubled()
+                                : new Scenes()
+                                        .call("mount", "rate()", "", Scenes.HOSTILE, Conversation.Outcome.DEFAULTED)
+                                        .note(Scenes.HOSTILE)
+                                        .scene("night " + i + Scenes.HOSTILE, Outcome.PASSED));
+            }
+            page = site.finish().toUri().toString();
+        }
+    }
+
+    @AfterAll
+    static void closeBrowser() {
+        browser.quit();
+    }
+
+    @BeforeEach
+    void wide() {
+        browser.manage().window().setSize(new Dimension(1280, 800));
+    }
+
+    @AfterEach
+    void nothing_hostile_ran_and_nothing_went_wrong() {
+        assertThat(browser.findElements(By.cssSelector("img"))).isEmpty();
+        assertThat(browser.manage().logs().get(LogType.BROWSER).getAll()).isEmpty();
+        assertThat((Boolean) browser.executeScript(
+                        "return performance.getEntriesByType('resource').every(each => each.name.startsWith('file:'))"))
+                .isTrue();
+    }
+
+    private static void open(String hash) {
+        browser.get("about:blank");
+        browser.get(page + hash);
+    }
+
+    private static WebElement wait(String css, String text) {
+        return new WebDriverWait(browser, Duration.ofSeconds(10), Duration.ofMillis(50))
+                .withMessage(() -> css + " with " + text)
+                .until(driver -> driver.findElements(By.cssSelector(css)).stream()
+                        .filter(element -> element.getText().contains(text))
+                        .findFirst()
+                        .orElse(null));
+    }
+
+    private static List<WebElement> all(String css) {
+        return browser.findElements(By.cssSelector(css));
+    }
+
+    @Test
+    void the_overview_counts_and_draws_a_chart() {
+        open("");
+        assertThat(wait(".counts", "tests").getText()).contains("230\ntests", "229\npassed", "1\nfailed");
+        Long painted = (Long) browser.executeScript("const c = document.querySelector('canvas');"
+                + "return c.getContext('2d').getImageData(0, 0, c.width, c.height).data.filter(v => v > 0).length");
+        assertThat(painted).isGreaterThan(1000);
+        assertThat(all("tbody td a")).singleElement().extracting(WebElement::getText).isEqualTo("NightRunTest: a troubled night");
+    }
+
+    @Test
+    void tests_are_searched_filtered_and_opened_with_the_keyboard_alone() {
+        open("");
+        wait(".counts", "tests");
+        browser.switchTo().activeElement().sendKeys("/");
+        wait(".filters", "230 of 230 tests");
+        assertThat(all("tbody tr")).hasSize(100);
+        browser.switchTo().activeElement().sendKeys("troubled NIGHT");
+        wait(".filters", "1 of 230 tests");
+        WebElement link = all("tbody a").get(0);
+        link.sendKeys(Keys.ENTER);
+        wait("h2", "a troubled night ✘ failed");
+        browser.switchTo().activeElement().sendKeys(Keys.ESCAPE);
+        wait(".filters", "1 of 230 tests");
+    }
+
+    @Test
+    void a_story_is_stepped_through_forwards_backwards_to_the_end_and_played() {
+        open("#test-205");
+        wait(".controls", "8 of 8");
+        WebElement body = browser.findElement(By.tagName("body"));
+        body.sendKeys(Keys.HOME);
+        wait(".detail", "Before the first call.");
+        assertThat(all(".step.later")).hasSize(8);
+        body.sendKeys(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
+        wait(".detail", "open()");
+        assertThat(all(".step[aria-current]")).singleElement().extracting(step -> step.getAttribute("aria-label"))
+                .asString().isEqualTo("✔ 2 open() , expected");
+        body.sendKeys(Keys.ARROW_LEFT);
+        assertThat(wait(".detail", "humidityAt").getText()).contains("= 40", "· allowed", "NightRun.java:30");
+        body.sendKeys(Keys.END);
+        assertThat(wait(".detail", "park()").getText()).contains("? missing");
+        body.sendKeys(Keys.HOME);
+        wait("button", "▶ Play").click();
+        wait(".controls", "3 of 8");
+        wait("button", "⏸ Pause").click();
+        all(".step .hit").get(3).click();
+        assertThat(wait(".detail", "rate()").getText()).contains("4 times; this is the first");
+    }
+
+    @Test
+    void marks_differ_by_shape_and_word() {
+        open("#test-205");
+        wait(".controls", "8 of 8");
+        assertThat(all(".step.expected .tip.full")).hasSize(1);
+        assertThat(all(".step.allowed .tip.open")).hasSize(5);
+        assertThat(all(".word")).extracting(WebElement::getText).containsExactly("unexpected", "missing");
+        assertThat(all(".step.missing .arrow")).singleElement()
+                .extracting(arrow -> arrow.getCssValue("stroke-dasharray")).asString().contains("7");
+    }
+
+    @Test
+    void coverage_sorts_and_the_other_pages_list_what_was_found() {
+        open("#coverage");
+        wait("thead", "Called ↑");
+        assertThat(all("tbody tr").get(0).getText()).contains("never");
+        wait("th button", "Called").click();
+        wait("thead", "Called ↓");
+        assertThat(all("tbody tr").get(0).getText()).contains("rate()").endsWith("230");
+        for (Map.Entry<String, String> part : Map.of(
+                "#defaulted", "dev.observatory.Mount.rate()", "#unused", "track(any String", "#advice", "None").entrySet()) {
+            open(part.getKey());
+            wait("main", part.getValue());
+        }
+    }
+
+    @Test
+    void both_colour_schemes_and_narrow_windows_are_readable() {
+        for (String scheme : List.of("light", "dark")) {
+            browser.executeCdpCommand(
+                    "Emulation.setEmulatedMedia",
+                    Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", scheme))));
+            for (int width : new int[] {1280, 520}) {
+                browser.manage().window().setSize(new Dimension(width, 800));
+                for (String part : List.of("#overview", "#tests", "#coverage", "#test-205", "#advice")) {
+                    open(part);
+                    wait("main", "");
+                    assertThat((Boolean) browser.executeScript(
+                                    "return document.documentElement.scrollWidth <= document.documentElement.clientWidth"))
+                            .as("%s at %s fits", part, width)
+                            .isTrue();
+                    assertThat((Double) browser.executeScript(CONTRAST)).as("contrast in %s", scheme).isGreaterThan(4.5);
+                }
+            }
+        }
+    }
+
+    /** How much text and paper differ, from 1 to 21. */
+    private static final String CONTRAST = """
+            const light = css => {
+              const [r, g, b] = css.match(/\\d+/g).map(v => v / 255).map(v => v <= .03928 ? v / 12.92 : ((v + .055) / 1.055) ** 2.4);
+              return .2126 * r + .7152 * g + .0722 * b;
+            };
+            const style = getComputedStyle(document.body);
+            const [a, b] = [light(style.color), light(style.backgroundColor)].sort((x, y) => y - x);
+            return (a + .05) / (b + .05) + 1e-9;
+            """;
+
+    @Test
+    void a_story_page_needs_no_other_file() throws IOException {
+        Path alone = Files.writeString(folder.resolve("alone.html"), Site.storyPage(Story.of(Scenes.troubled())));
+        browser.get(alone.toUri().toString());
+        wait(".controls", "14 of 14");
+        assertThat(browser.findElement(By.tagName("h2")).getText()).isEqualTo("NightRunTest: a troubled night ✘ failed");
+    }
+}
