@@ -4,37 +4,60 @@ import dev.zelotype.journal.JournalReader;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import org.junit.platform.engine.discovery.DiscoverySelectors;
-import org.junit.platform.launcher.Launcher;
 import org.junit.platform.launcher.LauncherDiscoveryRequest;
 import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
 import org.junit.platform.launcher.core.LauncherFactory;
 import org.junit.platform.launcher.listeners.SummaryGeneratingListener;
 import org.junit.platform.launcher.listeners.TestExecutionSummary;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
 
 /**
- * Runs an example test class and shows each test's conversation.
+ * Runs example tests, shows each conversation, and writes the report of the run.
  */
 @Command(
         name = "demo",
         mixinStandardHelpOptions = true,
+        sortOptions = false,
         description = {
-            "Runs the tests of a small made-up observatory, and shows what the subject of each test",
-            "asked its doubles."
+            "Runs example tests of a small made-up observatory, shows what the subject of each test asked",
+            "its doubles, and writes the report of the run."
         },
         exitCodeListHeading = "%nExit codes:%n",
-        exitCodeList = {"0:done", "1:a test failed", "2:wrong use"},
-        footerHeading = "%nExample:%n",
-        footer = "  zelotype demo")
+        exitCodeList = {"0:done", "1:a test failed that is not meant to", "2:wrong use"},
+        footerHeading = "%nExamples:%n",
+        footer = {"  zelotype demo", "  zelotype demo --list", "  zelotype demo trouble", "  zelotype demo --all"})
 final class DemoCommand implements Callable<Integer> {
 
-    private static final String TEST_CLASS = "dev.zelotype.examples.observatory.NightRunTest";
-
     private final Terminal terminal;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "EXAMPLE", arity = "0..*", description = "Which examples to run. Default: night-run.")
+    private List<String> names = new ArrayList<>();
+
+    @Option(names = "--all", description = "Runs all examples.")
+    private boolean all;
+
+    @Option(names = "--list", description = "Lists the examples and runs none.")
+    private boolean list;
+
+    @Option(
+            names = "--into",
+            paramLabel = "FOLDER",
+            description = "The folder of the report. Default: zelotype-demo among the system's temporary files.")
+    private Path into = Path.of(System.getProperty("java.io.tmpdir"), "zelotype-demo");
 
     DemoCommand(Terminal terminal) {
         this.terminal = terminal;
@@ -42,36 +65,74 @@ final class DemoCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        Path folder = Files.createTempDirectory("zelotype-demo");
-        try {
-            TestExecutionSummary summary = run(folder);
-            ConversationPrinter printer = new ConversationPrinter(terminal);
-            JournalReader.read(folder, printer::print);
-            printer.printTotal(summary.getTestsSucceededCount(), summary.getTestsFailedCount());
-            return summary.getTestsFailedCount() == 0 && summary.getTestsSucceededCount() > 0 ? 0 : 1;
-        } finally {
-            delete(folder);
+        List<DemoExample> chosen = chosen();
+        if (list) {
+            DemoExample.ALL.forEach(
+                    example -> terminal.out().println(String.format("%-12s  %s", example.name(), example.about())));
+            return 0;
         }
+        Path folder = Files.createTempDirectory("zelotype-journal");
+        Thread cleaning = new Thread(() -> delete(folder));
+        Runtime.getRuntime().addShutdownHook(cleaning);
+        long passed = 0;
+        long failed = 0;
+        boolean asMeant = true;
+        for (DemoExample example : chosen) {
+            TestExecutionSummary summary = run(example, folder);
+            passed += summary.getTestsSucceededCount();
+            failed += summary.getTestsFailedCount();
+            asMeant &= example.fails() ? summary.getTestsSucceededCount() == 0 : summary.getTestsFailedCount() == 0;
+        }
+        ConversationPrinter printer = new ConversationPrinter(terminal);
+        JournalReader.read(folder, printer::print);
+        printer.printTotal(passed, failed);
+        Path page = ReportCommand.write(terminal, folder, into, "The demo");
+        terminal.out().println("report: " + page);
+        if (chosen.size() < DemoExample.ALL.size()) {
+            terminal.out().println(terminal.styled("faint", "more examples: zelotype demo --list"));
+        }
+        Runtime.getRuntime().removeShutdownHook(cleaning);
+        delete(folder);
+        return asMeant && passed + failed > 0 ? 0 : 1;
     }
 
-    private static TestExecutionSummary run(Path folder) {
+    private List<DemoExample> chosen() {
+        if (all) {
+            return DemoExample.ALL;
+        }
+        List<DemoExample> chosen = new ArrayList<>();
+        for (String name : names.isEmpty() ? DemoExample.names().subList(0, 1) : names) {
+            chosen.add(DemoExample.ALL.stream()
+                    .filter(example -> example.name().equals(name))
+                    .findFirst()
+                    .orElseThrow(() -> new ParameterException(
+                            spec.commandLine(),
+                            "There is no example '" + name + "': give one of " + String.join(", ", DemoExample.names())
+                                    + ".")));
+        }
+        return chosen;
+    }
+
+    private static TestExecutionSummary run(DemoExample example, Path folder) {
         LauncherDiscoveryRequest request = LauncherDiscoveryRequestBuilder.request()
-                .selectors(DiscoverySelectors.selectClass(TEST_CLASS))
+                .selectors(DiscoverySelectors.selectClass(example.testClass()))
                 .configurationParameter("zelotype.journal", folder.toString())
                 .configurationParameter(
                         "junit.jupiter.testmethod.order.default", "org.junit.jupiter.api.MethodOrderer$MethodName")
                 .build();
         SummaryGeneratingListener summary = new SummaryGeneratingListener();
-        Launcher launcher = LauncherFactory.create();
-        launcher.execute(request, summary);
+        LauncherFactory.create().execute(request, summary);
         return summary.getSummary();
     }
 
-    private static void delete(Path folder) throws IOException {
+    private static void delete(Path folder) {
         try (Stream<Path> files = Files.walk(folder)) {
             for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(file);
+                Files.deleteIfExists(file);
             }
+        } catch (IOException e) {
+            // Files among the temporary ones that cannot be removed are the system's to remove.
+            return;
         }
     }
 }

@@ -58,8 +58,7 @@ final class GenerateCommand implements Callable<Integer> {
     @Option(
             names = "--only",
             paramLabel = "NAMES",
-            description =
-                    "Of those, only types whose qualified name fits one of these, with commas between; * stands for anything.")
+            description = "Of those, only types whose qualified name fits one of these; * stands for anything.")
     private String only = "*";
 
     @Option(

@@ -5,6 +5,7 @@ import dev.zelotype.journal.JournalException;
 import dev.zelotype.report.site.ReportException;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
+import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -19,17 +20,22 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         versionProvider = Version.class,
         description = "Test doubles for Java: see what they were asked, and write them as source.",
+        sortOptions = false,
         subcommands = {
             DemoCommand.class,
             StoryCommand.class,
             CoverageCommand.class,
             ReportCommand.class,
-            GenerateCommand.class
+            GenerateCommand.class,
+            AutoComplete.GenerateCompletion.class
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:the check failed", "2:wrong use"},
-        footerHeading = "%nExample:%n",
-        footer = "  zelotype demo")
+        footerHeading = "%nExamples:%n",
+        footer = {
+            "  zelotype demo",
+            "  source <(zelotype generate-completion)        completes commands and options in bash and zsh"
+        })
 public final class Main implements Runnable {
 
     @Spec

@@ -1,6 +1,7 @@
 package dev.zelotype.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.platform.engine.discovery.DiscoverySelectors.selectClass;
 
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -8,13 +9,28 @@ import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
+import org.junit.platform.launcher.core.LauncherFactory;
 import picocli.CommandLine.Help.Ansi;
 
 class MainTest {
+
+    @TempDir
+    private Path temporary;
+
+    private Path report;
+
+    @BeforeEach
+    void nowhere_yet() {
+        report = temporary.resolve("report");
+    }
 
     private final StringWriter out = new StringWriter();
     private final StringWriter err = new StringWriter();
@@ -27,7 +43,7 @@ class MainTest {
 
     @Test
     void the_demo_prints_each_conversation_for_a_hundred_columns() {
-        assertThat(zelotype(false, "demo")).isZero();
+        assertThat(zelotype(false, "demo", "--into", report.toString())).isZero();
         assertThat(out.toString())
                 .contains("ok a clear night opens slews exposes logs and parks\n")
                 .contains("with weather (stub), dome (mock), mount (spy), camera (stub), catalog (stub), log (spy)\n")
@@ -36,15 +52,129 @@ class MainTest {
                         " 5  NightRun -> camera   expose\\(PT1M30S, a lambda, a lambda\\) +NightRun\\.java:\\d+\n")
                 .contains("~ Optional.empty")
                 .contains("~ an empty value, since nobody said")
-                .endsWith("\n4 passed, 0 failed\n")
+                .contains("\n4 passed, 0 failed\nreport: " + report.resolve("index.html") + "\n")
                 .doesNotContain("\u001b");
-        assertThat(out.toString().lines()).allMatch(line -> line.length() <= 100);
+        assertThat(out.toString().lines()).allMatch(line -> line.length() <= 100 || line.startsWith("report: "));
         assertThat(err.toString()).isEmpty();
+        assertThat(report.resolve("data/stories-0.js")).content().contains("a clear night opens");
+    }
+
+    @Test
+    void the_demo_lists_its_examples_and_shows_what_failures_say() {
+        assertThat(zelotype(false, "demo", "--list")).isZero();
+        assertThat(out.toString())
+                .contains("night-run     a subject and its six collaborators")
+                .contains("trouble ");
+        assertThat(report).doesNotExist();
+        assertThat(zelotype(false, "demo", "trouble", "checks", "--into", report.toString()))
+                .isZero();
+        assertThat(out.toString())
+                .contains("FAILED a call that is missing")
+                .contains("Expected exactly 1 call of mount.slewTo(Harrow-2), but there was none.")
+                .contains(" passed, 3 failed");
+    }
+
+    private String journal() throws IOException {
+        Path journal = Files.createDirectories(report.resolveSibling("journal"));
+        LauncherFactory.create()
+                .execute(LauncherDiscoveryRequestBuilder.request()
+                        .selectors(
+                                selectClass("dev.zelotype.examples.observatory.NightRunTest"),
+                                selectClass("dev.zelotype.examples.observatory.TroubledNight"))
+                        .configurationParameter("zelotype.journal", journal.toString())
+                        .build());
+        return journal.toString();
+    }
+
+    @Test
+    void a_story_is_found_and_drawn() throws IOException {
+        String journal = journal();
+        assertThat(zelotype(false, "story", "--journal", journal, "--test", "nobody expected"))
+                .isZero();
+        assertThat(out.toString())
+                .contains("TroubledNight: a call that nobody expected  failed\n")
+                .contains("x unexpected: close()")
+                .contains("==> + expected   --> - allowed   ==x x unexpected");
+        assertThat(out.toString().lines()).allMatch(line -> line.length() <= 100);
+
+        for (String format : List.of("svg", "png", "html", "mermaid", "text")) {
+            Path file = report.resolveSibling("story." + format);
+            assertThat(zelotype(
+                            false,
+                            "story",
+                            "--journal",
+                            journal,
+                            "--class",
+                            "Troubled",
+                            "--test",
+                            "missing",
+                            "--format",
+                            format,
+                            "--into",
+                            file.toString()))
+                    .as(format)
+                    .isZero();
+            assertThat(file).isNotEmptyFile();
+        }
+        assertThat(report.resolveSibling("story.mermaid")).content().startsWith("sequenceDiagram\n");
+        assertThat(zelotype(false, "story", "--journal", journal, "--format", "svg"))
+                .isEqualTo(2);
+        assertThat(err.toString())
+                .contains("7 tests fit, but a picture shows one.")
+                .contains("NightRunTest#");
+        assertThat(zelotype(false, "story", "--journal", journal, "--test", "nowhere"))
+                .isEqualTo(1);
+        assertThat(err.toString()).contains("No test in " + journal + " fits.");
+    }
+
+    @Test
+    void coverage_is_told_and_can_fail_a_build() throws IOException {
+        String journal = journal();
+        assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "*.Mount", "--fail-under", "50"))
+                .isZero();
+        assertThat(out.toString()).isEqualTo("""
+                                         supposed  expected  verified    called
+                dev.zelotype.examples.observatory.Mount
+                  park()                        0         0         2         5
+                  rate()                        0         0         0     never
+                  slewTo(SkyTarget)             0         0         2         5
+                  track(SkyTarget, int)         0         0         0     never
+                2 of 4 methods are exercised (50.0 %)
+                """);
+        assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "*.Mount", "--fail-under", "51"))
+                .isEqualTo(1);
+        assertThat(err.toString()).contains("50.0 % of the methods are exercised, less than the 51.0 % asked for.");
+        Path file = report.resolveSibling("coverage.csv");
+        assertThat(zelotype(false, "coverage", "--journal", journal, "--format", "csv", "--into", file.toString()))
+                .isZero();
+        assertThat(file).content().contains("dev.zelotype.examples.observatory.Dome,\"open()\",");
+    }
+
+    @Test
+    void a_report_is_written_from_a_journal() throws IOException {
+        String journal = journal();
+        assertThat(zelotype(false, "report", "--journal", journal, "--into", report.toString()))
+                .isZero();
+        assertThat(out.toString()).isEqualTo("written: " + report.resolve("index.html") + "\n");
+        assertThat(zelotype(false, "report", "--journal", journal, "--into", journal))
+                .isEqualTo(2);
+        assertThat(err.toString())
+                .contains("holds something else than a report")
+                .doesNotContain("\tat ");
+    }
+
+    @Test
+    void commands_are_completed_by_the_shell() {
+        assertThat(zelotype(false, "generate-completion")).isZero();
+        assertThat(out.toString())
+                .contains("complete -F")
+                .contains("--fail-under")
+                .contains("story");
     }
 
     @Test
     void a_terminal_gets_colour_and_signs() {
-        assertThat(zelotype(true, "demo")).isZero();
+        assertThat(zelotype(true, "demo", "--into", report.toString())).isZero();
         assertThat(out.toString())
                 .contains("\u001b[")
                 .contains("✔")
@@ -62,7 +192,15 @@ class MainTest {
                 "generate        | 2 | Missing required option: '--into=FOLDER'",
                 "generate --into x | 2 | Say what to write doubles for, with --from or --type.",
                 "generate --into x --type a.B --style mad | 2 | There is no style 'mad'",
-                "demo surplus    | 2 | Unmatched argument at index 1: 'surplus'"
+                "demo surplus    | 2 | There is no example 'surplus': give one of night-run, doubles",
+                "story --format gif | 2 | There is no format 'gif': give text, mermaid, svg, png or html.",
+                "story --outcome odd | 2 | There is no outcome 'odd'",
+                "story --calls 1to4 | 2 | --calls=1to4 is no range",
+                "story --format png | 2 | A png is not for terminals: give a file with --into.",
+                "coverage --sort up | 2 | There is no order 'up': give name, least or most.",
+                "coverage --format xml | 2 | There is no format 'xml': give text, csv or json.",
+                "coverage --fail-under 101 | 2 | --fail-under=101.0 is no share: give 0 to 100.",
+                "report | 2 | Missing required option: '--into=FOLDER'"
             })
     void wrong_use_is_said_on_standard_error_without_a_stack_trace(String arguments, int code, String message) {
         assertThat(zelotype(false, arguments.isEmpty() ? new String[0] : arguments.split(" ")))
@@ -72,6 +210,18 @@ class MainTest {
                 .containsPattern("Usage: zelotype|Did you mean: zelotype generate")
                 .doesNotContain("\tat ");
         assertThat(out.toString()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"story", "coverage", "report --into x"})
+    void a_journal_that_is_not_there_is_said_without_a_stack_trace(String arguments) {
+        assertThat(zelotype(false, (arguments + " --journal no/such/place").split(" ")))
+                .isEqualTo(2);
+        assertThat(err.toString())
+                .startsWith(
+                        "There is no journal in no/such/place. Run the tests with zelotype.journal=no/such/place first.")
+                .doesNotContain("\tat ");
+        assertThat(Path.of("x")).doesNotExist();
     }
 
     @Test
@@ -101,6 +251,9 @@ class MainTest {
         "--help, zelotype demo",
         "demo --help, zelotype demo",
         "generate --help, zelotype generate --from src/main/java",
+        "story --help, zelotype story --test closes_when_humid",
+        "coverage --help, zelotype coverage --sort least",
+        "report --help, zelotype report --journal target/journal",
         "--version, zelotype 0."
     })
     void help_shows_an_example(String arguments, String expected) {

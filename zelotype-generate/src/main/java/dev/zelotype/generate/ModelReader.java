@@ -6,12 +6,11 @@ import com.palantir.javapoet.CodeBlock;
 import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
+import dev.zelotype.generate.MethodFinder.Found;
 import dev.zelotype.generate.MethodModel.Access;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -27,7 +26,6 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.ArrayType;
-import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.ExecutableType;
 import javax.lang.model.type.IntersectionType;
 import javax.lang.model.type.TypeKind;
@@ -45,10 +43,13 @@ final class ModelReader {
 
     private final Elements elements;
     private final Types types;
+    private final MethodFinder finder;
+    private @Nullable List<MethodModel> methodsOfObject;
 
     ModelReader(Elements elements, Types types) {
         this.elements = elements;
         this.types = types;
+        this.finder = new MethodFinder(elements, types);
     }
 
     /** Why a type cannot be written a double for; empty if it can. */
@@ -117,28 +118,10 @@ final class ModelReader {
 
     TypeModel read(TypeElement type) {
         Reading reading = new Reading(type);
-        Map<ExecutableElement, List<ExecutableElement>> own = new LinkedHashMap<>();
-        Map<ExecutableElement, List<ExecutableElement>> ofObject = new LinkedHashMap<>();
-        List<ExecutableElement> all = ElementFilter.methodsIn(elements.getAllMembers(type));
-        Set<ExecutableElement> fixed = new LinkedHashSet<>(all);
-        fixed.removeIf(method -> !method.getModifiers().contains(Modifier.FINAL));
-        for (ExecutableElement method : all) {
-            // An interface may declare again what a superclass has made final.
-            if (isOverridable(method) && alike(fixed, type, method) == null) {
-                add(isObjectMethod(method) && !isLeftToSubclasses(method) ? ofObject : own, type, method);
-            }
-        }
-        if (type.getKind() == ElementKind.INTERFACE) {
-            TypeElement object = elements.getTypeElement("java.lang.Object");
-            // Its doubles are classes all the same, and have what interfaces do not promise: clone.
-            ElementFilter.methodsIn(object.getEnclosedElements()).stream()
-                    .filter(method -> isOverridable(method) && isObjectMethod(method))
-                    .forEach(method -> add(ofObject, type, method));
-        }
-        ofObject.keySet().removeIf(method -> alike(own.keySet(), type, method) != null);
+        MethodFinder.Methods found = finder.find(type);
         List<ConstructorModel> constructors = reading.constructors();
-        List<MethodModel> methods = reading.methods(own);
-        List<MethodModel> objectMethods = reading.methods(ofObject);
+        List<MethodModel> methods = reading.methods(found.own());
+        List<MethodModel> objectMethods = objectMethods(reading, found.ofObject());
         return new TypeModel(
                 ClassName.get(type),
                 elements.getBinaryName(type).toString(),
@@ -153,85 +136,19 @@ final class ModelReader {
                 objectMethods);
     }
 
-    private static boolean isOverridable(ExecutableElement method) {
-        Set<Modifier> modifiers = method.getModifiers();
-        return !modifiers.contains(Modifier.STATIC)
-                && !modifiers.contains(Modifier.FINAL)
-                && !modifiers.contains(Modifier.PRIVATE)
-                && !method.getSimpleName().contentEquals("finalize");
-    }
-
-    /** What every class has, even if an interface such as {@code Comparator} declares it again. */
-    private static boolean isObjectMethod(ExecutableElement method) {
-        String name = method.getSimpleName().toString();
-        return switch (name) {
-            case "toString", "hashCode" -> method.getParameters().isEmpty();
-            case "clone" -> method.getEnclosingElement().toString().equals("java.lang.Object");
-            case "equals" ->
-                method.getParameters().size() == 1
-                        && method.getParameters().get(0).asType().toString().equals("java.lang.Object");
-            default -> false;
-        };
-    }
-
-    private boolean isNarrower(TypeElement type, ExecutableElement method, ExecutableElement known) {
-        return types.isSubtype(returned(type, method), returned(type, known))
-                && !types.isSameType(returned(type, method), returned(type, known));
-    }
-
-    /** A class can demand even of {@code hashCode} that each subclass write its own. */
-    private static boolean isLeftToSubclasses(ExecutableElement method) {
-        return method.getModifiers().contains(Modifier.ABSTRACT)
-                && method.getEnclosingElement().getKind() == ElementKind.CLASS;
-    }
-
-    /** Adds a method, or joins it to one that can be called with the same words, since two supertypes declare it. */
-    private void add(
-            Map<ExecutableElement, List<ExecutableElement>> found, TypeElement type, ExecutableElement method) {
-        ExecutableElement known = alike(found.keySet(), type, method);
-        if (known == null) {
-            found.put(method, List.of());
-            return;
+    /** Nearly every type has them from {@code Object} itself, and then they are the same for all. */
+    private List<MethodModel> objectMethods(Reading reading, List<Found> found) {
+        if (!found.stream().allMatch(each -> isOfObject(each.method()))) {
+            return reading.methods(found);
         }
-        boolean overridesKnown = types.isSubsignature(member(type, method), member(type, known));
-        boolean knownOverrides = types.isSubsignature(member(type, known), member(type, method));
-        // One without type arguments stands in for one with them, but not the other way round.
-        boolean narrower = overridesKnown == knownOverrides ? isNarrower(type, method, known) : overridesKnown;
-        List<ExecutableElement> others = new ArrayList<>(found.get(known));
-        others.add(narrower ? known : method);
-        if (narrower) {
-            found.remove(known);
+        if (methodsOfObject == null || methodsOfObject.size() != found.size()) {
+            methodsOfObject = reading.methods(found);
         }
-        found.put(narrower ? method : known, others);
+        return methodsOfObject;
     }
 
-    private @Nullable ExecutableElement alike(
-            Set<ExecutableElement> among, TypeElement type, ExecutableElement method) {
-        for (ExecutableElement other : among) {
-            if (other.getSimpleName().equals(method.getSimpleName())
-                    && erasedParameters(type, other).equals(erasedParameters(type, method))) {
-                return other;
-            }
-        }
-        return null;
-    }
-
-    /** A method with the types that its variables stand for in a type; what the type itself declares is as it stands. */
-    private ExecutableType member(TypeElement type, ExecutableElement method) {
-        if (method.getEnclosingElement().equals(type)) {
-            return (ExecutableType) method.asType();
-        }
-        return (ExecutableType) types.asMemberOf((DeclaredType) type.asType(), method);
-    }
-
-    private List<String> erasedParameters(TypeElement type, ExecutableElement method) {
-        return member(type, method).getParameterTypes().stream()
-                .map(this::descriptor)
-                .toList();
-    }
-
-    private TypeMirror returned(TypeElement type, ExecutableElement method) {
-        return types.erasure(member(type, method).getReturnType());
+    private static boolean isOfObject(ExecutableElement method) {
+        return method.getEnclosingElement().toString().equals("java.lang.Object");
     }
 
     private static List<TypeVariableName> variables(List<? extends TypeParameterElement> parameters) {
@@ -295,20 +212,19 @@ final class ModelReader {
             return constructors;
         }
 
-        List<MethodModel> methods(Map<ExecutableElement, List<ExecutableElement>> found) {
+        List<MethodModel> methods(List<Found> found) {
             Map<String, Integer> overloads = new HashMap<>();
-            found.keySet()
-                    .forEach(method -> overloads.merge(method.getSimpleName().toString(), 1, Integer::sum));
+            found.forEach(each -> overloads.merge(each.method().getSimpleName().toString(), 1, Integer::sum));
             List<MethodModel> methods = new ArrayList<>();
-            found.forEach((method, others) -> {
-                boolean overloaded = overloads.get(method.getSimpleName().toString()) > 1;
-                methods.add(method(method, others, overloaded));
+            found.forEach(each -> {
+                boolean overloaded = overloads.get(each.method().getSimpleName().toString()) > 1;
+                methods.add(method(each.method(), each.others(), overloaded));
             });
             return methods;
         }
 
         private MethodModel method(ExecutableElement method, List<ExecutableElement> others, boolean overloaded) {
-            ExecutableType actual = member(type, method);
+            ExecutableType actual = finder.member(type, method);
             String name = method.getSimpleName().toString();
             noteInterruptedClose(method, actual);
             refuseHiddenVariables(method);
@@ -316,7 +232,7 @@ final class ModelReader {
                     name,
                     unusedName(overloaded ? name + ofTypes(method) : name),
                     link(method, overloaded),
-                    name + descriptor(method),
+                    finder.erased(method),
                     actual.getTypeVariables().stream().map(this::variable).toList(),
                     annotations(method),
                     warningsOf(method),
@@ -349,7 +265,7 @@ final class ModelReader {
         private TypeMirror narrowest(ExecutableType actual, List<ExecutableElement> others) {
             TypeMirror narrowest = actual.getReturnType();
             for (ExecutableElement other : others) {
-                TypeMirror returned = returned(type, other);
+                TypeMirror returned = finder.returned(type, other);
                 boolean narrower = returned.getKind() == TypeKind.DECLARED
                         && types.isSubtype(returned, types.erasure(narrowest))
                         && !types.isSameType(returned, types.erasure(narrowest));
@@ -391,7 +307,7 @@ final class ModelReader {
             for (TypeMirror thrown : actual.getThrownTypes()) {
                 boolean allowed = true;
                 for (ExecutableElement other : others) {
-                    allowed &= member(type, other).getThrownTypes().stream()
+                    allowed &= finder.member(type, other).getThrownTypes().stream()
                             .anyMatch(declared -> types.isSubtype(thrown, declared));
                 }
                 if (allowed) {
@@ -470,31 +386,5 @@ final class ModelReader {
             out.append(Character.toUpperCase(simple.charAt(0))).append(simple.substring(1));
         }
         return out.toString();
-    }
-
-    private String descriptor(ExecutableElement method) {
-        StringBuilder out = new StringBuilder("(");
-        method.getParameters().forEach(parameter -> out.append(descriptor(parameter.asType())));
-        return out.append(')').append(descriptor(method.getReturnType())).toString();
-    }
-
-    private String descriptor(TypeMirror type) {
-        TypeMirror erased = types.erasure(type);
-        return switch (erased.getKind()) {
-            case BOOLEAN -> "Z";
-            case BYTE -> "B";
-            case SHORT -> "S";
-            case INT -> "I";
-            case LONG -> "J";
-            case CHAR -> "C";
-            case FLOAT -> "F";
-            case DOUBLE -> "D";
-            case VOID -> "V";
-            case ARRAY -> "[" + descriptor(((ArrayType) erased).getComponentType());
-            default -> {
-                TypeElement element = (TypeElement) ((DeclaredType) erased).asElement();
-                yield "L" + elements.getBinaryName(element).toString().replace('.', '/') + ";";
-            }
-        };
     }
 }

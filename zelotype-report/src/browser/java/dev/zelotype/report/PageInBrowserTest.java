@@ -108,7 +108,10 @@ class PageInBrowserTest {
         Long painted = (Long) browser.executeScript("const c = document.querySelector('canvas');"
                 + "return c.getContext('2d').getImageData(0, 0, c.width, c.height).data.filter(v => v > 0).length");
         assertThat(painted).isGreaterThan(1000);
-        assertThat(all("tbody td a")).singleElement().extracting(WebElement::getText).isEqualTo("NightRunTest: a troubled night");
+        assertThat(all("tbody td a"))
+                .singleElement()
+                .extracting(WebElement::getText)
+                .isEqualTo("NightRunTest: a troubled night");
     }
 
     @Test
@@ -201,7 +204,8 @@ class PageInBrowserTest {
     /** How much text and paper differ, from 1 to 21. */
     private static final String CONTRAST = """
             const light = css => {
-              const [r, g, b] = css.match(/\\d+/g).map(v => v / 255).map(v => v <= .03928 ? v / 12.92 : ((v + .055) / 1.055) ** 2.4);
+              const linear = v => v <= .03928 ? v / 12.92 : ((v + .055) / 1.055) ** 2.4;
+              const [r, g, b] = css.match(/\\d+/g).map(v => linear(v / 255));
               return .2126 * r + .7152 * g + .0722 * b;
             };
             const style = getComputedStyle(document.body);

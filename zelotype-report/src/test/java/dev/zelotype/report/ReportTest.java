@@ -43,6 +43,10 @@ import org.w3c.dom.NodeList;
  */
 class ReportTest {
 
+    /** Addresses that name something, and that nobody fetches. */
+    private static final String NAMES_NOT_PLACES =
+            "https?://(www\\.w3\\.org|www\\.chartjs\\.org|github\\.com/(chartjs|kurkle))[^ \"]*";
+
     @TempDir
     Path folder;
 
@@ -103,9 +107,8 @@ class ReportTest {
                 .contains("    p0--xp2: ? park(): 1 call wanted, there was none [missing]\n")
                 .contains("#60;/script#62;");
         assertThat(text.lines())
-                .allMatch(
-                        line -> line.matches(
-                                "sequenceDiagram| +(participant p\\d as .*|loop \\d+ times|end|p\\d(->>|-\\)|-x|--x|-->>)p\\d: .*)"));
+                .allMatch(line -> line.matches("sequenceDiagram| +(participant p\\d as .*|loop \\d+ times|end"
+                        + "|p\\d(->>|-\\)|-x|--x|-->>)p\\d: .*)"));
     }
 
     @Test
@@ -193,10 +196,7 @@ class ReportTest {
                 .doesNotContain("</script");
         try (Stream<Path> files = Files.walk(into)) {
             assertThat(files.filter(Files::isRegularFile))
-                    .allSatisfy(file -> assertThat(Files.readString(file)
-                                    .replaceAll(
-                                            "https?://(www\\.w3\\.org|www\\.chartjs\\.org|github\\.com/chartjs|github\\.com/kurkle)[^ \"]*",
-                                            ""))
+                    .allSatisfy(file -> assertThat(Files.readString(file).replaceAll(NAMES_NOT_PLACES, ""))
                             .as("reaches for no network: " + file)
                             .doesNotContainPattern("(src|href)=\"?(https?:)?//|fetch\\(|XMLHttpRequest"));
         }
@@ -223,7 +223,7 @@ class ReportTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "VERIFIED | weather.humidityAt(String) | 1 | 1          | 1 | 0 | A call that has a supposed answer is verified as well",
+                "VERIFIED | weather.humidityAt(String) | 1 | 1          | 1 | 0 | A call that has a supposed answer",
                 "VERIFIED | mount.rate()               | 2 | 2          | 0 | 0 | A query is counted exactly",
                 "EXPECTED | mount.rate()               | 1 | 1          | 0 | 0 | A query is counted exactly",
                 "VERIFIED | mount.track(String,int,int)| 1 | 2147483647 | 3 | 0 | Every argument is pinned down",
@@ -258,7 +258,7 @@ class ReportTest {
         if (expected.equals("none")) {
             assertThat(advice).contains("\"advice\":[]");
         } else {
-            assertThat(advice).contains("\"title\":\"" + expected + "\"", "\"milder\":\"", "\"times\":1");
+            assertThat(advice).contains("\"title\":\"" + expected, "\"milder\":\"", "\"times\":1");
         }
     }
 

@@ -21,6 +21,6 @@ class ComparisonTest {
                 .filter(line -> !line.isBlank() && !line.startsWith("import ") && !line.startsWith("package "))
                 .count();
 
-        assertThat(Files.readString(Path.of("../docs/guide.md"))).contains("| " + way + " | " + counted + " |");
+        assertThat(Files.readString(Path.of("../docs/guide/doubles.md"))).contains("| " + way + " | " + counted + " |");
     }
 }

@@ -1,0 +1,8 @@
+package dev.observatory;
+
+/** Opens and closes. */
+public interface Dome {
+    void open();
+
+    void close();
+}

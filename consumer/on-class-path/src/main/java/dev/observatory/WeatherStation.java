@@ -1,0 +1,6 @@
+package dev.observatory;
+
+/** Knows the weather. */
+public interface WeatherStation {
+    int humidity();
+}

@@ -1,0 +1,11 @@
+package dev.observatory;
+
+/** Cannot be injected. */
+final class Clock {
+
+    private Clock() {}
+
+    static long now() {
+        return System.nanoTime();
+    }
+}

@@ -1,0 +1,87 @@
+package dev.zelotype.examples.guide;
+
+import static dev.zelotype.Zelotype.*;
+import static dev.zelotype.doubles.Kind.*;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.examples.observatory.Dome;
+import dev.zelotype.examples.observatory.LogEntry;
+import dev.zelotype.examples.observatory.Mount;
+import dev.zelotype.examples.observatory.NightLog;
+import dev.zelotype.examples.observatory.NightRun;
+import dev.zelotype.examples.observatory.SkyTarget;
+import dev.zelotype.examples.observatory.TargetCatalog;
+import dev.zelotype.examples.observatory.WeatherStation;
+import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.Subject;
+import dev.zelotype.junit.WithDoubles;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The milder forms of what makes tests brittle. */
+@WithDoubles
+class BrittleTestsTest {
+
+    @Collaborator(STUB)
+    WeatherStation weather;
+
+    @Collaborator(SPY)
+    Dome dome;
+
+    @Collaborator(SPY)
+    Mount mount;
+
+    @Collaborator(STUB)
+    TargetCatalog catalog;
+
+    @Collaborator(SPY)
+    NightLog log;
+
+    @Subject
+    NightRun run;
+
+    private final SkyTarget harrow = new SkyTarget("Harrow-2", 47);
+
+    @BeforeEach
+    void a_known_target() {
+        suppose(() -> catalog.find("Harrow-2")).returns(Optional.of(harrow));
+    }
+
+    @Test
+    void the_result_alone() {
+        suppose(weather::humidity).returns(95);
+
+        assertThat(run.observe(List.of("Harrow-2"))).isZero();
+        verify(log::append)
+                .where("tells of humidity", entry -> entry.text().contains("humid"))
+                .once();
+    }
+
+    @Test
+    void counts_of_what_does_something() {
+        run.observe(List.of("Harrow-2"));
+
+        verify(mount::park).once();
+        verify(weather::humidity).atLeast(1);
+    }
+
+    @Test
+    void the_order_of_two_calls() {
+        run.observe(List.of("Harrow-2"));
+
+        inThisOrder(() -> {
+            verify(dome::open).once();
+            verify(mount::slewTo).atLeast(1);
+        });
+    }
+
+    @Test
+    void the_argument_that_matters() {
+        mount.track(harrow, 3);
+        log.append(LogEntry.of("tracking"));
+
+        verify((SkyTarget any) -> mount.track(any, 3)).once();
+    }
+}

@@ -1,0 +1,74 @@
+package dev.zelotype.examples.observatory;
+
+import static dev.zelotype.Zelotype.expect;
+import static dev.zelotype.Zelotype.suppose;
+import static dev.zelotype.Zelotype.verify;
+import static dev.zelotype.doubles.Kind.MOCK;
+import static dev.zelotype.doubles.Kind.SPY;
+import static dev.zelotype.doubles.Kind.STUB;
+
+import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.Subject;
+import dev.zelotype.junit.WithDoubles;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.DisplayNameGeneration;
+import org.junit.jupiter.api.DisplayNameGenerator.ReplaceUnderscores;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Tests that are meant to fail, so that the demo can show what failures say. The build does not run them by themselves.
+ */
+@WithDoubles
+@DisplayNameGeneration(ReplaceUnderscores.class)
+class TroubledNight {
+
+    private static final SkyTarget HARROW = new SkyTarget("Harrow-2", 47);
+    private static final SkyTarget QUILL = new SkyTarget("Quill-9", 61);
+
+    @Collaborator(STUB)
+    WeatherStation weather;
+
+    @Collaborator(MOCK)
+    Dome dome;
+
+    @Collaborator(SPY)
+    Mount mount;
+
+    @Collaborator(STUB)
+    TargetCatalog catalog;
+
+    @Subject
+    NightRun run;
+
+    @BeforeEach
+    void the_catalog_mistakes_one_target_for_another() {
+        suppose(() -> catalog.find("Harrow-2")).returns(Optional.of(QUILL));
+    }
+
+    @Test
+    void a_call_that_nobody_expected() {
+        expect(dome::open).once();
+
+        run.observe(List.of("Harrow-2"));
+    }
+
+    @Test
+    void a_call_that_is_missing() {
+        suppose(weather::humidity).returns(95);
+        expect(dome::open).once();
+
+        run.observe(List.of("Harrow-2"));
+    }
+
+    @Test
+    void a_call_with_another_argument() {
+        expect(dome::open).once();
+        expect(dome::close).once();
+
+        run.observe(List.of("Harrow-2"));
+
+        verify(() -> mount.slewTo(HARROW)).once();
+    }
+}
