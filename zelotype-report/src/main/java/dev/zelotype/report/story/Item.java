@@ -60,7 +60,11 @@ public sealed interface Item {
                     && threw == other.threw;
         }
 
-        /** The answer with what is to be known of it: {@code = 95}, {@code = "" (by default)}, {@code threw ...}. */
+        /**
+         * The answer with what is to be known of it: {@code = 95}, {@code = "" (by default)}, {@code threw ...}.
+         *
+         * @return the text; empty if nothing came back
+         */
         public String answerText() {
             if (answer.isEmpty()) {
                 return mark == Mark.UNEXPECTED ? "refused" : "";
