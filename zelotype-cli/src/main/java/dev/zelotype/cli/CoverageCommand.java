@@ -51,7 +51,7 @@ final class CoverageCommand implements Callable<Integer> {
             names = "--only",
             paramLabel = "NAMES",
             defaultValue = "*",
-            description = "Only types whose qualified name fits; * stands for anything.")
+            description = "Only types whose qualified name fits one of these; * stands for anything.")
     private String only;
 
     @Option(
@@ -95,7 +95,8 @@ final class CoverageCommand implements Callable<Integer> {
         Sort order = order();
         Coverage coverage = new Coverage();
         JournalReader.read(journal.path(), coverage::add);
-        Pattern wanted = Pattern.compile(Pattern.quote(only).replace("*", "\\E.*\\Q"));
+        Pattern wanted =
+                Pattern.compile(Pattern.quote(only).replace("*", "\\E.*\\Q").replace(",", "\\E|\\Q"));
         List<Row> rows = coverage.rows(order).stream()
                 .filter(row -> wanted.matcher(row.type()).matches())
                 .toList();

@@ -130,7 +130,7 @@ class MainTest {
     @Test
     void coverage_is_told_and_can_fail_a_build() throws IOException {
         String journal = journal();
-        assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "*.Mount", "--fail-under", "50"))
+        assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "no.Such,*.Mount", "--fail-under", "50"))
                 .isZero();
         assertThat(out.toString()).isEqualTo("""
                                          supposed  expected  verified    called

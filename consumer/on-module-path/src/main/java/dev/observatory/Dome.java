@@ -1,8 +1,0 @@
-package dev.observatory;
-
-/** Opens and closes. */
-public interface Dome {
-    void open();
-
-    void close();
-}

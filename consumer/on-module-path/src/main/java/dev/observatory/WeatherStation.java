@@ -1,6 +1,0 @@
-package dev.observatory;
-
-/** Knows the weather. */
-public interface WeatherStation {
-    int humidity();
-}
