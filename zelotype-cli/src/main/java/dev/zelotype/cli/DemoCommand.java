@@ -86,6 +86,9 @@ final class DemoCommand implements Callable<Integer> {
         ConversationPrinter printer = new ConversationPrinter(terminal);
         JournalReader.read(folder, printer::print);
         printer.printTotal(passed, failed);
+        if (failed > 0 && asMeant) {
+            terminal.out().println("those that failed are meant to: they show what failures say");
+        }
         Path page = ReportCommand.write(terminal, folder, into, "The demo");
         terminal.out().println("report: " + page);
         if (chosen.size() < DemoExample.ALL.size()) {

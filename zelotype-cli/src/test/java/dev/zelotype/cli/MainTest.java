@@ -71,7 +71,7 @@ class MainTest {
         assertThat(out.toString())
                 .contains("FAILED a call that is missing")
                 .contains("Expected exactly 1 call of mount.slewTo(Harrow-2), but there was none.")
-                .contains(" passed, 3 failed");
+                .contains(" passed, 3 failed\nthose that failed are meant to");
     }
 
     private String journal() throws IOException {

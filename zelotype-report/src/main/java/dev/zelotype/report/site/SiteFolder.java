@@ -18,6 +18,8 @@ final class SiteFolder {
 
     private final Path target;
     private final Path growing;
+    /** Another thread may give up while this one still writes. */
+    private volatile boolean abandoned;
 
     SiteFolder(Path target) {
         this.target = target.toAbsolutePath();
@@ -48,6 +50,9 @@ final class SiteFolder {
 
     void write(String name, Content content) {
         Path file = growing.resolve(name);
+        if (abandoned) {
+            throw new ReportException("The report to " + target + " was given up.", null);
+        }
         try {
             Files.createDirectories(file.getParent());
             try (Writer out = Files.newBufferedWriter(file)) {
@@ -72,6 +77,7 @@ final class SiteFolder {
 
     /** Removes what was written unless it is in its place. */
     void abandon() {
+        abandoned = true;
         try {
             delete(growing);
         } catch (IOException e) {
