@@ -36,7 +36,6 @@ public class CallBenchmark {
     private RecordingHandler handler;
     private Mount proxy;
     private Mount zelotype;
-    private Mount detailed;
 
     @Setup
     public void setUp() throws NoSuchMethodException {
@@ -49,9 +48,6 @@ public class CallBenchmark {
         Scene.open(SceneSettings.defaults().linesOfCalls(0));
         zelotype = stub(Mount.class);
         suppose(zelotype::track).returns(7);
-        Scene.open(SceneSettings.defaults().linesOfCalls(0).keepDetails(true));
-        detailed = stub(Mount.class);
-        suppose(detailed::track).returns(7);
     }
 
     private static int call(Mount mount) {
@@ -81,13 +77,5 @@ public class CallBenchmark {
     public int zelotype() {
         forgetCalls(zelotype);
         return call(zelotype);
-    }
-
-    /** As with a journal: each call is printed as it happens. */
-    @Benchmark
-    @OperationsPerInvocation(CALLS)
-    public int detailed() {
-        forgetCalls(detailed);
-        return call(detailed);
     }
 }

@@ -26,6 +26,7 @@ public final class PerformancePage {
     private static final int PROCESSES = 15;
 
     private static final int REPORT_MEMORY = 64;
+    private static final String OF_REPORTS = ".*(zelotype-report|plantuml|jmustache|chart\\.js)[^/]*\\.jar";
 
     private final List<String> rows = new ArrayList<>();
     private String report = "";
@@ -63,7 +64,7 @@ public final class PerformancePage {
                 "ns");
         row(
                 "an answered call that a journal will tell of",
-                score(results, "detailed"),
+                score(jmh(DetailedCallBenchmark.class), "detailed"),
                 "the same without a journal",
                 zelotype,
                 0,
@@ -207,7 +208,7 @@ public final class PerformancePage {
                 jars.map(Path::toString).forEach(entries::add);
             }
         }
-        entries.removeIf(entry -> entry.matches(".*(zelotype-report|plantuml|jmustache|chart\\.js)[^/]*\\.jar"));
+        entries.removeIf(entry -> entry.matches(OF_REPORTS));
         return String.join(File.pathSeparator, entries);
     }
 
@@ -275,6 +276,8 @@ public final class PerformancePage {
                   its array of arguments.
                 - A new double belongs to a scene, which counts it, names it and can show it; a proxy belongs to nobody. The
                   row holds the making of the scene as well.
+                - Reading a type for doubles takes little more than the compiler needs; writing readable source for it, in
+                  a JVM that has just started, takes about as long again.
                 - The first double of a JVM loads the bytecode library and the engine; the JVM keeps no archive of them as it
                   does of its own proxies. One JUnit test hardly feels it.
                 """.formatted(

@@ -9,9 +9,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -25,6 +27,7 @@ final class OutputFolder {
 
     private final Path folder;
     private final String again;
+    private final Set<Path> foldersMade = new HashSet<>();
 
     OutputFolder(Path folder, String again) {
         this.folder = folder;
@@ -92,13 +95,16 @@ final class OutputFolder {
     /** Writes a file whole or not at all. */
     void write(Path file, String source) {
         try {
-            Files.createDirectories(file.getParent());
-            Path beside = Files.createTempFile(file.getParent(), "zelotype", ".tmp");
+            if (foldersMade.add(file.getParent())) {
+                Files.createDirectories(file.getParent());
+            }
+            Path beside = file.resolveSibling(file.getFileName() + ".tmp");
             try {
                 Files.writeString(beside, withHeader(source));
                 Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING);
-            } finally {
+            } catch (IOException e) {
                 Files.deleteIfExists(beside);
+                throw e;
             }
         } catch (IOException e) {
             throw new GenerateException(file + " cannot be written: " + e + ".");

@@ -1,0 +1,54 @@
+package dev.zelotype.benchmarks;
+
+import static dev.zelotype.Zelotype.forgetCalls;
+import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.suppose;
+
+import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OperationsPerInvocation;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/**
+ * An answered and recorded call of which a journal will tell: it is printed as it happens.
+ */
+@State(Scope.Thread)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.NANOSECONDS)
+@Warmup(iterations = 5, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(3)
+public class DetailedCallBenchmark {
+
+    private static final int CALLS = 1_000;
+
+    private Mount detailed;
+
+    @Setup
+    public void setUp() {
+        Scene.open(SceneSettings.defaults().linesOfCalls(0).keepDetails(true));
+        detailed = stub(Mount.class);
+        suppose(detailed::track).returns(7);
+    }
+
+    @Benchmark
+    @OperationsPerInvocation(CALLS)
+    public int detailed() {
+        forgetCalls(detailed);
+        int sum = 0;
+        for (int i = 0; i < CALLS; i++) {
+            sum += detailed.track("Harrow-2", i & 63);
+        }
+        return sum;
+    }
+}
