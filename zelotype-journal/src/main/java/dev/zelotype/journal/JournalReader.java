@@ -29,6 +29,10 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Reads journals, scene by scene, in memory bounded by the largest scene.
+ *
+ * <pre>{@code
+ * JournalReader.read(Path.of("target/journal"), scene -> System.out.println(scene.title() + " " + scene.outcome()));
+ * }</pre>
  */
 public final class JournalReader {
 

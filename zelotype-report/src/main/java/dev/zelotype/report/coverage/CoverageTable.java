@@ -10,6 +10,10 @@ import java.util.List;
 
 /**
  * Coverage for other programs.
+ *
+ * <pre>{@code
+ * Files.writeString(Path.of("coverage.csv"), CoverageTable.csv(coverage.rows(Coverage.Sort.NAME)));
+ * }</pre>
  */
 public final class CoverageTable {
 

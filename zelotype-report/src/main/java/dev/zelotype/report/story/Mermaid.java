@@ -5,6 +5,10 @@ import dev.zelotype.report.story.Item.Message;
 
 /**
  * A story as Mermaid text, which hosts of Markdown draw as a sequence diagram.
+ *
+ * <pre>{@code
+ * String text = Mermaid.of(Story.of(scene).folded());
+ * }</pre>
  */
 public final class Mermaid {
 

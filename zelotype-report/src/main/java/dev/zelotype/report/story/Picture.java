@@ -15,6 +15,12 @@ import net.sourceforge.plantuml.SourceStringReader;
 
 /**
  * A story as a sequence diagram with lifelines and messages, drawn into a file.
+ *
+ * <pre>{@code
+ * try (OutputStream file = Files.newOutputStream(Path.of("night.svg"))) {
+ *     Picture.draw(Story.of(scene).folded(), Picture.Format.SVG, file);
+ * }
+ * }</pre>
  */
 public final class Picture {
 

@@ -8,6 +8,11 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * A story as lines of text: lifelines beside each other, and a line for each message.
+ *
+ * <pre>{@code
+ * TextStory.of(Story.of(scene).folded(), 100, TextStory.Signs.DRAWN)
+ *         .forEach(line -> System.out.println(line.head() + line.message()));
+ * }</pre>
  */
 public final class TextStory {
 
