@@ -200,8 +200,7 @@ final class StoryCommand implements Callable<Integer> {
         terminal.out()
                 .println(terminal.styled("bold", story.title()) + "  "
                         + terminal.styled(
-                                passed ? "fg(34)" : "fg(160)",
-                                scene.outcome().name().toLowerCase(Locale.ROOT)));
+                                passed ? "fg(34)" : "fg(160)", scene.outcome().word()));
         TextStory.Signs signs = terminal.unicode() ? TextStory.Signs.DRAWN : TextStory.Signs.ASCII;
         for (TextStory.Line line : TextStory.of(story, WIDTH, signs)) {
             terminal.out()

@@ -67,13 +67,17 @@ public final class Generator {
      * @throws GenerateException if there is no such type
      */
     public void addTypes(List<String> names) {
+        List<String> whole = new ArrayList<>();
         for (String name : names) {
             if (name.contains("*")) {
                 String packageName = name.substring(0, Math.max(0, name.lastIndexOf('.')));
                 types.readPackage(packageName, name, wanted(name));
             } else {
-                types.readNamed(List.of(name));
+                whole.add(name);
             }
+        }
+        if (!whole.isEmpty()) {
+            types.readNamed(whole);
         }
     }
 

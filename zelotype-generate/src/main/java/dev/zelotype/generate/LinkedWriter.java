@@ -13,7 +13,6 @@ import com.palantir.javapoet.WildcardTypeName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.function.BiFunction;
 import javax.lang.model.element.Modifier;
 
@@ -62,8 +61,6 @@ final class LinkedWriter {
         for (int number = 0; number < methods.size(); number++) {
             method(number, methods.get(number));
         }
-        Set<String> warnings = new TreeSet<>(type.warnings());
-        Writer.suppress(out, warnings);
         return out.build();
     }
 

@@ -34,7 +34,6 @@ import javax.lang.model.type.TypeVariable;
 import javax.lang.model.util.ElementFilter;
 import javax.lang.model.util.Elements;
 import javax.lang.model.util.Types;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Turns what the compiler knows of a type into a model. The same for source files, class files and annotation processing.
@@ -44,7 +43,7 @@ final class ModelReader {
     private final Elements elements;
     private final Types types;
     private final MethodFinder finder;
-    private @Nullable List<MethodModel> methodsOfObject;
+    private final Map<List<Found>, List<MethodModel>> methodsOfObject = new HashMap<>();
 
     ModelReader(Elements elements, Types types) {
         this.elements = elements;
@@ -138,13 +137,9 @@ final class ModelReader {
 
     /** Nearly every type has them from {@code Object} itself, and then they are the same for all. */
     private List<MethodModel> objectMethods(Reading reading, List<Found> found) {
-        if (!found.stream().allMatch(each -> isOfObject(each.method()))) {
-            return reading.methods(found);
-        }
-        if (methodsOfObject == null || methodsOfObject.size() != found.size()) {
-            methodsOfObject = reading.methods(found);
-        }
-        return methodsOfObject;
+        return found.stream().allMatch(each -> isOfObject(each.method()))
+                ? methodsOfObject.computeIfAbsent(found, reading::methods)
+                : reading.methods(found);
     }
 
     private static boolean isOfObject(ExecutableElement method) {

@@ -41,10 +41,8 @@ final class OutputFolder {
             Path file = folder.resolve(source.getKey());
             outcomes.add(outcome(file, source.getValue()));
         }
-        for (Path file : generatedBefore()) {
-            if (!sources.containsKey(folder.relativize(file))) {
-                outcomes.add(new Outcome(file, State.VANISHED, List.of()));
-            }
+        for (Path file : vanished(sources.keySet())) {
+            outcomes.add(new Outcome(file, State.VANISHED, List.of()));
         }
         return outcomes;
     }
@@ -74,12 +72,15 @@ final class OutputFolder {
         return unified.subList(Math.min(2, unified.size()), unified.size());
     }
 
-    private List<Path> generatedBefore() {
+    /** The files that were written this way before, and are not any more. */
+    private List<Path> vanished(Set<Path> written) {
         if (!Files.isDirectory(folder)) {
             return List.of();
         }
         try (Stream<Path> files = Files.walk(folder)) {
-            return files.filter(file -> file.toString().endsWith(".java") && isWrittenThisWay(read(file)))
+            return files.filter(file -> file.toString().endsWith(".java")
+                            && !written.contains(folder.relativize(file))
+                            && isWrittenThisWay(read(file)))
                     .sorted()
                     .toList();
         } catch (IOException e) {

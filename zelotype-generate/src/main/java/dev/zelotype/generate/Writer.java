@@ -30,13 +30,11 @@ final class Writer {
     private final TypeModel type;
     private final Style style;
     private final TypeSpec.Builder out;
-    private final Set<String> suppressed;
 
     private Writer(TypeModel type, Style style, String packageName) {
         this.packageName = packageName;
         this.type = type;
         this.style = style;
-        this.suppressed = new TreeSet<>(type.warnings());
         this.out = TypeSpec.classBuilder(type.doubleName(style))
                 .addModifiers(Modifier.PUBLIC)
                 .addTypeVariables(type.typeVariables());
@@ -71,11 +69,10 @@ final class Writer {
                 method(method);
             }
         }
-        suppress(out, suppressed);
         return out.build();
     }
 
-    /** What every double of a type says of itself: what it extends, and that it should not be used any more either. */
+    /** The head of every double of a type: what it extends, whether it should not be used any more, what is no news. */
     static void extend(TypeSpec.Builder out, TypeModel type) {
         if (type.isInterface()) {
             out.addSuperinterface(type.self());
@@ -85,11 +82,8 @@ final class Writer {
         if (type.isDeprecated()) {
             out.addAnnotation(Deprecated.class);
         }
-    }
-
-    static void suppress(TypeSpec.Builder out, Set<String> warnings) {
-        if (!warnings.isEmpty()) {
-            out.addAnnotation(suppressing(warnings));
+        if (!type.warnings().isEmpty()) {
+            out.addAnnotation(suppressing(type.warnings()));
         }
     }
 

@@ -183,6 +183,12 @@ class GeneratorTest extends Workshop {
                     protected abstract int level();
                 }
                 """);
+        for (String fixed : List.of("String toString() { return \"\"; }", "int hashCode() { return 1; }")) {
+            String name = fixed.startsWith("int") ? "Numbered" : "Named";
+            source(
+                    "sky/" + name + "Part.java",
+                    "package sky; public abstract class " + name + "Part { @Override public final " + fixed + " }");
+        }
         plan(ALL, "").write(false);
         Generator elsewhere = new Generator(List.of(), Progress.NONE);
         elsewhere.addFrom(List.of(folder.resolve("in")), "sky.Device");

@@ -1,6 +1,7 @@
 package dev.zelotype.journal;
 
 import dev.zelotype.doubles.Conversation;
+import java.util.Locale;
 
 /**
  * One scene of a journal: a test, how it ended, and what its doubles were asked.
@@ -22,6 +23,15 @@ public record JournalScene(
         /** An assertion failed, or something was thrown. */
         FAILED,
         /** The test gave up because an assumption did not hold. */
-        ABORTED
+        ABORTED;
+
+        /**
+         * The outcome as a word.
+         *
+         * @return the name in lower case
+         */
+        public String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 }

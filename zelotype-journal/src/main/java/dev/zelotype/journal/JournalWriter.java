@@ -200,7 +200,7 @@ public final class JournalWriter {
     private void endLine(StringWriter lines, int id, JournalScene scene) throws IOException {
         line(lines, out -> {
             out.writeNumberField("end", id);
-            out.writeStringField("outcome", word(scene.outcome()));
+            out.writeStringField("outcome", scene.outcome().word());
             out.writeStringField("failure", masked(scene.failure()));
             strings(out, "notes", scene.conversation().notes());
         });

@@ -1,7 +1,9 @@
 package dev.zelotype.doubles;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * What the doubles of a scene were told and asked so far, as plain values.
@@ -31,6 +33,17 @@ public record Conversation(
         List<String> all = new ArrayList<>(notes);
         all.addAll(more);
         return new Conversation(subject, types, doubles, calls, statements, List.copyOf(all));
+    }
+
+    /**
+     * What each double is a double of.
+     *
+     * @return the binary names of the doubled types, by the names of the doubles
+     */
+    public Map<String, String> typesOfDoubles() {
+        Map<String, String> types = new HashMap<>();
+        doubles.forEach(info -> types.put(info.name(), info.type()));
+        return types;
     }
 
     /**

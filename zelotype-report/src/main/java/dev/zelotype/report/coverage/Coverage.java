@@ -2,13 +2,11 @@ package dev.zelotype.report.coverage;
 
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.DoubleInfo;
 import dev.zelotype.doubles.Conversation.StatementInfo;
 import dev.zelotype.doubles.Conversation.TypeInfo;
 import dev.zelotype.journal.JournalScene;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -81,10 +79,7 @@ public final class Coverage {
             Map<String, int[]> methods = types.computeIfAbsent(type.name(), name -> new TreeMap<>());
             type.methods().forEach(method -> methods.computeIfAbsent(method, name -> new int[4]));
         }
-        Map<String, String> typeOf = new HashMap<>();
-        for (DoubleInfo info : conversation.doubles()) {
-            typeOf.put(info.name(), info.type());
-        }
+        Map<String, String> typeOf = conversation.typesOfDoubles();
         Set<String> counted = new HashSet<>();
         for (StatementInfo statement : conversation.statements()) {
             count(

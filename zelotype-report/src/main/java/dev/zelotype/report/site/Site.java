@@ -7,7 +7,6 @@ import com.fasterxml.jackson.core.io.CharacterEscapes;
 import com.fasterxml.jackson.core.io.SerializedString;
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.DoubleInfo;
 import dev.zelotype.doubles.Conversation.Outcome;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.coverage.Coverage;
@@ -20,11 +19,9 @@ import java.io.Writer;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -134,10 +131,7 @@ public final class Site implements AutoCloseable {
                 .notes()
                 .forEach(note ->
                         unused.computeIfAbsent(note, first -> new Found()).in(number));
-        Map<String, String> typeOf = new HashMap<>();
-        for (DoubleInfo info : conversation.doubles()) {
-            typeOf.put(info.name(), info.type());
-        }
+        Map<String, String> typeOf = conversation.typesOfDoubles();
         for (CallInfo call : conversation.calls()) {
             String type = typeOf.getOrDefault(call.receiver(), call.receiver());
             calls.computeIfAbsent(type, first -> new long[1])[0]++;
@@ -162,13 +156,14 @@ public final class Site implements AutoCloseable {
     }
 
     private void writeWaiting() {
-        script("data/stories-" + files++ + ".js", "zelotype.stories(" + (files - 1) + ", ", out -> {
+        script("data/stories-" + files + ".js", "zelotype.stories(" + files + ", ", out -> {
             out.writeStartArray();
             for (Story story : waiting) {
                 StoryJson.write(out, story);
             }
             out.writeEndArray();
         });
+        files++;
         waiting.clear();
     }
 
@@ -208,7 +203,7 @@ public final class Site implements AutoCloseable {
                     "title",
                     entry.title(),
                     "outcome",
-                    word(entry.outcome()),
+                    entry.outcome().word(),
                     "calls",
                     entry.calls()));
         }
@@ -271,7 +266,7 @@ public final class Site implements AutoCloseable {
         Map<JournalScene.Outcome, Integer> outcomes = new EnumMap<>(JournalScene.Outcome.class);
         entries.forEach(entry -> outcomes.merge(entry.outcome(), 1, Integer::sum));
         for (JournalScene.Outcome outcome : JournalScene.Outcome.values()) {
-            out.writeNumberField(word(outcome), outcomes.getOrDefault(outcome, 0));
+            out.writeNumberField(outcome.word(), outcomes.getOrDefault(outcome, 0));
         }
         out.writeEndObject();
         out.writeArrayFieldStart("tests");
@@ -279,7 +274,7 @@ public final class Site implements AutoCloseable {
             out.writeStartArray();
             out.writeString(entry.group());
             out.writeString(entry.title());
-            out.writeString(word(entry.outcome()));
+            out.writeString(entry.outcome().word());
             out.writeNumber(entry.calls());
             out.writeNumber(entry.advice());
             out.writeString(entry.failure());
@@ -333,9 +328,5 @@ public final class Site implements AutoCloseable {
             out.writeNumber(test);
         }
         out.writeEndArray();
-    }
-
-    private static String word(JournalScene.Outcome outcome) {
-        return outcome.name().toLowerCase(Locale.ROOT);
     }
 }

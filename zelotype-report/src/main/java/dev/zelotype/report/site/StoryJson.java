@@ -7,7 +7,6 @@ import dev.zelotype.report.story.Item.Message;
 import dev.zelotype.report.story.Lifeline;
 import dev.zelotype.report.story.Story;
 import java.io.IOException;
-import java.util.Locale;
 
 /**
  * A story as the page's script reads it.
@@ -21,7 +20,7 @@ final class StoryJson {
         out.writeStringField("group", story.scene().group());
         out.writeStringField("title", story.scene().title());
         out.writeStringField("test", story.scene().test());
-        out.writeStringField("outcome", story.scene().outcome().name().toLowerCase(Locale.ROOT));
+        out.writeStringField("outcome", story.scene().outcome().word());
         out.writeStringField("failure", story.scene().failure());
         out.writeArrayFieldStart("lifelines");
         for (Lifeline lifeline : story.lifelines()) {

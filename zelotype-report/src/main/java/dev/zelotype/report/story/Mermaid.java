@@ -64,15 +64,7 @@ public final class Mermaid {
 
     /** Whatever could end the line or mean something is written as a character code. */
     private static String escaped(String text) {
-        StringBuilder safe = new StringBuilder();
-        text.codePoints().forEach(c -> {
-            if (Character.isLetterOrDigit(c) || " .,()[]=_-+*/'!?✔✘·:".indexOf(c) >= 0) {
-                safe.appendCodePoint(c);
-            } else {
-                safe.append('#').append(c).append(';');
-            }
-        });
-        return safe.toString();
+        return CharacterCodes.escape(text, " .,()[]=_-+*/'!?✔✘·:", "#");
     }
 
     private void line(String text) {

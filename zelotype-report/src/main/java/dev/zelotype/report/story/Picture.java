@@ -138,15 +138,7 @@ public final class Picture {
 
     private static String escaped(String text, int longest) {
         String cut = text.length() <= longest ? text : text.substring(0, longest - 3) + "...";
-        StringBuilder safe = new StringBuilder();
-        cut.codePoints().forEach(c -> {
-            if (Character.isLetterOrDigit(c) || " .,():".indexOf(c) >= 0) {
-                safe.appendCodePoint(c);
-            } else {
-                safe.append("&#").append(c).append(';');
-            }
-        });
-        return safe.toString();
+        return CharacterCodes.escape(cut, " .,():", "&#");
     }
 
     private void line(String text) {
