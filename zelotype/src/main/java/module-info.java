@@ -11,4 +11,5 @@ module dev.zelotype {
     exports dev.zelotype.call;
     exports dev.zelotype.doubles;
     exports dev.zelotype.error;
+    exports dev.zelotype.stage;
 }

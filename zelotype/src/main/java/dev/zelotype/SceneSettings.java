@@ -13,13 +13,15 @@ import dev.zelotype.error.MisuseException;
  */
 public final class SceneSettings {
 
-    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT, false);
+    private static final SceneSettings DEFAULTS = new SceneSettings("", Severity.NOTE, SceneState.LINES_KEPT, false);
 
+    private final String title;
     private final Severity unusedSuppositions;
     private final int linesKept;
     private final boolean detailed;
 
-    private SceneSettings(Severity unusedSuppositions, int linesKept, boolean detailed) {
+    private SceneSettings(String title, Severity unusedSuppositions, int linesKept, boolean detailed) {
+        this.title = title;
         this.unusedSuppositions = unusedSuppositions;
         this.linesKept = linesKept;
         this.detailed = detailed;
@@ -35,13 +37,24 @@ public final class SceneSettings {
     }
 
     /**
+     * Says what messages call the scene: the test that it belongs to. Without a title it is called after the line that
+     * opened it.
+     *
+     * @param titleOfScene the title
+     * @return the changed settings
+     */
+    public SceneSettings titled(String titleOfScene) {
+        return new SceneSettings(titleOfScene, unusedSuppositions, linesKept, detailed);
+    }
+
+    /**
      * Says what becomes of suppositions that no call needed.
      *
      * @param severity ignored, noted or failing
      * @return the changed settings
      */
     public SceneSettings unusedSuppositions(Severity severity) {
-        return new SceneSettings(severity, linesKept, detailed);
+        return new SceneSettings(title, severity, linesKept, detailed);
     }
 
     /**
@@ -55,7 +68,7 @@ public final class SceneSettings {
         if (calls < 0) {
             throw new MisuseException("linesOfCalls(" + calls + ") is no number of calls.", "give 0 or more");
         }
-        return new SceneSettings(unusedSuppositions, calls, detailed);
+        return new SceneSettings(title, unusedSuppositions, calls, detailed);
     }
 
     /**
@@ -67,10 +80,10 @@ public final class SceneSettings {
      * @return settings with this one changed
      */
     public SceneSettings keepDetails(boolean keep) {
-        return new SceneSettings(unusedSuppositions, linesKept, keep);
+        return new SceneSettings(title, unusedSuppositions, linesKept, keep);
     }
 
     SceneState newState() {
-        return new SceneState(unusedSuppositions, linesKept, detailed);
+        return new SceneState(title, unusedSuppositions, linesKept, detailed);
     }
 }

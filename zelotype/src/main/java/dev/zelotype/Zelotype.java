@@ -7,11 +7,15 @@ import dev.zelotype.call.Act3;
 import dev.zelotype.call.Act4;
 import dev.zelotype.call.Act5;
 import dev.zelotype.call.Act6;
+import dev.zelotype.call.Act7;
+import dev.zelotype.call.Act8;
 import dev.zelotype.call.Args2;
 import dev.zelotype.call.Args3;
 import dev.zelotype.call.Args4;
 import dev.zelotype.call.Args5;
 import dev.zelotype.call.Args6;
+import dev.zelotype.call.Args7;
+import dev.zelotype.call.Args8;
 import dev.zelotype.call.Query0;
 import dev.zelotype.call.Query1;
 import dev.zelotype.call.Query2;
@@ -19,14 +23,62 @@ import dev.zelotype.call.Query3;
 import dev.zelotype.call.Query4;
 import dev.zelotype.call.Query5;
 import dev.zelotype.call.Query6;
+import dev.zelotype.call.Query7;
+import dev.zelotype.call.Query8;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.run.Check;
 import dev.zelotype.engine.run.Expectation;
 import dev.zelotype.engine.run.Order;
 import dev.zelotype.engine.run.Supposition;
 import dev.zelotype.engine.run.WholeDoubles;
+import dev.zelotype.stage.Check0;
+import dev.zelotype.stage.Check1;
+import dev.zelotype.stage.Check2;
+import dev.zelotype.stage.Check3;
+import dev.zelotype.stage.Check4;
+import dev.zelotype.stage.Check5;
+import dev.zelotype.stage.Check6;
+import dev.zelotype.stage.Check7;
+import dev.zelotype.stage.Check8;
+import dev.zelotype.stage.ExpectedAct0;
+import dev.zelotype.stage.ExpectedAct1;
+import dev.zelotype.stage.ExpectedAct2;
+import dev.zelotype.stage.ExpectedAct3;
+import dev.zelotype.stage.ExpectedAct4;
+import dev.zelotype.stage.ExpectedAct5;
+import dev.zelotype.stage.ExpectedAct6;
+import dev.zelotype.stage.ExpectedAct7;
+import dev.zelotype.stage.ExpectedAct8;
+import dev.zelotype.stage.ExpectedQuery0;
+import dev.zelotype.stage.ExpectedQuery1;
+import dev.zelotype.stage.ExpectedQuery2;
+import dev.zelotype.stage.ExpectedQuery3;
+import dev.zelotype.stage.ExpectedQuery4;
+import dev.zelotype.stage.ExpectedQuery5;
+import dev.zelotype.stage.ExpectedQuery6;
+import dev.zelotype.stage.ExpectedQuery7;
+import dev.zelotype.stage.ExpectedQuery8;
+import dev.zelotype.stage.SupposedAct0;
+import dev.zelotype.stage.SupposedAct1;
+import dev.zelotype.stage.SupposedAct2;
+import dev.zelotype.stage.SupposedAct3;
+import dev.zelotype.stage.SupposedAct4;
+import dev.zelotype.stage.SupposedAct5;
+import dev.zelotype.stage.SupposedAct6;
+import dev.zelotype.stage.SupposedAct7;
+import dev.zelotype.stage.SupposedAct8;
+import dev.zelotype.stage.SupposedQuery0;
+import dev.zelotype.stage.SupposedQuery1;
+import dev.zelotype.stage.SupposedQuery2;
+import dev.zelotype.stage.SupposedQuery3;
+import dev.zelotype.stage.SupposedQuery4;
+import dev.zelotype.stage.SupposedQuery5;
+import dev.zelotype.stage.SupposedQuery6;
+import dev.zelotype.stage.SupposedQuery7;
+import dev.zelotype.stage.SupposedQuery8;
 import java.util.List;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything a test needs, to be imported statically: doubles of five kinds, and four verbs for what they answer
@@ -36,7 +88,7 @@ import java.util.function.Consumer;
  * <pre>{@code
  * WeatherStation weather = stub(WeatherStation.class);
  * suppose(weather::humidity).returns(95);
- * new NightRun(weather, dome, ...).once();
+ * new NightRun(weather, dome).observe();
  * verify(dome::open).never();
  * }</pre>
  *
@@ -386,6 +438,7 @@ public final class Zelotype {
         return WholeDoubles.describe(object);
     }
 
+
     /**
      * Says what a call answers, from now on and until a later statement covers the same call.
      *
@@ -395,26 +448,16 @@ public final class Zelotype {
      * suppose(log::append).answers(entry -> entry.numbered(7));
      * }</pre>
      *
-     * <p>May be used from any thread, also while the double is being called.
+     * <p>May be used from any thread, also while the double is being called. The pattern is read and never run.
      *
      * @param pattern the call: a method reference on a double (any arguments), or a lambda that makes exactly one call
      *     on a double; the lambda's own parameters are free
      * @param <R> what the call gives back
-     * @return the statement, to say the answer with
+     * @return the statement, to go on with
      * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
      */
-    public static <R> Answering<Query0<R>, R> suppose(Query0<R> pattern) {
-        return new Answering<>(Supposition.of(pattern));
-    }
-
-    /**
-     * As {@link #suppose(Query0)}, for a void call with no free parameters.
-     *
-     * @param pattern the call
-     * @return the statement, to go on with
-     */
-    public static Doing<Act0> suppose(Act0 pattern) {
-        return new Doing<>(Supposition.of(pattern));
+    public static <R extends @Nullable Object> SupposedQuery0<R> suppose(Query0<R> pattern) {
+        return new SupposedQuery0<>(Supposition.of(pattern));
     }
 
     /**
@@ -425,19 +468,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, R> SupposedQuery1<A, R> suppose(Query1<A, R> pattern) {
+    public static <A extends @Nullable Object, R extends @Nullable Object> SupposedQuery1<A, R> suppose(Query1<A, R> pattern) {
         return new SupposedQuery1<>(Supposition.of(pattern));
-    }
-
-    /**
-     * As {@link #suppose(Query0)}, for a void call with one free parameter.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @return the statement, to go on with
-     */
-    public static <A> SupposedAct1<A> suppose(Act1<A> pattern) {
-        return new SupposedAct1<>(Supposition.of(pattern));
     }
 
     /**
@@ -449,20 +481,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, R> SupposedQuery2<A, B, R> suppose(Query2<A, B, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> SupposedQuery2<A, B, R> suppose(Query2<A, B, R> pattern) {
         return new SupposedQuery2<>(Supposition.of(pattern));
-    }
-
-    /**
-     * As {@link #suppose(Query0)}, for a void call with two free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B> SupposedAct2<A, B> suppose(Act2<A, B> pattern) {
-        return new SupposedAct2<>(Supposition.of(pattern));
     }
 
     /**
@@ -475,21 +495,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, R> SupposedQuery3<A, B, C, R> suppose(Query3<A, B, C, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> SupposedQuery3<A, B, C, R> suppose(Query3<A, B, C, R> pattern) {
         return new SupposedQuery3<>(Supposition.of(pattern));
-    }
-
-    /**
-     * As {@link #suppose(Query0)}, for a void call with three free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C> SupposedAct3<A, B, C> suppose(Act3<A, B, C> pattern) {
-        return new SupposedAct3<>(Supposition.of(pattern));
     }
 
     /**
@@ -503,22 +510,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, R> SupposedQuery4<A, B, C, D, R> suppose(Query4<A, B, C, D, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, R extends @Nullable Object> SupposedQuery4<A, B, C, D, R> suppose(Query4<A, B, C, D, R> pattern) {
         return new SupposedQuery4<>(Supposition.of(pattern));
-    }
-
-    /**
-     * As {@link #suppose(Query0)}, for a void call with four free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @param <D> the type of the fourth parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C, D> SupposedAct4<A, B, C, D> suppose(Act4<A, B, C, D> pattern) {
-        return new SupposedAct4<>(Supposition.of(pattern));
     }
 
     /**
@@ -533,23 +526,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, R> SupposedQuery5<A, B, C, D, E, R> suppose(Query5<A, B, C, D, E, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, R extends @Nullable Object> SupposedQuery5<A, B, C, D, E, R> suppose(Query5<A, B, C, D, E, R> pattern) {
         return new SupposedQuery5<>(Supposition.of(pattern));
-    }
-
-    /**
-     * As {@link #suppose(Query0)}, for a void call with five free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @param <D> the type of the fourth parameter
-     * @param <E> the type of the fifth parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C, D, E> SupposedAct5<A, B, C, D, E> suppose(Act5<A, B, C, D, E> pattern) {
-        return new SupposedAct5<>(Supposition.of(pattern));
     }
 
     /**
@@ -565,9 +543,120 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, F, R> SupposedQuery6<A, B, C, D, E, F, R> suppose(
-            Query6<A, B, C, D, E, F, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> SupposedQuery6<A, B, C, D, E, F, R> suppose(Query6<A, B, C, D, E, F, R> pattern) {
         return new SupposedQuery6<>(Supposition.of(pattern));
+    }
+
+    /**
+     * As {@link #suppose(Query0)}, for a query with seven free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <R> the type of the value that comes back
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> SupposedQuery7<A, B, C, D, E, F, G, R> suppose(Query7<A, B, C, D, E, F, G, R> pattern) {
+        return new SupposedQuery7<>(Supposition.of(pattern));
+    }
+
+    /**
+     * As {@link #suppose(Query0)}, for a query with eight free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
+     * @param <R> the type of the value that comes back
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object, R extends @Nullable Object> SupposedQuery8<A, B, C, D, E, F, G, H, R> suppose(Query8<A, B, C, D, E, F, G, H, R> pattern) {
+        return new SupposedQuery8<>(Supposition.of(pattern));
+    }
+
+    /**
+     * As {@link #suppose(Query0)}, for a void call with no free parameters.
+     *
+     * @param pattern the call
+     * @return the statement, to go on with
+     */
+    public static SupposedAct0 suppose(Act0 pattern) {
+        return new SupposedAct0(Supposition.of(pattern));
+    }
+
+    /**
+     * As {@link #suppose(Query0)}, for a void call with one free parameter.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object> SupposedAct1<A> suppose(Act1<A> pattern) {
+        return new SupposedAct1<>(Supposition.of(pattern));
+    }
+
+    /**
+     * As {@link #suppose(Query0)}, for a void call with two free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object> SupposedAct2<A, B> suppose(Act2<A, B> pattern) {
+        return new SupposedAct2<>(Supposition.of(pattern));
+    }
+
+    /**
+     * As {@link #suppose(Query0)}, for a void call with three free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> SupposedAct3<A, B, C> suppose(Act3<A, B, C> pattern) {
+        return new SupposedAct3<>(Supposition.of(pattern));
+    }
+
+    /**
+     * As {@link #suppose(Query0)}, for a void call with four free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> SupposedAct4<A, B, C, D> suppose(Act4<A, B, C, D> pattern) {
+        return new SupposedAct4<>(Supposition.of(pattern));
+    }
+
+    /**
+     * As {@link #suppose(Query0)}, for a void call with five free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> SupposedAct5<A, B, C, D, E> suppose(Act5<A, B, C, D, E> pattern) {
+        return new SupposedAct5<>(Supposition.of(pattern));
     }
 
     /**
@@ -582,35 +671,61 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, F> SupposedAct6<A, B, C, D, E, F> suppose(Act6<A, B, C, D, E, F> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> SupposedAct6<A, B, C, D, E, F> suppose(Act6<A, B, C, D, E, F> pattern) {
         return new SupposedAct6<>(Supposition.of(pattern));
     }
 
     /**
-     * Says beforehand that a call must happen, once unless another count is given; checked when the scene closes.
+     * As {@link #suppose(Query0)}, for a void call with seven free parameters.
      *
-     * <pre>{@code
-     * expect(dome::open).once();
-     * expect((SkyTarget t) -> mount.slewTo(t)).where(t -> t.altitude() > 30).times(2);
-     * }</pre>
-     *
-     * @param pattern the call, on a mock or a spy, written as for {@link #suppose(Query0)}
-     * @param <R> what the call gives back
-     * @return the statement, to give a count and an answer with
-     * @throws dev.zelotype.error.MisuseException if the pattern is wrong or the double's kind takes no expectations
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @return the statement, to go on with
      */
-    public static <R> ExpectedAnswering<Query0<R>, R> expect(Query0<R> pattern) {
-        return new ExpectedAnswering<>(Expectation.of(pattern));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> SupposedAct7<A, B, C, D, E, F, G> suppose(Act7<A, B, C, D, E, F, G> pattern) {
+        return new SupposedAct7<>(Supposition.of(pattern));
     }
 
     /**
-     * As {@link #expect(Query0)}, for a void call with no free parameters.
+     * As {@link #suppose(Query0)}, for a void call with eight free parameters.
      *
      * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
      * @return the statement, to go on with
      */
-    public static ExpectedDoing<Act0> expect(Act0 pattern) {
-        return new ExpectedDoing<>(Expectation.of(pattern));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> SupposedAct8<A, B, C, D, E, F, G, H> suppose(Act8<A, B, C, D, E, F, G, H> pattern) {
+        return new SupposedAct8<>(Supposition.of(pattern));
+    }
+
+    /**
+     * Says that a call must happen: once if nothing else is said. It is checked when the scene closes, and a call too many
+     * fails at once. May also say what the call answers.
+     *
+     * <pre>{@code
+     * expect(dome::open).once();
+     * expect((SkyTarget target) -> mount.slewTo(target)).where(target -> target.altitude() > 0).times(2);
+     * }</pre>
+     *
+     * @param pattern the call, written as for {@link #suppose(Query0)}
+     * @param <R> what the call gives back
+     * @return the statement, to go on with
+     * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
+     */
+    public static <R extends @Nullable Object> ExpectedQuery0<R> expect(Query0<R> pattern) {
+        return new ExpectedQuery0<>(Expectation.of(pattern));
     }
 
     /**
@@ -621,19 +736,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, R> ExpectedQuery1<A, R> expect(Query1<A, R> pattern) {
+    public static <A extends @Nullable Object, R extends @Nullable Object> ExpectedQuery1<A, R> expect(Query1<A, R> pattern) {
         return new ExpectedQuery1<>(Expectation.of(pattern));
-    }
-
-    /**
-     * As {@link #expect(Query0)}, for a void call with one free parameter.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @return the statement, to go on with
-     */
-    public static <A> ExpectedAct1<A> expect(Act1<A> pattern) {
-        return new ExpectedAct1<>(Expectation.of(pattern));
     }
 
     /**
@@ -645,20 +749,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, R> ExpectedQuery2<A, B, R> expect(Query2<A, B, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> ExpectedQuery2<A, B, R> expect(Query2<A, B, R> pattern) {
         return new ExpectedQuery2<>(Expectation.of(pattern));
-    }
-
-    /**
-     * As {@link #expect(Query0)}, for a void call with two free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B> ExpectedAct2<A, B> expect(Act2<A, B> pattern) {
-        return new ExpectedAct2<>(Expectation.of(pattern));
     }
 
     /**
@@ -671,21 +763,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, R> ExpectedQuery3<A, B, C, R> expect(Query3<A, B, C, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> ExpectedQuery3<A, B, C, R> expect(Query3<A, B, C, R> pattern) {
         return new ExpectedQuery3<>(Expectation.of(pattern));
-    }
-
-    /**
-     * As {@link #expect(Query0)}, for a void call with three free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C> ExpectedAct3<A, B, C> expect(Act3<A, B, C> pattern) {
-        return new ExpectedAct3<>(Expectation.of(pattern));
     }
 
     /**
@@ -699,22 +778,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, R> ExpectedQuery4<A, B, C, D, R> expect(Query4<A, B, C, D, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, R extends @Nullable Object> ExpectedQuery4<A, B, C, D, R> expect(Query4<A, B, C, D, R> pattern) {
         return new ExpectedQuery4<>(Expectation.of(pattern));
-    }
-
-    /**
-     * As {@link #expect(Query0)}, for a void call with four free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @param <D> the type of the fourth parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C, D> ExpectedAct4<A, B, C, D> expect(Act4<A, B, C, D> pattern) {
-        return new ExpectedAct4<>(Expectation.of(pattern));
     }
 
     /**
@@ -729,23 +794,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, R> ExpectedQuery5<A, B, C, D, E, R> expect(Query5<A, B, C, D, E, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, R extends @Nullable Object> ExpectedQuery5<A, B, C, D, E, R> expect(Query5<A, B, C, D, E, R> pattern) {
         return new ExpectedQuery5<>(Expectation.of(pattern));
-    }
-
-    /**
-     * As {@link #expect(Query0)}, for a void call with five free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @param <D> the type of the fourth parameter
-     * @param <E> the type of the fifth parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C, D, E> ExpectedAct5<A, B, C, D, E> expect(Act5<A, B, C, D, E> pattern) {
-        return new ExpectedAct5<>(Expectation.of(pattern));
     }
 
     /**
@@ -761,9 +811,120 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, F, R> ExpectedQuery6<A, B, C, D, E, F, R> expect(
-            Query6<A, B, C, D, E, F, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> ExpectedQuery6<A, B, C, D, E, F, R> expect(Query6<A, B, C, D, E, F, R> pattern) {
         return new ExpectedQuery6<>(Expectation.of(pattern));
+    }
+
+    /**
+     * As {@link #expect(Query0)}, for a query with seven free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <R> the type of the value that comes back
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> ExpectedQuery7<A, B, C, D, E, F, G, R> expect(Query7<A, B, C, D, E, F, G, R> pattern) {
+        return new ExpectedQuery7<>(Expectation.of(pattern));
+    }
+
+    /**
+     * As {@link #expect(Query0)}, for a query with eight free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
+     * @param <R> the type of the value that comes back
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object, R extends @Nullable Object> ExpectedQuery8<A, B, C, D, E, F, G, H, R> expect(Query8<A, B, C, D, E, F, G, H, R> pattern) {
+        return new ExpectedQuery8<>(Expectation.of(pattern));
+    }
+
+    /**
+     * As {@link #expect(Query0)}, for a void call with no free parameters.
+     *
+     * @param pattern the call
+     * @return the statement, to go on with
+     */
+    public static ExpectedAct0 expect(Act0 pattern) {
+        return new ExpectedAct0(Expectation.of(pattern));
+    }
+
+    /**
+     * As {@link #expect(Query0)}, for a void call with one free parameter.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object> ExpectedAct1<A> expect(Act1<A> pattern) {
+        return new ExpectedAct1<>(Expectation.of(pattern));
+    }
+
+    /**
+     * As {@link #expect(Query0)}, for a void call with two free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object> ExpectedAct2<A, B> expect(Act2<A, B> pattern) {
+        return new ExpectedAct2<>(Expectation.of(pattern));
+    }
+
+    /**
+     * As {@link #expect(Query0)}, for a void call with three free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> ExpectedAct3<A, B, C> expect(Act3<A, B, C> pattern) {
+        return new ExpectedAct3<>(Expectation.of(pattern));
+    }
+
+    /**
+     * As {@link #expect(Query0)}, for a void call with four free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> ExpectedAct4<A, B, C, D> expect(Act4<A, B, C, D> pattern) {
+        return new ExpectedAct4<>(Expectation.of(pattern));
+    }
+
+    /**
+     * As {@link #expect(Query0)}, for a void call with five free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> ExpectedAct5<A, B, C, D, E> expect(Act5<A, B, C, D, E> pattern) {
+        return new ExpectedAct5<>(Expectation.of(pattern));
     }
 
     /**
@@ -778,37 +939,62 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, F> ExpectedAct6<A, B, C, D, E, F> expect(Act6<A, B, C, D, E, F> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> ExpectedAct6<A, B, C, D, E, F> expect(Act6<A, B, C, D, E, F> pattern) {
         return new ExpectedAct6<>(Expectation.of(pattern));
     }
 
     /**
-     * Asks how often a call happened. The statement is a check only once it has a count; one without is reported when
-     * the scene closes.
+     * As {@link #expect(Query0)}, for a void call with seven free parameters.
      *
-     * <pre>{@code
-     * verify(dome::close).once();
-     * verify(() -> log.note("rain")).never();
-     * verify(dome::close).within(ofSeconds(2)).once();
-     * }</pre>
-     *
-     * @param pattern the call, written as for {@link #suppose(Query0)}; it is never run
-     * @param <R> what the call gives back
-     * @return the statement, to give the count with
-     * @throws dev.zelotype.error.MisuseException if the pattern is wrong or the double's scene is closed
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @return the statement, to go on with
      */
-    public static <R> Counting verify(Query0<R> pattern) {
-        return new Counting(Check.of(pattern));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> ExpectedAct7<A, B, C, D, E, F, G> expect(Act7<A, B, C, D, E, F, G> pattern) {
+        return new ExpectedAct7<>(Expectation.of(pattern));
     }
 
     /**
-     * As {@link #verify(Query0)}, for a void call with no free parameters.
+     * As {@link #expect(Query0)}, for a void call with eight free parameters.
      *
      * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
      * @return the statement, to go on with
      */
-    public static Counting verify(Act0 pattern) {
-        return new Counting(Check.of(pattern));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> ExpectedAct8<A, B, C, D, E, F, G, H> expect(Act8<A, B, C, D, E, F, G, H> pattern) {
+        return new ExpectedAct8<>(Expectation.of(pattern));
+    }
+
+    /**
+     * Asks how often a call has happened. The check is made by its count, such as {@code once()}; without one, it is
+     * reported as unfinished when the scene closes.
+     *
+     * <pre>{@code
+     * verify(dome::close).once();
+     * verify(() -> mount.slewTo(quill)).never();
+     * verify(mount::park).within(ofSeconds(2)).once();
+     * }</pre>
+     *
+     * @param pattern the call, written as for {@link #suppose(Query0)}; it is not called
+     * @param <R> what the call gives back
+     * @return the statement, to go on with
+     * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
+     */
+    public static <R extends @Nullable Object> Check0 verify(Query0<R> pattern) {
+        return new Check0(Check.of(pattern));
     }
 
     /**
@@ -819,18 +1005,7 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, R> Check1<A> verify(Query1<A, R> pattern) {
-        return new Check1<>(Check.of(pattern));
-    }
-
-    /**
-     * As {@link #verify(Query0)}, for a void call with one free parameter.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @return the statement, to go on with
-     */
-    public static <A> Check1<A> verify(Act1<A> pattern) {
+    public static <A extends @Nullable Object, R extends @Nullable Object> Check1<A> verify(Query1<A, R> pattern) {
         return new Check1<>(Check.of(pattern));
     }
 
@@ -843,19 +1018,7 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, R> Check2<A, B> verify(Query2<A, B, R> pattern) {
-        return new Check2<>(Check.of(pattern));
-    }
-
-    /**
-     * As {@link #verify(Query0)}, for a void call with two free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B> Check2<A, B> verify(Act2<A, B> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> Check2<A, B> verify(Query2<A, B, R> pattern) {
         return new Check2<>(Check.of(pattern));
     }
 
@@ -869,20 +1032,7 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, R> Check3<A, B, C> verify(Query3<A, B, C, R> pattern) {
-        return new Check3<>(Check.of(pattern));
-    }
-
-    /**
-     * As {@link #verify(Query0)}, for a void call with three free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C> Check3<A, B, C> verify(Act3<A, B, C> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> Check3<A, B, C> verify(Query3<A, B, C, R> pattern) {
         return new Check3<>(Check.of(pattern));
     }
 
@@ -897,21 +1047,7 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, R> Check4<A, B, C, D> verify(Query4<A, B, C, D, R> pattern) {
-        return new Check4<>(Check.of(pattern));
-    }
-
-    /**
-     * As {@link #verify(Query0)}, for a void call with four free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @param <D> the type of the fourth parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C, D> Check4<A, B, C, D> verify(Act4<A, B, C, D> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, R extends @Nullable Object> Check4<A, B, C, D> verify(Query4<A, B, C, D, R> pattern) {
         return new Check4<>(Check.of(pattern));
     }
 
@@ -927,22 +1063,7 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, R> Check5<A, B, C, D, E> verify(Query5<A, B, C, D, E, R> pattern) {
-        return new Check5<>(Check.of(pattern));
-    }
-
-    /**
-     * As {@link #verify(Query0)}, for a void call with five free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @param <D> the type of the fourth parameter
-     * @param <E> the type of the fifth parameter
-     * @return the statement, to go on with
-     */
-    public static <A, B, C, D, E> Check5<A, B, C, D, E> verify(Act5<A, B, C, D, E> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, R extends @Nullable Object> Check5<A, B, C, D, E> verify(Query5<A, B, C, D, E, R> pattern) {
         return new Check5<>(Check.of(pattern));
     }
 
@@ -959,8 +1080,120 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, F, R> Check6<A, B, C, D, E, F> verify(Query6<A, B, C, D, E, F, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> Check6<A, B, C, D, E, F> verify(Query6<A, B, C, D, E, F, R> pattern) {
         return new Check6<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a query with seven free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <R> the type of the value that comes back
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> Check7<A, B, C, D, E, F, G> verify(Query7<A, B, C, D, E, F, G, R> pattern) {
+        return new Check7<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a query with eight free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
+     * @param <R> the type of the value that comes back
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object, R extends @Nullable Object> Check8<A, B, C, D, E, F, G, H> verify(Query8<A, B, C, D, E, F, G, H, R> pattern) {
+        return new Check8<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a void call with no free parameters.
+     *
+     * @param pattern the call
+     * @return the statement, to go on with
+     */
+    public static Check0 verify(Act0 pattern) {
+        return new Check0(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a void call with one free parameter.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object> Check1<A> verify(Act1<A> pattern) {
+        return new Check1<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a void call with two free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object> Check2<A, B> verify(Act2<A, B> pattern) {
+        return new Check2<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a void call with three free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> Check3<A, B, C> verify(Act3<A, B, C> pattern) {
+        return new Check3<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a void call with four free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> Check4<A, B, C, D> verify(Act4<A, B, C, D> pattern) {
+        return new Check4<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a void call with five free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> Check5<A, B, C, D, E> verify(Act5<A, B, C, D, E> pattern) {
+        return new Check5<>(Check.of(pattern));
     }
 
     /**
@@ -975,8 +1208,43 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @return the statement, to go on with
      */
-    public static <A, B, C, D, E, F> Check6<A, B, C, D, E, F> verify(Act6<A, B, C, D, E, F> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> Check6<A, B, C, D, E, F> verify(Act6<A, B, C, D, E, F> pattern) {
         return new Check6<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a void call with seven free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> Check7<A, B, C, D, E, F, G> verify(Act7<A, B, C, D, E, F, G> pattern) {
+        return new Check7<>(Check.of(pattern));
+    }
+
+    /**
+     * As {@link #verify(Query0)}, for a void call with eight free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
+     * @return the statement, to go on with
+     */
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> Check8<A, B, C, D, E, F, G, H> verify(Act8<A, B, C, D, E, F, G, H> pattern) {
+        return new Check8<>(Check.of(pattern));
     }
 
     /**
@@ -988,24 +1256,12 @@ public final class Zelotype {
      *
      * @param pattern the call, written as for {@link #suppose(Query0)}
      * @param <A> the type of the first parameter
-     * @return the arguments so far, unmodifiable; empty if there was no such call
+     * @return the arguments so far, null ones too, unmodifiable; empty if there was no such call
      * @throws dev.zelotype.error.MisuseException if the pattern is wrong or the double's scene is closed
      */
     @SuppressWarnings("unchecked")
-    public static <A> List<A> recorded(Query1<A, ?> pattern) {
-        return Check.recorded(pattern, args -> (A) args[0]);
-    }
-
-    /**
-     * As {@link #recorded(Query1)}, for a void call with one free parameter.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @return the arguments so far, unmodifiable
-     */
-    @SuppressWarnings("unchecked")
-    public static <A> List<A> recorded(Act1<A> pattern) {
-        return Check.recorded(pattern, args -> (A) args[0]);
+    public static <A extends @Nullable Object> List<A> recorded(Query1<A, ?> pattern) {
+        return Check.recorded(pattern, arguments -> (A) arguments[0]);
     }
 
     /**
@@ -1017,21 +1273,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A, B> List<Args2<A, B>> recorded(Query2<A, B, ?> pattern) {
-        return Check.recorded(pattern, args -> new Args2<>((A) args[0], (B) args[1]));
-    }
-
-    /**
-     * As {@link #recorded(Query1)}, for a void call with two free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @return the arguments so far, unmodifiable
-     */
-    @SuppressWarnings("unchecked")
-    public static <A, B> List<Args2<A, B>> recorded(Act2<A, B> pattern) {
-        return Check.recorded(pattern, args -> new Args2<>((A) args[0], (B) args[1]));
+    public static <A extends @Nullable Object, B extends @Nullable Object> List<Args2<A, B>> recorded(Query2<A, B, ?> pattern) {
+        return Check.recorded(pattern, arguments -> new Args2<>((A) arguments[0], (B) arguments[1]));
     }
 
     /**
@@ -1044,22 +1287,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A, B, C> List<Args3<A, B, C>> recorded(Query3<A, B, C, ?> pattern) {
-        return Check.recorded(pattern, args -> new Args3<>((A) args[0], (B) args[1], (C) args[2]));
-    }
-
-    /**
-     * As {@link #recorded(Query1)}, for a void call with three free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @return the arguments so far, unmodifiable
-     */
-    @SuppressWarnings("unchecked")
-    public static <A, B, C> List<Args3<A, B, C>> recorded(Act3<A, B, C> pattern) {
-        return Check.recorded(pattern, args -> new Args3<>((A) args[0], (B) args[1], (C) args[2]));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> List<Args3<A, B, C>> recorded(Query3<A, B, C, ?> pattern) {
+        return Check.recorded(pattern, arguments -> new Args3<>((A) arguments[0], (B) arguments[1], (C) arguments[2]));
     }
 
     /**
@@ -1073,23 +1302,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A, B, C, D> List<Args4<A, B, C, D>> recorded(Query4<A, B, C, D, ?> pattern) {
-        return Check.recorded(pattern, args -> new Args4<>((A) args[0], (B) args[1], (C) args[2], (D) args[3]));
-    }
-
-    /**
-     * As {@link #recorded(Query1)}, for a void call with four free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @param <D> the type of the fourth parameter
-     * @return the arguments so far, unmodifiable
-     */
-    @SuppressWarnings("unchecked")
-    public static <A, B, C, D> List<Args4<A, B, C, D>> recorded(Act4<A, B, C, D> pattern) {
-        return Check.recorded(pattern, args -> new Args4<>((A) args[0], (B) args[1], (C) args[2], (D) args[3]));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> List<Args4<A, B, C, D>> recorded(Query4<A, B, C, D, ?> pattern) {
+        return Check.recorded(pattern, arguments -> new Args4<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]));
     }
 
     /**
@@ -1104,26 +1318,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A, B, C, D, E> List<Args5<A, B, C, D, E>> recorded(Query5<A, B, C, D, E, ?> pattern) {
-        return Check.recorded(
-                pattern, args -> new Args5<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4]));
-    }
-
-    /**
-     * As {@link #recorded(Query1)}, for a void call with five free parameters.
-     *
-     * @param pattern the call
-     * @param <A> the type of the first parameter
-     * @param <B> the type of the second parameter
-     * @param <C> the type of the third parameter
-     * @param <D> the type of the fourth parameter
-     * @param <E> the type of the fifth parameter
-     * @return the arguments so far, unmodifiable
-     */
-    @SuppressWarnings("unchecked")
-    public static <A, B, C, D, E> List<Args5<A, B, C, D, E>> recorded(Act5<A, B, C, D, E> pattern) {
-        return Check.recorded(
-                pattern, args -> new Args5<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4]));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> List<Args5<A, B, C, D, E>> recorded(Query5<A, B, C, D, E, ?> pattern) {
+        return Check.recorded(pattern, arguments -> new Args5<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
     }
 
     /**
@@ -1139,10 +1335,115 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A, B, C, D, E, F> List<Args6<A, B, C, D, E, F>> recorded(Query6<A, B, C, D, E, F, ?> pattern) {
-        return Check.recorded(
-                pattern,
-                args -> new Args6<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4], (F) args[5]));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> List<Args6<A, B, C, D, E, F>> recorded(Query6<A, B, C, D, E, F, ?> pattern) {
+        return Check.recorded(pattern, arguments -> new Args6<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]));
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a query with seven free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> List<Args7<A, B, C, D, E, F, G>> recorded(Query7<A, B, C, D, E, F, G, ?> pattern) {
+        return Check.recorded(pattern, arguments -> new Args7<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]));
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a query with eight free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> List<Args8<A, B, C, D, E, F, G, H>> recorded(Query8<A, B, C, D, E, F, G, H, ?> pattern) {
+        return Check.recorded(pattern, arguments -> new Args8<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6], (H) arguments[7]));
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a void call with one free parameter.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object> List<A> recorded(Act1<A> pattern) {
+        return Check.recorded(pattern, arguments -> (A) arguments[0]);
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a void call with two free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object, B extends @Nullable Object> List<Args2<A, B>> recorded(Act2<A, B> pattern) {
+        return Check.recorded(pattern, arguments -> new Args2<>((A) arguments[0], (B) arguments[1]));
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a void call with three free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> List<Args3<A, B, C>> recorded(Act3<A, B, C> pattern) {
+        return Check.recorded(pattern, arguments -> new Args3<>((A) arguments[0], (B) arguments[1], (C) arguments[2]));
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a void call with four free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> List<Args4<A, B, C, D>> recorded(Act4<A, B, C, D> pattern) {
+        return Check.recorded(pattern, arguments -> new Args4<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]));
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a void call with five free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> List<Args5<A, B, C, D, E>> recorded(Act5<A, B, C, D, E> pattern) {
+        return Check.recorded(pattern, arguments -> new Args5<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
     }
 
     /**
@@ -1158,9 +1459,44 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A, B, C, D, E, F> List<Args6<A, B, C, D, E, F>> recorded(Act6<A, B, C, D, E, F> pattern) {
-        return Check.recorded(
-                pattern,
-                args -> new Args6<>((A) args[0], (B) args[1], (C) args[2], (D) args[3], (E) args[4], (F) args[5]));
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> List<Args6<A, B, C, D, E, F>> recorded(Act6<A, B, C, D, E, F> pattern) {
+        return Check.recorded(pattern, arguments -> new Args6<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]));
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a void call with seven free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> List<Args7<A, B, C, D, E, F, G>> recorded(Act7<A, B, C, D, E, F, G> pattern) {
+        return Check.recorded(pattern, arguments -> new Args7<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]));
+    }
+
+    /**
+     * As {@link #recorded(Query1)}, for a void call with eight free parameters.
+     *
+     * @param pattern the call
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
+     * @return the arguments so far, unmodifiable
+     */
+    @SuppressWarnings("unchecked")
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> List<Args8<A, B, C, D, E, F, G, H>> recorded(Act8<A, B, C, D, E, F, G, H> pattern) {
+        return Check.recorded(pattern, arguments -> new Args8<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6], (H) arguments[7]));
     }
 }

@@ -1,12 +1,12 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes no free parameters and gives nothing back, written as a method reference or a lambda.
  */
 @FunctionalInterface
-public interface Act0 extends Serializable {
+public interface Act0 extends Shape {
 
     /**
      * Makes the call.
@@ -14,4 +14,10 @@ public interface Act0 extends Serializable {
      * @throws Throwable whatever the call throws
      */
     void act() throws Throwable;
+
+    @Override
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        act();
+        return null;
+    }
 }

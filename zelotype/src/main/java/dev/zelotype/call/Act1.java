@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes one free parameter and gives nothing back, written as a method reference or a lambda.
@@ -8,7 +8,7 @@ import java.io.Serializable;
  * @param <A> the type of the first parameter
  */
 @FunctionalInterface
-public interface Act1<A> extends Serializable {
+public interface Act1<A extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -17,4 +17,11 @@ public interface Act1<A> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     void act(A first) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        act((A) arguments[0]);
+        return null;
+    }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes two free parameters and gives nothing back, written as a method reference or a lambda.
@@ -9,7 +9,7 @@ import java.io.Serializable;
  * @param <B> the type of the second parameter
  */
 @FunctionalInterface
-public interface Act2<A, B> extends Serializable {
+public interface Act2<A extends @Nullable Object, B extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -19,4 +19,11 @@ public interface Act2<A, B> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     void act(A first, B second) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        act((A) arguments[0], (B) arguments[1]);
+        return null;
+    }
 }

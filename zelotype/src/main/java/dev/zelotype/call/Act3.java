@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes three free parameters and gives nothing back, written as a method reference or a lambda.
@@ -10,7 +10,7 @@ import java.io.Serializable;
  * @param <C> the type of the third parameter
  */
 @FunctionalInterface
-public interface Act3<A, B, C> extends Serializable {
+public interface Act3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -21,4 +21,11 @@ public interface Act3<A, B, C> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     void act(A first, B second, C third) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        act((A) arguments[0], (B) arguments[1], (C) arguments[2]);
+        return null;
+    }
 }

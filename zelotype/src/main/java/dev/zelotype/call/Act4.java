@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes four free parameters and gives nothing back, written as a method reference or a lambda.
@@ -11,7 +11,7 @@ import java.io.Serializable;
  * @param <D> the type of the fourth parameter
  */
 @FunctionalInterface
-public interface Act4<A, B, C, D> extends Serializable {
+public interface Act4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -23,4 +23,11 @@ public interface Act4<A, B, C, D> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     void act(A first, B second, C third, D fourth) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        act((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]);
+        return null;
+    }
 }

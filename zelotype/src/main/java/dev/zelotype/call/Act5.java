@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes five free parameters and gives nothing back, written as a method reference or a lambda.
@@ -12,7 +12,7 @@ import java.io.Serializable;
  * @param <E> the type of the fifth parameter
  */
 @FunctionalInterface
-public interface Act5<A, B, C, D, E> extends Serializable {
+public interface Act5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -25,4 +25,11 @@ public interface Act5<A, B, C, D, E> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     void act(A first, B second, C third, D fourth, E fifth) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        act((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]);
+        return null;
+    }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes six free parameters and gives nothing back, written as a method reference or a lambda.
@@ -13,7 +13,7 @@ import java.io.Serializable;
  * @param <F> the type of the sixth parameter
  */
 @FunctionalInterface
-public interface Act6<A, B, C, D, E, F> extends Serializable {
+public interface Act6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -27,4 +27,11 @@ public interface Act6<A, B, C, D, E, F> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     void act(A first, B second, C third, D fourth, E fifth, F sixth) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        act((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]);
+        return null;
+    }
 }

@@ -1,5 +1,7 @@
 package dev.zelotype.call;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The two arguments of a recorded call, each with its own type.
  *
@@ -8,4 +10,4 @@ package dev.zelotype.call;
  * @param first the first argument
  * @param second the second argument
  */
-public record Args2<A, B>(A first, B second) {}
+public record Args2<A extends @Nullable Object, B extends @Nullable Object>(A first, B second) {}

@@ -1,5 +1,7 @@
 package dev.zelotype.call;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The three arguments of a recorded call, each with its own type.
  *
@@ -10,4 +12,4 @@ package dev.zelotype.call;
  * @param second the second argument
  * @param third the third argument
  */
-public record Args3<A, B, C>(A first, B second, C third) {}
+public record Args3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>(A first, B second, C third) {}

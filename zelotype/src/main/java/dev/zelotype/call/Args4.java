@@ -1,5 +1,7 @@
 package dev.zelotype.call;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The four arguments of a recorded call, each with its own type.
  *
@@ -12,4 +14,4 @@ package dev.zelotype.call;
  * @param third the third argument
  * @param fourth the fourth argument
  */
-public record Args4<A, B, C, D>(A first, B second, C third, D fourth) {}
+public record Args4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object>(A first, B second, C third, D fourth) {}

@@ -1,5 +1,7 @@
 package dev.zelotype.call;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The five arguments of a recorded call, each with its own type.
  *
@@ -14,4 +16,4 @@ package dev.zelotype.call;
  * @param fourth the fourth argument
  * @param fifth the fifth argument
  */
-public record Args5<A, B, C, D, E>(A first, B second, C third, D fourth, E fifth) {}
+public record Args5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object>(A first, B second, C third, D fourth, E fifth) {}

@@ -1,5 +1,7 @@
 package dev.zelotype.call;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The six arguments of a recorded call, each with its own type.
  *
@@ -16,4 +18,4 @@ package dev.zelotype.call;
  * @param fifth the fifth argument
  * @param sixth the sixth argument
  */
-public record Args6<A, B, C, D, E, F>(A first, B second, C third, D fourth, E fifth, F sixth) {}
+public record Args6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object>(A first, B second, C third, D fourth, E fifth, F sixth) {}

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes no free parameters and gives a value back, written as a method reference or a lambda.
@@ -8,7 +8,7 @@ import java.io.Serializable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query0<R> extends Serializable {
+public interface Query0<R extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -17,4 +17,9 @@ public interface Query0<R> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     R ask() throws Throwable;
+
+    @Override
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        return ask();
+    }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes one free parameter and gives a value back, written as a method reference or a lambda.
@@ -9,7 +9,7 @@ import java.io.Serializable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query1<A, R> extends Serializable {
+public interface Query1<A extends @Nullable Object, R extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -19,4 +19,10 @@ public interface Query1<A, R> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     R ask(A first) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        return ask((A) arguments[0]);
+    }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes two free parameters and gives a value back, written as a method reference or a lambda.
@@ -10,7 +10,7 @@ import java.io.Serializable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query2<A, B, R> extends Serializable {
+public interface Query2<A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -21,4 +21,10 @@ public interface Query2<A, B, R> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     R ask(A first, B second) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        return ask((A) arguments[0], (B) arguments[1]);
+    }
 }

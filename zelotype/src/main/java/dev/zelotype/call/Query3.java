@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes three free parameters and gives a value back, written as a method reference or a lambda.
@@ -11,7 +11,7 @@ import java.io.Serializable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query3<A, B, C, R> extends Serializable {
+public interface Query3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -23,4 +23,10 @@ public interface Query3<A, B, C, R> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     R ask(A first, B second, C third) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        return ask((A) arguments[0], (B) arguments[1], (C) arguments[2]);
+    }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call that takes six free parameters and gives a value back, written as a method reference or a lambda.
@@ -14,7 +14,7 @@ import java.io.Serializable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query6<A, B, C, D, E, F, R> extends Serializable {
+public interface Query6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> extends Shape {
 
     /**
      * Makes the call.
@@ -29,4 +29,10 @@ public interface Query6<A, B, C, D, E, F, R> extends Serializable {
      * @throws Throwable whatever the call throws
      */
     R ask(A first, B second, C third, D fourth, E fifth, F sixth) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        return ask((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]);
+    }
 }

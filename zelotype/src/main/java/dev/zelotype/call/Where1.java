@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A condition on the one free parameter of a call pattern.
@@ -8,7 +8,7 @@ import java.io.Serializable;
  * @param <A> the type of the first parameter
  */
 @FunctionalInterface
-public interface Where1<A> extends Serializable {
+public interface Where1<A extends @Nullable Object> extends Shape {
 
     /**
      * Tells whether a call with these arguments is meant.
@@ -17,4 +17,10 @@ public interface Where1<A> extends Serializable {
      * @return whether the pattern covers the call
      */
     boolean holds(A first);
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default Object spread(@Nullable Object[] arguments) {
+        return holds((A) arguments[0]);
+    }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A condition on the two free parameters of a call pattern.
@@ -9,7 +9,7 @@ import java.io.Serializable;
  * @param <B> the type of the second parameter
  */
 @FunctionalInterface
-public interface Where2<A, B> extends Serializable {
+public interface Where2<A extends @Nullable Object, B extends @Nullable Object> extends Shape {
 
     /**
      * Tells whether a call with these arguments is meant.
@@ -19,4 +19,10 @@ public interface Where2<A, B> extends Serializable {
      * @return whether the pattern covers the call
      */
     boolean holds(A first, B second);
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default Object spread(@Nullable Object[] arguments) {
+        return holds((A) arguments[0], (B) arguments[1]);
+    }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A condition on the three free parameters of a call pattern.
@@ -10,7 +10,7 @@ import java.io.Serializable;
  * @param <C> the type of the third parameter
  */
 @FunctionalInterface
-public interface Where3<A, B, C> extends Serializable {
+public interface Where3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> extends Shape {
 
     /**
      * Tells whether a call with these arguments is meant.
@@ -21,4 +21,10 @@ public interface Where3<A, B, C> extends Serializable {
      * @return whether the pattern covers the call
      */
     boolean holds(A first, B second, C third);
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default Object spread(@Nullable Object[] arguments) {
+        return holds((A) arguments[0], (B) arguments[1], (C) arguments[2]);
+    }
 }

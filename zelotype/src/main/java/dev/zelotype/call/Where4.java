@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A condition on the four free parameters of a call pattern.
@@ -11,7 +11,7 @@ import java.io.Serializable;
  * @param <D> the type of the fourth parameter
  */
 @FunctionalInterface
-public interface Where4<A, B, C, D> extends Serializable {
+public interface Where4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> extends Shape {
 
     /**
      * Tells whether a call with these arguments is meant.
@@ -23,4 +23,10 @@ public interface Where4<A, B, C, D> extends Serializable {
      * @return whether the pattern covers the call
      */
     boolean holds(A first, B second, C third, D fourth);
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default Object spread(@Nullable Object[] arguments) {
+        return holds((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]);
+    }
 }

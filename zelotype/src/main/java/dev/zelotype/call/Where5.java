@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A condition on the five free parameters of a call pattern.
@@ -12,7 +12,7 @@ import java.io.Serializable;
  * @param <E> the type of the fifth parameter
  */
 @FunctionalInterface
-public interface Where5<A, B, C, D, E> extends Serializable {
+public interface Where5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> extends Shape {
 
     /**
      * Tells whether a call with these arguments is meant.
@@ -25,4 +25,10 @@ public interface Where5<A, B, C, D, E> extends Serializable {
      * @return whether the pattern covers the call
      */
     boolean holds(A first, B second, C third, D fourth, E fifth);
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default Object spread(@Nullable Object[] arguments) {
+        return holds((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]);
+    }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.call;
 
-import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A condition on the six free parameters of a call pattern.
@@ -13,7 +13,7 @@ import java.io.Serializable;
  * @param <F> the type of the sixth parameter
  */
 @FunctionalInterface
-public interface Where6<A, B, C, D, E, F> extends Serializable {
+public interface Where6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> extends Shape {
 
     /**
      * Tells whether a call with these arguments is meant.
@@ -27,4 +27,10 @@ public interface Where6<A, B, C, D, E, F> extends Serializable {
      * @return whether the pattern covers the call
      */
     boolean holds(A first, B second, C third, D fourth, E fifth, F sixth);
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default Object spread(@Nullable Object[] arguments) {
+        return holds((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]);
+    }
 }

@@ -44,10 +44,14 @@ class ArchitectureTest {
                 .definedBy("..engine.make..")
                 .layer("vocabulary")
                 .definedBy("dev.zelotype.call", "dev.zelotype.doubles", "dev.zelotype.error")
+                .layer("stage")
+                .definedBy("dev.zelotype.stage")
                 .whereLayer("facade")
                 .mayNotBeAccessedByAnyLayer()
-                .whereLayer("run")
+                .whereLayer("stage")
                 .mayOnlyBeAccessedByLayers("facade")
+                .whereLayer("run")
+                .mayOnlyBeAccessedByLayers("facade", "stage")
                 .whereLayer("explain")
                 .mayOnlyBeAccessedByLayers("run")
                 .whereLayer("journal")
@@ -57,7 +61,7 @@ class ArchitectureTest {
                 .whereLayer("make")
                 .mayOnlyBeAccessedByLayers("facade", "run", "explain", "journal", "pattern", "weave")
                 .whereLayer("weave")
-                .mayOnlyBeAccessedByLayers("run")
+                .mayOnlyBeAccessedByLayers("run", "pattern")
                 .check(core);
     }
 

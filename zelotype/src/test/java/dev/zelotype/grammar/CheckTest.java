@@ -18,7 +18,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.zelotype.Counting;
 import dev.zelotype.Scene;
 import dev.zelotype.call.Args2;
 import dev.zelotype.error.CheckFailure;
@@ -28,6 +27,7 @@ import dev.zelotype.observatory.Observatory.Instrument;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.NightLog;
 import dev.zelotype.observatory.Observatory.SkyTarget;
+import dev.zelotype.stage.Counted;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -59,10 +59,10 @@ class CheckTest {
         scene.close();
     }
 
-    private static Consumer<Counting> count(String name) {
+    private static Consumer<Counted> count(String name) {
         return switch (name) {
-            case "once" -> Counting::once;
-            case "never" -> Counting::never;
+            case "once" -> Counted::once;
+            case "never" -> Counted::never;
             case "times 2" -> counting -> counting.times(2);
             case "atLeast 2" -> counting -> counting.atLeast(2);
             case "atMost 2" -> counting -> counting.atMost(2);

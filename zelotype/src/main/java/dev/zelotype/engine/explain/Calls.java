@@ -2,7 +2,6 @@ package dev.zelotype.engine.explain;
 
 import dev.zelotype.engine.journal.CallRecord;
 import dev.zelotype.engine.journal.Lines;
-import dev.zelotype.engine.journal.MethodLog;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.ArgumentRule;
@@ -13,6 +12,7 @@ import java.lang.reflect.Method;
 import java.lang.reflect.Parameter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * Calls and patterns as text.
@@ -99,25 +99,41 @@ public final class Calls {
                 || call.log().method().isConstructor();
     }
 
-    /** The calls in their order, with what came back and where each was made. */
-    public static List<String> conversation(List<CallRecord> calls) {
+    /**
+     * The calls in their order, with what came back and where each was made.
+     *
+     * @param more what else is to be said of a call, in lines below it
+     */
+    public static List<String> conversation(List<CallRecord> calls, Function<CallRecord, List<String>> more) {
         List<String[]> rows = new ArrayList<>();
         int first = Math.max(0, calls.size() - MOST_IN_CONVERSATION);
         for (CallRecord call : calls.subList(first, calls.size())) {
             rows.add(new String[] {call.number() + "  " + call(call), answer(call), Lines.text(call.caller())});
         }
-        List<String> lines = Columns.align(rows);
+        List<String> lines = new ArrayList<>();
+        List<String> aligned = Columns.align(rows);
+        for (int i = 0; i < aligned.size(); i++) {
+            lines.add(aligned.get(i));
+            for (String line : more.apply(calls.get(first + i))) {
+                lines.add("     " + line);
+            }
+        }
         if (first > 0) {
             lines.add(0, "... " + first + " earlier " + (first == 1 ? "call" : "calls"));
         }
         return lines;
     }
 
-    /** The call of the same method that differs least from a pattern, with its differences; empty if there is none. */
-    public static List<String> closest(CallPattern pattern, MethodLog log) {
+    /**
+     * The call that differs least from a pattern, with its differences; empty if there is none.
+     *
+     * @param calls those of the pattern's own method
+     * @param ofOverloads those of other methods of that name, of which the last is told if there are no others
+     */
+    public static List<String> closest(CallPattern pattern, List<CallRecord> calls, List<CallRecord> ofOverloads) {
         CallRecord best = null;
         List<String> differences = List.of();
-        for (CallRecord call : log.calls()) {
+        for (CallRecord call : calls) {
             List<String> found = Differences.of(pattern, call.arguments());
             if (!found.isEmpty() && (best == null || found.size() < differences.size())) {
                 best = call;
@@ -125,12 +141,23 @@ public final class Calls {
             }
         }
         if (best == null) {
-            return List.of();
+            return calls.isEmpty() ? overload(pattern, ofOverloads) : List.of();
         }
         List<String> lines = new ArrayList<>();
         lines.add(Columns.gap(call(best), Lines.text(best.caller())));
         differences.forEach(difference -> lines.add("  " + difference));
         return lines;
+    }
+
+    private static List<String> overload(CallPattern pattern, List<CallRecord> calls) {
+        if (calls.isEmpty()) {
+            return List.of();
+        }
+        CallRecord last = calls.get(calls.size() - 1);
+        return List.of(
+                Columns.gap(call(last), Lines.text(last.caller())),
+                "  another method of that name: expected " + pattern.method().signature() + ", was "
+                        + last.log().method().signature());
     }
 
     /** Why a pattern does not cover a call of its method. */

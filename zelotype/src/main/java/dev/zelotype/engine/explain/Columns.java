@@ -41,7 +41,7 @@ public final class Columns {
     }
 
     /** Two texts with a gap, or the first alone if there is no second. */
-    static String gap(String left, String right) {
+    public static String gap(String left, String right) {
         return right.isEmpty() ? left : left + GAP + right;
     }
 }

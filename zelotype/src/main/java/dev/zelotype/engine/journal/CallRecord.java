@@ -162,6 +162,12 @@ public class CallRecord {
         accounted = true;
     }
 
+    /** Takes back what was noted, since the statement turned out to speak of other calls. */
+    public void giveBack() {
+        accounted = false;
+        expected = false;
+    }
+
     /** Notes that the test insists on this call. */
     public void expect() {
         accounted = true;

@@ -6,6 +6,7 @@ import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.LongAdder;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
@@ -30,19 +31,25 @@ public final class MethodLog {
     }
 
     private final Participant owner;
+    private final Object keeper;
     private final DoubledMethod method;
     private final Thread ownerThread;
     private @Nullable CallRecord own;
     private volatile @Nullable CallRecord foreign;
     private volatile @Nullable LongAdder countOnly;
+    /** Of how many of the calls that are only counted a statement of the test speaks. */
+    private final AtomicLong accountedCounted = new AtomicLong();
 
     /**
      * Starts a log.
      *
+     * @param owner the double
+     * @param keeper what keeps the log
      * @param ownerThread the thread that owns the scene
      */
-    public MethodLog(Participant owner, DoubledMethod method, Thread ownerThread) {
+    public MethodLog(Participant owner, Object keeper, DoubledMethod method, Thread ownerThread) {
         this.owner = owner;
+        this.keeper = keeper;
         this.method = method;
         this.ownerThread = ownerThread;
     }
@@ -92,7 +99,20 @@ public final class MethodLog {
         return counter == null ? 0 : counter.sum();
     }
 
+    /** Notes that a statement speaks of so many of the calls that were only counted. */
+    public void accountCounted(long calls) {
+        if (countOnly != null) {
+            accountedCounted.addAndGet(calls);
+        }
+    }
+
+    /** Of how many calls that were only counted no statement speaks. */
+    public long unaccountedCounted() {
+        return Math.max(0, countedOnly() - accountedCounted.get());
+    }
+
     public void forget() {
+        accountedCounted.set(0);
         OWN.setRelease(this, null);
         foreign = null;
         LongAdder counter = countOnly;
@@ -121,6 +141,11 @@ public final class MethodLog {
 
     public Participant owner() {
         return owner;
+    }
+
+    /** What keeps this log, for whoever made it. */
+    public Object keeper() {
+        return keeper;
     }
 
     public DoubledMethod method() {

@@ -125,6 +125,11 @@ public final class DoubledMethod {
         return !Modifier.isAbstract(executable.getModifiers());
     }
 
+    /** Whether it is an interface's default method, which is said in terms of the interface's other methods. */
+    public boolean isDefault() {
+        return executable instanceof Method method && method.isDefault();
+    }
+
     public boolean canThrow(Throwable thrown) {
         if (thrown instanceof RuntimeException || thrown instanceof Error) {
             return true;

@@ -4,10 +4,8 @@ import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
@@ -22,7 +20,8 @@ final class MethodTable {
     private final Map<String, DoubledMethod> byDescriptor = new HashMap<>();
     private final Map<String, List<DoubledMethod>> byParameters = new HashMap<>();
     private final Map<String, Method> fixed = new HashMap<>();
-    private final Set<String> bridged = new HashSet<>();
+    /** What the compiler's bridges call: the key of the real method, by that of the bridge. */
+    private final Map<String, String> bridged = new HashMap<>();
 
     /**
      * Collects the methods.
@@ -61,7 +60,9 @@ final class MethodTable {
 
     @Nullable
     DoubledMethod find(String name, String descriptor) {
-        return byDescriptor.get(name + descriptor);
+        DoubledMethod found = byDescriptor.get(name + descriptor);
+        String behind = found == null ? bridged.get(name + descriptor) : null;
+        return behind == null ? found : byDescriptor.get(behind);
     }
 
     /** A final, private or otherwise fixed method of the superclass, which a double cannot answer. */
@@ -100,7 +101,7 @@ final class MethodTable {
     private void ofClass(Method method, @Nullable String home) {
         int modifiers = method.getModifiers();
         String key = key(method);
-        boolean seen = byDescriptor.containsKey(key) || fixed.containsKey(key) || bridged.contains(key);
+        boolean seen = byDescriptor.containsKey(key) || fixed.containsKey(key) || bridged.containsKey(key);
         if (seen || Modifier.isStatic(modifiers) || isFinalizer(method)) {
             return;
         }
@@ -109,10 +110,17 @@ final class MethodTable {
                 && !method.getDeclaringClass().getPackageName().equals(home);
         if (Modifier.isFinal(modifiers) || Modifier.isPrivate(modifiers) || hidden) {
             fixed.put(key, method);
-        } else if (isBridgeToAnother(method)) {
-            bridged.add(key);
         } else {
+            addOrBridge(method, key);
+        }
+    }
+
+    private void addOrBridge(Method method, String key) {
+        Method behind = bridgedTo(method);
+        if (behind == null) {
             add(method);
+        } else {
+            bridged.put(key, key(behind));
         }
     }
 
@@ -124,14 +132,10 @@ final class MethodTable {
                     || Modifier.isStatic(method.getModifiers())
                     || byDescriptor.containsKey(key)
                     || fixed.containsKey(key)
-                    || bridged.contains(key)) {
+                    || bridged.containsKey(key)) {
                 continue;
             }
-            if (isBridgeToAnother(method)) {
-                bridged.add(key);
-            } else {
-                add(method);
-            }
+            addOrBridge(method, key);
         }
     }
 
@@ -168,12 +172,13 @@ final class MethodTable {
     }
 
     /**
-     * Whether the compiler made the method only to call another one of the same name. Such a method stays as it is, else
-     * one call would be recorded under two names. A bridge that merely makes a hidden class's method public is doubled.
+     * The method of the same name that the compiler made a method only to call; null if it was not made for that. Such a
+     * method stays as it is, else one call would be recorded under two names. A bridge that merely makes a hidden class's
+     * method public is doubled.
      */
-    private static boolean isBridgeToAnother(Method method) {
+    private static @Nullable Method bridgedTo(Method method) {
         if (!method.isBridge()) {
-            return false;
+            return null;
         }
         for (Class<?> c = method.getDeclaringClass(); c != null; c = c.getSuperclass()) {
             for (Method other : c.getDeclaredMethods()) {
@@ -181,11 +186,11 @@ final class MethodTable {
                     continue;
                 }
                 if (isNarrower(other, method)) {
-                    return true;
+                    return other;
                 }
             }
         }
-        return false;
+        return null;
     }
 
     private static boolean isNarrower(Method other, Method bridge) {

@@ -1,6 +1,5 @@
 package dev.zelotype.engine.pattern;
 
-import java.lang.invoke.MethodType;
 import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
@@ -12,39 +11,60 @@ public interface ArgumentRule {
     /** Whether an argument is covered; {@code free} takes up what the free parameters stand for. */
     boolean covers(@Nullable Object argument, Object[] free);
 
-    /** Any value: it becomes the value of a free parameter. */
-    record Free(int parameter, Class<?> type) implements ArgumentRule {
+    /**
+     * Any value of a type: it becomes the value of a free parameter.
+     *
+     * @param parameter the parameter's number
+     * @param type the parameter's type
+     * @param passedAs the type of the argument: the same, or the box of the primitive type that it is widened to
+     */
+    record Free(int parameter, Class<?> type, Class<?> passedAs) implements ArgumentRule {
 
         /** Marks a parameter of which no argument has been seen yet; a parameter used twice must be the same twice. */
         static final Object OPEN = new Object();
 
-        /** Whether every value that a parameter of a method can have is covered, as none was widened on the way. */
+        /** Whether every value that a parameter of a method can have is covered. */
         boolean coversAll(Class<?> declared) {
-            return !declared.isPrimitive()
-                    || MethodType.methodType(declared).wrap().returnType() == type;
+            return type == passedAs
+                    && type.isAssignableFrom(declared.isPrimitive() ? Widening.boxOf(declared) : declared);
+        }
+
+        private boolean isWidened() {
+            return type != passedAs;
         }
 
         @Override
         public boolean covers(@Nullable Object argument, Object[] free) {
-            Object value = Numbers.narrow(argument, type);
+            Object known = free[parameter];
+            if (known != OPEN && isWidened()) {
+                return known != null && Equality.same(Widening.convert(known, passedAs), argument);
+            }
+            if (argument == null ? isWidened() : !passedAs.isInstance(argument)) {
+                return false;
+            }
+            Object value = isWidened() ? Widening.undo(argument, type) : argument;
             if (value == null && argument != null) {
                 return false;
             }
-            if (free[parameter] == OPEN) {
+            if (known == OPEN) {
                 free[parameter] = value;
                 return true;
             }
-            return Equality.same(free[parameter], value);
+            return Equality.same(known, value);
         }
     }
 
-    /** A free parameter that has been given a value, which the argument must equal. */
+    /** A free parameter that has been given a value, which the argument must equal in the argument's own type. */
     record Bound(Free free, @Nullable Object value) implements ArgumentRule {
 
         @Override
         public boolean covers(@Nullable Object argument, Object[] values) {
-            Object narrowed = Numbers.narrow(argument, free.type());
-            return Equality.same(value, narrowed) && free.covers(argument, values);
+            Object wanted = value == null || !free.isWidened() ? value : Widening.convert(value, free.passedAs());
+            if (!Equality.same(wanted, argument)) {
+                return false;
+            }
+            values[free.parameter()] = value;
+            return true;
         }
     }
 

@@ -3,6 +3,7 @@ package dev.zelotype.engine.pattern;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.error.MisuseException;
+import java.lang.reflect.Array;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -22,7 +23,6 @@ public final class CallPattern {
     private final ArgumentRule[] rules;
     private final Class<?>[] freeTypes;
     private final List<Condition> conditions;
-    private final @Nullable CallPattern before;
     private final boolean coversAll;
 
     /**
@@ -51,14 +51,12 @@ public final class CallPattern {
             DoubledMethod method,
             ArgumentRule[] rules,
             Class<?>[] freeTypes,
-            List<Condition> conditions,
-            @Nullable CallPattern before) {
+            List<Condition> conditions) {
         this.participant = participant;
         this.method = method;
         this.rules = rules;
         this.freeTypes = freeTypes;
         this.conditions = conditions;
-        this.before = before;
         this.coversAll = conditions.isEmpty() && eachRuleIsAnotherParameter();
     }
 
@@ -66,9 +64,11 @@ public final class CallPattern {
     static CallPattern anyCall(Participant participant, DoubledMethod method, Class<?>[] freeTypes) {
         ArgumentRule[] rules = new ArgumentRule[freeTypes.length];
         for (int i = 0; i < rules.length; i++) {
-            rules[i] = new ArgumentRule.Free(i, freeTypes[i]);
+            Class<?> declared = method.parameterTypes()[i];
+            rules[i] = new ArgumentRule.Free(
+                    i, freeTypes[i], declared.isPrimitive() ? Widening.boxOf(declared) : freeTypes[i]);
         }
-        return new CallPattern(participant, method, rules, freeTypes, List.of(), null);
+        return new CallPattern(participant, method, rules, freeTypes, List.of());
     }
 
     public Participant participant() {
@@ -87,11 +87,6 @@ public final class CallPattern {
         return conditions;
     }
 
-    /** For a chain, the call that gives the double which this pattern is about. */
-    public @Nullable CallPattern before() {
-        return before;
-    }
-
     /** How many arguments must equal a value. */
     public int pinned() {
         int pinned = 0;
@@ -101,9 +96,9 @@ public final class CallPattern {
         return pinned;
     }
 
-    /** The same pattern on the double that the chain's earlier call gave. */
-    public CallPattern on(Participant resolved, DoubledMethod itsMethod) {
-        return new CallPattern(resolved, itsMethod, rules, freeTypes, conditions, null);
+    /** The pattern of a chain's next call, on the double that this one gives. */
+    public CallPattern next(Participant resolved, DoubledMethod itsMethod, ArgumentRule[] itsRules) {
+        return new CallPattern(resolved, itsMethod, itsRules, freeTypes, conditions);
     }
 
     /** Whether any call of the method is covered, whatever its arguments. */
@@ -187,24 +182,53 @@ public final class CallPattern {
         refuseUnlessAllFreeHere();
         ArgumentRule[] narrowed = new ArgumentRule[rules.length];
         for (int i = 0; i < rules.length; i++) {
-            narrowed[i] = bind(rules[i], values, method.parameterTypes()[i]);
+            narrowed[i] = bind(rules[i], values);
         }
         // The values stay the free parameters of conditions and answers, so the types stay as well.
-        return new CallPattern(participant, method, narrowed, freeTypes, conditions, before);
+        return new CallPattern(participant, method, narrowed, freeTypes, conditions);
     }
 
-    private static ArgumentRule bind(ArgumentRule rule, Object[] values, Class<?> type) {
+    private ArgumentRule bind(ArgumentRule rule, Object[] values) {
         if (rule instanceof ArgumentRule.Free free) {
             return new ArgumentRule.Bound(free, values[free.parameter()]);
-        }
-        if (rule instanceof ArgumentRule.Elements elements) {
+        } else if (rule instanceof ArgumentRule.Elements elements) {
             ArgumentRule[] bound = new ArgumentRule[elements.rules().length];
             for (int i = 0; i < bound.length; i++) {
-                bound[i] = bind(elements.rules()[i], values, type.getComponentType());
+                bound[i] = bind(elements.rules()[i], values);
             }
             return new ArgumentRule.Elements(bound);
+        } else if (rule instanceof ArgumentRule.Bound) {
+            throw new MisuseException(
+                    "The free parameters of this pattern have been given values already.", "write one with(...)");
         }
         return rule;
+    }
+
+    /** The arguments of a call with other values for the free parameters. */
+    public Object[] arguments(Object[] of, Object[] free) {
+        Object[] arguments = of.clone();
+        for (int i = 0; i < rules.length; i++) {
+            arguments[i] = argument(rules[i], arguments[i], free);
+        }
+        return arguments;
+    }
+
+    private static @Nullable Object argument(ArgumentRule rule, @Nullable Object was, Object[] free) {
+        if (rule instanceof ArgumentRule.Free parameter) {
+            Object value = free[parameter.parameter()];
+            return value == null || parameter.type() == parameter.passedAs()
+                    ? value
+                    : Widening.convert(value, parameter.passedAs());
+        } else if (rule instanceof ArgumentRule.Bound bound) {
+            return argument(bound.free(), was, free);
+        } else if (rule instanceof ArgumentRule.Elements elements) {
+            Object copy = Array.newInstance(was.getClass().getComponentType(), elements.rules().length);
+            for (int i = 0; i < elements.rules().length; i++) {
+                Array.set(copy, i, argument(elements.rules()[i], Array.get(was, i), free));
+            }
+            return copy;
+        }
+        return was;
     }
 
     /** The pattern with a further condition. */
@@ -212,7 +236,7 @@ public final class CallPattern {
         refuseUnlessAllFreeHere();
         List<Condition> all = new ArrayList<>(conditions);
         all.add(new Condition(description, condition));
-        return new CallPattern(participant, method, rules, freeTypes, List.copyOf(all), before);
+        return new CallPattern(participant, method, rules, freeTypes, List.copyOf(all));
     }
 
     /** Whoever looks at the free parameters needs all of them to stand in this very call, not in a chain's earlier one. */
@@ -230,7 +254,7 @@ public final class CallPattern {
         }
     }
 
-    private static void mark(ArgumentRule rule, boolean[] here) {
+    static void mark(ArgumentRule rule, boolean[] here) {
         if (rule instanceof ArgumentRule.Free free) {
             here[free.parameter()] = true;
         } else if (rule instanceof ArgumentRule.Bound bound) {

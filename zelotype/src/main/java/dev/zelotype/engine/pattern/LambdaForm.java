@@ -1,6 +1,5 @@
 package dev.zelotype.engine.pattern;
 
-import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.invoke.MethodHandle;
@@ -121,28 +120,19 @@ final class LambdaForm {
         }
     }
 
-    /** Whether the compiler wrote a method of its own for the body, which is run to learn what it calls. */
+    /**
+     * Whether the compiler wrote a method of its own for the body, whose code is to be read. Other compilers do not mark
+     * such methods as javac does, but give them telling names, or give a static method captured values.
+     */
     boolean isLambda() {
-        return implementation == null || implementation.isSynthetic() && !isBridge();
+        return LambdaCode.isNameOfLambda(methodName())
+                || implementation == null
+                || implementation.isSynthetic() && !isBridge()
+                || isStatic() && form.getCapturedArgCount() > 0;
     }
 
     private boolean isBridge() {
         return implementation instanceof Method method && method.isBridge();
-    }
-
-    /** Whether one of the captured values is a double, which the lambda then calls. */
-    boolean capturesDouble() {
-        for (int i = 0; i < form.getCapturedArgCount(); i++) {
-            if (DoubleClass.participantOf(form.getCapturedArg(i)) != null) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** A class that the lambda's body refers to. */
-    Class<?> load(String className) {
-        return classOf(Type.getObjectType(className.replace('.', '/')));
     }
 
     boolean isConstructor() {
@@ -158,9 +148,32 @@ final class LambdaForm {
         return form.getCapturedArgCount() == 1;
     }
 
+    /** A captured value; the first is the object that the lambda belongs to, if it belongs to one. */
     @Nullable
-    Object boundObject() {
-        return form.getCapturedArg(0);
+    Object captured(int place) {
+        return form.getCapturedArg(place);
+    }
+
+    /** The class that declares a static method which the reference names by a class below it. */
+    Class<?> declaringClass() {
+        return implementation == null ? owner : implementation.getDeclaringClass();
+    }
+
+    /** The class that is to be replaced for a call of a static method, a constructor or any instance. */
+    Class<?> declaringClass(Symbols.Call call) {
+        if (call.asked() == Symbols.Asked.ANY_INSTANCE || call.name().equals("<init>")) {
+            return call.owner();
+        }
+        try {
+            return new RealCode(owner)
+                    .method(
+                            new MethodCode.Member(
+                                    Type.getInternalName(call.owner()), call.name(), call.descriptor(), false),
+                            true)
+                    .getDeclaringClass();
+        } catch (NoSuchMethodException e) {
+            return call.owner();
+        }
     }
 
     Class<?> owner() {

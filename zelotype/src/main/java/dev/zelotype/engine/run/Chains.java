@@ -5,7 +5,9 @@ import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.PatternReader;
 import dev.zelotype.error.MisuseException;
+import java.util.List;
 
 /**
  * Patterns of several calls in a row, such as {@code () -> site.mount().rate()}: every link but the last answers with a
@@ -20,30 +22,29 @@ final class Chains {
      *
      * @param mayMakeLinks whether a missing link is supposed on the way
      */
-    static CallPattern resolve(CallPattern pattern, boolean mayMakeLinks) {
-        CallPattern before = pattern.before();
-        if (before == null) {
-            return pattern;
+    static CallPattern resolve(PatternReader.Written written, boolean mayMakeLinks) {
+        CallPattern pattern = written.first();
+        for (PatternReader.Link next : written.further()) {
+            Told linked = linkOf((Told) pattern.participant(), pattern, next, mayMakeLinks);
+            DoubledMethod method = linked.doubleClass().find(next.name(), next.descriptor());
+            if (method == null) {
+                throw new MisuseException(
+                        Calls.pattern(pattern) + " answers with " + linked.name() + ", which has no " + next.name()
+                                + ".",
+                        "suppose it in a statement of its own");
+            }
+            pattern = pattern.next(linked, method, next.rules());
         }
-        CallPattern link = resolve(before, mayMakeLinks);
-        Told linked = linkOf((Told) link.participant(), link, mayMakeLinks);
-        DoubledMethod method = linked.doubleClass()
-                .find(pattern.method().name(), pattern.method().descriptor());
-        if (method == null) {
-            throw new MisuseException(
-                    Calls.pattern(link) + " answers with " + linked.name() + ", which has no "
-                            + pattern.method().name() + ".",
-                    "suppose it in a statement of its own");
-        }
-        return pattern.on(linked, method);
+        return pattern;
     }
 
-    private static Told linkOf(Told told, CallPattern link, boolean mayMakeLinks) {
-        Supposition[] suppositions = told.state(link.method()).suppositions();
-        for (int i = suppositions.length - 1; i >= 0; i--) {
-            boolean general = suppositions[i].pattern().coversAll();
-            if ((general || suppositions[i].patternText().equals(Calls.pattern(link)))
-                    && DoubleClass.participantOf(suppositions[i].plainValue()) instanceof Told linked) {
+    private static Told linkOf(Told told, CallPattern link, PatternReader.Link next, boolean mayMakeLinks) {
+        List<Supposition> suppositions = told.partOfStatement().suppositions(link.method());
+        for (int i = suppositions.size() - 1; i >= 0; i--) {
+            Supposition known = suppositions.get(i);
+            if ((known.pattern().coversAll() || known.patternText().equals(Calls.pattern(link)))
+                    && DoubleClass.participantOf(known.plainValue()) instanceof Told linked) {
+                refuseUnlessFits(link, linked, next.type());
                 return linked;
             }
         }
@@ -53,13 +54,37 @@ final class Chains {
                             + ": it was not told to answer with a double.",
                     "suppose the chain, or what " + Calls.pattern(link) + " returns, before the subject runs");
         }
-        Told made = told.scene()
-                .make(Making.of(
-                        Kind.STUB,
-                        told.name() + "." + link.method().name() + "()",
-                        link.method().returnType()));
-        Supposition supposition = new Supposition("suppose", link);
-        supposition.returns(made.self());
+        Class<?> type = next.type();
+        if (!link.method().returnType().isAssignableFrom(type)
+                && type.isAssignableFrom(link.method().returnType())) {
+            type = link.method().returnType();
+        }
+        Told made = told.partOfStatement()
+                .scene()
+                .make(Making.of(Kind.STUB, told.name() + "." + link.method().name() + "()", type));
+        new InBetween(link).returns(made.self());
         return made;
+    }
+
+    private static void refuseUnlessFits(CallPattern link, Told linked, Class<?> wanted) {
+        if (!wanted.isInstance(linked.self())) {
+            throw new MisuseException(
+                    Calls.pattern(link) + " answers with " + linked.name() + ", which is no " + wanted.getSimpleName()
+                            + ".",
+                    "suppose what " + Calls.pattern(link) + " returns in a statement of its own, before the chains");
+        }
+    }
+
+    /** Lets a call in the middle of a chain answer with the double that carries it on. */
+    private static final class InBetween extends Supposition {
+
+        InBetween(CallPattern link) {
+            super("suppose", link);
+        }
+
+        @Override
+        boolean isOfTest() {
+            return false;
+        }
     }
 }

@@ -10,6 +10,7 @@ import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -19,7 +20,6 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Check extends Statement {
 
-    private final SceneState owner;
     private final @Nullable Order order = Order.current();
     private @Nullable Duration patience;
     private Count count = Count.ONCE;
@@ -27,19 +27,16 @@ public final class Check extends Statement {
 
     private Check(String verb, CallPattern pattern) {
         super(verb, pattern);
-        refuseIfClosed();
         refuseIfNotRecorded();
         refuseIfUnheard();
-        SceneState own = told().scene();
-        SceneState current = own.isOpenScene() ? own : SceneState.current();
-        if (current == null) {
+        if (!scene().isOpenScene()) {
             throw new MisuseException(
                     verb + "(" + patternText() + ") stands outside any scene: nobody would notice if"
                             + " it were left without a count.",
                     "open a scene first: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");
         }
-        this.owner = current;
+        scene().expectations().settleLast();
     }
 
     private void refuseIfUnheard() {
@@ -50,7 +47,7 @@ public final class Check extends Statement {
 
     public static Check of(Serializable shape) {
         Check check = new Check("verify", read(shape, false));
-        check.owner.begun(check, "give it a count, such as .once() or .never()");
+        check.scene().begun(check, "give it a count, such as .once() or .never()");
         return check;
     }
 
@@ -64,11 +61,19 @@ public final class Check extends Statement {
             call.account();
             found.add(typed.apply(check.pattern().free(call.arguments())));
         }
-        return List.copyOf(found);
+        // Not a copy that refuses null, since an argument may be null.
+        return Collections.unmodifiableList(found);
     }
 
     public void within(Duration time) {
-        if (time.isNegative() || time.isZero()) {
+        said(() -> waitFor(time));
+    }
+
+    private void waitFor(Duration time) {
+        if (patience != null) {
+            throw new MisuseException(this + " waits already: " + Waiting.text(patience) + ".", "give one within(...)");
+        }
+        if (time == null || time.isNegative() || time.isZero()) {
             throw new MisuseException("within(" + time + ") leaves no time.", "give a duration above zero");
         }
         if (order != null) {
@@ -79,19 +84,30 @@ public final class Check extends Statement {
         patience = time;
     }
 
-    public void count(Count wanted) {
+    public void count(int least, int most) {
+        said(() -> check(Count.of(least, most)));
+    }
+
+    private void check(Count wanted) {
+        if (isFixed()) {
+            throw new MisuseException(
+                    this + " has been checked already: " + count.text() + ".",
+                    "write a new verify(...) for another count");
+        }
         fix();
-        owner.completed(this);
+        scene().completed(this);
         count = wanted;
-        owner.checked(this);
+        scene().checked(this);
         if (order != null) {
             refuseWithoutArguments();
             order.verify(this);
             return;
         }
-        found = patience == null ? countNow() : Waiting.until(patience, this::countNow, wanted);
-        if (!wanted.holds(found)) {
-            throw new CheckFailure(explain(wanted, found), null);
+        Waiting waiting = patience == null ? null : new Waiting(patience, wanted);
+        found = waiting == null ? countNow() : waiting.until(this::countNow);
+        boolean interrupted = waiting != null && waiting.wasInterrupted();
+        if (!wanted.holds(found) || interrupted) {
+            throw new CheckFailure(explain(wanted, found, interrupted), null);
         }
         accountAll();
     }
@@ -112,10 +128,6 @@ public final class Check extends Statement {
     @Nullable
     Order order() {
         return order;
-    }
-
-    private MethodLog log() {
-        return told().state(pattern().method()).log();
     }
 
     boolean covers(CallRecord call) {
@@ -146,6 +158,7 @@ public final class Check extends Statement {
                 call.expect();
             }
         });
+        log().accountCounted(log().countedOnly());
     }
 
     private void refuseWithoutArguments() {
@@ -157,16 +170,22 @@ public final class Check extends Statement {
         }
     }
 
-    private String explain(Count wanted, long found) {
-        told().scene().calls();
-        String time = patience == null ? "" : " within " + patience.toMillis() + " ms";
-        FailureText text = new FailureText(
-                "Expected " + wanted.text() + " of " + patternText() + time + ", but " + Count.happened(found) + ".");
+    private String explain(Count wanted, long found, boolean interrupted) {
+        scene().calls();
+        String time = patience == null ? "" : " within " + Waiting.text(patience);
+        FailureText text = new FailureText("Expected " + wanted.text() + " of " + patternText() + time + ", but "
+                + (interrupted ? "the waiting thread was interrupted, and until then " : "") + Count.happened(found)
+                + ".");
         if (found < wanted.min()) {
-            text.section("Closest", Calls.closest(pattern(), log()));
+            text.section(
+                    "Closest",
+                    Calls.closest(
+                            pattern(),
+                            log().calls(),
+                            part().callsOfOverloads(pattern().method())));
         } else {
-            text.section(found == 1 ? "The call" : "The calls", Calls.conversation(matching()));
+            text.section(found == 1 ? "The call" : "The calls", scene().rows(matching()));
         }
-        return told().scene().withConversation(text).toString();
+        return scene().withConversation(text).toString();
     }
 }

@@ -28,7 +28,7 @@ public final class ConversationView {
     public static Conversation of(SceneState scene) {
         List<DoubleInfo> doubles = new ArrayList<>();
         Map<String, TypeInfo> types = new LinkedHashMap<>();
-        for (Told told : scene.doubles()) {
+        for (Told told : scene.cast()) {
             String type = told.doubleClass().doubledType().getName();
             doubles.add(new DoubleInfo(told.name(), told.kind(), type));
             types.putIfAbsent(type, new TypeInfo(type, told.doubleClass().signatures()));
@@ -48,7 +48,7 @@ public final class ConversationView {
     }
 
     public static String textOf(SceneState scene) {
-        return String.join("\n", Calls.conversation(scene.calls()));
+        return String.join("\n", scene.rows(scene.calls()));
     }
 
     private static CallInfo info(CallRecord call) {

@@ -14,20 +14,17 @@ public record Count(int min, int max) {
     /** For statements that ask for nothing. */
     static final Count ANY = new Count(0, Integer.MAX_VALUE);
 
-    public static Count exactly(int times) {
-        return between(times, times);
+    static Count exactly(int times) {
+        return of(times, times);
     }
 
-    public static Count atLeast(int times) {
-        if (times == 0) {
+    /** So many calls, both ends included; {@link Integer#MAX_VALUE} stands for any number. */
+    static Count of(int min, int max) {
+        if (min == 0 && max == Integer.MAX_VALUE) {
             throw new MisuseException(
                     "atLeast(0) holds whatever happens, so it checks nothing.",
                     "give a number above 0, or leave the statement out");
         }
-        return between(times, Integer.MAX_VALUE);
-    }
-
-    public static Count between(int min, int max) {
         if (min < 0 || max < min) {
             throw new MisuseException(
                     "No number of calls lies between " + min + " and " + max + ".",

@@ -3,7 +3,6 @@ package dev.zelotype.engine.run;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.InPlace;
-import dev.zelotype.engine.make.Participant;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -48,14 +47,12 @@ public record Making(
         return new Making(Kind.FAKE, name, type, null, arguments);
     }
 
-    /** A spy that passes calls on to a real object, or to another double. */
+    /** A spy that passes calls on to a real object. */
     public static Making spy(@Nullable String name, Object real) {
-        Participant other = DoubleClass.participantOf(real);
-        if (other == null && Replacements.canReplace(real.getClass())) {
+        if (Replacements.canReplace(real.getClass())) {
             return inPlace(name, Replacements.ofInstance(real.getClass()), real);
         }
-        List<Class<?>> types =
-                List.of(other == null ? real.getClass() : other.doubleClass().doubledType());
+        List<Class<?>> types = List.of(real.getClass());
         if (!DoubleClass.canDouble(types.get(0))) {
             types = interfacesOf(real.getClass());
             if (types.isEmpty()) {

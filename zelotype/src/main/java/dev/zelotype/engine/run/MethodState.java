@@ -5,8 +5,8 @@ import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What one method of one double is told, and its calls. Statements are added by copying, so that calls on other threads
- * see either the old or the new ones.
+ * What one method of one double is told in one scene, and its calls. Statements are added by copying, so that calls on other
+ * threads see either the old or the new ones.
  */
 final class MethodState {
 

@@ -81,36 +81,60 @@ public final class Order {
         }
         List<CallRecord> calls = new ArrayList<>(spokenOf);
         calls.sort(CallRecord.IN_ORDER);
-        int[] reached = {0, 0};
-        if (!reads(calls, 0, 0, reached)) {
+        int[] reached = reached(calls);
+        if (reached[0] < calls.size() || reached[1] < checks.size()) {
             throw failure(calls, reached);
         }
         calls.forEach(CallRecord::expect);
     }
 
-    /** Whether the calls from one place on read as the checks from one place on, each taking as many as its count says. */
-    private boolean reads(List<CallRecord> calls, int call, int check, int[] reached) {
-        if (call > reached[0] || call == reached[0] && check > reached[1]) {
-            reached[0] = call;
-            reached[1] = check;
+    /**
+     * How far the calls read as the checks, each of which takes as many in a row as its count says. For each check it is
+     * worked out once after how many calls it can be done, so the time grows with the calls, not with the ways to read them.
+     *
+     * @return the greatest number of calls that some of the checks account for, and how many checks these are
+     */
+    private int[] reached(List<CallRecord> calls) {
+        int[] furthest = {0, 0};
+        boolean[] before = new boolean[calls.size() + 1];
+        before[0] = true;
+        for (int check = 0; check < checks.size(); check++) {
+            boolean[] after = after(checks.get(check), calls, before);
+            for (int call = calls.size(); call >= furthest[0]; call--) {
+                if (after[call]) {
+                    furthest = new int[] {call, check + 1};
+                    break;
+                }
+            }
+            before = after;
         }
-        if (check == checks.size()) {
-            return call == calls.size();
-        }
-        Check wanted = checks.get(check);
-        int most = 0;
-        while (call + most < calls.size() && most < wanted.count().max() && wanted.covers(calls.get(call + most))) {
-            most++;
-        }
-        for (int taken = most; taken >= wanted.count().min(); taken--) {
-            if (reads(calls, call + taken, check + 1, reached)) {
-                return true;
+        return before[calls.size()] ? new int[] {calls.size(), checks.size()} : furthest;
+    }
+
+    /** After how many calls a check can be done, given after how many it can begin. */
+    private static boolean[] after(Check check, List<CallRecord> calls, boolean[] before) {
+        int size = calls.size();
+        int[] starting = new int[size + 2];
+        int run = 0;
+        for (int call = size; call >= 0; call--) {
+            run = call < size && check.covers(calls.get(call)) ? run + 1 : 0;
+            int most = Math.min(run, check.count().max());
+            if (before[call] && check.count().min() <= most) {
+                starting[call + check.count().min()]++;
+                starting[call + most + 1]--;
             }
         }
-        return false;
+        boolean[] after = new boolean[size + 1];
+        int open = 0;
+        for (int call = 0; call <= size; call++) {
+            open += starting[call];
+            after[call] = open > 0;
+        }
+        return after;
     }
 
     private CheckFailure failure(List<CallRecord> calls, int[] reached) {
+        SceneState scene = checks.get(0).scene();
         SceneState.rank(calls);
         List<String> wanted = new ArrayList<>();
         for (int i = 0; i < checks.size(); i++) {
@@ -127,7 +151,7 @@ public final class Order {
         return new CheckFailure(
                 new FailureText(sentence)
                         .section("Wanted", wanted)
-                        .section("Happened", Calls.conversation(calls))
+                        .section("Happened", scene.rows(calls))
                         .section("Stated at", List.of(Lines.text(Lines.caller())))
                         .toString(),
                 null);

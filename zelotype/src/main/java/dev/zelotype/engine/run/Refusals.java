@@ -21,7 +21,8 @@ final class Refusals {
     private Refusals() {}
 
     /** A call that nobody supposed or expected. */
-    static FailureText unexpected(Told told, DoubledMethod method, @Nullable CallRecord call, Object[] arguments) {
+    static FailureText unexpected(Part part, DoubledMethod method, @Nullable CallRecord call, Object[] arguments) {
+        Told told = part.told();
         boolean dummy = told.kind() == Kind.DUMMY;
         String sentence = Calls.call(told, method, arguments)
                 + (dummy
@@ -32,7 +33,7 @@ final class Refusals {
                 : Calls.statementsFor(told.name(), method, arguments);
         return new FailureText(sentence)
                 .section("Called at", at(call))
-                .section("Told about this method", toldAbout(told.state(method), arguments))
+                .section("Told about this method", toldAbout(part, method, arguments))
                 .section("If the call is right, write", cure);
     }
 
@@ -44,13 +45,13 @@ final class Refusals {
         return call == null || call.caller() == null ? List.of() : List.of(Lines.text(call.caller()));
     }
 
-    private static List<String> toldAbout(MethodState state, Object[] arguments) {
+    private static List<String> toldAbout(Part part, DoubledMethod method, Object[] arguments) {
         List<String> lines = new ArrayList<>();
-        for (Expectation expectation : state.expectations()) {
+        for (Expectation expectation : part.expectations(method)) {
             lines.addAll(Columns.align(List.<String[]>of(expectation.row())));
             addDifferences(lines, expectation, arguments);
         }
-        for (Supposition supposition : state.suppositions()) {
+        for (Supposition supposition : part.suppositions(method)) {
             lines.addAll(Columns.align(
                     List.<String[]>of(new String[] {supposition.patternText(), "supposed", supposition.line()})));
             addDifferences(lines, supposition, arguments);
@@ -65,17 +66,17 @@ final class Refusals {
     }
 
     /** A call that was expected, but not that often. */
-    static FailureText tooOften(Told told, Expectation exhausted, @Nullable CallRecord call, Object[] arguments) {
-        return new FailureText(
-                        Calls.call(told, exhausted.pattern().method(), arguments) + " was called once too often.")
+    static FailureText tooOften(Expectation exhausted, @Nullable CallRecord call, Object[] arguments) {
+        return new FailureText(Calls.call(exhausted.told(), exhausted.pattern().method(), arguments)
+                        + " was called once too often.")
                 .section("Called at", at(call))
                 .section("Expected", Columns.align(List.<String[]>of(exhausted.row())));
     }
 
     /** A call that was expected, but not yet or no longer. */
     static FailureText outOfOrder(
-            Told told, Expectation early, Expectation before, @Nullable CallRecord call, Object[] arguments) {
-        return new FailureText(Calls.call(told, early.pattern().method(), arguments) + " came out of order.")
+            Expectation early, Expectation before, @Nullable CallRecord call, Object[] arguments) {
+        return new FailureText(Calls.call(early.told(), early.pattern().method(), arguments) + " came out of order.")
                 .section("Called at", at(call))
                 .section(
                         before.wantsMore() ? "Expected before it" : "Expected after it, and already begun",

@@ -6,7 +6,8 @@ import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.WovenClasses;
-import dev.zelotype.engine.pattern.Capture;
+import dev.zelotype.engine.pattern.PatternReader;
+import dev.zelotype.engine.pattern.Reading;
 import dev.zelotype.engine.weave.Decider;
 import dev.zelotype.engine.weave.Guard;
 import dev.zelotype.engine.weave.Weaver;
@@ -39,6 +40,24 @@ final class Replacements implements Decider, WovenClasses.Weaving {
     private record Hollowing(WovenMethod outermost, Object becomes) {}
 
     private Replacements() {}
+
+    /**
+     * What the reader of patterns asks about classes.
+     *
+     * @param mayBegin whether a class is replaced now if it was not before
+     */
+    record ForPatterns(boolean mayBegin) implements PatternReader.Classes {
+
+        @Override
+        public boolean canReplace(Class<?> type, String name, String descriptor) {
+            return Weaver.isWeavable(type, name, descriptor);
+        }
+
+        @Override
+        public Participant of(Class<?> type) {
+            return Replacements.of(type, mayBegin);
+        }
+    }
 
     private static Weaver weaver() {
         return Weaver.get(ONLY);
@@ -106,9 +125,28 @@ final class Replacements implements Decider, WovenClasses.Weaving {
     /** Weaves a class for the current scene. */
     private static void begin(Class<?> type, String what) {
         SceneState scene = sceneFor(what);
+        initialise(type);
         weaver().weave(type);
         if (ONLY.users.add(scene)) {
             weaver().begin();
+        }
+    }
+
+    /**
+     * Runs the static initialiser of a class before anything of it is replaced, so that its fields get their real values,
+     * and not those that a test supposes.
+     */
+    private static void initialise(Class<?> type) {
+        try {
+            Class.forName(type.getName(), true, type.getClassLoader());
+        } catch (ClassNotFoundException e) {
+            throw new IllegalStateException("A loaded class is gone: " + type, e);
+        } catch (LinkageError e) {
+            Throwable cause = e.getCause() == null ? e : e.getCause();
+            throw new MisuseException(
+                    type.getSimpleName() + " cannot be replaced: its static initialiser failed with " + cause + ".",
+                    "see to it that the class can be initialised, or wrap what it does in an interface",
+                    e);
         }
     }
 
@@ -192,11 +230,12 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             DoubledMethod ofWhole = find(whole, method);
             Object[] ofAny = ofWhole == null ? arguments : withInstance(ofWhole, self, arguments);
             boolean wholeIsTold = ofWhole != null && whole.isTold(ofWhole, ofAny);
-            Capture capture = Capture.current();
-            if (capture != null && ofSingle == null) {
-                return ofWhole != null && capture.isAbout(ofWhole)
-                        ? new Object[] {whole.apply(ofWhole.index(), ofAny)}
-                        : null;
+            if (Reading.here() && ofSingle == null) {
+                // Code that only computes a value for a pattern is nobody's call.
+                if (wholeIsTold) {
+                    throw Reading.refusal(whole, ofWhole);
+                }
+                return null;
             }
             if (ofSingle != null && !wholeIsTold) {
                 return new Object[] {single.apply(ofSingle.index(), arguments)};
@@ -248,17 +287,16 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         try {
             Told whole = whole(constructor, null);
             DoubledMethod method = find(whole, constructor);
-            Capture capture = Capture.current();
-            if (method == null || !(capture == null ? whole.hears(method) : capture.isAbout(method))) {
+            if (method == null || !whole.hears(method)) {
                 return false;
             }
-            Object becomes;
-            if (capture == null) {
-                becomes = whole.construct(method, arguments);
-            } else {
-                capture.called(whole, method, arguments);
-                becomes = Told.HOLLOW;
+            if (Reading.here()) {
+                if (whole.isTold(method, arguments)) {
+                    throw Reading.refusal(whole, method);
+                }
+                return false;
             }
+            Object becomes = whole.construct(method, arguments);
             if (becomes == null) {
                 return false;
             }

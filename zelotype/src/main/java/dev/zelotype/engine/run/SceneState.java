@@ -3,10 +3,12 @@ package dev.zelotype.engine.run;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.journal.CallRecord;
 import dev.zelotype.engine.journal.CallRecord.Ending;
 import dev.zelotype.engine.journal.Journal;
+import dev.zelotype.engine.journal.Lines;
 import dev.zelotype.engine.journal.MethodLog;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.error.CheckFailure;
@@ -20,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,12 +34,19 @@ public final class SceneState {
     public static final int LINES_KEPT = 1000;
 
     private static final InheritableThreadLocal<SceneState> CURRENT = new InheritableThreadLocal<>();
+    private static final Set<SceneState> OPEN = ConcurrentHashMap.newKeySet();
+    /** How many open scenes stand inside another one. */
+    private static final AtomicInteger NESTED = new AtomicInteger();
 
     private final boolean open;
     private final Severity unused;
     private final @Nullable Words words;
     private final Journal journal;
-    private final Expectations expectations = new Expectations();
+    private final Expectations expectations = new Expectations(this);
+    private final String title;
+    /** What doubles of other scenes are told and asked in this one. */
+    private final Map<Told, Part> guests = new ConcurrentHashMap<>();
+
     private @Nullable Casting casting;
     private final List<Told> doubles = new ArrayList<>();
     /** How many doubles have each name. */
@@ -51,11 +61,12 @@ public final class SceneState {
     private @Nullable SceneState outer;
 
     /** A scene that somebody will close. */
-    public SceneState(Severity unused, int linesKept, boolean detailed) {
-        this(true, unused, linesKept, detailed);
+    public SceneState(String title, Severity unused, int linesKept, boolean detailed) {
+        this(title, true, unused, linesKept, detailed);
     }
 
-    private SceneState(boolean open, Severity unused, int linesKept, boolean detailed) {
+    private SceneState(String title, boolean open, Severity unused, int linesKept, boolean detailed) {
+        this.title = title.isEmpty() && open ? Lines.text(Lines.caller()) : title;
         this.open = open;
         this.unused = unused;
         this.words = detailed ? new Words() : null;
@@ -64,13 +75,76 @@ public final class SceneState {
 
     /** The scene that is open on this thread or on the one that started it, or null. */
     public static @Nullable SceneState current() {
-        SceneState current = CURRENT.get();
-        return current == null || current.closed ? null : current;
+        return stillOpen(CURRENT.get());
+    }
+
+    private static @Nullable SceneState stillOpen(@Nullable SceneState scene) {
+        SceneState still = scene;
+        while (still != null && still.closed) {
+            still = still.outer;
+        }
+        return still;
     }
 
     public void enter() {
         outer = current();
+        if (outer != null) {
+            NESTED.incrementAndGet();
+        }
+        OPEN.add(this);
         CURRENT.set(this);
+    }
+
+    /** Whether any open scene stands inside another one, so that calls may belong to another scene than their doubles. */
+    static boolean anyNested() {
+        return NESTED.get() != 0;
+    }
+
+    /** The nearest scene around this one that is still open, or null. */
+    @Nullable
+    SceneState outer() {
+        return stillOpen(outer);
+    }
+
+    private boolean isWithin(SceneState other) {
+        for (SceneState scene = outer; scene != null; scene = scene.outer) {
+            if (scene == other) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The scene to which a statement belongs that is made now, on this thread, about a double of this scene. */
+    SceneState ofStatement() {
+        SceneState current = current();
+        boolean elsewhere = current != null && current != this && (!open || current.isWithin(this));
+        return elsewhere && !closed ? current : this;
+    }
+
+    /**
+     * The scene to which a call belongs that comes now, on this thread, to a double of this scene. A double that was made
+     * outside any scene may be called by a thread of none; if just one scene is open, that is whose call it is.
+     */
+    SceneState ofCall() {
+        SceneState scene = ofStatement();
+        if (scene == this && !open && OPEN.size() == 1) {
+            for (SceneState only : OPEN) {
+                return only;
+            }
+        }
+        return scene;
+    }
+
+    /** What a double of another scene is told and asked in this one. */
+    Part part(Told told) {
+        Part known = guests.get(told);
+        return known == null ? guests.computeIfAbsent(told, guest -> new Part(guest, this)) : known;
+    }
+
+    @Nullable
+    Part knownPart(Told told) {
+        return guests.get(told);
     }
 
     /** Makes a double; outside any scene, one that belongs to a scene of its own that nobody closes. */
@@ -83,7 +157,7 @@ public final class SceneState {
                                 + " was made outside any scene: nobody would check what it expects.",
                         "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
             }
-            scene = new SceneState(false, Severity.IGNORE, LINES_KEPT, false);
+            scene = new SceneState("", false, Severity.IGNORE, LINES_KEPT, false);
         }
         return scene.make(making);
     }
@@ -157,10 +231,15 @@ public final class SceneState {
 
     @Nullable
     CallRecord record(MethodLog log, Object[] arguments, boolean woven) {
-        return closed || words != null && words.printing() ? null : journal.add(log, arguments, woven);
+        if (closed) {
+            Strays.note(title, log, arguments);
+            return null;
+        }
+        return words != null && words.printing() ? null : journal.add(log, arguments, woven);
     }
 
     synchronized void begun(Statement statement, String cure) {
+        expectations.settleLast();
         unfinished.put(statement, cure);
     }
 
@@ -169,7 +248,9 @@ public final class SceneState {
     }
 
     synchronized void supposed(Supposition supposition) {
-        suppositions.add(supposition);
+        if (supposition.isOfTest()) {
+            suppositions.add(supposition);
+        }
         statements.add(supposition);
     }
 
@@ -206,19 +287,66 @@ public final class SceneState {
         return failure;
     }
 
+    /** As {@link #refuse}, for a call that turns out to be wrong after it has been answered. */
+    synchronized void refuseLate(@Nullable CallRecord call, FailureText text) {
+        if (call != null) {
+            call.end(Ending.UNEXPECTED, null);
+            call.account();
+        }
+        refusals.add(text);
+    }
+
     /** Adds the conversation so far to a failure. */
     FailureText withConversation(FailureText text) {
         List<CallRecord> calls = calls();
         return text.section(
-                "Conversation (" + Count.calls(calls.size()) + ")",
-                calls.isEmpty() ? List.of("Nobody asked any double anything.") : Calls.conversation(calls));
+                        "Conversation (" + Count.calls(calls.size()) + ")",
+                        calls.isEmpty() ? List.of("Nobody asked any double anything.") : rows(calls))
+                .section(
+                        "Supposed, but not needed by any call",
+                        unused == Severity.IGNORE ? List.of() : unusedSuppositions())
+                .section("Calls that reached doubles of closed scenes", Strays.take());
+    }
+
+    /** Calls with what came back; what was answered by default says which supposition came closest. */
+    List<String> rows(List<CallRecord> calls) {
+        return rowsOf(calls);
+    }
+
+    static List<String> rowsOf(List<CallRecord> calls) {
+        return Calls.conversation(calls, SceneState::missed);
+    }
+
+    /** Why no supposition answered a call that was answered by default; empty if none speaks of its method. */
+    private static List<String> missed(CallRecord call) {
+        if (call.ending() != Ending.DEFAULTED) {
+            return List.of();
+        }
+        Supposition closest = null;
+        List<String> differences = List.of();
+        Told told = (Told) call.log().owner();
+        for (Supposition supposition :
+                told.partOf(call.log()).suppositions(call.log().method())) {
+            List<String> found = Calls.differences(supposition.pattern(), call.arguments());
+            if (!found.isEmpty() && (closest == null || found.size() <= differences.size())) {
+                closest = supposition;
+                differences = found;
+            }
+        }
+        if (closest == null) {
+            return List.of();
+        }
+        List<String> lines = new ArrayList<>();
+        lines.add(Columns.gap("closest supposed: " + closest.patternText(), closest.line()));
+        differences.forEach(difference -> lines.add("  " + difference));
+        return lines;
     }
 
     /** Puts calls into their places among all calls of their scenes, and into their order. */
     static void rank(List<CallRecord> calls) {
         Set<SceneState> scenes = new HashSet<>();
         for (CallRecord call : calls) {
-            scenes.add(((Told) call.log().owner()).scene());
+            scenes.add(((Told) call.log().owner()).partOf(call.log()).scene());
         }
         scenes.forEach(SceneState::calls);
         calls.sort(CallRecord.IN_ORDER);
@@ -232,7 +360,10 @@ public final class SceneState {
     public List<CallRecord> calls() {
         List<CallRecord> calls = new ArrayList<>();
         for (Told told : doubles()) {
-            calls.addAll(callsOf(told));
+            calls.addAll(told.ownPart().calls());
+        }
+        for (Part guest : guests.values()) {
+            calls.addAll(guest.calls());
         }
         calls.sort(CallRecord.IN_ORDER);
         for (int i = 0; i < calls.size(); i++) {
@@ -241,12 +372,11 @@ public final class SceneState {
         return calls;
     }
 
-    static List<CallRecord> callsOf(Told told) {
-        List<CallRecord> calls = new ArrayList<>();
-        for (MethodState state : told.knownStates()) {
-            calls.addAll(state.log().calls());
-        }
-        return calls;
+    /** The doubles of this scene, and those of others that were told or asked anything in it. */
+    synchronized List<Told> cast() {
+        List<Told> all = new ArrayList<>(doubles);
+        all.addAll(guests.keySet());
+        return all;
     }
 
     /** What was supposed so far is a base that not every test needs all of. */
@@ -282,11 +412,16 @@ public final class SceneState {
             }
             closed = true;
         }
+        OPEN.remove(this);
+        if (outer != null) {
+            NESTED.decrementAndGet();
+        }
         if (CURRENT.get() == this) {
-            if (outer == null) {
+            SceneState around = outer();
+            if (around == null) {
                 CURRENT.remove();
             } else {
-                CURRENT.set(outer);
+                CURRENT.set(around);
             }
         }
         Replacements.end(this);
@@ -294,13 +429,14 @@ public final class SceneState {
     }
 
     private @Nullable Throwable verdict() {
+        List<String> unmet = expectations.unmet();
         List<String> failures = new ArrayList<>();
         List<String> misuses = new ArrayList<>();
         synchronized (this) {
             refusals.forEach(text -> failures.add(text.toString()));
             unfinished.forEach((statement, cure) -> misuses.add(statement + " is unfinished: " + cure + "."));
         }
-        failures.addAll(expectations.unmet());
+        failures.addAll(unmet);
         if (unused == Severity.FAIL) {
             unusedSuppositions().forEach(text -> failures.add("Nobody needed " + text + "."));
         }

@@ -1,22 +1,25 @@
 package dev.zelotype.engine.run;
 
+import dev.zelotype.call.Shape;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.journal.Lines;
+import dev.zelotype.engine.journal.MethodLog;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.PatternReader;
-import dev.zelotype.engine.pattern.Shapes;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.StackWalker.StackFrame;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A statement of the test about calls of one double: a supposition, an expectation or a check.
+ * A statement of the test about calls of one double: a supposition, an expectation or a check. It belongs to the scene in
+ * which it is made.
  */
 public abstract class Statement {
 
     private final String verb;
     private final Told told;
+    private final Part part;
     private final @Nullable StackFrame frame;
     private volatile CallPattern pattern;
     private boolean fixed;
@@ -25,30 +28,53 @@ public abstract class Statement {
         this.verb = verb;
         this.pattern = pattern;
         this.told = (Told) pattern.participant();
+        this.part = told.partOfStatement();
         this.frame = Lines.caller();
+        refuseIfClosed();
     }
 
     /** Reads a pattern; a chain becomes a pattern on the double at its end. */
     static CallPattern read(Serializable shape, boolean mayMakeLinks) {
-        CallPattern pattern = PatternReader.read(shape, type -> Replacements.of(type, mayMakeLinks));
-        return pattern.before() == null ? pattern : Chains.resolve(pattern, mayMakeLinks);
+        return Chains.resolve(PatternReader.read(shape, new Replacements.ForPatterns(mayMakeLinks)), mayMakeLinks);
     }
 
-    public final void with(Object... values) {
-        refuseIfFixed("with(...)");
-        pattern = pattern.with(values);
+    public final void with(@Nullable Object... values) {
+        said(() -> {
+            refuseIfFixed("with(...)");
+            narrow(pattern.with(values));
+        });
     }
 
-    public final void where(@Nullable String description, Serializable condition) {
-        refuseIfFixed("where(...)");
-        if (condition == null) {
-            throw new MisuseException("The condition of " + verb + "(...).where is null.", "give a condition");
+    public final void where(@Nullable String description, @Nullable Shape condition) {
+        said(() -> {
+            refuseIfFixed("where(...)");
+            if (condition == null) {
+                throw new MisuseException("The condition of " + verb + "(...).where is null.", "give a condition");
+            }
+            narrow(pattern.where(description, free -> holds(condition, free)));
+        });
+    }
+
+    private static boolean holds(Shape condition, Object[] free) {
+        try {
+            return (Boolean) condition.spread(free);
+        } catch (Throwable e) {
+            throw Sneaky.rethrow(e);
         }
-        pattern = pattern.where(description, free -> Shapes.holds(condition, free));
     }
 
-    final void narrow(CallPattern narrower) {
+    void narrow(CallPattern narrower) {
         pattern = narrower;
+    }
+
+    /** Goes on with the statement; one that is refused is not reported as unfinished besides. */
+    final void said(Runnable more) {
+        try {
+            more.run();
+        } catch (MisuseException e) {
+            scene().completed(this);
+            throw e;
+        }
     }
 
     private void refuseIfFixed(String what) {
@@ -62,6 +88,10 @@ public abstract class Statement {
     /** From here on the pattern stays as it is. */
     final void fix() {
         fixed = true;
+    }
+
+    final boolean isFixed() {
+        return fixed;
     }
 
     /** What it does, in the word that the test wrote. */
@@ -82,6 +112,23 @@ public abstract class Statement {
         return told;
     }
 
+    /** What the double is told and asked in the scene of this statement. */
+    final Part part() {
+        return part;
+    }
+
+    final SceneState scene() {
+        return part.scene();
+    }
+
+    final MethodState state() {
+        return part.state(pattern.method());
+    }
+
+    final MethodLog log() {
+        return state().log();
+    }
+
     final CallPattern pattern() {
         return pattern;
     }
@@ -94,8 +141,8 @@ public abstract class Statement {
         return Lines.text(frame);
     }
 
-    final void refuseIfClosed() {
-        if (told.scene().closed()) {
+    private void refuseIfClosed() {
+        if (scene().closed()) {
             throw new MisuseException(
                     verb + "(" + patternText() + ") comes too late: the scene of " + told.name() + " is closed.",
                     "write it before the end of the test, and make doubles anew for each");

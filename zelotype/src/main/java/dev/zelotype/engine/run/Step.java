@@ -1,11 +1,12 @@
 package dev.zelotype.engine.run;
 
+import dev.zelotype.call.Around;
+import dev.zelotype.call.Shape;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
-import dev.zelotype.engine.pattern.Shapes;
 import dev.zelotype.error.MisuseException;
-import java.io.Serializable;
 import java.util.Map;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -40,29 +41,56 @@ interface Step {
         }
     }
 
-    /** Runs a query or an act on the free parameters. */
-    record Running(Serializable shape, @Nullable String line) implements Step {
+    /** Answers with what a lambda makes of the free parameters. */
+    record Answering(Shape lambda, @Nullable String line) implements Step {
 
         @Override
         public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern)
                 throws Throwable {
-            Object answer = Shapes.run(shape, pattern.free(arguments));
-            if (method.returnType() != void.class && !Answers.fits(answer, method.returnType())) {
-                throw new MisuseException(
-                        "The answer computed for " + told.name() + "." + method.name() + " at " + line
-                                + " does not fit: " + Answers.misfit(answer, method.returnType()) + ".",
-                        "answer with a value of that type");
-            }
-            return answer;
+            return fitting(lambda.spread(pattern.free(arguments)), told, method, line);
         }
     }
 
+    /** Runs a lambda on the free parameters; the answer is an empty value. */
+    record Acting(Shape lambda) implements Step {
+
+        @Override
+        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern)
+                throws Throwable {
+            lambda.spread(pattern.free(arguments));
+            return told.emptyValue(method);
+        }
+    }
+
+    /** Answers with what a lambda makes of the real code and the free parameters. */
+    record Surrounding(Around lambda, @Nullable String line) implements Step {
+
+        @Override
+        public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern)
+                throws Throwable {
+            Shape real = free -> told.runReal(method, pattern.arguments(arguments, free));
+            return fitting(lambda.spread(real, pattern.free(arguments)), told, method, line);
+        }
+    }
+
+    /** An answer that was worked out, unless the method cannot give it back. */
+    private static @Nullable Object fitting(
+            @Nullable Object answer, Told told, DoubledMethod method, @Nullable String line) {
+        if (method.returnType() != void.class && !Answers.fits(answer, method.returnType())) {
+            throw new MisuseException(
+                    "The answer computed for " + told.name() + "." + method.name() + " at " + line + " does not fit: "
+                            + Answers.misfit(answer, method.returnType()) + ".",
+                    "answer with a value of that type");
+        }
+        return answer;
+    }
+
     /** Looks the free parameters up in a table. */
-    record Lookup(Map<?, ?> table) implements Step {
+    record Lookup(Map<?, ?> table, Function<Object[], ?> key) implements Step {
 
         @Override
         public @Nullable Object take(Told told, DoubledMethod method, Object[] arguments, CallPattern pattern) {
-            return table.get(Shapes.tuple(pattern.free(arguments)));
+            return table.get(key.apply(pattern.free(arguments)));
         }
     }
 

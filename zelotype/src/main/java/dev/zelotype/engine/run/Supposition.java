@@ -1,16 +1,18 @@
 package dev.zelotype.engine.run;
 
+import dev.zelotype.call.Around;
+import dev.zelotype.call.Shape;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
-import dev.zelotype.engine.pattern.Shapes;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,7 +28,6 @@ public class Supposition extends Statement {
 
     Supposition(String verb, CallPattern pattern) {
         super(verb, pattern);
-        refuseIfClosed();
     }
 
     public static Supposition of(Serializable shape) {
@@ -41,19 +42,21 @@ public class Supposition extends Statement {
             // Complete as it is: the new object does not run its real constructor.
             statement.takeEffect();
         } else {
-            statement.told().scene().begun(statement, "say what it answers, such as .returns(...)");
+            statement.scene().begun(statement, "say what it answers, such as .returns(...)");
         }
         return statement;
     }
 
-    public final void returns(Object first, Object... more) {
-        add(value(first));
-        for (Object next : more) {
-            add(value(next));
-        }
+    public final void returns(@Nullable Object first, @Nullable Object... more) {
+        said(() -> {
+            add(value(first));
+            for (Object next : more) {
+                add(value(next));
+            }
+        });
     }
 
-    private Step value(Object value) {
+    private Step value(@Nullable Object value) {
         DoubledMethod method = pattern().method();
         if (method.isConstructor() && DoubleClass.participantOf(value) == null) {
             throw new MisuseException(
@@ -69,7 +72,11 @@ public class Supposition extends Statement {
         return new Step.Value(value);
     }
 
-    public final void fails(Throwable failure) {
+    public final void fails(@Nullable Throwable failure) {
+        said(() -> add(failing(failure)));
+    }
+
+    private Step failing(@Nullable Throwable failure) {
         if (failure == null) {
             throw new MisuseException("The exception of " + this + " is null.", "give the exception to throw");
         }
@@ -80,7 +87,7 @@ public class Supposition extends Statement {
                             + ": the method does not declare this checked exception.",
                     "use an unchecked exception" + declared(method));
         }
-        add(new Step.Failing(failure));
+        return new Step.Failing(failure);
     }
 
     private static String declared(DoubledMethod method) {
@@ -88,26 +95,54 @@ public class Supposition extends Statement {
         return types.length == 0 ? "" : ", or one of those that it does: " + Values.print(types);
     }
 
-    public final void runs(Serializable shape) {
-        if (shape == null) {
+    /** Answers by running a lambda; one that only acts leaves the answer to be an empty value. */
+    public final void runs(@Nullable Shape lambda, boolean acts) {
+        said(() -> {
+            refuseNull(lambda);
+            add(acts ? new Step.Acting(lambda) : new Step.Answering(lambda, line()));
+        });
+    }
+
+    public final void around(@Nullable Around lambda) {
+        said(() -> {
+            refuseNull(lambda);
+            refuseWithoutReal();
+            add(new Step.Surrounding(lambda, line()));
+        });
+    }
+
+    private void refuseNull(@Nullable Object lambda) {
+        if (lambda == null) {
             throw new MisuseException("The answer of " + this + " is null.", "give a lambda, or .returns(null)");
         }
         pattern().refuseUnlessAllFreeHere();
-        add(new Step.Running(shape, line()));
     }
 
     public final void doesNothing() {
-        add(new Step.Value(null));
+        said(() -> add(new Step.Value(null)));
     }
 
-    public final void returnsFrom(Map<?, ?> table) {
-        Map<?, ?> copy = new HashMap<>(table);
-        copy.values().forEach(this::value);
-        narrow(pattern().where("the table lists it", free -> copy.containsKey(Shapes.tuple(free))));
-        add(new Step.Lookup(copy));
+    /** Answers from a table; {@code key} makes one of its keys of the free parameters. */
+    public final void returnsFrom(@Nullable Map<?, ?> table, Function<Object[], ?> key) {
+        said(() -> {
+            if (table == null) {
+                throw new MisuseException("The table of " + this + " is null.", "give a map from arguments to answers");
+            }
+            Map<?, ?> copy = new HashMap<>(table);
+            copy.values().forEach(this::value);
+            narrow(pattern().where("the table lists it", free -> copy.containsKey(key.apply(free))));
+            add(new Step.Lookup(copy, key));
+        });
     }
 
     public final void callsReal() {
+        said(() -> {
+            refuseWithoutReal();
+            add(new Step.Real());
+        });
+    }
+
+    private void refuseWithoutReal() {
         if (!told().hasReal(pattern().method())) {
             throw new MisuseException(
                     this + " cannot call real code: the method is abstract and there is no real object.",
@@ -115,17 +150,17 @@ public class Supposition extends Statement {
                             ? "say what it answers, or make the double with spy(realObject)"
                             : "say what it answers");
         }
-        add(new Step.Real());
     }
 
     private synchronized void add(Step step) {
+        refuseAnswer();
         Step[] longer = Arrays.copyOf(steps, steps.length + 1);
         longer[steps.length] = step;
         boolean first = steps.length == 0;
         steps = longer;
         if (first) {
             fix();
-            told().scene().completed(this);
+            scene().completed(this);
             if (!pattern().method().isConstructor()) {
                 takeEffect();
             }
@@ -134,8 +169,18 @@ public class Supposition extends Statement {
 
     /** Makes the double heed this statement. */
     void takeEffect() {
-        told().state(pattern().method()).suppose(this);
-        told().scene().supposed(this);
+        state().suppose(this);
+        scene().supposed(this);
+    }
+
+    /** Refuses an answer that no call could ever get. */
+    void refuseAnswer() {
+        // A supposition may always answer.
+    }
+
+    /** Whether it was said by a statement of the test, and not only to carry a chain on. */
+    boolean isOfTest() {
+        return true;
     }
 
     /** Whether there is an answer, as a mere expectation need not have one. */

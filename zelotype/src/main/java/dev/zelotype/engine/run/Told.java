@@ -7,14 +7,13 @@ import dev.zelotype.engine.journal.MethodLog;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.CallPattern;
-import dev.zelotype.engine.pattern.Capture;
+import dev.zelotype.engine.pattern.Reading;
 import dev.zelotype.engine.weave.Guard;
+import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandle;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,7 +26,7 @@ public final class Told extends Participant {
 
     private final SceneState scene;
     private final @Nullable Object real;
-    private final MethodState[] states;
+    private final Part ownPart;
     private volatile boolean watched;
     private final Object self;
 
@@ -35,7 +34,7 @@ public final class Told extends Participant {
         super(baseName, number, making.kind(), making.type());
         this.scene = scene;
         this.real = making.real();
-        this.states = new MethodState[making.type().methodCount()];
+        this.ownPart = new Part(this, scene);
         this.self = making.instance(this);
     }
 
@@ -44,43 +43,41 @@ public final class Told extends Participant {
         return self;
     }
 
+    /** The scene that the double was made in. */
     public SceneState scene() {
         return scene;
     }
 
-    /** The state of a method; made at its first use, since most methods of most doubles are never called. */
-    MethodState state(DoubledMethod method) {
-        MethodState state = states[method.index()];
-        return state == null ? newState(method) : state;
+    /** What the double is told and asked in the scene that it was made in. */
+    Part ownPart() {
+        return ownPart;
     }
 
-    private synchronized MethodState newState(DoubledMethod method) {
-        MethodState state = states[method.index()];
-        if (state == null) {
-            state = new MethodState(new MethodLog(this, method, scene.ownerThread()));
-            states[method.index()] = state;
-        }
-        return state;
+    /** What it is told and asked in the scene to which a call on this thread belongs. */
+    private Part partOfCall() {
+        return scene.isOpenScene() && !SceneState.anyNested() ? ownPart : part(scene.ofCall());
     }
 
-    /** The states of the methods that were ever called or told anything. */
-    List<MethodState> knownStates() {
-        List<MethodState> known = new ArrayList<>();
-        for (MethodState state : states) {
-            if (state != null) {
-                known.add(state);
-            }
-        }
-        return known;
+    /** What it is told and asked in the scene in which a statement on this thread is made. */
+    Part partOfStatement() {
+        return part(scene.ofStatement());
+    }
+
+    /** The part that keeps a log. */
+    Part partOf(MethodLog log) {
+        return log.keeper() instanceof Part part ? part : ownPart;
+    }
+
+    private Part part(SceneState of) {
+        return of == scene ? ownPart : of.part(this);
     }
 
     @Override
     public @Nullable Object apply(Object index, Object @Nullable [] passed) {
         DoubledMethod method = doubleClass().method((Integer) index);
         Object[] arguments = passed == null ? CallPattern.NO_ARGUMENTS : passed;
-        Capture capture = Capture.current();
-        if (capture != null) {
-            return capture.called(this, method, arguments);
+        if (Reading.here() && !method.ofObject()) {
+            throw Reading.refusal(this, method);
         }
         try {
             return method.ofObject() ? answerOfObject(method, arguments) : answer(method, arguments);
@@ -90,11 +87,20 @@ public final class Told extends Participant {
     }
 
     private @Nullable Object answer(DoubledMethod method, Object[] arguments) throws Throwable {
-        MethodState state = state(method);
-        CallRecord call = scene.record(state.log(), arguments, doubleClass().isWoven());
+        Part part = partOfCall();
+        MethodState state = part.state(method);
+        CallRecord call =
+                part.scene().record(state.log(), arguments, doubleClass().isWoven());
+        Supposition told = null;
         try {
-            Supposition told = statementFor(state, call, arguments);
-            return told == null ? answerUntold(method, call, arguments) : answerAsTold(told, method, call, arguments);
+            told = statementFor(part, state, call, arguments);
+            return told == null
+                    ? answerUntold(part, method, call, arguments)
+                    : answerAsTold(told, method, call, arguments);
+        } catch (StackOverflowError e) {
+            Throwable explained = Recursion.explain(this, method, told, e);
+            threw(call, explained);
+            throw explained;
         } catch (Throwable e) {
             threw(call, e);
             throw e;
@@ -102,18 +108,30 @@ public final class Told extends Participant {
     }
 
     /** The statement that speaks of a call: an expectation that is met, or else, and for its answer, a supposition. */
-    private @Nullable Supposition statementFor(MethodState state, @Nullable CallRecord call, Object[] arguments) {
-        Supposition told =
-                state.expectations().length == 0 ? null : scene.expectations().meet(this, state, call, arguments);
+    private @Nullable Supposition statementFor(
+            Part part, MethodState state, @Nullable CallRecord call, Object[] arguments) {
+        Supposition told = null;
+        for (Part each = part; each != null && told == null; each = each == ownPart ? null : each.beneath()) {
+            MethodState its = each == part ? state : each.state(state.log().method());
+            told = its.expectations().length == 0
+                    ? null
+                    : each.scene().expectations().meet(part, its, call, arguments);
+        }
         if (told != null && call != null) {
             call.expect();
         }
         if (told == null || !told.answers()) {
-            Supposition supposed = state.covering(arguments);
+            Supposition supposed = part == ownPart
+                    ? state.covering(arguments)
+                    : part.covering(state.log().method(), arguments);
             told = supposed == null ? told : supposed;
         }
-        if (told != null && call != null) {
-            call.account();
+        if (told != null) {
+            if (call != null) {
+                call.account();
+            } else {
+                state.log().accountCounted(1);
+            }
         }
         return told;
     }
@@ -127,16 +145,19 @@ public final class Told extends Participant {
     private @Nullable Object answerAsTold(
             Supposition told, DoubledMethod method, @Nullable CallRecord call, Object[] arguments) throws Throwable {
         if (!told.answers()) {
-            return end(
-                    call,
-                    Ending.DEFAULTED,
-                    EmptyValues.of(method, self, doubleClass().doubledType()));
+            return end(call, Ending.DEFAULTED, emptyValue(method));
         }
         Step step = told.next();
         Object answer = doubleClass().isWoven()
                 ? Guard.outside(() -> step.take(this, method, arguments, told.pattern()))
                 : step.take(this, method, arguments, told.pattern());
         return end(call, step.isReal() ? Ending.REAL : Ending.ANSWERED, answer);
+    }
+
+    /** What a call answers of which nobody said what to answer. */
+    @Nullable
+    Object emptyValue(DoubledMethod method) {
+        return EmptyValues.of(method, self, doubleClass().doubledType());
     }
 
     /**
@@ -146,10 +167,11 @@ public final class Told extends Participant {
      */
     @Nullable
     Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable {
-        MethodState state = state(constructor);
-        CallRecord call = scene.record(state.log(), arguments, true);
+        Part part = partOfCall();
+        MethodState state = part.state(constructor);
+        CallRecord call = part.scene().record(state.log(), arguments, true);
         try {
-            Supposition told = statementFor(state, call, arguments);
+            Supposition told = statementFor(part, state, call, arguments);
             Step step = told == null ? null : told.next();
             if (told == null || step != null && step.isReal()) {
                 end(call, Ending.REAL, null);
@@ -166,25 +188,36 @@ public final class Told extends Participant {
         }
     }
 
-    private @Nullable Object answerUntold(DoubledMethod method, @Nullable CallRecord call, Object[] arguments)
-            throws Throwable {
+    private @Nullable Object answerUntold(
+            Part part, DoubledMethod method, @Nullable CallRecord call, Object[] arguments) throws Throwable {
         boolean hollow = method.takesInstance() && Replacements.isHollow(arguments[0]);
         if (real != null && !hollow) {
             return end(call, Ending.REAL, runReal(method, arguments));
         }
         switch (kind().unconfigured()) {
             case EMPTY:
-                return end(
-                        call,
-                        Ending.DEFAULTED,
-                        EmptyValues.of(method, self, doubleClass().doubledType()));
+                if (method.isDefault() && isReachable(method)) {
+                    return end(call, Ending.REAL, doubleClass().runOwnCode(method, self, arguments));
+                }
+                return end(call, Ending.DEFAULTED, emptyValue(method));
             case OWN_CODE:
                 if (method.hasCode()) {
                     return end(call, Ending.REAL, doubleClass().runOwnCode(method, self, arguments));
                 }
-                throw scene.refuse(call, Refusals.notImplemented(this, method, arguments));
-            default:
-                throw scene.refuse(call, Refusals.unexpected(this, method, call, arguments));
+                throw part.scene().refuse(call, Refusals.notImplemented(this, method, arguments));
+            case REFUSED:
+                throw part.scene().refuse(call, Refusals.unexpected(part, method, call, arguments));
+        }
+        throw new IllegalStateException("A kind of double has no rule: " + kind());
+    }
+
+    /** Whether the JVM lets us run the code of a default method, which it does not for interfaces of closed modules. */
+    private boolean isReachable(DoubledMethod method) {
+        try {
+            doubleClass().ownCode(method);
+            return true;
+        } catch (MisuseException e) {
+            return false;
         }
     }
 
@@ -202,32 +235,21 @@ public final class Told extends Participant {
 
     /** Whether calls of a method are heard of: always for a double, for a replaced class if somebody asked for it. */
     boolean hears(DoubledMethod method) {
-        MethodState state = states[method.index()];
-        return !(real instanceof Class) || watched || state != null && state.isTold();
+        return !(real instanceof Class) || watched || ownPart.isTold(method);
     }
 
     /** Notes a call that the real code answers, which nobody sees the end of. */
     void recordOnly(DoubledMethod method, Object[] arguments) {
-        end(scene.record(state(method).log(), arguments, true), Ending.PASSED_ON, null);
+        end(scene.record(ownPart.state(method).log(), arguments, true), Ending.PASSED_ON, null);
     }
 
     /** Whether a statement of the test covers a call. */
     boolean isTold(DoubledMethod method, Object[] arguments) {
-        MethodState state = states[method.index()];
-        if (state == null) {
-            return false;
-        }
-        for (Expectation expectation : state.expectations()) {
-            if (expectation.covers(arguments)) {
-                return true;
-            }
-        }
-        return state.covering(arguments) != null;
+        return ownPart.isTold(method, arguments);
     }
 
     private @Nullable Object answerOfObject(DoubledMethod method, Object[] arguments) throws Throwable {
-        MethodState state = states[method.index()];
-        Supposition told = state == null ? null : state.covering(arguments);
+        Supposition told = partOfCall().covering(method, arguments);
         if (told != null) {
             return told.next().take(this, method, arguments, told.pattern());
         } else if (kind().unconfigured() == Kind.Unconfigured.OWN_CODE && hasOwnCode(method)) {
@@ -247,7 +269,7 @@ public final class Told extends Participant {
     }
 
     boolean hasReal(DoubledMethod method) {
-        return real != null || method.hasCode();
+        return !method.isConstructor() && (real != null || method.hasCode());
     }
 
     /** Runs the real object's code, or the doubled type's own on this double. */

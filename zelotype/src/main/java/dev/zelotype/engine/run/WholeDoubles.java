@@ -1,11 +1,12 @@
 package dev.zelotype.engine.run;
 
-import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.journal.CallRecord;
+import dev.zelotype.engine.journal.MethodLog;
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
@@ -19,25 +20,27 @@ public final class WholeDoubles {
 
     private WholeDoubles() {}
 
-    private static List<Told> told(String verb, Object[] doubles) {
+    private static List<Part> parts(String verb, Object[] doubles) {
         if (doubles.length == 0) {
             throw new MisuseException(verb + "() names no double, so it says nothing.", "name the doubles");
         }
-        List<Told> all = new ArrayList<>();
+        List<Part> all = new ArrayList<>();
         for (Object each : doubles) {
-            all.add(told(verb, each));
+            all.add(part(verb, each));
         }
         return all;
     }
 
-    private static Told told(String verb, @Nullable Object object) {
+    private static Part part(String verb, @Nullable Object object) {
         if (DoubleClass.participantOf(object) instanceof Told told) {
-            if (told.scene().closed()) {
+            Part part = told.partOfStatement();
+            if (part.scene().closed()) {
                 throw new MisuseException(
                         verb + "(" + told.name() + ") comes too late: its scene is closed.",
                         "write it before the end of the test");
             }
-            return told;
+            part.scene().expectations().settleLast();
+            return part;
         }
         throw new MisuseException(
                 verb + "(...) was given "
@@ -50,33 +53,41 @@ public final class WholeDoubles {
 
     /** Fails unless each call of the doubles is one that a statement of the test speaks of. */
     public static void verifyNothingElse(Object... doubles) {
+        String sentence = "Expected no other calls than those supposed, expected or verified";
         List<CallRecord> others = new ArrayList<>();
-        for (Told told : told("verifyNothingElse", doubles)) {
-            for (CallRecord call : SceneState.callsOf(told)) {
+        List<String> counted = new ArrayList<>();
+        for (Part part : parts("verifyNothingElse", doubles)) {
+            for (CallRecord call : part.calls()) {
                 if (!call.accounted()) {
                     others.add(call);
                 }
             }
+            for (MethodState state : part.knownStates()) {
+                addCounted(counted, state.log(), state.log().unaccountedCounted());
+            }
         }
-        refuse("Expected no other calls than those supposed, expected or verified", others);
+        refuse(sentence, others, counted);
     }
 
     /** Fails if a double was called at all. */
     public static void verifyUntouched(Object... doubles) {
         List<CallRecord> calls = new ArrayList<>();
-        for (Told told : told("verifyUntouched", doubles)) {
-            calls.addAll(SceneState.callsOf(told));
-            for (MethodState state : told.knownStates()) {
-                if (state.log().countedOnly() > 0) {
-                    throw new CheckFailure(
-                            "Expected no call of " + told.name() + ", but "
-                                    + Count.happened(state.log().countedOnly()) + " of "
-                                    + state.log().method().name() + ".",
-                            null);
-                }
+        List<String> counted = new ArrayList<>();
+        for (Part part : parts("verifyUntouched", doubles)) {
+            calls.addAll(part.calls());
+            for (MethodState state : part.knownStates()) {
+                addCounted(counted, state.log(), state.log().countedOnly());
             }
         }
-        refuse("Expected no call at all of " + names(doubles), calls);
+        refuse("Expected no call at all of " + names(doubles), calls, counted);
+    }
+
+    /** Says how many calls there were of which nothing else is known. */
+    private static void addCounted(List<String> lines, MethodLog log, long calls) {
+        if (calls > 0) {
+            lines.add(log.owner().name() + "." + log.method().signature() + "    " + Count.calls(calls)
+                    + ", of which only the number is kept");
+        }
     }
 
     private static String names(Object[] doubles) {
@@ -87,15 +98,19 @@ public final class WholeDoubles {
         return String.join(", ", names);
     }
 
-    private static void refuse(String sentence, List<CallRecord> calls) {
-        if (!calls.isEmpty()) {
-            SceneState.rank(calls);
-            throw new CheckFailure(
-                    new FailureText(sentence + ", but " + Count.happened(calls.size()) + ".")
-                            .section(calls.size() == 1 ? "The call" : "The calls", Calls.conversation(calls))
-                            .toString(),
-                    null);
+    private static void refuse(String sentence, List<CallRecord> calls, List<String> counted) {
+        if (calls.isEmpty() && counted.isEmpty()) {
+            return;
         }
+        SceneState.rank(calls);
+        List<String> lines = new ArrayList<>(calls.isEmpty() ? List.of() : SceneState.rowsOf(calls));
+        lines.addAll(counted);
+        String happened = counted.isEmpty() ? Count.happened(calls.size()) : "there were some";
+        throw new CheckFailure(
+                new FailureText(sentence + ", but " + happened + ".")
+                        .section(calls.size() == 1 && counted.isEmpty() ? "The call" : "The calls", lines)
+                        .toString(),
+                null);
     }
 
     /** Records the calls of classes from now on. */
@@ -113,8 +128,8 @@ public final class WholeDoubles {
 
     /** Forgets the calls so far; what the doubles are told stays. */
     public static void forgetCalls(Object... doubles) {
-        for (Told told : told("forgetCalls", doubles)) {
-            for (MethodState state : told.knownStates()) {
+        for (Part part : parts("forgetCalls", doubles)) {
+            for (MethodState state : part.knownStates()) {
                 state.log().forget();
             }
         }
@@ -122,9 +137,10 @@ public final class WholeDoubles {
 
     /** From now on keeps only how often each method is called. */
     public static void keepOnlyCounts(Object... doubles) {
-        for (Told told : told("keepOnlyCounts", doubles)) {
-            for (int i = 0; i < told.doubleClass().methodCount(); i++) {
-                told.state(told.doubleClass().method(i)).log().keepOnlyCount();
+        for (Part part : parts("keepOnlyCounts", doubles)) {
+            DoubleClass type = part.told().doubleClass();
+            for (int i = 0; i < type.methodCount(); i++) {
+                part.state(type.method(i)).log().keepOnlyCount();
             }
         }
     }
@@ -137,11 +153,13 @@ public final class WholeDoubles {
                     "give a double, such as one made with stub(...)");
         }
         List<String[]> rows = new ArrayList<>();
-        for (MethodState state : told.knownStates()) {
-            for (Expectation expectation : state.expectations()) {
+        Part part = told.partOfStatement();
+        for (MethodState state : part.knownStates()) {
+            DoubledMethod method = state.log().method();
+            for (Expectation expectation : part.expectations(method)) {
                 rows.add(expectation.row());
             }
-            for (Supposition supposition : state.suppositions()) {
+            for (Supposition supposition : part.suppositions(method)) {
                 rows.add(new String[] {
                     supposition.patternText(),
                     "supposed" + (supposition.used() ? "" : ", not needed yet"),
@@ -149,14 +167,14 @@ public final class WholeDoubles {
                 });
             }
         }
-        List<CallRecord> calls = SceneState.callsOf(told);
+        List<CallRecord> calls = part.calls();
         SceneState.rank(calls);
         return new FailureText(told.name() + " is a " + told.kind().word() + " of "
                         + Values.typeName(told.doubleClass().doubledType()) + ".")
                 .section("Told", rows.isEmpty() ? List.of("nothing") : Columns.align(rows))
                 .section(
                         "Asked (" + Count.calls(calls.size()) + ")",
-                        calls.isEmpty() ? List.of("nothing") : Calls.conversation(calls))
+                        calls.isEmpty() ? List.of("nothing") : SceneState.rowsOf(calls))
                 .toString();
     }
 }

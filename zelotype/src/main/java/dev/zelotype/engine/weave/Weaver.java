@@ -146,6 +146,22 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         byId = methods.toArray(new WovenMethod[0]);
     }
 
+    /** Whether a class has a method or constructor that can be made to ask; for methods, declared by it or above it. */
+    public static boolean isWeavable(Class<?> type, String name, String descriptor) {
+        if (name.equals("<init>")) {
+            return !type.isArray();
+        }
+        for (Class<?> c = type; c != null; c = c.getSuperclass()) {
+            for (Method method : c.getDeclaredMethods()) {
+                if (method.getName().equals(name)
+                        && Type.getMethodDescriptor(method).equals(descriptor)) {
+                    return isWeavable(method);
+                }
+            }
+        }
+        return false;
+    }
+
     /** Whether a method can be made to ask. */
     public static boolean isWeavable(Method method) {
         int without = Modifier.ABSTRACT | Modifier.NATIVE;

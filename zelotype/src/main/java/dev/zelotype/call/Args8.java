@@ -1,0 +1,25 @@
+package dev.zelotype.call;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The eight arguments of a recorded call, each with its own type.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @param <F> the type of the sixth parameter
+ * @param <G> the type of the seventh parameter
+ * @param <H> the type of the eighth parameter
+ * @param first the first argument
+ * @param second the second argument
+ * @param third the third argument
+ * @param fourth the fourth argument
+ * @param fifth the fifth argument
+ * @param sixth the sixth argument
+ * @param seventh the seventh argument
+ * @param eighth the eighth argument
+ */
+public record Args8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object>(A first, B second, C third, D fourth, E fifth, F sixth, G seventh, H eighth) {}

@@ -1,0 +1,22 @@
+package dev.zelotype.call;
+
+import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What all answers around real code have in common, whatever their number of parameters. For the library itself; a test
+ * writes a lambda.
+ */
+public interface Around extends Serializable {
+
+    /**
+     * Answers a call with arguments from an array, one for each parameter.
+     *
+     * @param real runs the real code
+     * @param arguments the arguments, of the parameters' types
+     * @return what the call gives back; null for one that gives nothing back
+     * @throws Throwable whatever the call is to throw
+     */
+    @Nullable
+    Object spread(Shape real, @Nullable Object[] arguments) throws Throwable;
+}

@@ -1,0 +1,40 @@
+package dev.zelotype.call;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An action around the real code of a call that takes seven free parameters and gives nothing back.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @param <F> the type of the sixth parameter
+ * @param <G> the type of the seventh parameter
+ */
+@FunctionalInterface
+public interface AroundAct7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> extends Around {
+
+    /**
+     * Acts for the call.
+     *
+     * @param real runs the real code, with these arguments or others, as often as it is asked
+     * @param first the first argument
+     * @param second the second argument
+     * @param third the third argument
+     * @param fourth the fourth argument
+     * @param fifth the fifth argument
+     * @param sixth the sixth argument
+     * @param seventh the seventh argument
+     * @throws Throwable whatever the call is to throw
+     */
+    void around(Act7<A, B, C, D, E, F, G> real, A first, B second, C third, D fourth, E fifth, F sixth, G seventh) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
+        around((first, second, third, fourth, fifth, sixth, seventh) -> real.spread(new @Nullable Object[] { first, second, third, fourth, fifth, sixth, seventh }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]);
+        return null;
+    }
+}

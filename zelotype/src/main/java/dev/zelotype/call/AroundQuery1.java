@@ -1,0 +1,29 @@
+package dev.zelotype.call;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An answer around the real code of a call that takes one free parameter and gives a value back.
+ *
+ * @param <A> the type of the first parameter
+ * @param <R> the type of the value that comes back
+ */
+@FunctionalInterface
+public interface AroundQuery1<A extends @Nullable Object, R extends @Nullable Object> extends Around {
+
+    /**
+     * Answers the call.
+     *
+     * @param real runs the real code, with these arguments or others, as often as it is asked
+     * @param first the first argument
+     * @return what the call answers
+     * @throws Throwable whatever the call is to throw
+     */
+    R around(Query1<A, R> real, A first) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
+        return around((first) -> (R) real.spread(new @Nullable Object[] { first }), (A) arguments[0]);
+    }
+}

@@ -1,0 +1,40 @@
+package dev.zelotype.call;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A call that takes seven free parameters and gives a value back, written as a method reference or a lambda.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @param <F> the type of the sixth parameter
+ * @param <G> the type of the seventh parameter
+ * @param <R> the type of the value that comes back
+ */
+@FunctionalInterface
+public interface Query7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> extends Shape {
+
+    /**
+     * Makes the call.
+     *
+     * @param first the first argument
+     * @param second the second argument
+     * @param third the third argument
+     * @param fourth the fourth argument
+     * @param fifth the fifth argument
+     * @param sixth the sixth argument
+     * @param seventh the seventh argument
+     * @return what the call answers
+     * @throws Throwable whatever the call throws
+     */
+    R ask(A first, B second, C third, D fourth, E fifth, F sixth, G seventh) throws Throwable;
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
+        return ask((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]);
+    }
+}

@@ -1,0 +1,21 @@
+package dev.zelotype.call;
+
+import java.io.Serializable;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What all call shapes have in common, whatever their number of parameters: the library hands them their arguments as an
+ * array. For the library itself; a test writes a lambda or a method reference.
+ */
+public interface Shape extends Serializable {
+
+    /**
+     * Makes the call with arguments from an array, one for each parameter.
+     *
+     * @param arguments the arguments, of the parameters' types
+     * @return what the call gives back; null for one that gives nothing back
+     * @throws Throwable whatever the call throws
+     */
+    @Nullable
+    Object spread(@Nullable Object[] arguments) throws Throwable;
+}

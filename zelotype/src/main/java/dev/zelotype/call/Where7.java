@@ -1,0 +1,38 @@
+package dev.zelotype.call;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A condition on the seven free parameters of a call pattern.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @param <F> the type of the sixth parameter
+ * @param <G> the type of the seventh parameter
+ */
+@FunctionalInterface
+public interface Where7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> extends Shape {
+
+    /**
+     * Tells whether a call with these arguments is meant.
+     *
+     * @param first the first argument
+     * @param second the second argument
+     * @param third the third argument
+     * @param fourth the fourth argument
+     * @param fifth the fifth argument
+     * @param sixth the sixth argument
+     * @param seventh the seventh argument
+     * @return whether the pattern covers the call
+     */
+    boolean holds(A first, B second, C third, D fourth, E fifth, F sixth, G seventh);
+
+    @Override
+    @SuppressWarnings("unchecked")
+    default Object spread(@Nullable Object[] arguments) {
+        return holds((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]);
+    }
+}

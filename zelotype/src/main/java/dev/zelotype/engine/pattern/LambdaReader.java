@@ -1,0 +1,400 @@
+package dev.zelotype.engine.pattern;
+
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.pattern.MethodCode.Instruction;
+import dev.zelotype.engine.pattern.MethodCode.Member;
+import dev.zelotype.engine.pattern.Symbols.Asked;
+import dev.zelotype.engine.pattern.Symbols.Call;
+import dev.zelotype.engine.pattern.Symbols.NewArray;
+import dev.zelotype.engine.pattern.Symbols.NewLambda;
+import dev.zelotype.engine.pattern.Symbols.Parameter;
+import dev.zelotype.engine.pattern.Symbols.Result;
+import dev.zelotype.engine.pattern.Symbols.Unmade;
+import dev.zelotype.engine.pattern.Symbols.Wide;
+import dev.zelotype.error.MisuseException;
+import java.lang.reflect.Array;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.ConstantDynamic;
+import org.objectweb.asm.Handle;
+import org.objectweb.asm.Label;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+
+/**
+ * Reads a lambda's code as the call that it means. It goes through the instructions as the JVM would, with the captured
+ * values as they are and a symbol for each free parameter; the call that the pattern means is noted and never made.
+ */
+final class LambdaReader {
+
+    /** More than any pattern needs; a lambda that loops for ever is found out by it. */
+    private static final int MOST_STEPS = 100_000;
+
+    private final LambdaForm form;
+    private final MethodCode code;
+    private final RealCode real;
+    private final Rules rules;
+    private final Refused refused;
+    private final Frame frame;
+    private final @Nullable Object self;
+    private @Nullable Call call;
+    private int place;
+
+    private LambdaReader(LambdaForm form, MethodCode code) {
+        this.form = form;
+        this.code = code;
+        this.real = new RealCode(form.owner());
+        this.refused = new Refused(form);
+        this.frame = new Frame(refused);
+        this.rules = new Rules(real, refused);
+        this.self = code.isStatic() ? null : form.captured(0);
+        fillLocals();
+    }
+
+    /**
+     * Reads the last call that a lambda means, with those it is chained to.
+     *
+     * @throws MisuseException if it means none, more than one, or does anything else
+     */
+    static Call read(LambdaForm form) {
+        MethodCode code = LambdaCode.of(form.owner(), form.methodName(), form.methodDescriptor());
+        if (code == null) {
+            throw new MisuseException(
+                    "The code of this pattern cannot be found: " + form.owner().getName()
+                            + " has no class file that its class loader shows, and the JVM does not give its code away.",
+                    "write it as a method reference, such as weather::humidityAt, and narrow it with with(...) or"
+                            + " where(...)");
+        }
+        return new LambdaReader(form, code).read();
+    }
+
+    private void fillLocals() {
+        int slot = 0;
+        int captured = 0;
+        if (!code.isStatic()) {
+            frame.store(slot++, form.captured(captured++));
+        }
+        Class<?>[] free = form.parameterTypes();
+        Type[] types = Type.getArgumentTypes(form.methodDescriptor());
+        int capturedTypes = types.length - free.length;
+        for (int i = 0; i < types.length; i++) {
+            if (i < capturedTypes) {
+                frame.store(slot, Frame.onStack(form.captured(captured++), types[i]));
+            } else {
+                Class<?> type = free[i - capturedTypes];
+                boolean primitive = types[i].getSort() < Type.ARRAY;
+                frame.store(slot, new Parameter(i - capturedTypes, type, primitive ? real.type(types[i]) : type));
+            }
+            slot += types[i].getSize();
+        }
+    }
+
+    private Call read() {
+        for (int steps = 0; steps < MOST_STEPS; steps++) {
+            Instruction instruction = code.at(place++);
+            int opcode = instruction.opcode();
+            if (opcode >= Opcodes.IRETURN && opcode <= Opcodes.RETURN) {
+                return finished(opcode == Opcodes.RETURN ? null : frame.pop(), opcode == Opcodes.RETURN);
+            }
+            try {
+                step(instruction, opcode);
+            } catch (MisuseException e) {
+                throw e;
+            } catch (Throwable e) {
+                throw refused.failed(call, e);
+            }
+        }
+        throw refused.other("runs without end");
+    }
+
+    private Call finished(@Nullable Object value, boolean nothing) {
+        if (call == null) {
+            throw refused.noCall();
+        }
+        boolean gives = value instanceof Result result && result.call() == call;
+        boolean isVoid = call.descriptor().endsWith(")V") && !call.name().equals("<init>");
+        boolean empty = isVoid && (value == null || value.getClass().getName().equals("kotlin.Unit"));
+        if (!nothing && !gives && !empty) {
+            throw refused.goesOn(call, "gives back something else");
+        }
+        return call;
+    }
+
+    private void step(Instruction instruction, int opcode) throws Throwable {
+        if (frame.moves(instruction) || frame.computes(instruction)) {
+            return;
+        }
+        switch (opcode) {
+            case Opcodes.LDC -> frame.push(constant(instruction.operand()));
+            case Opcodes.NEW -> frame.push(new Unmade((String) instruction.operand()));
+            case Opcodes.CHECKCAST -> cast((String) instruction.operand());
+            case Opcodes.INSTANCEOF ->
+                frame.push(real.type((String) instruction.operand()).isInstance(frame.popKnown()) ? 1 : 0);
+            case Opcodes.NEWARRAY ->
+                frame.push(new NewArray(Frame.elementType(instruction.number()), (Integer) frame.popKnown()));
+            case Opcodes.ANEWARRAY ->
+                frame.push(new NewArray(real.type((String) instruction.operand()), (Integer) frame.popKnown()));
+            case Opcodes.MULTIANEWARRAY -> grid((String) instruction.operand(), instruction.number());
+            case Opcodes.GETSTATIC -> get((Member) instruction.operand(), null);
+            case Opcodes.GETFIELD -> get((Member) instruction.operand(), notNull(frame.popKnown()));
+            case Opcodes.PUTFIELD, Opcodes.PUTSTATIC -> throw refused.other("writes into a field");
+            case Opcodes.ATHROW -> throw refused.other("throws an exception");
+            case Opcodes.MONITORENTER, Opcodes.MONITOREXIT -> throw refused.other("takes a lock");
+            case Opcodes.GOTO -> place = MethodCode.placeOf((Label) instruction.operand());
+            case Opcodes.TABLESWITCH, Opcodes.LOOKUPSWITCH ->
+                place = MethodCode.placeOf(
+                        ((MethodCode.Switch) instruction.operand()).target((Integer) frame.popKnown()));
+            case Opcodes.INVOKEDYNAMIC -> dynamic((MethodCode.Dynamic) instruction.operand());
+            default -> {
+                if (opcode >= Opcodes.INVOKEVIRTUAL && opcode <= Opcodes.INVOKEINTERFACE) {
+                    invoke((Member) instruction.operand(), opcode);
+                } else if (instruction.operand() instanceof Label label) {
+                    if (frame.jumps(opcode)) {
+                        place = MethodCode.placeOf(label);
+                    }
+                } else {
+                    throw refused.other("has code that no compiler writes today");
+                }
+            }
+        }
+    }
+
+    private static Object notNull(@Nullable Object value) {
+        if (value == null) {
+            throw new NullPointerException();
+        }
+        return value;
+    }
+
+    private Object constant(Object constant) throws Throwable {
+        if (constant instanceof Type || constant instanceof Handle) {
+            return real.literal(constant);
+        } else if (constant instanceof ConstantDynamic dynamic) {
+            return Frame.onStack(real.literal(dynamic), Type.getType(dynamic.getDescriptor()));
+        }
+        return constant instanceof Long || constant instanceof Double ? new Wide(constant) : constant;
+    }
+
+    private void cast(String internalName) {
+        Object value = frame.peek();
+        if (!Symbols.isSymbol(value) && value != null) {
+            real.type(internalName).cast(value);
+        } else if (value instanceof NewArray array) {
+            real.type(internalName).cast(array.real);
+        }
+    }
+
+    private void grid(String descriptor, int dimensions) {
+        int[] lengths = new int[dimensions];
+        for (int i = dimensions - 1; i >= 0; i--) {
+            lengths[i] = (Integer) frame.popKnown();
+        }
+        Class<?> element = real.type(descriptor);
+        for (int i = 0; i < dimensions; i++) {
+            element = element.getComponentType();
+        }
+        frame.push(Array.newInstance(element, lengths));
+    }
+
+    private void get(Member field, @Nullable Object target) throws ReflectiveOperationException {
+        frame.push(Frame.onStack(real.read(field, target), Type.getType(field.descriptor())));
+    }
+
+    private void dynamic(MethodCode.Dynamic recipe) throws Throwable {
+        Type[] types = Type.getArgumentTypes(recipe.descriptor());
+        Object[] arguments = frame.popAll(types.length);
+        String bootstrap = recipe.bootstrap().getOwner();
+        if (bootstrap.equals("java/lang/invoke/LambdaMetafactory")) {
+            frame.push(new NewLambda(recipe, known(arguments, types)));
+        } else if (recipe.bootstrap().getName().equals("makeConcatWithConstants")) {
+            frame.push(Concatenation.of((String) recipe.arguments()[0], recipe.arguments(), known(arguments, types)));
+        } else {
+            Object value = real.dynamic(recipe, made(known(arguments, types)));
+            frame.push(Frame.onStack(value, Type.getReturnType(recipe.descriptor())));
+        }
+    }
+
+    /** Arguments as real values of their own types; a symbol among them is refused. */
+    private Object[] known(Object[] arguments, Type[] types) {
+        Object[] values = new Object[arguments.length];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = arguments[i] instanceof NewLambda
+                    ? arguments[i]
+                    : Frame.offStack(frame.known(arguments[i]), types[i]);
+        }
+        return values;
+    }
+
+    /** Arguments of which lambdas are made for real, since real code may run them. */
+    private Object[] made(Object[] arguments) throws Throwable {
+        for (int i = 0; i < arguments.length; i++) {
+            if (arguments[i] instanceof NewLambda lambda) {
+                arguments[i] =
+                        real.dynamic(lambda.recipe(), made(lambda.captured().clone()));
+            }
+        }
+        return arguments;
+    }
+
+    private void invoke(Member method, int opcode) throws Throwable {
+        Type[] types = Type.getArgumentTypes(method.descriptor());
+        if (opcode == Opcodes.INVOKESTATIC) {
+            Object value = types.length == 1 && Frame.isBoxing(method) ? frame.peek() : null;
+            if (value instanceof Parameter || value instanceof Result) {
+                frame.push(rules.boxed(method, frame.pop()));
+            } else {
+                invokeStatic(method, types, frame.popAll(types.length));
+            }
+            return;
+        }
+        Object[] arguments = frame.popAll(types.length);
+        Object target = frame.pop();
+        if (target instanceof Unmade unmade) {
+            construct(unmade, method, types, arguments);
+        } else if (target instanceof Parameter parameter) {
+            if (Frame.isUnboxing(method)) {
+                frame.push(rules.unboxed(method, parameter));
+            } else {
+                onAnyInstance(parameter, method, types, arguments);
+            }
+        } else if (target instanceof Result result) {
+            if (Frame.isUnboxing(method)) {
+                frame.push(new Result(
+                        result.call(), Type.getReturnType(method.descriptor()).getSize() == 2));
+            } else {
+                mean(Asked.WHAT_A_CALL_GAVE, null, null, method, types, arguments);
+            }
+        } else {
+            onObject(notNull(frame.knownOrMade(target, real)), method, opcode, types, arguments);
+        }
+    }
+
+    private void onObject(Object target, Member method, int opcode, Type[] types, Object[] arguments) throws Throwable {
+        Participant participant = opcode == Opcodes.INVOKESPECIAL ? null : DoubleClass.participantOf(target);
+        boolean last = Tail.isTail(code, place);
+        if (participant != null && (last || !isOfObject(method))) {
+            DoubledMethod doubled = participant.doubleClass().find(method.name(), method.descriptor());
+            if (doubled != null) {
+                mean(Asked.A_DOUBLE, participant, doubled, method, types, arguments);
+                return;
+            }
+            PatternReader.refuseFixed(participant, method.name(), method.descriptor());
+        }
+        if (last || Tail.isLastCall(code, place)) {
+            throw refused.noDouble(method.name(), target);
+        }
+        if (!real.onlyLooks(target, method.name(), method.descriptor(), self) || givesNothing(method)) {
+            throw refused.realCode(method.name(), target);
+        }
+        Object value = real.call(method, opcode, target, made(known(arguments, types)));
+        push(value, method);
+    }
+
+    private static boolean isOfObject(Member method) {
+        return switch (method.name()) {
+            case "toString", "hashCode", "getClass" -> method.descriptor().startsWith("()");
+            case "equals" -> method.descriptor().equals("(Ljava/lang/Object;)Z");
+            default -> false;
+        };
+    }
+
+    /** Whether real code is not run for its value, as is plain where there is none or it is thrown away. */
+    private boolean givesNothing(Member method) {
+        boolean ofCompiler = method.name().equals("getClass") || method.name().equals("requireNonNull");
+        int next = code.at(place).opcode();
+        return !ofCompiler && (method.descriptor().endsWith(")V") || next == Opcodes.POP || next == Opcodes.POP2);
+    }
+
+    private void push(@Nullable Object value, Member method) {
+        Type type = Type.getReturnType(method.descriptor());
+        if (type.getSort() != Type.VOID) {
+            frame.push(Frame.onStack(value, type));
+        }
+    }
+
+    private void invokeStatic(Member method, Type[] types, Object[] arguments) throws Throwable {
+        if (method.owner().equals("kotlin/jvm/internal/Intrinsics")
+                && method.name().startsWith("check")) {
+            // A null check that the compiler adds, which says nothing of the call.
+            return;
+        }
+        if (!Frame.isBoxing(method) && Tail.isTail(code, place)) {
+            mean(Asked.A_CLASS, null, null, method, types, arguments);
+            return;
+        }
+        Object[] values = known(arguments, types);
+        if (!Frame.isBoxing(method) && (givesNothing(method) || Tail.isLastCall(code, place))) {
+            throw refused.staticCode(real.type(method.owner()), method.name());
+        }
+        push(real.callStatic(method, made(values)), method);
+    }
+
+    private void construct(Unmade unmade, Member constructor, Type[] types, Object[] arguments) throws Throwable {
+        if (Tail.isTail(code, place)) {
+            mean(Asked.A_CLASS, null, null, constructor, types, arguments);
+            frame.pop();
+            frame.replace(unmade, new Result(call, false));
+            return;
+        }
+        Class<?> type = real.type(unmade.type);
+        Object[] values = known(arguments, types);
+        if (Tail.isLastCall(code, place)) {
+            throw refused.staticCode(type, "new");
+        }
+        Object made = real.construct(type, constructor.descriptor(), made(values));
+        rules.madeHere(made);
+        frame.replace(unmade, made);
+    }
+
+    /** A free parameter that is asked for something at the end: the method on any instance of a class. */
+    private void onAnyInstance(Parameter parameter, Member method, Type[] types, Object[] arguments) {
+        Class<?> type = real.type(method.owner());
+        if (!Tail.isTail(code, place) || call != null || type.getName().startsWith("java.")) {
+            throw refused.computed(parameter);
+        }
+        mean(Asked.ANY_INSTANCE, null, null, method, types, arguments);
+        ArgumentRule[] all = new ArgumentRule[call.rules().length + 1];
+        all[0] = new ArgumentRule.Free(parameter.number(), parameter.type(), parameter.type());
+        System.arraycopy(call.rules(), 0, all, 1, call.rules().length);
+        Object pushed = call.descriptor().endsWith(")V") ? null : frame.pop();
+        call = new Call(Asked.ANY_INSTANCE, null, null, type, call.name(), call.descriptor(), all, null);
+        if (pushed instanceof Result result) {
+            frame.push(new Result(call, result.wide()));
+        }
+    }
+
+    /** Notes a call that the pattern means. */
+    private void mean(
+            Asked asked,
+            @Nullable Participant participant,
+            @Nullable DoubledMethod doubled,
+            Member method,
+            Type[] types,
+            Object[] arguments) {
+        Class<?> owner = real.type(method.owner());
+        Call before = asked == Asked.WHAT_A_CALL_GAVE ? call : null;
+        Call meant = new Call(
+                asked, participant, doubled, owner, method.name(), method.descriptor(), new ArgumentRule[0], before);
+        if (call != null && before == null) {
+            throw refused.twoCalls(call, meant);
+        }
+        if (before != null && !Links.canBeLink(owner)) {
+            throw refused.goesOn(before, "calls " + owner.getSimpleName() + "." + method.name());
+        }
+        ArgumentRule[] said = new ArgumentRule[arguments.length];
+        for (int i = 0; i < said.length; i++) {
+            if (arguments[i] instanceof Result result) {
+                throw refused.twoCalls(result.call(), meant);
+            }
+            said[i] = rules.of(arguments[i], types[i], meant);
+        }
+        call = new Call(asked, participant, doubled, owner, method.name(), method.descriptor(), said, before);
+        Type type = Type.getReturnType(method.descriptor());
+        if (type.getSort() != Type.VOID) {
+            frame.push(new Result(call, type.getSize() == 2));
+        } else if (method.name().equals("<init>")) {
+            frame.push(new Result(call, false));
+        }
+    }
+}

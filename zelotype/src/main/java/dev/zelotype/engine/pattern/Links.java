@@ -1,0 +1,46 @@
+package dev.zelotype.engine.pattern;
+
+import java.lang.reflect.Modifier;
+import java.time.temporal.TemporalAccessor;
+import java.time.temporal.TemporalAmount;
+import java.util.Collection;
+import java.util.Iterator;
+import java.util.Map;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.Future;
+import java.util.stream.BaseStream;
+
+/**
+ * Which types what a call gives back can be doubled as, so that a chain can go on from it.
+ */
+final class Links {
+
+    private static final Class<?>[] VALUES = {
+        Collection.class,
+        Map.class,
+        Iterator.class,
+        BaseStream.class,
+        Future.class,
+        CompletionStage.class,
+        CharSequence.class,
+        Number.class,
+        TemporalAccessor.class,
+        TemporalAmount.class,
+        Comparable.class
+    };
+
+    private Links() {}
+
+    /** Whether a double can stand there; values and containers are better given as they are. */
+    static boolean canBeLink(Class<?> type) {
+        if (type.isArray() || type.isEnum() || type.isRecord() || type.isSealed() || type == Object.class) {
+            return false;
+        }
+        for (Class<?> value : VALUES) {
+            if (type.getName().startsWith("java.") && value.isAssignableFrom(type)) {
+                return false;
+            }
+        }
+        return !(Modifier.isFinal(type.getModifiers()) && type.getName().startsWith("java."));
+    }
+}

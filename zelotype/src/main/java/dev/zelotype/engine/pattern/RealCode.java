@@ -1,0 +1,374 @@
+package dev.zelotype.engine.pattern;
+
+import dev.zelotype.error.MisuseException;
+import java.lang.invoke.CallSite;
+import java.lang.invoke.MethodHandle;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.MethodType;
+import java.lang.reflect.AccessibleObject;
+import java.lang.reflect.Array;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Field;
+import java.lang.reflect.InaccessibleObjectException;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.time.temporal.TemporalAccessor;
+import java.time.temporal.TemporalAmount;
+import java.util.Collection;
+import java.util.Enumeration;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.BaseStream;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.ConstantDynamic;
+import org.objectweb.asm.Handle;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+
+/**
+ * Runs the real code that gives a pattern its values: helpers of the test, static methods, constructors, and what the JDK's
+ * containers hold. It does what the class whose code is read may do itself.
+ */
+final class RealCode {
+
+    /** Types of the JDK that only hold values, whatever class of the JDK implements them. */
+    private static final List<Class<?>> HOLDERS = List.of(
+            CharSequence.class,
+            Number.class,
+            Boolean.class,
+            Character.class,
+            Enum.class,
+            Class.class,
+            Record.class,
+            Collection.class,
+            Map.class,
+            Map.Entry.class,
+            Iterator.class,
+            Enumeration.class,
+            Optional.class,
+            OptionalInt.class,
+            OptionalLong.class,
+            OptionalDouble.class,
+            BaseStream.class,
+            TemporalAccessor.class,
+            TemporalAmount.class,
+            java.time.Clock.class,
+            java.nio.file.Path.class,
+            java.net.URI.class,
+            java.util.UUID.class,
+            java.util.Locale.class,
+            java.util.BitSet.class,
+            java.util.Random.class,
+            AtomicReference.class,
+            AtomicBoolean.class,
+            ThreadLocal.class,
+            java.lang.ref.Reference.class,
+            Throwable.class);
+
+    /** How the names of methods begin that change a container. */
+    private static final String[] CHANGES = {
+        "add", "clear", "compute", "drain", "merge", "offer", "poll", "pop", "push", "put", "remove", "replace",
+        "retain", "set", "sort", "take"
+    };
+
+    private final Class<?> owner;
+
+    RealCode(Class<?> owner) {
+        this.owner = owner;
+    }
+
+    /** A class that the code refers to; it is not initialised. */
+    Class<?> type(String internalName) {
+        return type(Type.getObjectType(internalName));
+    }
+
+    Class<?> type(Type type) {
+        switch (type.getSort()) {
+            case Type.BOOLEAN:
+                return boolean.class;
+            case Type.CHAR:
+                return char.class;
+            case Type.BYTE:
+                return byte.class;
+            case Type.SHORT:
+                return short.class;
+            case Type.INT:
+                return int.class;
+            case Type.LONG:
+                return long.class;
+            case Type.FLOAT:
+                return float.class;
+            case Type.DOUBLE:
+                return double.class;
+            case Type.VOID:
+                return void.class;
+            default:
+        }
+        String name = type.getSort() == Type.ARRAY ? type.getDescriptor().replace('/', '.') : type.getClassName();
+        try {
+            return Class.forName(name, false, owner.getClassLoader());
+        } catch (ClassNotFoundException e) {
+            throw new MisuseException(
+                    "This pattern refers to " + name + ", which its class loader does not know.",
+                    "put the class where the test can see it",
+                    e);
+        }
+    }
+
+    Class<?>[] parameterTypes(String descriptor) {
+        Type[] types = Type.getArgumentTypes(descriptor);
+        Class<?>[] classes = new Class<?>[types.length];
+        for (int i = 0; i < types.length; i++) {
+            classes[i] = type(types[i]);
+        }
+        return classes;
+    }
+
+    /** Whether calling a method of an object can be taken for looking at a value. */
+    boolean onlyLooks(Object target, String method, String descriptor, @Nullable Object self) {
+        if (target == self || isOwn(target.getClass())) {
+            return true;
+        }
+        switch (method) {
+            case "toString", "hashCode", "equals", "getClass", "compareTo", "name", "ordinal", "getMessage":
+                return true;
+            default:
+        }
+        Class<?> type = target.getClass();
+        if (type.isRecord()) {
+            return Type.getArgumentTypes(descriptor).length == 0 && isComponent(type, method);
+        }
+        return isOfJdk(type) && isHolder(target) && !changes(target, method);
+    }
+
+    /** Whether a method of a container changes what it holds. */
+    private static boolean changes(Object target, String method) {
+        if (target instanceof Collection || target instanceof Map) {
+            for (String verb : CHANGES) {
+                if (method.startsWith(verb)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** Whether a class belongs to the class whose code is read: written in the same file, or inherited from by it. */
+    private boolean isOwn(Class<?> type) {
+        return type.getNestHost() == owner.getNestHost() || type.isAssignableFrom(owner) && type != Object.class;
+    }
+
+    private static boolean isComponent(Class<?> type, String name) {
+        for (var component : type.getRecordComponents()) {
+            if (component.getName().equals(name)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isOfJdk(Class<?> type) {
+        ClassLoader loader = type.getClassLoader();
+        return loader == null || loader == ClassLoader.getPlatformClassLoader();
+    }
+
+    private static boolean isHolder(Object target) {
+        if (target.getClass().isArray()) {
+            return true;
+        }
+        for (Class<?> type : HOLDERS) {
+            if (type.isInstance(target)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    @Nullable
+    Object callStatic(MethodCode.Member member, Object[] arguments) throws Throwable {
+        return invoke(method(member, true), null, arguments);
+    }
+
+    @Nullable
+    Object call(MethodCode.Member member, int opcode, Object target, Object[] arguments) throws Throwable {
+        if (target.getClass().isArray() && member.name().equals("clone")) {
+            return copy(target);
+        }
+        Method method = method(member, false);
+        boolean up = opcode == Opcodes.INVOKESPECIAL && !Modifier.isPrivate(method.getModifiers());
+        if (!up) {
+            return invoke(method, target, arguments);
+        }
+        MethodHandle code =
+                lookup().findSpecial(method.getDeclaringClass(), member.name(), handleType(member.descriptor()), owner);
+        return run(code.bindTo(target), arguments);
+    }
+
+    private static Object copy(Object array) {
+        int length = Array.getLength(array);
+        Object copy = Array.newInstance(array.getClass().getComponentType(), length);
+        System.arraycopy(array, 0, copy, 0, length);
+        return copy;
+    }
+
+    private MethodType handleType(String descriptor) {
+        return MethodType.fromMethodDescriptorString(descriptor, owner.getClassLoader());
+    }
+
+    private static @Nullable Object invoke(Method method, @Nullable Object target, Object[] arguments)
+            throws Throwable {
+        open(method);
+        try {
+            return Reading.compute(() -> method.invoke(target, arguments));
+        } catch (InvocationTargetException e) {
+            throw e.getCause();
+        }
+    }
+
+    private static @Nullable Object run(MethodHandle code, Object... arguments) throws Throwable {
+        return Reading.compute(() -> code.invokeWithArguments(arguments));
+    }
+
+    Object construct(Class<?> type, String descriptor, Object[] arguments) throws Throwable {
+        Constructor<?> constructor = type.getDeclaredConstructor(parameterTypes(descriptor));
+        open(constructor);
+        try {
+            return Reading.compute(() -> constructor.newInstance(arguments));
+        } catch (InvocationTargetException e) {
+            throw e.getCause();
+        }
+    }
+
+    @Nullable
+    Object read(MethodCode.Member member, @Nullable Object target) throws ReflectiveOperationException {
+        Field field = field(type(member.owner()), member.name());
+        open(field);
+        return field.get(target);
+    }
+
+    private static Field field(Class<?> type, String name) throws NoSuchFieldException {
+        for (Class<?> c = type; c != null; c = c.getSuperclass()) {
+            for (Field field : c.getDeclaredFields()) {
+                if (field.getName().equals(name)) {
+                    return field;
+                }
+            }
+        }
+        return type.getField(name);
+    }
+
+    /** The method that a call means: declared by the type that the code names or by one above it. */
+    Method method(MethodCode.Member member, boolean isStatic) throws NoSuchMethodException {
+        Class<?> type = type(member.owner());
+        Class<?>[] parameters = parameterTypes(member.descriptor());
+        for (Class<?> c = type; c != null; c = c.getSuperclass()) {
+            Method found = declared(c, member, parameters, isStatic);
+            if (found != null) {
+                return found;
+            }
+        }
+        for (Method method : type.getMethods()) {
+            if (method.getName().equals(member.name())
+                    && Type.getMethodDescriptor(method).equals(member.descriptor())) {
+                return method;
+            }
+        }
+        // What an interface does not declare itself, it has of Object.
+        return Object.class.getMethod(member.name(), parameters);
+    }
+
+    private static @Nullable Method declared(
+            Class<?> type, MethodCode.Member member, Class<?>[] parameters, boolean isStatic) {
+        try {
+            Method exact = type.getDeclaredMethod(member.name(), parameters);
+            if (Modifier.isStatic(exact.getModifiers()) == isStatic) {
+                return exact;
+            }
+        } catch (NoSuchMethodException e) {
+            // Looked for further up.
+        }
+        return null;
+    }
+
+    private static void open(AccessibleObject member) {
+        try {
+            member.setAccessible(true);
+        } catch (InaccessibleObjectException e) {
+            // Public members of exported packages work as they are; for others the call says what is closed.
+        }
+    }
+
+    private MethodHandles.Lookup lookup() throws IllegalAccessException {
+        RealCode.class.getModule().addReads(owner.getModule());
+        return MethodHandles.privateLookupIn(owner, MethodHandles.lookup());
+    }
+
+    /** The value of a constant that is computed when it is first needed. */
+    Object constant(ConstantDynamic constant) throws Throwable {
+        Object[] more = new Object[constant.getBootstrapMethodArgumentCount()];
+        for (int i = 0; i < more.length; i++) {
+            more[i] = literal(constant.getBootstrapMethodArgument(i));
+        }
+        return run(
+                handle(constant.getBootstrapMethod()),
+                bootstrapArguments(constant.getName(), type(Type.getType(constant.getDescriptor())), more));
+    }
+
+    /** Runs a call whose target a bootstrap method finds. */
+    @Nullable
+    Object dynamic(MethodCode.Dynamic recipe, Object[] arguments) throws Throwable {
+        Object[] more = new Object[recipe.arguments().length];
+        for (int i = 0; i < more.length; i++) {
+            more[i] = literal(recipe.arguments()[i]);
+        }
+        CallSite site = (CallSite) run(
+                handle(recipe.bootstrap()), bootstrapArguments(recipe.name(), handleType(recipe.descriptor()), more));
+        return run(site.dynamicInvoker(), arguments);
+    }
+
+    private Object[] bootstrapArguments(String name, Object type, Object[] more) throws IllegalAccessException {
+        Object[] all = new Object[more.length + 3];
+        all[0] = lookup();
+        all[1] = name;
+        all[2] = type;
+        System.arraycopy(more, 0, all, 3, more.length);
+        return all;
+    }
+
+    /** A constant of the class file as the object that the code sees. */
+    Object literal(Object constant) throws Throwable {
+        if (constant instanceof Type type) {
+            return type.getSort() == Type.METHOD ? handleType(type.getDescriptor()) : type(type);
+        } else if (constant instanceof Handle handle) {
+            return handle(handle);
+        } else if (constant instanceof ConstantDynamic dynamic) {
+            return constant(dynamic);
+        }
+        return constant;
+    }
+
+    private MethodHandle handle(Handle handle) throws ReflectiveOperationException {
+        Class<?> type = type(handle.getOwner());
+        MethodHandles.Lookup lookup = lookup();
+        switch (handle.getTag()) {
+            case Opcodes.H_INVOKESTATIC:
+                return lookup.findStatic(type, handle.getName(), handleType(handle.getDesc()));
+            case Opcodes.H_INVOKEVIRTUAL, Opcodes.H_INVOKEINTERFACE:
+                return lookup.findVirtual(type, handle.getName(), handleType(handle.getDesc()));
+            case Opcodes.H_INVOKESPECIAL:
+                return lookup.findSpecial(type, handle.getName(), handleType(handle.getDesc()), owner);
+            case Opcodes.H_NEWINVOKESPECIAL:
+                return lookup.findConstructor(type, handleType(handle.getDesc()));
+            default:
+                throw new NoSuchMethodException("a handle on the field " + handle.getName());
+        }
+    }
+}

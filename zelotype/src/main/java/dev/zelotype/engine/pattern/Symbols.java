@@ -1,0 +1,134 @@
+package dev.zelotype.engine.pattern;
+
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Participant;
+import java.lang.reflect.Array;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What stands on the reader's stack in place of values. Everything else there is a real value; of the primitives,
+ * {@code int} and its narrower kin are {@code Integer}s.
+ */
+final class Symbols {
+
+    private Symbols() {}
+
+    /**
+     * A free parameter of the lambda.
+     *
+     * @param number its number
+     * @param type its type, as the pattern's shape says it
+     * @param as the type that it has here: a primitive one where it was unboxed and perhaps widened
+     */
+    record Parameter(int number, Class<?> type, Class<?> as) {}
+
+    /** A {@code long} or {@code double}, which instructions that move values about treat as two. */
+    record Wide(Object value) {}
+
+    /** What a call of the pattern gives back. */
+    record Result(Call call, boolean wide) {}
+
+    /** An object of which no constructor has run yet. */
+    static final class Unmade {
+        final String type;
+
+        Unmade(String type) {
+            this.type = type;
+        }
+    }
+
+    /** A lambda that the pattern itself makes; made for real only if somebody wants to run it. */
+    record NewLambda(MethodCode.Dynamic recipe, Object[] captured) {}
+
+    /** An array that the pattern itself makes; some of its elements may be symbols. */
+    static final class NewArray {
+        final Object real;
+        private Object @Nullable [] symbols;
+
+        NewArray(Class<?> element, int length) {
+            real = Array.newInstance(element, length);
+        }
+
+        void symbol(int place, @Nullable Object symbol) {
+            if (symbols == null) {
+                symbols = new Object[Array.getLength(real)];
+            }
+            symbols[place] = symbol;
+        }
+
+        @Nullable
+        Object symbol(int place) {
+            return symbols == null ? null : symbols[place];
+        }
+
+        /** Any symbol in it or in its elements, or null. */
+        @Nullable
+        Object anySymbol() {
+            for (int i = 0; symbols != null && i < symbols.length; i++) {
+                Object symbol = symbols[i] instanceof NewArray inner ? inner.anySymbol() : symbols[i];
+                if (symbol != null) {
+                    return symbol;
+                }
+            }
+            return null;
+        }
+    }
+
+    /** What a call is asked of. */
+    enum Asked {
+        A_DOUBLE,
+        WHAT_A_CALL_GAVE,
+        A_CLASS,
+        ANY_INSTANCE
+    }
+
+    /**
+     * A call that the pattern means, and never makes.
+     *
+     * @param asked what it is asked of
+     * @param participant the double it is asked of; null if it is none
+     * @param method the double's method; null if it is asked of something else
+     * @param owner the type whose method the code names
+     * @param name the method's name, or {@code <init>}
+     * @param descriptor the method's descriptor
+     * @param rules what it says of each argument
+     * @param before the call on whose result it is made, or null
+     */
+    record Call(
+            Asked asked,
+            @Nullable Participant participant,
+            @Nullable DoubledMethod method,
+            Class<?> owner,
+            String name,
+            String descriptor,
+            ArgumentRule[] rules,
+            @Nullable Call before) {
+
+        @Override
+        public String toString() {
+            if (name.equals("<init>")) {
+                return "new " + owner.getSimpleName() + "(...)";
+            }
+            String receiver = participant != null
+                    ? participant.name()
+                    : before != null ? before.toString().replace("...", "") : owner.getSimpleName();
+            return receiver + "." + name + "(...)";
+        }
+    }
+
+    static boolean isWide(@Nullable Object value) {
+        return value instanceof Wide
+                || value instanceof Result result && result.wide()
+                || value instanceof Parameter parameter
+                        && (parameter.as() == long.class || parameter.as() == double.class);
+    }
+
+    /** Whether a value is none that the reader knows. */
+    static boolean isSymbol(@Nullable Object value) {
+        return value instanceof Parameter
+                || value instanceof Result
+                || value instanceof Unmade
+                || value instanceof NewLambda
+                || value instanceof NewArray;
+    }
+}

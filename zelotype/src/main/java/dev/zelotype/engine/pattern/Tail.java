@@ -1,0 +1,83 @@
+package dev.zelotype.engine.pattern;
+
+import dev.zelotype.engine.pattern.MethodCode.Instruction;
+import dev.zelotype.engine.pattern.MethodCode.Member;
+import org.objectweb.asm.Label;
+import org.objectweb.asm.Opcodes;
+
+/**
+ * What comes after a call in a lambda's code.
+ */
+final class Tail {
+
+    private Tail() {}
+
+    /**
+     * Whether the lambda ends from a place on: nothing follows but what compilers and coverage tools put between a last call
+     * and the return.
+     */
+    static boolean isTail(MethodCode code, int place) {
+        int next = place;
+        for (int steps = 0; steps < code.length(); steps++) {
+            Instruction instruction = code.at(next++);
+            int opcode = instruction.opcode();
+            if (opcode >= Opcodes.IRETURN && opcode <= Opcodes.RETURN) {
+                return true;
+            } else if (opcode == Opcodes.GOTO) {
+                next = MethodCode.placeOf((Label) instruction.operand());
+            } else if (isStore(code, next - 1)) {
+                next += 3;
+            } else if (!isHarmless(instruction)) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isHarmless(Instruction instruction) {
+        int opcode = instruction.opcode();
+        if (instruction.operand() instanceof Member member) {
+            return opcode == Opcodes.INVOKESTATIC && Frame.isBoxing(member)
+                    || opcode == Opcodes.INVOKEVIRTUAL && Frame.isUnboxing(member)
+                    || opcode == Opcodes.GETSTATIC && member.owner().equals("kotlin/Unit");
+        }
+        return opcode == Opcodes.CHECKCAST
+                || opcode == Opcodes.POP
+                || opcode == Opcodes.POP2
+                || opcode == Opcodes.NOP
+                || opcode == Opcodes.ACONST_NULL
+                || Arithmetic.isConversion(opcode);
+    }
+
+    /** Whether a coverage probe is set: a boolean array, a place in it, true. */
+    private static boolean isStore(MethodCode code, int place) {
+        return code.at(place).opcode() == Opcodes.ALOAD
+                && place + 3 < code.length()
+                && isInt(code.at(place + 1))
+                && code.at(place + 2).opcode() == Opcodes.ICONST_1
+                && code.at(place + 3).opcode() == Opcodes.BASTORE;
+    }
+
+    private static boolean isInt(Instruction instruction) {
+        int opcode = instruction.opcode();
+        return opcode >= Opcodes.ICONST_0 && opcode <= Opcodes.SIPUSH
+                || opcode == Opcodes.LDC && instruction.operand() instanceof Integer;
+    }
+
+    /** Whether no call follows that the pattern could mean, so that it can only have meant the one before. */
+    static boolean isLastCall(MethodCode code, int place) {
+        for (int next = place; next < code.length(); next++) {
+            Instruction instruction = code.at(next);
+            if (instruction.opcode() == Opcodes.GOTO && MethodCode.placeOf((Label) instruction.operand()) < place) {
+                return false;
+            }
+            if (instruction.operand() instanceof Member member
+                    && instruction.opcode() >= Opcodes.INVOKEVIRTUAL
+                    && instruction.opcode() <= Opcodes.INVOKEINTERFACE
+                    && !(Frame.isBoxing(member) || Frame.isUnboxing(member))) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

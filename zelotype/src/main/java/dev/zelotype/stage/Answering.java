@@ -1,0 +1,101 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Around;
+import dev.zelotype.call.Shape;
+import dev.zelotype.engine.run.Supposition;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Says what a query answers. The answers queue up: each call takes the next, and the last one stays.
+ *
+ * @param <Q> the shape of a computed answer
+ * @param <D> the shape of an action
+ * @param <O> the shape of an answer around the real code
+ * @param <R> what the call gives back
+ */
+public class Answering<Q extends Shape, D extends Shape, O extends Around, R extends @Nullable Object> {
+
+    final Supposition statement;
+
+    Answering(Supposition statement) {
+        this.statement = statement;
+    }
+
+    /**
+     * Answers with a value; with several, one call after the other, and the last one from then on.
+     *
+     * @param first the first answer, or null if the method does not return a primitive
+     * @param more the answers after it
+     * @return this statement, to add further answers to
+     * @throws dev.zelotype.error.MisuseException if a value does not fit the method's type
+     */
+    @SafeVarargs
+    @SuppressWarnings("varargs")
+    public final Answering<Q, D, O, R> returns(@Nullable R first, @Nullable R... more) {
+        statement.returns(first, (Object[]) more);
+        return this;
+    }
+
+    /**
+     * Answers with what a lambda makes of the pattern's free parameters; it runs on the calling thread.
+     *
+     * @param answer the lambda, with the free parameters' own types
+     * @return this statement, to add further answers to
+     */
+    public final Answering<Q, D, O, R> answers(Q answer) {
+        statement.runs(answer, false);
+        return this;
+    }
+
+    /**
+     * Runs a lambda on the pattern's free parameters, on the calling thread, and answers with an empty value: to call back,
+     * or to write into them.
+     *
+     * @param action the lambda, with the free parameters' own types
+     * @return this statement, to add further answers to
+     */
+    public final Answering<Q, D, O, R> does(D action) {
+        statement.runs(action, true);
+        return this;
+    }
+
+    /**
+     * Answers with what a lambda makes of the real code and the pattern's free parameters: {@code real.ask(...)} runs the
+     * spied object's code, or the code that the doubled type itself has, with the same arguments or with others.
+     *
+     * <pre>{@code
+     * suppose(plan::timeFor).around((real, target) -> real.ask(target).plusSeconds(5));
+     * }</pre>
+     *
+     * @param answer the lambda
+     * @return this statement, to add further answers to
+     * @throws dev.zelotype.error.MisuseException if there is no real code
+     */
+    public final Answering<Q, D, O, R> around(O answer) {
+        statement.around(answer);
+        return this;
+    }
+
+    /**
+     * Fails with an exception.
+     *
+     * @param failure the exception, thrown as it is
+     * @return this statement, to add further answers to
+     * @throws dev.zelotype.error.MisuseException if it is a checked exception that the method does not declare
+     */
+    public final Answering<Q, D, O, R> fails(Throwable failure) {
+        statement.fails(failure);
+        return this;
+    }
+
+    /**
+     * Calls the real code: the spied object's, or the code that the doubled type itself has.
+     *
+     * @return this statement, to add further answers to
+     * @throws dev.zelotype.error.MisuseException if there is no real code
+     */
+    public final Answering<Q, D, O, R> callsReal() {
+        statement.callsReal();
+        return this;
+    }
+}

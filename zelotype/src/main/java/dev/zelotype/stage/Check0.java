@@ -1,0 +1,18 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.engine.run.Check;
+/**
+ * A check on calls with no free parameters: say how often they must have happened.
+ */
+public final class Check0 extends Counting {
+
+    /**
+     * For the library itself.
+     *
+     * @param statement what is said
+     */
+    @SuppressWarnings("exports")
+    public Check0(Check statement) {
+        super(statement);
+    }
+}

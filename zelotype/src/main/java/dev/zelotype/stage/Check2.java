@@ -1,0 +1,58 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Where2;
+import dev.zelotype.engine.run.Check;
+import org.jspecify.annotations.Nullable;
+/**
+ * A check on calls with two free parameters: narrow it, then say how often they must have happened.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ */
+public final class Check2<A extends @Nullable Object, B extends @Nullable Object> extends Counting {
+
+    /**
+     * For the library itself.
+     *
+     * @param statement what is said
+     */
+    @SuppressWarnings("exports")
+    public Check2(Check statement) {
+        super(statement);
+    }
+    /**
+     * Narrows the pattern to calls with equal arguments (arrays by content).
+     *
+     * @param first the value that the first free parameter must equal, or null
+     * @param second the value that the second free parameter must equal, or null
+     * @return this statement, to go on with
+     * @throws dev.zelotype.error.MisuseException if values were given before
+     */
+    public Check2<A, B> with(@Nullable A first, @Nullable B second) {
+        statement.with(first, second);
+        return this;
+    }
+
+    /**
+     * Narrows the pattern to calls whose arguments satisfy a condition.
+     *
+     * @param condition the condition on the free parameters
+     * @return this statement, to go on with
+     */
+    public Check2<A, B> where(Where2<A, B> condition) {
+        statement.where(null, condition);
+        return this;
+    }
+
+    /**
+     * Narrows the pattern to calls whose arguments satisfy a condition that failures call by its name.
+     *
+     * @param description what the condition says, such as {@code "above the horizon"}
+     * @param condition the condition on the free parameters
+     * @return this statement, to go on with
+     */
+    public Check2<A, B> where(String description, Where2<A, B> condition) {
+        statement.where(description, condition);
+        return this;
+    }
+}

@@ -1,0 +1,77 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Around;
+import dev.zelotype.call.Shape;
+import dev.zelotype.engine.run.Supposition;
+
+/**
+ * Says what a void call does. The actions queue up: each call takes the next, and the last one stays.
+ *
+ * @param <D> the shape of an action
+ * @param <O> the shape of an action around the real code
+ */
+public class Doing<D extends Shape, O extends Around> {
+
+    final Supposition statement;
+
+    Doing(Supposition statement) {
+        this.statement = statement;
+    }
+
+    /**
+     * Does nothing.
+     *
+     * @return this statement, to add further answers to
+     */
+    public final Doing<D, O> doesNothing() {
+        statement.doesNothing();
+        return this;
+    }
+
+    /**
+     * Runs a lambda on the pattern's free parameters, on the calling thread: to call back, or to write into them.
+     *
+     * @param action the lambda, with the free parameters' own types
+     * @return this statement, to add further answers to
+     */
+    public final Doing<D, O> does(D action) {
+        statement.runs(action, true);
+        return this;
+    }
+
+    /**
+     * Runs a lambda around the real code: {@code real.act(...)} runs the spied object's code, or the code that the doubled
+     * type itself has, with the same arguments or with others.
+     *
+     * @param action the lambda
+     * @return this statement, to add further answers to
+     * @throws dev.zelotype.error.MisuseException if there is no real code
+     */
+    public final Doing<D, O> around(O action) {
+        statement.around(action);
+        return this;
+    }
+
+    /**
+     * Fails with an exception.
+     *
+     * @param failure the exception, thrown as it is
+     * @return this statement, to add further answers to
+     * @throws dev.zelotype.error.MisuseException if it is a checked exception that the method does not declare
+     */
+    public final Doing<D, O> fails(Throwable failure) {
+        statement.fails(failure);
+        return this;
+    }
+
+    /**
+     * Calls the real code: the spied object's, or the code that the doubled type itself has.
+     *
+     * @return this statement, to add further answers to
+     * @throws dev.zelotype.error.MisuseException if there is no real code
+     */
+    public final Doing<D, O> callsReal() {
+        statement.callsReal();
+        return this;
+    }
+}

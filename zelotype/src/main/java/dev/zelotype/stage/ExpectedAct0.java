@@ -1,0 +1,27 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Act0;
+import dev.zelotype.call.AroundAct0;
+import dev.zelotype.engine.run.Expectation;
+/**
+ * A void call with no free parameters that is expected: say what it does and how often it happens.
+ */
+public final class ExpectedAct0 extends ExpectedDoing<Act0, AroundAct0> {
+
+    /**
+     * For the library itself.
+     *
+     * @param statement what is said
+     */
+    @SuppressWarnings("exports")
+    public ExpectedAct0(Expectation statement) {
+        super(statement);
+    }
+
+    /**
+     * Expects no call. That completes the statement, since there is nothing to answer.
+     */
+    public void never() {
+        statement.count(0, 0);
+    }
+}

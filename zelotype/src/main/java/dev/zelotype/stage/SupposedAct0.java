@@ -1,0 +1,20 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Act0;
+import dev.zelotype.call.AroundAct0;
+import dev.zelotype.engine.run.Supposition;
+/**
+ * A void call with no free parameters that is supposed to answer: say what it does.
+ */
+public final class SupposedAct0 extends Doing<Act0, AroundAct0> {
+
+    /**
+     * For the library itself.
+     *
+     * @param statement what is said
+     */
+    @SuppressWarnings("exports")
+    public SupposedAct0(Supposition statement) {
+        super(statement);
+    }
+}

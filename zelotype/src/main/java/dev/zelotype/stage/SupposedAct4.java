@@ -1,0 +1,64 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Act4;
+import dev.zelotype.call.AroundAct4;
+import dev.zelotype.call.Where4;
+import dev.zelotype.engine.run.Supposition;
+import org.jspecify.annotations.Nullable;
+/**
+ * A void call with four free parameters that is supposed to answer: narrow it, then say what it does.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ */
+public final class SupposedAct4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> extends Doing<Act4<A, B, C, D>, AroundAct4<A, B, C, D>> {
+
+    /**
+     * For the library itself.
+     *
+     * @param statement what is said
+     */
+    @SuppressWarnings("exports")
+    public SupposedAct4(Supposition statement) {
+        super(statement);
+    }
+    /**
+     * Narrows the pattern to calls with equal arguments (arrays by content).
+     *
+     * @param first the value that the first free parameter must equal, or null
+     * @param second the value that the second free parameter must equal, or null
+     * @param third the value that the third free parameter must equal, or null
+     * @param fourth the value that the fourth free parameter must equal, or null
+     * @return this statement, to go on with
+     * @throws dev.zelotype.error.MisuseException if values were given before
+     */
+    public SupposedAct4<A, B, C, D> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth) {
+        statement.with(first, second, third, fourth);
+        return this;
+    }
+
+    /**
+     * Narrows the pattern to calls whose arguments satisfy a condition.
+     *
+     * @param condition the condition on the free parameters
+     * @return this statement, to go on with
+     */
+    public SupposedAct4<A, B, C, D> where(Where4<A, B, C, D> condition) {
+        statement.where(null, condition);
+        return this;
+    }
+
+    /**
+     * Narrows the pattern to calls whose arguments satisfy a condition that failures call by its name.
+     *
+     * @param description what the condition says, such as {@code "above the horizon"}
+     * @param condition the condition on the free parameters
+     * @return this statement, to go on with
+     */
+    public SupposedAct4<A, B, C, D> where(String description, Where4<A, B, C, D> condition) {
+        statement.where(description, condition);
+        return this;
+    }
+}
