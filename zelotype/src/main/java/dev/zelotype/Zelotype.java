@@ -438,7 +438,6 @@ public final class Zelotype {
         return WholeDoubles.describe(object);
     }
 
-
     /**
      * Says what a call answers, from now on and until a later statement covers the same call.
      *
@@ -468,7 +467,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, R extends @Nullable Object> SupposedQuery1<A, R> suppose(Query1<A, R> pattern) {
+    public static <A extends @Nullable Object, R extends @Nullable Object> SupposedQuery1<A, R> suppose(
+            Query1<A, R> pattern) {
         return new SupposedQuery1<>(Supposition.of(pattern));
     }
 
@@ -481,7 +481,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> SupposedQuery2<A, B, R> suppose(Query2<A, B, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
+            SupposedQuery2<A, B, R> suppose(Query2<A, B, R> pattern) {
         return new SupposedQuery2<>(Supposition.of(pattern));
     }
 
@@ -495,7 +496,12 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> SupposedQuery3<A, B, C, R> suppose(Query3<A, B, C, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    R extends @Nullable Object>
+            SupposedQuery3<A, B, C, R> suppose(Query3<A, B, C, R> pattern) {
         return new SupposedQuery3<>(Supposition.of(pattern));
     }
 
@@ -510,7 +516,13 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, R extends @Nullable Object> SupposedQuery4<A, B, C, D, R> suppose(Query4<A, B, C, D, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    R extends @Nullable Object>
+            SupposedQuery4<A, B, C, D, R> suppose(Query4<A, B, C, D, R> pattern) {
         return new SupposedQuery4<>(Supposition.of(pattern));
     }
 
@@ -526,7 +538,14 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, R extends @Nullable Object> SupposedQuery5<A, B, C, D, E, R> suppose(Query5<A, B, C, D, E, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    R extends @Nullable Object>
+            SupposedQuery5<A, B, C, D, E, R> suppose(Query5<A, B, C, D, E, R> pattern) {
         return new SupposedQuery5<>(Supposition.of(pattern));
     }
 
@@ -543,7 +562,15 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> SupposedQuery6<A, B, C, D, E, F, R> suppose(Query6<A, B, C, D, E, F, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    R extends @Nullable Object>
+            SupposedQuery6<A, B, C, D, E, F, R> suppose(Query6<A, B, C, D, E, F, R> pattern) {
         return new SupposedQuery6<>(Supposition.of(pattern));
     }
 
@@ -561,7 +588,16 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> SupposedQuery7<A, B, C, D, E, F, G, R> suppose(Query7<A, B, C, D, E, F, G, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    R extends @Nullable Object>
+            SupposedQuery7<A, B, C, D, E, F, G, R> suppose(Query7<A, B, C, D, E, F, G, R> pattern) {
         return new SupposedQuery7<>(Supposition.of(pattern));
     }
 
@@ -580,7 +616,17 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object, R extends @Nullable Object> SupposedQuery8<A, B, C, D, E, F, G, H, R> suppose(Query8<A, B, C, D, E, F, G, H, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    H extends @Nullable Object,
+                    R extends @Nullable Object>
+            SupposedQuery8<A, B, C, D, E, F, G, H, R> suppose(Query8<A, B, C, D, E, F, G, H, R> pattern) {
         return new SupposedQuery8<>(Supposition.of(pattern));
     }
 
@@ -613,7 +659,8 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object> SupposedAct2<A, B> suppose(Act2<A, B> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object> SupposedAct2<A, B> suppose(
+            Act2<A, B> pattern) {
         return new SupposedAct2<>(Supposition.of(pattern));
     }
 
@@ -626,7 +673,8 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> SupposedAct3<A, B, C> suppose(Act3<A, B, C> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+            SupposedAct3<A, B, C> suppose(Act3<A, B, C> pattern) {
         return new SupposedAct3<>(Supposition.of(pattern));
     }
 
@@ -640,7 +688,12 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> SupposedAct4<A, B, C, D> suppose(Act4<A, B, C, D> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object>
+            SupposedAct4<A, B, C, D> suppose(Act4<A, B, C, D> pattern) {
         return new SupposedAct4<>(Supposition.of(pattern));
     }
 
@@ -655,7 +708,13 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> SupposedAct5<A, B, C, D, E> suppose(Act5<A, B, C, D, E> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object>
+            SupposedAct5<A, B, C, D, E> suppose(Act5<A, B, C, D, E> pattern) {
         return new SupposedAct5<>(Supposition.of(pattern));
     }
 
@@ -671,7 +730,14 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> SupposedAct6<A, B, C, D, E, F> suppose(Act6<A, B, C, D, E, F> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object>
+            SupposedAct6<A, B, C, D, E, F> suppose(Act6<A, B, C, D, E, F> pattern) {
         return new SupposedAct6<>(Supposition.of(pattern));
     }
 
@@ -688,7 +754,15 @@ public final class Zelotype {
      * @param <G> the type of the seventh parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> SupposedAct7<A, B, C, D, E, F, G> suppose(Act7<A, B, C, D, E, F, G> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object>
+            SupposedAct7<A, B, C, D, E, F, G> suppose(Act7<A, B, C, D, E, F, G> pattern) {
         return new SupposedAct7<>(Supposition.of(pattern));
     }
 
@@ -706,7 +780,16 @@ public final class Zelotype {
      * @param <H> the type of the eighth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> SupposedAct8<A, B, C, D, E, F, G, H> suppose(Act8<A, B, C, D, E, F, G, H> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    H extends @Nullable Object>
+            SupposedAct8<A, B, C, D, E, F, G, H> suppose(Act8<A, B, C, D, E, F, G, H> pattern) {
         return new SupposedAct8<>(Supposition.of(pattern));
     }
 
@@ -736,7 +819,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, R extends @Nullable Object> ExpectedQuery1<A, R> expect(Query1<A, R> pattern) {
+    public static <A extends @Nullable Object, R extends @Nullable Object> ExpectedQuery1<A, R> expect(
+            Query1<A, R> pattern) {
         return new ExpectedQuery1<>(Expectation.of(pattern));
     }
 
@@ -749,7 +833,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> ExpectedQuery2<A, B, R> expect(Query2<A, B, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
+            ExpectedQuery2<A, B, R> expect(Query2<A, B, R> pattern) {
         return new ExpectedQuery2<>(Expectation.of(pattern));
     }
 
@@ -763,7 +848,12 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> ExpectedQuery3<A, B, C, R> expect(Query3<A, B, C, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    R extends @Nullable Object>
+            ExpectedQuery3<A, B, C, R> expect(Query3<A, B, C, R> pattern) {
         return new ExpectedQuery3<>(Expectation.of(pattern));
     }
 
@@ -778,7 +868,13 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, R extends @Nullable Object> ExpectedQuery4<A, B, C, D, R> expect(Query4<A, B, C, D, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    R extends @Nullable Object>
+            ExpectedQuery4<A, B, C, D, R> expect(Query4<A, B, C, D, R> pattern) {
         return new ExpectedQuery4<>(Expectation.of(pattern));
     }
 
@@ -794,7 +890,14 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, R extends @Nullable Object> ExpectedQuery5<A, B, C, D, E, R> expect(Query5<A, B, C, D, E, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    R extends @Nullable Object>
+            ExpectedQuery5<A, B, C, D, E, R> expect(Query5<A, B, C, D, E, R> pattern) {
         return new ExpectedQuery5<>(Expectation.of(pattern));
     }
 
@@ -811,7 +914,15 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> ExpectedQuery6<A, B, C, D, E, F, R> expect(Query6<A, B, C, D, E, F, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    R extends @Nullable Object>
+            ExpectedQuery6<A, B, C, D, E, F, R> expect(Query6<A, B, C, D, E, F, R> pattern) {
         return new ExpectedQuery6<>(Expectation.of(pattern));
     }
 
@@ -829,7 +940,16 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> ExpectedQuery7<A, B, C, D, E, F, G, R> expect(Query7<A, B, C, D, E, F, G, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    R extends @Nullable Object>
+            ExpectedQuery7<A, B, C, D, E, F, G, R> expect(Query7<A, B, C, D, E, F, G, R> pattern) {
         return new ExpectedQuery7<>(Expectation.of(pattern));
     }
 
@@ -848,7 +968,17 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object, R extends @Nullable Object> ExpectedQuery8<A, B, C, D, E, F, G, H, R> expect(Query8<A, B, C, D, E, F, G, H, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    H extends @Nullable Object,
+                    R extends @Nullable Object>
+            ExpectedQuery8<A, B, C, D, E, F, G, H, R> expect(Query8<A, B, C, D, E, F, G, H, R> pattern) {
         return new ExpectedQuery8<>(Expectation.of(pattern));
     }
 
@@ -881,7 +1011,8 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object> ExpectedAct2<A, B> expect(Act2<A, B> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object> ExpectedAct2<A, B> expect(
+            Act2<A, B> pattern) {
         return new ExpectedAct2<>(Expectation.of(pattern));
     }
 
@@ -894,7 +1025,8 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> ExpectedAct3<A, B, C> expect(Act3<A, B, C> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+            ExpectedAct3<A, B, C> expect(Act3<A, B, C> pattern) {
         return new ExpectedAct3<>(Expectation.of(pattern));
     }
 
@@ -908,7 +1040,12 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> ExpectedAct4<A, B, C, D> expect(Act4<A, B, C, D> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object>
+            ExpectedAct4<A, B, C, D> expect(Act4<A, B, C, D> pattern) {
         return new ExpectedAct4<>(Expectation.of(pattern));
     }
 
@@ -923,7 +1060,13 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> ExpectedAct5<A, B, C, D, E> expect(Act5<A, B, C, D, E> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object>
+            ExpectedAct5<A, B, C, D, E> expect(Act5<A, B, C, D, E> pattern) {
         return new ExpectedAct5<>(Expectation.of(pattern));
     }
 
@@ -939,7 +1082,14 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> ExpectedAct6<A, B, C, D, E, F> expect(Act6<A, B, C, D, E, F> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object>
+            ExpectedAct6<A, B, C, D, E, F> expect(Act6<A, B, C, D, E, F> pattern) {
         return new ExpectedAct6<>(Expectation.of(pattern));
     }
 
@@ -956,7 +1106,15 @@ public final class Zelotype {
      * @param <G> the type of the seventh parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> ExpectedAct7<A, B, C, D, E, F, G> expect(Act7<A, B, C, D, E, F, G> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object>
+            ExpectedAct7<A, B, C, D, E, F, G> expect(Act7<A, B, C, D, E, F, G> pattern) {
         return new ExpectedAct7<>(Expectation.of(pattern));
     }
 
@@ -974,7 +1132,16 @@ public final class Zelotype {
      * @param <H> the type of the eighth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> ExpectedAct8<A, B, C, D, E, F, G, H> expect(Act8<A, B, C, D, E, F, G, H> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    H extends @Nullable Object>
+            ExpectedAct8<A, B, C, D, E, F, G, H> expect(Act8<A, B, C, D, E, F, G, H> pattern) {
         return new ExpectedAct8<>(Expectation.of(pattern));
     }
 
@@ -1018,7 +1185,8 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> Check2<A, B> verify(Query2<A, B, R> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
+            Check2<A, B> verify(Query2<A, B, R> pattern) {
         return new Check2<>(Check.of(pattern));
     }
 
@@ -1032,7 +1200,12 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> Check3<A, B, C> verify(Query3<A, B, C, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    R extends @Nullable Object>
+            Check3<A, B, C> verify(Query3<A, B, C, R> pattern) {
         return new Check3<>(Check.of(pattern));
     }
 
@@ -1047,7 +1220,13 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, R extends @Nullable Object> Check4<A, B, C, D> verify(Query4<A, B, C, D, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    R extends @Nullable Object>
+            Check4<A, B, C, D> verify(Query4<A, B, C, D, R> pattern) {
         return new Check4<>(Check.of(pattern));
     }
 
@@ -1063,7 +1242,14 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, R extends @Nullable Object> Check5<A, B, C, D, E> verify(Query5<A, B, C, D, E, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    R extends @Nullable Object>
+            Check5<A, B, C, D, E> verify(Query5<A, B, C, D, E, R> pattern) {
         return new Check5<>(Check.of(pattern));
     }
 
@@ -1080,7 +1266,15 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> Check6<A, B, C, D, E, F> verify(Query6<A, B, C, D, E, F, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    R extends @Nullable Object>
+            Check6<A, B, C, D, E, F> verify(Query6<A, B, C, D, E, F, R> pattern) {
         return new Check6<>(Check.of(pattern));
     }
 
@@ -1098,7 +1292,16 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> Check7<A, B, C, D, E, F, G> verify(Query7<A, B, C, D, E, F, G, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    R extends @Nullable Object>
+            Check7<A, B, C, D, E, F, G> verify(Query7<A, B, C, D, E, F, G, R> pattern) {
         return new Check7<>(Check.of(pattern));
     }
 
@@ -1117,7 +1320,17 @@ public final class Zelotype {
      * @param <R> the type of the value that comes back
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object, R extends @Nullable Object> Check8<A, B, C, D, E, F, G, H> verify(Query8<A, B, C, D, E, F, G, H, R> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    H extends @Nullable Object,
+                    R extends @Nullable Object>
+            Check8<A, B, C, D, E, F, G, H> verify(Query8<A, B, C, D, E, F, G, H, R> pattern) {
         return new Check8<>(Check.of(pattern));
     }
 
@@ -1163,7 +1376,8 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> Check3<A, B, C> verify(Act3<A, B, C> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+            Check3<A, B, C> verify(Act3<A, B, C> pattern) {
         return new Check3<>(Check.of(pattern));
     }
 
@@ -1177,7 +1391,12 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> Check4<A, B, C, D> verify(Act4<A, B, C, D> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object>
+            Check4<A, B, C, D> verify(Act4<A, B, C, D> pattern) {
         return new Check4<>(Check.of(pattern));
     }
 
@@ -1192,7 +1411,13 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> Check5<A, B, C, D, E> verify(Act5<A, B, C, D, E> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object>
+            Check5<A, B, C, D, E> verify(Act5<A, B, C, D, E> pattern) {
         return new Check5<>(Check.of(pattern));
     }
 
@@ -1208,7 +1433,14 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> Check6<A, B, C, D, E, F> verify(Act6<A, B, C, D, E, F> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object>
+            Check6<A, B, C, D, E, F> verify(Act6<A, B, C, D, E, F> pattern) {
         return new Check6<>(Check.of(pattern));
     }
 
@@ -1225,7 +1457,15 @@ public final class Zelotype {
      * @param <G> the type of the seventh parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> Check7<A, B, C, D, E, F, G> verify(Act7<A, B, C, D, E, F, G> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object>
+            Check7<A, B, C, D, E, F, G> verify(Act7<A, B, C, D, E, F, G> pattern) {
         return new Check7<>(Check.of(pattern));
     }
 
@@ -1243,7 +1483,16 @@ public final class Zelotype {
      * @param <H> the type of the eighth parameter
      * @return the statement, to go on with
      */
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> Check8<A, B, C, D, E, F, G, H> verify(Act8<A, B, C, D, E, F, G, H> pattern) {
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    H extends @Nullable Object>
+            Check8<A, B, C, D, E, F, G, H> verify(Act8<A, B, C, D, E, F, G, H> pattern) {
         return new Check8<>(Check.of(pattern));
     }
 
@@ -1273,7 +1522,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object> List<Args2<A, B>> recorded(Query2<A, B, ?> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object> List<Args2<A, B>> recorded(
+            Query2<A, B, ?> pattern) {
         return Check.recorded(pattern, arguments -> new Args2<>((A) arguments[0], (B) arguments[1]));
     }
 
@@ -1287,7 +1537,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> List<Args3<A, B, C>> recorded(Query3<A, B, C, ?> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+            List<Args3<A, B, C>> recorded(Query3<A, B, C, ?> pattern) {
         return Check.recorded(pattern, arguments -> new Args3<>((A) arguments[0], (B) arguments[1], (C) arguments[2]));
     }
 
@@ -1302,8 +1553,15 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> List<Args4<A, B, C, D>> recorded(Query4<A, B, C, D, ?> pattern) {
-        return Check.recorded(pattern, arguments -> new Args4<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object>
+            List<Args4<A, B, C, D>> recorded(Query4<A, B, C, D, ?> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args4<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]));
     }
 
     /**
@@ -1318,8 +1576,17 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> List<Args5<A, B, C, D, E>> recorded(Query5<A, B, C, D, E, ?> pattern) {
-        return Check.recorded(pattern, arguments -> new Args5<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object>
+            List<Args5<A, B, C, D, E>> recorded(Query5<A, B, C, D, E, ?> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args5<>(
+                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
     }
 
     /**
@@ -1335,8 +1602,19 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> List<Args6<A, B, C, D, E, F>> recorded(Query6<A, B, C, D, E, F, ?> pattern) {
-        return Check.recorded(pattern, arguments -> new Args6<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object>
+            List<Args6<A, B, C, D, E, F>> recorded(Query6<A, B, C, D, E, F, ?> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args6<>(
+                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F)
+                                arguments[5]));
     }
 
     /**
@@ -1353,8 +1631,25 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> List<Args7<A, B, C, D, E, F, G>> recorded(Query7<A, B, C, D, E, F, G, ?> pattern) {
-        return Check.recorded(pattern, arguments -> new Args7<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object>
+            List<Args7<A, B, C, D, E, F, G>> recorded(Query7<A, B, C, D, E, F, G, ?> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args7<>(
+                        (A) arguments[0],
+                        (B) arguments[1],
+                        (C) arguments[2],
+                        (D) arguments[3],
+                        (E) arguments[4],
+                        (F) arguments[5],
+                        (G) arguments[6]));
     }
 
     /**
@@ -1372,8 +1667,27 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> List<Args8<A, B, C, D, E, F, G, H>> recorded(Query8<A, B, C, D, E, F, G, H, ?> pattern) {
-        return Check.recorded(pattern, arguments -> new Args8<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6], (H) arguments[7]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    H extends @Nullable Object>
+            List<Args8<A, B, C, D, E, F, G, H>> recorded(Query8<A, B, C, D, E, F, G, H, ?> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args8<>(
+                        (A) arguments[0],
+                        (B) arguments[1],
+                        (C) arguments[2],
+                        (D) arguments[3],
+                        (E) arguments[4],
+                        (F) arguments[5],
+                        (G) arguments[6],
+                        (H) arguments[7]));
     }
 
     /**
@@ -1397,7 +1711,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object> List<Args2<A, B>> recorded(Act2<A, B> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object> List<Args2<A, B>> recorded(
+            Act2<A, B> pattern) {
         return Check.recorded(pattern, arguments -> new Args2<>((A) arguments[0], (B) arguments[1]));
     }
 
@@ -1411,7 +1726,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> List<Args3<A, B, C>> recorded(Act3<A, B, C> pattern) {
+    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+            List<Args3<A, B, C>> recorded(Act3<A, B, C> pattern) {
         return Check.recorded(pattern, arguments -> new Args3<>((A) arguments[0], (B) arguments[1], (C) arguments[2]));
     }
 
@@ -1426,8 +1742,15 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> List<Args4<A, B, C, D>> recorded(Act4<A, B, C, D> pattern) {
-        return Check.recorded(pattern, arguments -> new Args4<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object>
+            List<Args4<A, B, C, D>> recorded(Act4<A, B, C, D> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args4<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]));
     }
 
     /**
@@ -1442,8 +1765,17 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> List<Args5<A, B, C, D, E>> recorded(Act5<A, B, C, D, E> pattern) {
-        return Check.recorded(pattern, arguments -> new Args5<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object>
+            List<Args5<A, B, C, D, E>> recorded(Act5<A, B, C, D, E> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args5<>(
+                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
     }
 
     /**
@@ -1459,8 +1791,19 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> List<Args6<A, B, C, D, E, F>> recorded(Act6<A, B, C, D, E, F> pattern) {
-        return Check.recorded(pattern, arguments -> new Args6<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object>
+            List<Args6<A, B, C, D, E, F>> recorded(Act6<A, B, C, D, E, F> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args6<>(
+                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F)
+                                arguments[5]));
     }
 
     /**
@@ -1477,8 +1820,25 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> List<Args7<A, B, C, D, E, F, G>> recorded(Act7<A, B, C, D, E, F, G> pattern) {
-        return Check.recorded(pattern, arguments -> new Args7<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object>
+            List<Args7<A, B, C, D, E, F, G>> recorded(Act7<A, B, C, D, E, F, G> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args7<>(
+                        (A) arguments[0],
+                        (B) arguments[1],
+                        (C) arguments[2],
+                        (D) arguments[3],
+                        (E) arguments[4],
+                        (F) arguments[5],
+                        (G) arguments[6]));
     }
 
     /**
@@ -1496,7 +1856,26 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> List<Args8<A, B, C, D, E, F, G, H>> recorded(Act8<A, B, C, D, E, F, G, H> pattern) {
-        return Check.recorded(pattern, arguments -> new Args8<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6], (H) arguments[7]));
+    public static <
+                    A extends @Nullable Object,
+                    B extends @Nullable Object,
+                    C extends @Nullable Object,
+                    D extends @Nullable Object,
+                    E extends @Nullable Object,
+                    F extends @Nullable Object,
+                    G extends @Nullable Object,
+                    H extends @Nullable Object>
+            List<Args8<A, B, C, D, E, F, G, H>> recorded(Act8<A, B, C, D, E, F, G, H> pattern) {
+        return Check.recorded(
+                pattern,
+                arguments -> new Args8<>(
+                        (A) arguments[0],
+                        (B) arguments[1],
+                        (C) arguments[2],
+                        (D) arguments[3],
+                        (E) arguments[4],
+                        (F) arguments[5],
+                        (G) arguments[6],
+                        (H) arguments[7]));
     }
 }

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  */
 @FunctionalInterface
-public interface Act3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> extends Shape {
+public interface Act3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.

@@ -11,7 +11,12 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  */
 @FunctionalInterface
-public interface Act4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> extends Shape {
+public interface Act4<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.

@@ -12,7 +12,13 @@ import org.jspecify.annotations.Nullable;
  * @param <E> the type of the fifth parameter
  */
 @FunctionalInterface
-public interface Act5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> extends Shape {
+public interface Act5<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.

@@ -13,7 +13,14 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  */
 @FunctionalInterface
-public interface Act6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> extends Shape {
+public interface Act6<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.

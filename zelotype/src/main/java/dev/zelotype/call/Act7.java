@@ -14,7 +14,15 @@ import org.jspecify.annotations.Nullable;
  * @param <G> the type of the seventh parameter
  */
 @FunctionalInterface
-public interface Act7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> extends Shape {
+public interface Act7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.
@@ -33,7 +41,14 @@ public interface Act7<A extends @Nullable Object, B extends @Nullable Object, C 
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
-        act((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]);
+        act(
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5],
+                (G) arguments[6]);
         return null;
     }
 }

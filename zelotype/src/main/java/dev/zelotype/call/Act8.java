@@ -15,7 +15,16 @@ import org.jspecify.annotations.Nullable;
  * @param <H> the type of the eighth parameter
  */
 @FunctionalInterface
-public interface Act8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> extends Shape {
+public interface Act8<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                H extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.
@@ -35,7 +44,15 @@ public interface Act8<A extends @Nullable Object, B extends @Nullable Object, C 
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
-        act((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6], (H) arguments[7]);
+        act(
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5],
+                (G) arguments[6],
+                (H) arguments[7]);
         return null;
     }
 }

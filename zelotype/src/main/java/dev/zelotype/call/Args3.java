@@ -12,4 +12,5 @@ import org.jspecify.annotations.Nullable;
  * @param second the second argument
  * @param third the third argument
  */
-public record Args3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>(A first, B second, C third) {}
+public record Args3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>(
+        A first, B second, C third) {}

@@ -14,4 +14,6 @@ import org.jspecify.annotations.Nullable;
  * @param third the third argument
  * @param fourth the fourth argument
  */
-public record Args4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object>(A first, B second, C third, D fourth) {}
+public record Args4<
+        A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object>(
+        A first, B second, C third, D fourth) {}

@@ -16,4 +16,10 @@ import org.jspecify.annotations.Nullable;
  * @param fourth the fourth argument
  * @param fifth the fifth argument
  */
-public record Args5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object>(A first, B second, C third, D fourth, E fifth) {}
+public record Args5<
+        A extends @Nullable Object,
+        B extends @Nullable Object,
+        C extends @Nullable Object,
+        D extends @Nullable Object,
+        E extends @Nullable Object>(
+        A first, B second, C third, D fourth, E fifth) {}

@@ -18,4 +18,11 @@ import org.jspecify.annotations.Nullable;
  * @param fifth the fifth argument
  * @param sixth the sixth argument
  */
-public record Args6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object>(A first, B second, C third, D fourth, E fifth, F sixth) {}
+public record Args6<
+        A extends @Nullable Object,
+        B extends @Nullable Object,
+        C extends @Nullable Object,
+        D extends @Nullable Object,
+        E extends @Nullable Object,
+        F extends @Nullable Object>(
+        A first, B second, C third, D fourth, E fifth, F sixth) {}

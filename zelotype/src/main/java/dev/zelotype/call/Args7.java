@@ -20,4 +20,12 @@ import org.jspecify.annotations.Nullable;
  * @param sixth the sixth argument
  * @param seventh the seventh argument
  */
-public record Args7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object>(A first, B second, C third, D fourth, E fifth, F sixth, G seventh) {}
+public record Args7<
+        A extends @Nullable Object,
+        B extends @Nullable Object,
+        C extends @Nullable Object,
+        D extends @Nullable Object,
+        E extends @Nullable Object,
+        F extends @Nullable Object,
+        G extends @Nullable Object>(
+        A first, B second, C third, D fourth, E fifth, F sixth, G seventh) {}

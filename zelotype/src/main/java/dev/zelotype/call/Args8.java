@@ -22,4 +22,13 @@ import org.jspecify.annotations.Nullable;
  * @param seventh the seventh argument
  * @param eighth the eighth argument
  */
-public record Args8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object>(A first, B second, C third, D fourth, E fifth, F sixth, G seventh, H eighth) {}
+public record Args8<
+        A extends @Nullable Object,
+        B extends @Nullable Object,
+        C extends @Nullable Object,
+        D extends @Nullable Object,
+        E extends @Nullable Object,
+        F extends @Nullable Object,
+        G extends @Nullable Object,
+        H extends @Nullable Object>(
+        A first, B second, C third, D fourth, E fifth, F sixth, G seventh, H eighth) {}

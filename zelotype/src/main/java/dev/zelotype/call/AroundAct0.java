@@ -18,7 +18,7 @@ public interface AroundAct0 extends Around {
 
     @Override
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around(() -> real.spread(new @Nullable Object[] {  }));
+        around(() -> real.spread(new @Nullable Object[] {}));
         return null;
     }
 }

@@ -22,7 +22,7 @@ public interface AroundAct1<A extends @Nullable Object> extends Around {
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around((first) -> real.spread(new @Nullable Object[] { first }), (A) arguments[0]);
+        around((first) -> real.spread(new @Nullable Object[] {first}), (A) arguments[0]);
         return null;
     }
 }

@@ -24,7 +24,8 @@ public interface AroundAct2<A extends @Nullable Object, B extends @Nullable Obje
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around((first, second) -> real.spread(new @Nullable Object[] { first, second }), (A) arguments[0], (B) arguments[1]);
+        around((first, second) -> real.spread(new @Nullable Object[] {first, second}), (A) arguments[0], (B)
+                arguments[1]);
         return null;
     }
 }

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  */
 @FunctionalInterface
-public interface AroundAct3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> extends Around {
+public interface AroundAct3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+        extends Around {
 
     /**
      * Acts for the call.
@@ -26,7 +27,11 @@ public interface AroundAct3<A extends @Nullable Object, B extends @Nullable Obje
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around((first, second, third) -> real.spread(new @Nullable Object[] { first, second, third }), (A) arguments[0], (B) arguments[1], (C) arguments[2]);
+        around(
+                (first, second, third) -> real.spread(new @Nullable Object[] {first, second, third}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2]);
         return null;
     }
 }

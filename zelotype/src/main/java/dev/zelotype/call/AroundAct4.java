@@ -11,7 +11,12 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  */
 @FunctionalInterface
-public interface AroundAct4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> extends Around {
+public interface AroundAct4<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object>
+        extends Around {
 
     /**
      * Acts for the call.
@@ -28,7 +33,12 @@ public interface AroundAct4<A extends @Nullable Object, B extends @Nullable Obje
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around((first, second, third, fourth) -> real.spread(new @Nullable Object[] { first, second, third, fourth }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]);
+        around(
+                (first, second, third, fourth) -> real.spread(new @Nullable Object[] {first, second, third, fourth}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3]);
         return null;
     }
 }

@@ -12,7 +12,13 @@ import org.jspecify.annotations.Nullable;
  * @param <E> the type of the fifth parameter
  */
 @FunctionalInterface
-public interface AroundAct5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> extends Around {
+public interface AroundAct5<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object>
+        extends Around {
 
     /**
      * Acts for the call.
@@ -30,7 +36,14 @@ public interface AroundAct5<A extends @Nullable Object, B extends @Nullable Obje
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around((first, second, third, fourth, fifth) -> real.spread(new @Nullable Object[] { first, second, third, fourth, fifth }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]);
+        around(
+                (first, second, third, fourth, fifth) ->
+                        real.spread(new @Nullable Object[] {first, second, third, fourth, fifth}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4]);
         return null;
     }
 }

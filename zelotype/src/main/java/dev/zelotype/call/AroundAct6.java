@@ -13,7 +13,14 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  */
 @FunctionalInterface
-public interface AroundAct6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> extends Around {
+public interface AroundAct6<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object>
+        extends Around {
 
     /**
      * Acts for the call.
@@ -32,7 +39,15 @@ public interface AroundAct6<A extends @Nullable Object, B extends @Nullable Obje
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around((first, second, third, fourth, fifth, sixth) -> real.spread(new @Nullable Object[] { first, second, third, fourth, fifth, sixth }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]);
+        around(
+                (first, second, third, fourth, fifth, sixth) ->
+                        real.spread(new @Nullable Object[] {first, second, third, fourth, fifth, sixth}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5]);
         return null;
     }
 }

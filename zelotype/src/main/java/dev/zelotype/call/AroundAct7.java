@@ -14,7 +14,15 @@ import org.jspecify.annotations.Nullable;
  * @param <G> the type of the seventh parameter
  */
 @FunctionalInterface
-public interface AroundAct7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> extends Around {
+public interface AroundAct7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object>
+        extends Around {
 
     /**
      * Acts for the call.
@@ -29,12 +37,22 @@ public interface AroundAct7<A extends @Nullable Object, B extends @Nullable Obje
      * @param seventh the seventh argument
      * @throws Throwable whatever the call is to throw
      */
-    void around(Act7<A, B, C, D, E, F, G> real, A first, B second, C third, D fourth, E fifth, F sixth, G seventh) throws Throwable;
+    void around(Act7<A, B, C, D, E, F, G> real, A first, B second, C third, D fourth, E fifth, F sixth, G seventh)
+            throws Throwable;
 
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around((first, second, third, fourth, fifth, sixth, seventh) -> real.spread(new @Nullable Object[] { first, second, third, fourth, fifth, sixth, seventh }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]);
+        around(
+                (first, second, third, fourth, fifth, sixth, seventh) ->
+                        real.spread(new @Nullable Object[] {first, second, third, fourth, fifth, sixth, seventh}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5],
+                (G) arguments[6]);
         return null;
     }
 }

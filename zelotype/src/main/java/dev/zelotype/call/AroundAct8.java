@@ -15,7 +15,16 @@ import org.jspecify.annotations.Nullable;
  * @param <H> the type of the eighth parameter
  */
 @FunctionalInterface
-public interface AroundAct8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> extends Around {
+public interface AroundAct8<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                H extends @Nullable Object>
+        extends Around {
 
     /**
      * Acts for the call.
@@ -31,12 +40,32 @@ public interface AroundAct8<A extends @Nullable Object, B extends @Nullable Obje
      * @param eighth the eighth argument
      * @throws Throwable whatever the call is to throw
      */
-    void around(Act8<A, B, C, D, E, F, G, H> real, A first, B second, C third, D fourth, E fifth, F sixth, G seventh, H eighth) throws Throwable;
+    void around(
+            Act8<A, B, C, D, E, F, G, H> real,
+            A first,
+            B second,
+            C third,
+            D fourth,
+            E fifth,
+            F sixth,
+            G seventh,
+            H eighth)
+            throws Throwable;
 
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        around((first, second, third, fourth, fifth, sixth, seventh, eighth) -> real.spread(new @Nullable Object[] { first, second, third, fourth, fifth, sixth, seventh, eighth }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6], (H) arguments[7]);
+        around(
+                (first, second, third, fourth, fifth, sixth, seventh, eighth) -> real.spread(
+                        new @Nullable Object[] {first, second, third, fourth, fifth, sixth, seventh, eighth}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5],
+                (G) arguments[6],
+                (H) arguments[7]);
         return null;
     }
 }

@@ -22,6 +22,6 @@ public interface AroundQuery0<R extends @Nullable Object> extends Around {
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        return around(() -> (R) real.spread(new @Nullable Object[] {  }));
+        return around(() -> (R) real.spread(new @Nullable Object[] {}));
     }
 }

@@ -24,6 +24,6 @@ public interface AroundQuery1<A extends @Nullable Object, R extends @Nullable Ob
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        return around((first) -> (R) real.spread(new @Nullable Object[] { first }), (A) arguments[0]);
+        return around((first) -> (R) real.spread(new @Nullable Object[] {first}), (A) arguments[0]);
     }
 }

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface AroundQuery2<A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> extends Around {
+public interface AroundQuery2<A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
+        extends Around {
 
     /**
      * Answers the call.
@@ -26,6 +27,7 @@ public interface AroundQuery2<A extends @Nullable Object, B extends @Nullable Ob
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        return around((first, second) -> (R) real.spread(new @Nullable Object[] { first, second }), (A) arguments[0], (B) arguments[1]);
+        return around((first, second) -> (R) real.spread(new @Nullable Object[] {first, second}), (A) arguments[0], (B)
+                arguments[1]);
     }
 }

@@ -11,7 +11,12 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface AroundQuery3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> extends Around {
+public interface AroundQuery3<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Around {
 
     /**
      * Answers the call.
@@ -28,6 +33,10 @@ public interface AroundQuery3<A extends @Nullable Object, B extends @Nullable Ob
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        return around((first, second, third) -> (R) real.spread(new @Nullable Object[] { first, second, third }), (A) arguments[0], (B) arguments[1], (C) arguments[2]);
+        return around(
+                (first, second, third) -> (R) real.spread(new @Nullable Object[] {first, second, third}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2]);
     }
 }

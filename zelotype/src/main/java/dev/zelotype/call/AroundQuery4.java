@@ -12,7 +12,13 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface AroundQuery4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, R extends @Nullable Object> extends Around {
+public interface AroundQuery4<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Around {
 
     /**
      * Answers the call.
@@ -30,6 +36,12 @@ public interface AroundQuery4<A extends @Nullable Object, B extends @Nullable Ob
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        return around((first, second, third, fourth) -> (R) real.spread(new @Nullable Object[] { first, second, third, fourth }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]);
+        return around(
+                (first, second, third, fourth) ->
+                        (R) real.spread(new @Nullable Object[] {first, second, third, fourth}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3]);
     }
 }

@@ -13,7 +13,14 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface AroundQuery5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, R extends @Nullable Object> extends Around {
+public interface AroundQuery5<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Around {
 
     /**
      * Answers the call.
@@ -32,6 +39,13 @@ public interface AroundQuery5<A extends @Nullable Object, B extends @Nullable Ob
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        return around((first, second, third, fourth, fifth) -> (R) real.spread(new @Nullable Object[] { first, second, third, fourth, fifth }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]);
+        return around(
+                (first, second, third, fourth, fifth) ->
+                        (R) real.spread(new @Nullable Object[] {first, second, third, fourth, fifth}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4]);
     }
 }

@@ -14,7 +14,15 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface AroundQuery6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> extends Around {
+public interface AroundQuery6<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Around {
 
     /**
      * Answers the call.
@@ -34,6 +42,14 @@ public interface AroundQuery6<A extends @Nullable Object, B extends @Nullable Ob
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        return around((first, second, third, fourth, fifth, sixth) -> (R) real.spread(new @Nullable Object[] { first, second, third, fourth, fifth, sixth }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]);
+        return around(
+                (first, second, third, fourth, fifth, sixth) ->
+                        (R) real.spread(new @Nullable Object[] {first, second, third, fourth, fifth, sixth}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5]);
     }
 }

@@ -15,7 +15,16 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface AroundQuery7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> extends Around {
+public interface AroundQuery7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Around {
 
     /**
      * Answers the call.
@@ -31,11 +40,21 @@ public interface AroundQuery7<A extends @Nullable Object, B extends @Nullable Ob
      * @return what the call answers
      * @throws Throwable whatever the call is to throw
      */
-    R around(Query7<A, B, C, D, E, F, G, R> real, A first, B second, C third, D fourth, E fifth, F sixth, G seventh) throws Throwable;
+    R around(Query7<A, B, C, D, E, F, G, R> real, A first, B second, C third, D fourth, E fifth, F sixth, G seventh)
+            throws Throwable;
 
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(Shape real, @Nullable Object[] arguments) throws Throwable {
-        return around((first, second, third, fourth, fifth, sixth, seventh) -> (R) real.spread(new @Nullable Object[] { first, second, third, fourth, fifth, sixth, seventh }), (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]);
+        return around(
+                (first, second, third, fourth, fifth, sixth, seventh) ->
+                        (R) real.spread(new @Nullable Object[] {first, second, third, fourth, fifth, sixth, seventh}),
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5],
+                (G) arguments[6]);
     }
 }

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query2<A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> extends Shape {
+public interface Query2<A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.

@@ -11,7 +11,12 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> extends Shape {
+public interface Query3<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.

@@ -15,7 +15,16 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> extends Shape {
+public interface Query7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.
@@ -35,6 +44,13 @@ public interface Query7<A extends @Nullable Object, B extends @Nullable Object, 
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
-        return ask((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]);
+        return ask(
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5],
+                (G) arguments[6]);
     }
 }

@@ -16,7 +16,17 @@ import org.jspecify.annotations.Nullable;
  * @param <R> the type of the value that comes back
  */
 @FunctionalInterface
-public interface Query8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object, R extends @Nullable Object> extends Shape {
+public interface Query8<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                H extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Shape {
 
     /**
      * Makes the call.
@@ -37,6 +47,14 @@ public interface Query8<A extends @Nullable Object, B extends @Nullable Object, 
     @Override
     @SuppressWarnings("unchecked")
     default @Nullable Object spread(@Nullable Object[] arguments) throws Throwable {
-        return ask((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6], (H) arguments[7]);
+        return ask(
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5],
+                (G) arguments[6],
+                (H) arguments[7]);
     }
 }

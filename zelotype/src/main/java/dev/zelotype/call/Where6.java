@@ -13,7 +13,14 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  */
 @FunctionalInterface
-public interface Where6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> extends Shape {
+public interface Where6<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object>
+        extends Shape {
 
     /**
      * Tells whether a call with these arguments is meant.
@@ -31,6 +38,7 @@ public interface Where6<A extends @Nullable Object, B extends @Nullable Object, 
     @Override
     @SuppressWarnings("unchecked")
     default Object spread(@Nullable Object[] arguments) {
-        return holds((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5]);
+        return holds((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F)
+                arguments[5]);
     }
 }

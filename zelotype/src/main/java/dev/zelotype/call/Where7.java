@@ -14,7 +14,15 @@ import org.jspecify.annotations.Nullable;
  * @param <G> the type of the seventh parameter
  */
 @FunctionalInterface
-public interface Where7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> extends Shape {
+public interface Where7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object>
+        extends Shape {
 
     /**
      * Tells whether a call with these arguments is meant.
@@ -33,6 +41,13 @@ public interface Where7<A extends @Nullable Object, B extends @Nullable Object, 
     @Override
     @SuppressWarnings("unchecked")
     default Object spread(@Nullable Object[] arguments) {
-        return holds((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F) arguments[5], (G) arguments[6]);
+        return holds(
+                (A) arguments[0],
+                (B) arguments[1],
+                (C) arguments[2],
+                (D) arguments[3],
+                (E) arguments[4],
+                (F) arguments[5],
+                (G) arguments[6]);
     }
 }

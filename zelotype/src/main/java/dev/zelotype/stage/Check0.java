@@ -1,6 +1,7 @@
 package dev.zelotype.stage;
 
 import dev.zelotype.engine.run.Check;
+
 /**
  * A check on calls with no free parameters: say how often they must have happened.
  */

@@ -3,6 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Where1;
 import dev.zelotype.engine.run.Check;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A check on calls with one free parameter: narrow it, then say how often they must have happened.
  *

@@ -3,6 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Where3;
 import dev.zelotype.engine.run.Check;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A check on calls with three free parameters: narrow it, then say how often they must have happened.
  *
@@ -10,7 +11,8 @@ import org.jspecify.annotations.Nullable;
  * @param <B> the type of the second parameter
  * @param <C> the type of the third parameter
  */
-public final class Check3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> extends Counting {
+public final class Check3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+        extends Counting {
 
     /**
      * For the library itself.

@@ -3,6 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Where4;
 import dev.zelotype.engine.run.Check;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A check on calls with four free parameters: narrow it, then say how often they must have happened.
  *
@@ -11,7 +12,12 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  * @param <D> the type of the fourth parameter
  */
-public final class Check4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> extends Counting {
+public final class Check4<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object>
+        extends Counting {
 
     /**
      * For the library itself.

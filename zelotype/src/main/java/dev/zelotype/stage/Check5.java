@@ -3,6 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Where5;
 import dev.zelotype.engine.run.Check;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A check on calls with five free parameters: narrow it, then say how often they must have happened.
  *
@@ -12,7 +13,13 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  * @param <E> the type of the fifth parameter
  */
-public final class Check5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> extends Counting {
+public final class Check5<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object>
+        extends Counting {
 
     /**
      * For the library itself.
@@ -34,7 +41,8 @@ public final class Check5<A extends @Nullable Object, B extends @Nullable Object
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public Check5<A, B, C, D, E> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth) {
+    public Check5<A, B, C, D, E> with(
+            @Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth) {
         statement.with(first, second, third, fourth, fifth);
         return this;
     }

@@ -3,6 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Where6;
 import dev.zelotype.engine.run.Check;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A check on calls with six free parameters: narrow it, then say how often they must have happened.
  *
@@ -13,7 +14,14 @@ import org.jspecify.annotations.Nullable;
  * @param <E> the type of the fifth parameter
  * @param <F> the type of the sixth parameter
  */
-public final class Check6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> extends Counting {
+public final class Check6<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object>
+        extends Counting {
 
     /**
      * For the library itself.
@@ -36,7 +44,13 @@ public final class Check6<A extends @Nullable Object, B extends @Nullable Object
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public Check6<A, B, C, D, E, F> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth) {
+    public Check6<A, B, C, D, E, F> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth) {
         statement.with(first, second, third, fourth, fifth, sixth);
         return this;
     }

@@ -3,6 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Where7;
 import dev.zelotype.engine.run.Check;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A check on calls with seven free parameters: narrow it, then say how often they must have happened.
  *
@@ -14,7 +15,15 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
  */
-public final class Check7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> extends Counting {
+public final class Check7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object>
+        extends Counting {
 
     /**
      * For the library itself.
@@ -38,7 +47,14 @@ public final class Check7<A extends @Nullable Object, B extends @Nullable Object
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public Check7<A, B, C, D, E, F, G> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth, @Nullable G seventh) {
+    public Check7<A, B, C, D, E, F, G> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth,
+            @Nullable G seventh) {
         statement.with(first, second, third, fourth, fifth, sixth, seventh);
         return this;
     }

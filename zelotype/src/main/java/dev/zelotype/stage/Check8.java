@@ -3,6 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Where8;
 import dev.zelotype.engine.run.Check;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A check on calls with eight free parameters: narrow it, then say how often they must have happened.
  *
@@ -15,7 +16,16 @@ import org.jspecify.annotations.Nullable;
  * @param <G> the type of the seventh parameter
  * @param <H> the type of the eighth parameter
  */
-public final class Check8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> extends Counting {
+public final class Check8<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                H extends @Nullable Object>
+        extends Counting {
 
     /**
      * For the library itself.
@@ -40,7 +50,15 @@ public final class Check8<A extends @Nullable Object, B extends @Nullable Object
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public Check8<A, B, C, D, E, F, G, H> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth, @Nullable G seventh, @Nullable H eighth) {
+    public Check8<A, B, C, D, E, F, G, H> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth,
+            @Nullable G seventh,
+            @Nullable H eighth) {
         statement.with(first, second, third, fourth, fifth, sixth, seventh, eighth);
         return this;
     }

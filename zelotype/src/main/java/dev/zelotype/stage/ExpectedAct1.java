@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct1;
 import dev.zelotype.call.Where1;
 import dev.zelotype.engine.run.Expectation;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with one free parameter that is expected: narrow it, then say what it does and how often it happens.
  *

@@ -5,13 +5,15 @@ import dev.zelotype.call.AroundAct2;
 import dev.zelotype.call.Where2;
 import dev.zelotype.engine.run.Expectation;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with two free parameters that is expected: narrow it, then say what it does and how often it happens.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter
  */
-public final class ExpectedAct2<A extends @Nullable Object, B extends @Nullable Object> extends ExpectedDoing<Act2<A, B>, AroundAct2<A, B>> {
+public final class ExpectedAct2<A extends @Nullable Object, B extends @Nullable Object>
+        extends ExpectedDoing<Act2<A, B>, AroundAct2<A, B>> {
 
     /**
      * For the library itself.

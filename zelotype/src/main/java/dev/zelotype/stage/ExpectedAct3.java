@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct3;
 import dev.zelotype.call.Where3;
 import dev.zelotype.engine.run.Expectation;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with three free parameters that is expected: narrow it, then say what it does and how often it happens.
  *
@@ -12,7 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param <B> the type of the second parameter
  * @param <C> the type of the third parameter
  */
-public final class ExpectedAct3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> extends ExpectedDoing<Act3<A, B, C>, AroundAct3<A, B, C>> {
+public final class ExpectedAct3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+        extends ExpectedDoing<Act3<A, B, C>, AroundAct3<A, B, C>> {
 
     /**
      * For the library itself.

@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct4;
 import dev.zelotype.call.Where4;
 import dev.zelotype.engine.run.Expectation;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with four free parameters that is expected: narrow it, then say what it does and how often it happens.
  *
@@ -13,7 +14,12 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  * @param <D> the type of the fourth parameter
  */
-public final class ExpectedAct4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> extends ExpectedDoing<Act4<A, B, C, D>, AroundAct4<A, B, C, D>> {
+public final class ExpectedAct4<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object>
+        extends ExpectedDoing<Act4<A, B, C, D>, AroundAct4<A, B, C, D>> {
 
     /**
      * For the library itself.

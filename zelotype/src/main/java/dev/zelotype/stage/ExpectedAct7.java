@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct7;
 import dev.zelotype.call.Where7;
 import dev.zelotype.engine.run.Expectation;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with seven free parameters that is expected: narrow it, then say what it does and how often it happens.
  *
@@ -16,7 +17,15 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
  */
-public final class ExpectedAct7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object> extends ExpectedDoing<Act7<A, B, C, D, E, F, G>, AroundAct7<A, B, C, D, E, F, G>> {
+public final class ExpectedAct7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object>
+        extends ExpectedDoing<Act7<A, B, C, D, E, F, G>, AroundAct7<A, B, C, D, E, F, G>> {
 
     /**
      * For the library itself.
@@ -40,7 +49,14 @@ public final class ExpectedAct7<A extends @Nullable Object, B extends @Nullable 
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public ExpectedAct7<A, B, C, D, E, F, G> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth, @Nullable G seventh) {
+    public ExpectedAct7<A, B, C, D, E, F, G> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth,
+            @Nullable G seventh) {
         statement.with(first, second, third, fourth, fifth, sixth, seventh);
         return this;
     }

@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct8;
 import dev.zelotype.call.Where8;
 import dev.zelotype.engine.run.Expectation;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with eight free parameters that is expected: narrow it, then say what it does and how often it happens.
  *
@@ -17,7 +18,16 @@ import org.jspecify.annotations.Nullable;
  * @param <G> the type of the seventh parameter
  * @param <H> the type of the eighth parameter
  */
-public final class ExpectedAct8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> extends ExpectedDoing<Act8<A, B, C, D, E, F, G, H>, AroundAct8<A, B, C, D, E, F, G, H>> {
+public final class ExpectedAct8<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                H extends @Nullable Object>
+        extends ExpectedDoing<Act8<A, B, C, D, E, F, G, H>, AroundAct8<A, B, C, D, E, F, G, H>> {
 
     /**
      * For the library itself.
@@ -42,7 +52,15 @@ public final class ExpectedAct8<A extends @Nullable Object, B extends @Nullable 
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public ExpectedAct8<A, B, C, D, E, F, G, H> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth, @Nullable G seventh, @Nullable H eighth) {
+    public ExpectedAct8<A, B, C, D, E, F, G, H> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth,
+            @Nullable G seventh,
+            @Nullable H eighth) {
         statement.with(first, second, third, fourth, fifth, sixth, seventh, eighth);
         return this;
     }

@@ -11,7 +11,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <R> the type of the value that comes back
  */
-public final class ExpectedQuery0<R extends @Nullable Object> extends ExpectedAnswering<Query0<R>, Act0, AroundQuery0<R>, R> {
+public final class ExpectedQuery0<R extends @Nullable Object>
+        extends ExpectedAnswering<Query0<R>, Act0, AroundQuery0<R>, R> {
 
     /**
      * For the library itself.

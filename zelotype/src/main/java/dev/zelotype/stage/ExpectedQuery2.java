@@ -16,7 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param <B> the type of the second parameter
  * @param <R> the type of the value that comes back
  */
-public final class ExpectedQuery2<A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object> extends ExpectedAnswering<Query2<A, B, R>, Act2<A, B>, AroundQuery2<A, B, R>, R> {
+public final class ExpectedQuery2<A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
+        extends ExpectedAnswering<Query2<A, B, R>, Act2<A, B>, AroundQuery2<A, B, R>, R> {
 
     /**
      * For the library itself.
@@ -69,7 +70,8 @@ public final class ExpectedQuery2<A extends @Nullable Object, B extends @Nullabl
      * @param table the answers by arguments; copied now
      * @return the statement, to add further answers to
      */
-    public ExpectedAnswering<Query2<A, B, R>, Act2<A, B>, AroundQuery2<A, B, R>, R> returnsFrom(Map<Args2<A, B>, ? extends R> table) {
+    public ExpectedAnswering<Query2<A, B, R>, Act2<A, B>, AroundQuery2<A, B, R>, R> returnsFrom(
+            Map<Args2<A, B>, ? extends R> table) {
         statement.returnsFrom(table, arguments -> new Args2<>(arguments[0], arguments[1]));
         return this;
     }

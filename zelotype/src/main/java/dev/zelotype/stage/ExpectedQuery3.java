@@ -17,7 +17,12 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  * @param <R> the type of the value that comes back
  */
-public final class ExpectedQuery3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, R extends @Nullable Object> extends ExpectedAnswering<Query3<A, B, C, R>, Act3<A, B, C>, AroundQuery3<A, B, C, R>, R> {
+public final class ExpectedQuery3<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                R extends @Nullable Object>
+        extends ExpectedAnswering<Query3<A, B, C, R>, Act3<A, B, C>, AroundQuery3<A, B, C, R>, R> {
 
     /**
      * For the library itself.
@@ -71,7 +76,8 @@ public final class ExpectedQuery3<A extends @Nullable Object, B extends @Nullabl
      * @param table the answers by arguments; copied now
      * @return the statement, to add further answers to
      */
-    public ExpectedAnswering<Query3<A, B, C, R>, Act3<A, B, C>, AroundQuery3<A, B, C, R>, R> returnsFrom(Map<Args3<A, B, C>, ? extends R> table) {
+    public ExpectedAnswering<Query3<A, B, C, R>, Act3<A, B, C>, AroundQuery3<A, B, C, R>, R> returnsFrom(
+            Map<Args3<A, B, C>, ? extends R> table) {
         statement.returnsFrom(table, arguments -> new Args3<>(arguments[0], arguments[1], arguments[2]));
         return this;
     }

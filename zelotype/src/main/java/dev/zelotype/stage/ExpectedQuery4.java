@@ -18,7 +18,13 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  * @param <R> the type of the value that comes back
  */
-public final class ExpectedQuery4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, R extends @Nullable Object> extends ExpectedAnswering<Query4<A, B, C, D, R>, Act4<A, B, C, D>, AroundQuery4<A, B, C, D, R>, R> {
+public final class ExpectedQuery4<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                R extends @Nullable Object>
+        extends ExpectedAnswering<Query4<A, B, C, D, R>, Act4<A, B, C, D>, AroundQuery4<A, B, C, D, R>, R> {
 
     /**
      * For the library itself.
@@ -39,7 +45,8 @@ public final class ExpectedQuery4<A extends @Nullable Object, B extends @Nullabl
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public ExpectedQuery4<A, B, C, D, R> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth) {
+    public ExpectedQuery4<A, B, C, D, R> with(
+            @Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth) {
         statement.with(first, second, third, fourth);
         return this;
     }
@@ -73,7 +80,8 @@ public final class ExpectedQuery4<A extends @Nullable Object, B extends @Nullabl
      * @param table the answers by arguments; copied now
      * @return the statement, to add further answers to
      */
-    public ExpectedAnswering<Query4<A, B, C, D, R>, Act4<A, B, C, D>, AroundQuery4<A, B, C, D, R>, R> returnsFrom(Map<Args4<A, B, C, D>, ? extends R> table) {
+    public ExpectedAnswering<Query4<A, B, C, D, R>, Act4<A, B, C, D>, AroundQuery4<A, B, C, D, R>, R> returnsFrom(
+            Map<Args4<A, B, C, D>, ? extends R> table) {
         statement.returnsFrom(table, arguments -> new Args4<>(arguments[0], arguments[1], arguments[2], arguments[3]));
         return this;
     }

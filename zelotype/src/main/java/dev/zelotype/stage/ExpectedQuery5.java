@@ -19,7 +19,14 @@ import org.jspecify.annotations.Nullable;
  * @param <E> the type of the fifth parameter
  * @param <R> the type of the value that comes back
  */
-public final class ExpectedQuery5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, R extends @Nullable Object> extends ExpectedAnswering<Query5<A, B, C, D, E, R>, Act5<A, B, C, D, E>, AroundQuery5<A, B, C, D, E, R>, R> {
+public final class ExpectedQuery5<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                R extends @Nullable Object>
+        extends ExpectedAnswering<Query5<A, B, C, D, E, R>, Act5<A, B, C, D, E>, AroundQuery5<A, B, C, D, E, R>, R> {
 
     /**
      * For the library itself.
@@ -41,7 +48,8 @@ public final class ExpectedQuery5<A extends @Nullable Object, B extends @Nullabl
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public ExpectedQuery5<A, B, C, D, E, R> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth) {
+    public ExpectedQuery5<A, B, C, D, E, R> with(
+            @Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth) {
         statement.with(first, second, third, fourth, fifth);
         return this;
     }
@@ -75,8 +83,10 @@ public final class ExpectedQuery5<A extends @Nullable Object, B extends @Nullabl
      * @param table the answers by arguments; copied now
      * @return the statement, to add further answers to
      */
-    public ExpectedAnswering<Query5<A, B, C, D, E, R>, Act5<A, B, C, D, E>, AroundQuery5<A, B, C, D, E, R>, R> returnsFrom(Map<Args5<A, B, C, D, E>, ? extends R> table) {
-        statement.returnsFrom(table, arguments -> new Args5<>(arguments[0], arguments[1], arguments[2], arguments[3], arguments[4]));
+    public ExpectedAnswering<Query5<A, B, C, D, E, R>, Act5<A, B, C, D, E>, AroundQuery5<A, B, C, D, E, R>, R>
+            returnsFrom(Map<Args5<A, B, C, D, E>, ? extends R> table) {
+        statement.returnsFrom(
+                table, arguments -> new Args5<>(arguments[0], arguments[1], arguments[2], arguments[3], arguments[4]));
         return this;
     }
 

@@ -20,7 +20,16 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  * @param <R> the type of the value that comes back
  */
-public final class ExpectedQuery6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, R extends @Nullable Object> extends ExpectedAnswering<Query6<A, B, C, D, E, F, R>, Act6<A, B, C, D, E, F>, AroundQuery6<A, B, C, D, E, F, R>, R> {
+public final class ExpectedQuery6<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                R extends @Nullable Object>
+        extends ExpectedAnswering<
+                Query6<A, B, C, D, E, F, R>, Act6<A, B, C, D, E, F>, AroundQuery6<A, B, C, D, E, F, R>, R> {
 
     /**
      * For the library itself.
@@ -43,7 +52,13 @@ public final class ExpectedQuery6<A extends @Nullable Object, B extends @Nullabl
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public ExpectedQuery6<A, B, C, D, E, F, R> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth) {
+    public ExpectedQuery6<A, B, C, D, E, F, R> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth) {
         statement.with(first, second, third, fourth, fifth, sixth);
         return this;
     }
@@ -77,8 +92,12 @@ public final class ExpectedQuery6<A extends @Nullable Object, B extends @Nullabl
      * @param table the answers by arguments; copied now
      * @return the statement, to add further answers to
      */
-    public ExpectedAnswering<Query6<A, B, C, D, E, F, R>, Act6<A, B, C, D, E, F>, AroundQuery6<A, B, C, D, E, F, R>, R> returnsFrom(Map<Args6<A, B, C, D, E, F>, ? extends R> table) {
-        statement.returnsFrom(table, arguments -> new Args6<>(arguments[0], arguments[1], arguments[2], arguments[3], arguments[4], arguments[5]));
+    public ExpectedAnswering<Query6<A, B, C, D, E, F, R>, Act6<A, B, C, D, E, F>, AroundQuery6<A, B, C, D, E, F, R>, R>
+            returnsFrom(Map<Args6<A, B, C, D, E, F>, ? extends R> table) {
+        statement.returnsFrom(
+                table,
+                arguments -> new Args6<>(
+                        arguments[0], arguments[1], arguments[2], arguments[3], arguments[4], arguments[5]));
         return this;
     }
 

@@ -21,7 +21,17 @@ import org.jspecify.annotations.Nullable;
  * @param <G> the type of the seventh parameter
  * @param <R> the type of the value that comes back
  */
-public final class ExpectedQuery7<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, R extends @Nullable Object> extends ExpectedAnswering<Query7<A, B, C, D, E, F, G, R>, Act7<A, B, C, D, E, F, G>, AroundQuery7<A, B, C, D, E, F, G, R>, R> {
+public final class ExpectedQuery7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                R extends @Nullable Object>
+        extends ExpectedAnswering<
+                Query7<A, B, C, D, E, F, G, R>, Act7<A, B, C, D, E, F, G>, AroundQuery7<A, B, C, D, E, F, G, R>, R> {
 
     /**
      * For the library itself.
@@ -45,7 +55,14 @@ public final class ExpectedQuery7<A extends @Nullable Object, B extends @Nullabl
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public ExpectedQuery7<A, B, C, D, E, F, G, R> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth, @Nullable G seventh) {
+    public ExpectedQuery7<A, B, C, D, E, F, G, R> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth,
+            @Nullable G seventh) {
         statement.with(first, second, third, fourth, fifth, sixth, seventh);
         return this;
     }
@@ -79,8 +96,19 @@ public final class ExpectedQuery7<A extends @Nullable Object, B extends @Nullabl
      * @param table the answers by arguments; copied now
      * @return the statement, to add further answers to
      */
-    public ExpectedAnswering<Query7<A, B, C, D, E, F, G, R>, Act7<A, B, C, D, E, F, G>, AroundQuery7<A, B, C, D, E, F, G, R>, R> returnsFrom(Map<Args7<A, B, C, D, E, F, G>, ? extends R> table) {
-        statement.returnsFrom(table, arguments -> new Args7<>(arguments[0], arguments[1], arguments[2], arguments[3], arguments[4], arguments[5], arguments[6]));
+    public ExpectedAnswering<
+                    Query7<A, B, C, D, E, F, G, R>, Act7<A, B, C, D, E, F, G>, AroundQuery7<A, B, C, D, E, F, G, R>, R>
+            returnsFrom(Map<Args7<A, B, C, D, E, F, G>, ? extends R> table) {
+        statement.returnsFrom(
+                table,
+                arguments -> new Args7<>(
+                        arguments[0],
+                        arguments[1],
+                        arguments[2],
+                        arguments[3],
+                        arguments[4],
+                        arguments[5],
+                        arguments[6]));
         return this;
     }
 

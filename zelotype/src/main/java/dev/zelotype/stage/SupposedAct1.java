@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct1;
 import dev.zelotype.call.Where1;
 import dev.zelotype.engine.run.Supposition;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with one free parameter that is supposed to answer: narrow it, then say what it does.
  *

@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct3;
 import dev.zelotype.call.Where3;
 import dev.zelotype.engine.run.Supposition;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with three free parameters that is supposed to answer: narrow it, then say what it does.
  *
@@ -12,7 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param <B> the type of the second parameter
  * @param <C> the type of the third parameter
  */
-public final class SupposedAct3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object> extends Doing<Act3<A, B, C>, AroundAct3<A, B, C>> {
+public final class SupposedAct3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
+        extends Doing<Act3<A, B, C>, AroundAct3<A, B, C>> {
 
     /**
      * For the library itself.

@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct4;
 import dev.zelotype.call.Where4;
 import dev.zelotype.engine.run.Supposition;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with four free parameters that is supposed to answer: narrow it, then say what it does.
  *
@@ -13,7 +14,12 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  * @param <D> the type of the fourth parameter
  */
-public final class SupposedAct4<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object> extends Doing<Act4<A, B, C, D>, AroundAct4<A, B, C, D>> {
+public final class SupposedAct4<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object>
+        extends Doing<Act4<A, B, C, D>, AroundAct4<A, B, C, D>> {
 
     /**
      * For the library itself.

@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct5;
 import dev.zelotype.call.Where5;
 import dev.zelotype.engine.run.Supposition;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with five free parameters that is supposed to answer: narrow it, then say what it does.
  *
@@ -14,7 +15,13 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  * @param <E> the type of the fifth parameter
  */
-public final class SupposedAct5<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object> extends Doing<Act5<A, B, C, D, E>, AroundAct5<A, B, C, D, E>> {
+public final class SupposedAct5<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object>
+        extends Doing<Act5<A, B, C, D, E>, AroundAct5<A, B, C, D, E>> {
 
     /**
      * For the library itself.
@@ -36,7 +43,8 @@ public final class SupposedAct5<A extends @Nullable Object, B extends @Nullable 
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public SupposedAct5<A, B, C, D, E> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth) {
+    public SupposedAct5<A, B, C, D, E> with(
+            @Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth) {
         statement.with(first, second, third, fourth, fifth);
         return this;
     }

@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct6;
 import dev.zelotype.call.Where6;
 import dev.zelotype.engine.run.Supposition;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with six free parameters that is supposed to answer: narrow it, then say what it does.
  *
@@ -15,7 +16,14 @@ import org.jspecify.annotations.Nullable;
  * @param <E> the type of the fifth parameter
  * @param <F> the type of the sixth parameter
  */
-public final class SupposedAct6<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object> extends Doing<Act6<A, B, C, D, E, F>, AroundAct6<A, B, C, D, E, F>> {
+public final class SupposedAct6<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object>
+        extends Doing<Act6<A, B, C, D, E, F>, AroundAct6<A, B, C, D, E, F>> {
 
     /**
      * For the library itself.
@@ -38,7 +46,13 @@ public final class SupposedAct6<A extends @Nullable Object, B extends @Nullable 
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public SupposedAct6<A, B, C, D, E, F> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth) {
+    public SupposedAct6<A, B, C, D, E, F> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth) {
         statement.with(first, second, third, fourth, fifth, sixth);
         return this;
     }

@@ -5,6 +5,7 @@ import dev.zelotype.call.AroundAct8;
 import dev.zelotype.call.Where8;
 import dev.zelotype.engine.run.Supposition;
 import org.jspecify.annotations.Nullable;
+
 /**
  * A void call with eight free parameters that is supposed to answer: narrow it, then say what it does.
  *
@@ -17,7 +18,16 @@ import org.jspecify.annotations.Nullable;
  * @param <G> the type of the seventh parameter
  * @param <H> the type of the eighth parameter
  */
-public final class SupposedAct8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object> extends Doing<Act8<A, B, C, D, E, F, G, H>, AroundAct8<A, B, C, D, E, F, G, H>> {
+public final class SupposedAct8<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                H extends @Nullable Object>
+        extends Doing<Act8<A, B, C, D, E, F, G, H>, AroundAct8<A, B, C, D, E, F, G, H>> {
 
     /**
      * For the library itself.
@@ -42,7 +52,15 @@ public final class SupposedAct8<A extends @Nullable Object, B extends @Nullable 
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public SupposedAct8<A, B, C, D, E, F, G, H> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth, @Nullable G seventh, @Nullable H eighth) {
+    public SupposedAct8<A, B, C, D, E, F, G, H> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth,
+            @Nullable G seventh,
+            @Nullable H eighth) {
         statement.with(first, second, third, fourth, fifth, sixth, seventh, eighth);
         return this;
     }

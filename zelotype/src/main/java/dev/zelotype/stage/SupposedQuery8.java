@@ -22,7 +22,21 @@ import org.jspecify.annotations.Nullable;
  * @param <H> the type of the eighth parameter
  * @param <R> the type of the value that comes back
  */
-public final class SupposedQuery8<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object, E extends @Nullable Object, F extends @Nullable Object, G extends @Nullable Object, H extends @Nullable Object, R extends @Nullable Object> extends Answering<Query8<A, B, C, D, E, F, G, H, R>, Act8<A, B, C, D, E, F, G, H>, AroundQuery8<A, B, C, D, E, F, G, H, R>, R> {
+public final class SupposedQuery8<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                H extends @Nullable Object,
+                R extends @Nullable Object>
+        extends Answering<
+                Query8<A, B, C, D, E, F, G, H, R>,
+                Act8<A, B, C, D, E, F, G, H>,
+                AroundQuery8<A, B, C, D, E, F, G, H, R>,
+                R> {
 
     /**
      * For the library itself.
@@ -47,7 +61,15 @@ public final class SupposedQuery8<A extends @Nullable Object, B extends @Nullabl
      * @return this statement, to go on with
      * @throws dev.zelotype.error.MisuseException if values were given before
      */
-    public SupposedQuery8<A, B, C, D, E, F, G, H, R> with(@Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth, @Nullable F sixth, @Nullable G seventh, @Nullable H eighth) {
+    public SupposedQuery8<A, B, C, D, E, F, G, H, R> with(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth,
+            @Nullable G seventh,
+            @Nullable H eighth) {
         statement.with(first, second, third, fourth, fifth, sixth, seventh, eighth);
         return this;
     }
@@ -70,7 +92,8 @@ public final class SupposedQuery8<A extends @Nullable Object, B extends @Nullabl
      * @param condition the condition on the free parameters
      * @return this statement, to go on with
      */
-    public SupposedQuery8<A, B, C, D, E, F, G, H, R> where(String description, Where8<A, B, C, D, E, F, G, H> condition) {
+    public SupposedQuery8<A, B, C, D, E, F, G, H, R> where(
+            String description, Where8<A, B, C, D, E, F, G, H> condition) {
         statement.where(description, condition);
         return this;
     }
@@ -81,8 +104,23 @@ public final class SupposedQuery8<A extends @Nullable Object, B extends @Nullabl
      * @param table the answers by arguments; copied now
      * @return the statement, to add further answers to
      */
-    public Answering<Query8<A, B, C, D, E, F, G, H, R>, Act8<A, B, C, D, E, F, G, H>, AroundQuery8<A, B, C, D, E, F, G, H, R>, R> returnsFrom(Map<Args8<A, B, C, D, E, F, G, H>, ? extends R> table) {
-        statement.returnsFrom(table, arguments -> new Args8<>(arguments[0], arguments[1], arguments[2], arguments[3], arguments[4], arguments[5], arguments[6], arguments[7]));
+    public Answering<
+                    Query8<A, B, C, D, E, F, G, H, R>,
+                    Act8<A, B, C, D, E, F, G, H>,
+                    AroundQuery8<A, B, C, D, E, F, G, H, R>,
+                    R>
+            returnsFrom(Map<Args8<A, B, C, D, E, F, G, H>, ? extends R> table) {
+        statement.returnsFrom(
+                table,
+                arguments -> new Args8<>(
+                        arguments[0],
+                        arguments[1],
+                        arguments[2],
+                        arguments[3],
+                        arguments[4],
+                        arguments[5],
+                        arguments[6],
+                        arguments[7]));
         return this;
     }
 }

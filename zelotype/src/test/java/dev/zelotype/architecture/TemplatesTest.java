@@ -13,14 +13,14 @@ import org.junit.jupiter.api.Test;
 
 /**
  * What differs only by the number of free parameters is as its template says, down to the last word; the formatter breaks
- * the lines. With {@code -Dzelotype.docs=write} the files are written.
+ * the lines. With {@code -Dzelotype.templates=write} the files are written.
  */
 class TemplatesTest {
 
     @Test
     void classes_for_each_arity_are_what_the_templates_say() throws IOException {
         Map<Path, String> written = Templates.written();
-        if ("write".equals(System.getProperty("zelotype.docs"))) {
+        if ("write".equals(System.getProperty("zelotype.templates"))) {
             for (Map.Entry<Path, String> file : written.entrySet()) {
                 Files.writeString(file.getKey(), file.getValue());
             }
@@ -28,7 +28,7 @@ class TemplatesTest {
         assertThat(written).hasSizeGreaterThan(80);
         for (Map.Entry<Path, String> file : written.entrySet()) {
             assertThat(words(Files.readString(file.getKey())))
-                    .as("%s: write it anew with -Dzelotype.docs=write", file.getKey())
+                    .as("%s: write it anew with -Dzelotype.templates=write", file.getKey())
                     .isEqualTo(words(file.getValue()));
         }
     }

@@ -85,7 +85,7 @@ final class Frame {
     @Nullable
     Object knownOrMade(@Nullable Object value, RealCode real) throws Throwable {
         return value instanceof NewLambda lambda
-                ? real.dynamic(lambda.recipe(), lambda.captured().clone())
+                ? real.lambda(lambda.recipe(), lambda.captured().clone())
                 : known(value);
     }
 

@@ -231,7 +231,7 @@ final class LambdaReader {
         for (int i = 0; i < arguments.length; i++) {
             if (arguments[i] instanceof NewLambda lambda) {
                 arguments[i] =
-                        real.dynamic(lambda.recipe(), made(lambda.captured().clone()));
+                        real.lambda(lambda.recipe(), made(lambda.captured().clone()));
             }
         }
         return arguments;

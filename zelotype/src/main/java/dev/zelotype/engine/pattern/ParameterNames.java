@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.weave.CodeOfLoaded;
 import java.lang.reflect.Modifier;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.ClassReader;
@@ -22,7 +23,12 @@ final class ParameterNames {
             names[i] = "parameter " + (i + 1);
         }
         // The names only make a message friendlier; without the class file it counts the parameters.
-        ClassFiles.visit(owner, reader(method, descriptor, captured, names), ClassReader.SKIP_FRAMES);
+        if (!ClassFiles.visit(owner, reader(method, descriptor, captured, names), ClassReader.SKIP_FRAMES)) {
+            byte[] code = CodeOfLoaded.of(owner);
+            if (code != null) {
+                new ClassReader(code).accept(reader(method, descriptor, captured, names), ClassReader.SKIP_FRAMES);
+            }
+        }
         return names;
     }
 

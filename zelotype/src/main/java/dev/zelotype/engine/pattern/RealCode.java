@@ -10,9 +10,11 @@ import java.lang.reflect.Array;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
 import java.lang.reflect.InaccessibleObjectException;
+import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
+import java.lang.reflect.Proxy;
 import java.time.temporal.TemporalAccessor;
 import java.time.temporal.TemporalAmount;
 import java.util.Collection;
@@ -161,9 +163,17 @@ final class RealCode {
         return false;
     }
 
-    /** Whether a class belongs to the class whose code is read: written in the same file, or inherited from by it. */
+    /** Whether objects of a class are what the pattern's own code stands in: of its class, one around it, or a lambda of it. */
     private boolean isOwn(Class<?> type) {
-        return type.getNestHost() == owner.getNestHost() || type.isAssignableFrom(owner) && type != Object.class;
+        if (type.isHidden()) {
+            return type.getNestHost() == owner.getNestHost();
+        }
+        for (Class<?> around = owner; around != null; around = around.getEnclosingClass()) {
+            if (around.isAssignableFrom(type)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isComponent(Class<?> type, String name) {
@@ -332,6 +342,29 @@ final class RealCode {
         CallSite site = (CallSite) run(
                 handle(recipe.bootstrap()), bootstrapArguments(recipe.name(), handleType(recipe.descriptor()), more));
         return run(site.dynamicInvoker(), arguments);
+    }
+
+    /**
+     * A lambda that the pattern makes and that real code may run. The JDK makes lambdas only for the module that they stand
+     * in, so this one is a proxy.
+     */
+    Object lambda(MethodCode.Dynamic recipe, Object[] captured) throws Throwable {
+        MethodHandle body = handle((Handle) recipe.arguments()[1]);
+        MethodHandle bound = MethodHandles.insertArguments(body.asFixedArity(), 0, captured);
+        Class<?> type = type(Type.getReturnType(recipe.descriptor()));
+        return Proxy.newProxyInstance(type.getClassLoader(), new Class<?>[] {type}, (self, method, arguments) -> {
+            if (method.getDeclaringClass() == Object.class) {
+                return switch (method.getName()) {
+                    case "equals" -> self == arguments[0];
+                    case "hashCode" -> System.identityHashCode(self);
+                    default -> "a lambda";
+                };
+            }
+            if (method.isDefault()) {
+                return InvocationHandler.invokeDefault(self, method, arguments);
+            }
+            return arguments == null ? bound.invokeWithArguments() : bound.invokeWithArguments(arguments);
+        });
     }
 
     private Object[] bootstrapArguments(String name, Object type, Object[] more) throws IllegalAccessException {

@@ -66,9 +66,9 @@ final class Refused {
     }
 
     MisuseException staticCode(Class<?> type, String method) {
+        String call = method.equals("new") ? "new " + type.getSimpleName() : type.getSimpleName() + "." + method;
         return new MisuseException(
-                "This pattern runs real code beside its call: " + type.getSimpleName() + "." + method
-                        + " gives it no argument.",
+                "This pattern runs real code beside its call: " + call + "(...) gives it no argument.",
                 "leave only the call in the pattern, and do the rest before the statement");
     }
 

@@ -1,0 +1,132 @@
+package dev.zelotype.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.Zelotype;
+import java.io.ByteArrayOutputStream;
+import java.io.File;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.net.MalformedURLException;
+import java.net.URL;
+import java.net.URLClassLoader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import javax.tools.ToolProvider;
+import org.eclipse.jdt.core.compiler.batch.BatchCompiler;
+import org.jacoco.core.instr.Instrumenter;
+import org.jacoco.core.runtime.IRuntime;
+import org.jacoco.core.runtime.LoggerRuntime;
+import org.jacoco.core.runtime.RuntimeData;
+
+/**
+ * The ways in which a test's source becomes a class in a JVM.
+ */
+enum Compiled {
+    BY_JAVAC,
+    WITHOUT_DEBUG_DATA,
+    BY_ECLIPSE,
+    WITH_COVERAGE_PROBES,
+    WITHOUT_CLASS_FILES;
+
+    /** Compiles sources, by file name, and gives a loader of their classes. */
+    ClassLoader load(Path folder, Map<String, String> sources) throws Exception {
+        Path classes = Files.createDirectories(folder.resolve("classes"));
+        List<String> files = new ArrayList<>();
+        for (Map.Entry<String, String> source : sources.entrySet()) {
+            Path file = folder.resolve(source.getKey());
+            Files.writeString(file, source.getValue());
+            files.add(file.toString());
+        }
+        List<String> command = new ArrayList<>(List.of("-d", classes.toString(), "-cp", classPath()));
+        if (this == BY_ECLIPSE) {
+            command.addAll(List.of("-17", "-g", "-nowarn", "-proc:none"));
+            command.addAll(files);
+            StringWriter said = new StringWriter();
+            boolean fine = BatchCompiler.compile(
+                    command.toArray(new String[0]), new PrintWriter(said), new PrintWriter(said), null);
+            assertThat(fine).as(said.toString()).isTrue();
+        } else {
+            command.addAll(List.of("--release", "17", "-proc:none"));
+            command.add(this == WITHOUT_DEBUG_DATA ? "-g:none" : "-g");
+            command.addAll(files);
+            ByteArrayOutputStream said = new ByteArrayOutputStream();
+            int result = ToolProvider.getSystemJavaCompiler().run(null, said, said, command.toArray(new String[0]));
+            assertThat(result).as(said.toString(StandardCharsets.UTF_8)).isZero();
+        }
+        return switch (this) {
+            case BY_JAVAC, WITHOUT_DEBUG_DATA, BY_ECLIPSE -> new URLClassLoader(urls(classes), parent());
+            case WITH_COVERAGE_PROBES -> {
+                instrument(classes);
+                yield new URLClassLoader(urls(classes), parent());
+            }
+            case WITHOUT_CLASS_FILES -> new Secretive(classes, parent());
+        };
+    }
+
+    private static ClassLoader parent() {
+        return Compiled.class.getClassLoader();
+    }
+
+    private static URL[] urls(Path folder) throws MalformedURLException {
+        return new URL[] {folder.toUri().toURL()};
+    }
+
+    private static String classPath() {
+        String core = Zelotype.class
+                .getProtectionDomain()
+                .getCodeSource()
+                .getLocation()
+                .getPath();
+        String tests = Compiled.class
+                .getProtectionDomain()
+                .getCodeSource()
+                .getLocation()
+                .getPath();
+        return core + File.pathSeparator + tests + File.pathSeparator + System.getProperty("java.class.path");
+    }
+
+    private static void instrument(Path classes) throws Exception {
+        IRuntime runtime = new LoggerRuntime();
+        runtime.startup(new RuntimeData());
+        Instrumenter instrumenter = new Instrumenter(runtime);
+        try (Stream<Path> files = Files.walk(classes)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Files.write(file, instrumenter.instrument(Files.readAllBytes(file), file.toString()));
+            }
+        }
+    }
+
+    /** Loads classes and shows nobody their files. */
+    private static final class Secretive extends ClassLoader {
+
+        private final Path classes;
+
+        Secretive(Path classes, ClassLoader parent) {
+            super(parent);
+            this.classes = classes;
+        }
+
+        @Override
+        protected Class<?> findClass(String name) throws ClassNotFoundException {
+            try {
+                byte[] code = Files.readAllBytes(classes.resolve(name.replace('.', '/') + ".class"));
+                return defineClass(name, code, 0, code.length);
+            } catch (IOException e) {
+                throw new ClassNotFoundException(name, e);
+            }
+        }
+
+        @Override
+        public InputStream getResourceAsStream(String name) {
+            return null;
+        }
+    }
+}
