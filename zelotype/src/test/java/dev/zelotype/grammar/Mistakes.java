@@ -25,12 +25,14 @@ import dev.zelotype.observatory.Hardware.SiderealClock;
 import dev.zelotype.observatory.Observatory.Camera;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Filter;
+import dev.zelotype.observatory.Observatory.Instrument;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.NightLog;
 import dev.zelotype.observatory.Observatory.Site;
 import dev.zelotype.observatory.Observatory.SkyTarget;
 import dev.zelotype.observatory.Observatory.WeatherStation;
 import dev.zelotype.stage.Answering;
+import dev.zelotype.stage.Counting;
 import dev.zelotype.stage.ExpectedAct0;
 import dev.zelotype.stage.SupposedQuery1;
 import java.time.Duration;
@@ -136,6 +138,57 @@ final class Mistakes {
     @Mistake("An argument computed from a free parameter, by calling a method of it")
     void computedByCall() {
         suppose((String dome) -> weather.humidityAt(dome.trim())).returns(40);
+    }
+
+    @Mistake("An argument that depends on a free parameter")
+    void computedCondition() {
+        verify((Integer rate) -> mount.track(rate > 3 ? harrow : null, 3)).never();
+    }
+
+    @Mistake("A lambda on a real object, which would do something")
+    void wouldDelete() {
+        verify((Integer index) -> realList.remove((int) index)).never();
+    }
+
+    @Mistake("Real code before the call")
+    void realCodeBefore() {
+        suppose(() -> weather.humidityAt(realList.remove(0))).returns(40);
+    }
+
+    @Mistake("Code of the test that calls a double on the way")
+    void helperCalls() {
+        suppose(() -> weather.humidityAt(driest())).returns(40);
+    }
+
+    private String driest() {
+        return weather.humidity() < 50 ? "north" : "south";
+    }
+
+    @Mistake("A statement beside the call")
+    void besides() {
+        suppose(() -> {
+                    System.gc();
+                    return weather.humidity();
+                })
+                .returns(40);
+    }
+
+    @Mistake("An argument that can only be equal to itself")
+    void onlyItself() {
+        Instrument instrument = stub(Instrument.class);
+        verify(() -> instrument.any(new Object())).never();
+    }
+
+    @Mistake("A lambda as an argument of a pattern")
+    void lambdaArgument() {
+        Camera camera = spy(Camera.class);
+        verify(() -> camera.expose(Duration.ofSeconds(90), frame -> {}, failure -> {}))
+                .never();
+    }
+
+    @Mistake("A chain through a value")
+    void chainThroughValue() {
+        suppose(() -> weather.sensors().size()).returns(3);
     }
 
     @Mistake("A free parameter that reaches no argument")
@@ -313,6 +366,67 @@ final class Mistakes {
         SupposedQuery1<String, Integer> statement = suppose(weather::humidityAt);
         statement.returns(40);
         statement.with("north");
+    }
+
+    @Mistake("Values given twice")
+    void valuesTwice() {
+        suppose(weather::humidityAt).with("north").with("south").returns(40);
+    }
+
+    @Mistake("A null table")
+    void nullTable() {
+        suppose(weather::humidityAt).returnsFrom(null);
+    }
+
+    @Mistake("An answer to a call that never comes")
+    void answerOfNever() {
+        expect(mount::rate).times(0).returns(15);
+    }
+
+    @Mistake("A second count for a check that was made")
+    void secondCount() {
+        Counting statement = verify(mount::park);
+        statement.never();
+        statement.atMost(2);
+    }
+
+    @Mistake("Waiting twice")
+    void waitingTwice() {
+        Counting statement = verify(mount::park);
+        statement.within(ofSeconds(1));
+        statement.within(ofSeconds(2));
+    }
+
+    @Mistake("An answer that calls the method it answers")
+    void endless() {
+        suppose(weather::humidityAt).answers(place -> weather.humidityAt(place) + 1);
+        weather.humidityAt("north");
+    }
+
+    @Mistake("An answer around real code that there is none of")
+    void aroundNothing() {
+        suppose(weather::humidity).around(real -> real.ask() + 1);
+    }
+
+    @Mistake("Expecting something of a double outside any scene")
+    void expectOutside() throws InterruptedException {
+        Outside.of(() -> {
+            Dome loose = spy(Dome.class);
+            expect(loose::open);
+        });
+    }
+
+    static class Unready {
+        static final int SIZE = Integer.parseInt("no number");
+
+        static int size() {
+            return SIZE;
+        }
+    }
+
+    @Mistake("Replacing a class that cannot be initialised")
+    void cannotInitialise() {
+        suppose(Unready::size).returns(3);
     }
 
     @Mistake("A null condition")

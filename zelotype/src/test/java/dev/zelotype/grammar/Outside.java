@@ -1,11 +1,20 @@
 package dev.zelotype.grammar;
 
 import java.util.concurrent.CompletionException;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Supplier;
 
 /** Runs code on a thread that inherits no scene. */
 final class Outside {
 
     private Outside() {}
+
+    /** Something that is made outside any scene. */
+    static <T> T made(Supplier<T> maker) throws InterruptedException {
+        AtomicReference<T> made = new AtomicReference<>();
+        of(() -> made.set(maker.get()));
+        return made.get();
+    }
 
     static void of(Runnable code) throws InterruptedException {
         Throwable[] thrown = new Throwable[1];

@@ -25,6 +25,13 @@ import org.jacoco.core.instr.Instrumenter;
 import org.jacoco.core.runtime.IRuntime;
 import org.jacoco.core.runtime.LoggerRuntime;
 import org.jacoco.core.runtime.RuntimeData;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.commons.ClassRemapper;
+import org.objectweb.asm.commons.Remapper;
 
 /**
  * The ways in which a test's source becomes a class in a JVM.
@@ -34,7 +41,22 @@ enum Compiled {
     WITHOUT_DEBUG_DATA,
     BY_ECLIPSE,
     WITH_COVERAGE_PROBES,
+    /** As other languages' compilers do it: the methods of lambdas are plain ones with names of another form. */
+    AS_OTHER_LANGUAGES_DO,
     WITHOUT_CLASS_FILES;
+
+    /** Kept for as long as any class that was made for it. */
+    private static final IRuntime COVERAGE = coverage();
+
+    private static IRuntime coverage() {
+        try {
+            IRuntime runtime = new LoggerRuntime();
+            runtime.startup(new RuntimeData());
+            return runtime;
+        } catch (Exception e) {
+            throw new IllegalStateException("no coverage to try", e);
+        }
+    }
 
     /** Compiles sources, by file name, and gives a loader of their classes. */
     ClassLoader load(Path folder, Map<String, String> sources) throws Exception {
@@ -67,6 +89,10 @@ enum Compiled {
                 instrument(classes);
                 yield new URLClassLoader(urls(classes), parent());
             }
+            case AS_OTHER_LANGUAGES_DO -> {
+                rename(classes);
+                yield new URLClassLoader(urls(classes), parent());
+            }
             case WITHOUT_CLASS_FILES -> new Secretive(classes, parent());
         };
     }
@@ -94,12 +120,35 @@ enum Compiled {
     }
 
     private static void instrument(Path classes) throws Exception {
-        IRuntime runtime = new LoggerRuntime();
-        runtime.startup(new RuntimeData());
-        Instrumenter instrumenter = new Instrumenter(runtime);
+        Instrumenter instrumenter = new Instrumenter(COVERAGE);
         try (Stream<Path> files = Files.walk(classes)) {
             for (Path file : files.filter(Files::isRegularFile).toList()) {
                 Files.write(file, instrumenter.instrument(Files.readAllBytes(file), file.toString()));
+            }
+        }
+    }
+
+    private static void rename(Path classes) throws IOException {
+        try (Stream<Path> files = Files.walk(classes)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                ClassWriter out = new ClassWriter(0);
+                ClassVisitor plain = new ClassVisitor(Opcodes.ASM9, out) {
+                    @Override
+                    public MethodVisitor visitMethod(
+                            int access, String name, String type, String generic, String[] exceptions) {
+                        boolean lambda = name.contains("$lambda$");
+                        return super.visitMethod(
+                                lambda ? access & ~Opcodes.ACC_SYNTHETIC : access, name, type, generic, exceptions);
+                    }
+                };
+                Remapper names = new Remapper(Opcodes.ASM9) {
+                    @Override
+                    public String mapMethodName(String owner, String name, String descriptor) {
+                        return name.startsWith("lambda$") ? "of$" + name : name;
+                    }
+                };
+                new ClassReader(Files.readAllBytes(file)).accept(new ClassRemapper(plain, names), 0);
+                Files.write(file, out.toByteArray());
             }
         }
     }

@@ -34,8 +34,9 @@ class DifferentialTest {
     @CsvSource({
         "BY_JAVAC, 2000",
         "WITHOUT_DEBUG_DATA, 500",
-        "BY_ECLIPSE, 1000",
+        "BY_ECLIPSE, 500",
         "WITH_COVERAGE_PROBES, 500",
+        "AS_OTHER_LANGUAGES_DO, 500",
         "WITHOUT_CLASS_FILES, 500"
     })
     void every_lambda_is_read_as_it_was_written(Compiled how, int lambdas) throws Exception {

@@ -22,6 +22,7 @@ class FormsTest {
             import dev.zelotype.call.*;
             import dev.zelotype.error.MisuseException;
             import java.util.*;
+            import java.util.concurrent.TimeUnit;
             import java.util.function.*;
 
             public class Forms extends Base {
@@ -71,7 +72,8 @@ class FormsTest {
                     String local = "local";
                     suppose((Integer rate) -> mount.track(own(3), rate)).returns(true);
                     assertThat(mount.track("own 3", 9)).isTrue();
-                    suppose(() -> mount.track(fixed(local) + SITE + 'c' + rates[1] + true + 2L + 1.5, rates[0] > 5 ? 1 : rates.length))
+                    suppose(() -> mount.track(
+                            fixed(local) + SITE + 'c' + rates[1] + true + 2L + 1.5, rates[0] > 5 ? 1 : rates.length))
                             .returns(true);
                     assertThat(mount.track("local!northc2true2" + "1.5", 2)).isTrue();
                     suppose((String a) -> mount.name(a, 1, "x")).returns("three");
@@ -84,7 +86,8 @@ class FormsTest {
                     suppose(() -> mount.track(switch (gain) { case LOW -> "l"; case HIGH -> "h"; }, gain.ordinal()))
                             .returns(true);
                     assertThat(mount.track("h", 1)).isTrue();
-                    suppose(() -> mount.track(List.of("a", "bc").stream().filter(s -> s.length() > 1).findFirst().get(), inherited()))
+                    suppose(() -> mount.track(
+                            List.of("a", "bc").stream().filter(s -> s.length() > 1).findFirst().get(), inherited()))
                             .returns(true);
                     assertThat(mount.track("bc", 77)).isTrue();
                     suppose((String t) -> { int r = 4; for (int i = 0; i < 3; i++) { r += i; } return mount.track(t, r); })
@@ -102,7 +105,8 @@ class FormsTest {
                 }
 
                 void chains() {
-                    suppose(() -> client.get().header("a", "b").header("c", "d").send().body(String.class)).returns("fluent");
+                    suppose(() -> client.get().header("a", "b").header("c", "d").send().body(String.class))
+                            .returns("fluent");
                     assertThat(client.get().header("a", "b").header("c", "d").send().body(String.class)).isEqualTo("fluent");
                     suppose((Integer rate) -> client.supplier().get().track("s", rate)).returns(true);
                     assertThat(client.supplier().get().track("s", 3)).isTrue();
@@ -134,13 +138,14 @@ class FormsTest {
                     refused("asked of a real Registry", () -> verify(registry::size));
                     refused("gives it no argument", () -> suppose(() -> { Registry.keep("x"); return mount.rate(); }));
                     refused("gives it no argument", () -> suppose(() -> Registry.count("x") + 1));
-                    refused("asked of a real TimeUnit", () -> suppose((Long n) -> java.util.concurrent.TimeUnit.HOURS.sleep(n)));
+                    refused("asked of a real TimeUnit", () -> suppose((Long n) -> TimeUnit.HOURS.sleep(n)));
                     refused("more than one call", () -> suppose(() -> { mount.park(); return mount.rate(); }));
                     refused("goes on after the call", () -> suppose(() -> mount.rate() + 1));
                     refused("more than one call", () -> suppose(() -> String.valueOf(mount.rate())));
                     refused("gives back something else", () -> suppose(() -> { mount.rate(); return 5; }));
                     refused("writes into a field", () -> suppose(() -> { held = 3; return mount.rate(); }));
-                    refused("new IllegalStateException(...) gives it no argument", () -> suppose(() -> { if (held > 0) { mount.rate(); } throw new IllegalStateException(); }));
+                    refused("new IllegalStateException(...) gives it no argument",
+                            () -> suppose(() -> { if (held > 0) { mount.rate(); } throw new IllegalStateException(); }));
                     refused("runs without end", () -> suppose(() -> { while (held == 0) { } return mount.rate(); }));
                     refused("writes into an array", () -> suppose(() -> mount.track("x", rates[0]++)));
                     refused("takes a lock", () -> suppose(() -> { synchronized (mount) { return mount.rate(); } }));

@@ -1,7 +1,9 @@
 package dev.zelotype.engine.explain;
 
+import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.pattern.ArgumentRule;
 import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.Equality;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -33,7 +35,14 @@ final class Differences {
     }
 
     private static void addReason(List<String> lines, @Nullable Object expected, @Nullable Object actual) {
-        if (expected == null || actual == null || !Values.print(expected).equals(Values.print(actual))) {
+        if (expected == null || actual == null) {
+            return;
+        }
+        boolean onlyItself = isOnlyItself(expected);
+        if (!Values.print(expected).equals(Values.print(actual))) {
+            if (onlyItself) {
+                lines.add("  " + onlyItself(expected));
+            }
             return;
         }
         lines.add("  both print alike, but " + reason(expected, actual));
@@ -54,10 +63,21 @@ final class Differences {
         if (type.isArray()) {
             return "their elements are not equal";
         }
-        return Values.typeName(type)
-                + (hasEquals(type)
-                        ? ".equals says that they differ"
-                        : " has no equals, so only the very same object counts");
+        return isOnlyItself(expected) ? onlyItself(expected) : Values.typeName(type) + ".equals says that they differ";
+    }
+
+    private static String onlyItself(Object expected) {
+        String type = Values.typeName(expected.getClass());
+        return (expected.getClass().isHidden() ? "a lambda" : type)
+                + " has no equals of its own, so only the very same object fits: write a free parameter, and"
+                + " .where(...) for what matters of it";
+    }
+
+    /** Whether an object is equal to itself alone, and is none that there is only one of anyway. */
+    private static boolean isOnlyItself(Object object) {
+        return !Equality.isDefinedBy(object.getClass())
+                && !(object instanceof Class)
+                && DoubleClass.participantOf(object) == null;
     }
 
     private static int firstDifference(String a, String b) {
@@ -66,13 +86,5 @@ final class Differences {
             i++;
         }
         return i;
-    }
-
-    private static boolean hasEquals(Class<?> type) {
-        try {
-            return type.getMethod("equals", Object.class).getDeclaringClass() != Object.class;
-        } catch (NoSuchMethodException e) {
-            return false;
-        }
     }
 }

@@ -284,7 +284,8 @@ final class LambdaReader {
         if (last || Tail.isLastCall(code, place)) {
             throw refused.noDouble(method.name(), target);
         }
-        if (!real.onlyLooks(target, method.name(), method.descriptor(), self) || givesNothing(method)) {
+        if (!Harmless.onlyLooks(form.owner(), target, method.name(), method.descriptor(), self)
+                || givesNothing(method)) {
             throw refused.realCode(method.name(), target);
         }
         Object value = real.call(method, opcode, target, made(known(arguments, types)));

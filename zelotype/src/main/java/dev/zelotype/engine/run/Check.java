@@ -184,7 +184,7 @@ public final class Check extends Statement {
                             log().calls(),
                             part().callsOfOverloads(pattern().method())));
         } else {
-            text.section(found == 1 ? "The call" : "The calls", scene().rows(matching()));
+            text.section(found == 1 ? "The call" : "The calls", Rows.of(matching()));
         }
         return scene().withConversation(text).toString();
     }

@@ -48,7 +48,7 @@ public final class ConversationView {
     }
 
     public static String textOf(SceneState scene) {
-        return String.join("\n", scene.rows(scene.calls()));
+        return String.join("\n", Rows.of(scene.calls()));
     }
 
     private static CallInfo info(CallRecord call) {

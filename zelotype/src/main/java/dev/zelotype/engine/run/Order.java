@@ -151,7 +151,7 @@ public final class Order {
         return new CheckFailure(
                 new FailureText(sentence)
                         .section("Wanted", wanted)
-                        .section("Happened", scene.rows(calls))
+                        .section("Happened", Rows.of(calls))
                         .section("Stated at", List.of(Lines.text(Lines.caller())))
                         .toString(),
                 null);

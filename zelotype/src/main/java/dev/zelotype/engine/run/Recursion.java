@@ -14,7 +14,7 @@ final class Recursion {
 
     private Recursion() {}
 
-    /** What to throw for a stack that ran out during a call: a misuse if the call is what filled it, else the error itself. */
+    /** What to throw for a stack that ran out during a call: a misuse if that call filled it, else the error itself. */
     static Throwable explain(Told told, DoubledMethod method, @Nullable Supposition answer, StackOverflowError error) {
         String type = told.self().getClass().getName();
         int times = 0;

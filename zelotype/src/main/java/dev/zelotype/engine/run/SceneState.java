@@ -2,8 +2,6 @@ package dev.zelotype.engine.run;
 
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.Severity;
-import dev.zelotype.engine.explain.Calls;
-import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.journal.CallRecord;
 import dev.zelotype.engine.journal.CallRecord.Ending;
@@ -301,45 +299,11 @@ public final class SceneState {
         List<CallRecord> calls = calls();
         return text.section(
                         "Conversation (" + Count.calls(calls.size()) + ")",
-                        calls.isEmpty() ? List.of("Nobody asked any double anything.") : rows(calls))
+                        calls.isEmpty() ? List.of("Nobody asked any double anything.") : Rows.of(calls))
                 .section(
                         "Supposed, but not needed by any call",
                         unused == Severity.IGNORE ? List.of() : unusedSuppositions())
                 .section("Calls that reached doubles of closed scenes", Strays.take());
-    }
-
-    /** Calls with what came back; what was answered by default says which supposition came closest. */
-    List<String> rows(List<CallRecord> calls) {
-        return rowsOf(calls);
-    }
-
-    static List<String> rowsOf(List<CallRecord> calls) {
-        return Calls.conversation(calls, SceneState::missed);
-    }
-
-    /** Why no supposition answered a call that was answered by default; empty if none speaks of its method. */
-    private static List<String> missed(CallRecord call) {
-        if (call.ending() != Ending.DEFAULTED) {
-            return List.of();
-        }
-        Supposition closest = null;
-        List<String> differences = List.of();
-        Told told = (Told) call.log().owner();
-        for (Supposition supposition :
-                told.partOf(call.log()).suppositions(call.log().method())) {
-            List<String> found = Calls.differences(supposition.pattern(), call.arguments());
-            if (!found.isEmpty() && (closest == null || found.size() <= differences.size())) {
-                closest = supposition;
-                differences = found;
-            }
-        }
-        if (closest == null) {
-            return List.of();
-        }
-        List<String> lines = new ArrayList<>();
-        lines.add(Columns.gap("closest supposed: " + closest.patternText(), closest.line()));
-        differences.forEach(difference -> lines.add("  " + difference));
-        return lines;
     }
 
     /** Puts calls into their places among all calls of their scenes, and into their order. */

@@ -103,7 +103,7 @@ public final class WholeDoubles {
             return;
         }
         SceneState.rank(calls);
-        List<String> lines = new ArrayList<>(calls.isEmpty() ? List.of() : SceneState.rowsOf(calls));
+        List<String> lines = new ArrayList<>(calls.isEmpty() ? List.of() : Rows.of(calls));
         lines.addAll(counted);
         String happened = counted.isEmpty() ? Count.happened(calls.size()) : "there were some";
         throw new CheckFailure(
@@ -174,7 +174,7 @@ public final class WholeDoubles {
                 .section("Told", rows.isEmpty() ? List.of("nothing") : Columns.align(rows))
                 .section(
                         "Asked (" + Count.calls(calls.size()) + ")",
-                        calls.isEmpty() ? List.of("nothing") : SceneState.rowsOf(calls))
+                        calls.isEmpty() ? List.of("nothing") : Rows.of(calls))
                 .toString();
     }
 }

@@ -1,0 +1,224 @@
+package dev.zelotype.grammar;
+
+import static dev.zelotype.Zelotype.inThisOrder;
+import static dev.zelotype.Zelotype.keepOnlyCounts;
+import static dev.zelotype.Zelotype.spy;
+import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.suppose;
+import static dev.zelotype.Zelotype.verify;
+import static dev.zelotype.Zelotype.verifyNothingElse;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.zelotype.Scene;
+import dev.zelotype.error.CheckFailure;
+import dev.zelotype.error.MisuseException;
+import dev.zelotype.observatory.Observatory.Dome;
+import dev.zelotype.observatory.Observatory.Mount;
+import dev.zelotype.observatory.Observatory.NightLog;
+import dev.zelotype.stage.Counted;
+import dev.zelotype.stage.Counting;
+import dev.zelotype.stage.ExpectedQuery1;
+import java.lang.reflect.Method;
+import java.time.Duration;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Failures from which the code can be mended, and checks that do not look away.
+ */
+class FailureTest {
+
+    private final Scene scene = Scene.open();
+    private final NightLog log = spy(NightLog.class, "log");
+    private final Dome dome = spy(Dome.class);
+    private final Mount mount = spy(Mount.class);
+
+    @AfterEach
+    void close() {
+        scene.close();
+    }
+
+    interface ResultSet {
+        String getString(String columnLabel);
+
+        boolean next();
+
+        void store(Object thing);
+    }
+
+    static final class Ref {}
+
+    @Test
+    void a_misspelt_column_is_found_from_the_message_alone() {
+        ResultSet row = stub(ResultSet.class, "row");
+        suppose(row::next).returns(true, false);
+        suppose(() -> row.getString("altitude")).returns("47");
+        suppose(() -> row.getString("titel")).returns("Harrow-2");
+        row.next();
+        row.getString("title");
+
+        assertThatThrownBy(() -> verify(dome::open).once())
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageMatching("(?s).*row\\.getString\\(\"title\"\\) +=( )\"\" \\(by default\\).*"
+                        + "closest supposed: row\\.getString\\(\"titel\"\\)    FailureTest\\.java:\\d+\n"
+                        + " +columnLabel: expected \"titel\", was \"title\"\n.*"
+                        + "Supposed, but not needed by any call\n"
+                        + " +suppose\\(row\\.getString\\(\"altitude\"\\)\\) at FailureTest.*"
+                        + "suppose\\(row\\.getString\\(\"titel\"\\)\\) at FailureTest.*");
+    }
+
+    @Test
+    void an_object_without_equals_of_its_own_is_named_as_such() {
+        ResultSet row = spy(ResultSet.class, "row");
+        Ref wanted = new Ref();
+        row.store(new Ref());
+        assertThatThrownBy(() -> verify(() -> row.store(wanted)).once())
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageContaining("Ref has no equals of its own, so only the very same object fits")
+                .hasMessageContaining(".where(");
+        assertThatThrownBy(() -> verify(() -> row.store(new Ref())).never())
+                .isInstanceOf(MisuseException.class)
+                .hasMessageContaining("only the very same object fits");
+        verify((Ref any) -> row.store(any)).where(any -> any != wanted).once();
+    }
+
+    @Test
+    void a_call_of_an_overload_is_told_as_the_closest() {
+        log.note("rain", 2);
+        assertThatThrownBy(() -> verify(() -> log.note("rain")).once())
+                .hasMessageContaining("Closest\n    log.note(\"rain\", 2)")
+                .hasMessageContaining("another method of that name: expected note(String), was note(String, int)");
+    }
+
+    @Test
+    void only_counted_calls_are_something_else_too() {
+        keepOnlyCounts(mount);
+        mount.park();
+        mount.park();
+        assertThatThrownBy(() -> verifyNothingElse(mount))
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageContaining("mount.park()    2 calls, of which only the number is kept");
+        verify(mount::park).times(2);
+        verifyNothingElse(mount);
+        mount.park();
+        assertThatThrownBy(() -> verifyNothingElse(mount)).hasMessageContaining("1 call, of which");
+        suppose(mount::rate).returns(15);
+        mount.rate();
+        verify(mount::park).atLeast(1);
+        verifyNothingElse(mount);
+    }
+
+    @Test
+    void contradictions_do_not_compile_or_are_refused_at_once() {
+        assertThat(methods(Counted.class)).doesNotContain("within");
+        assertThat(Stream.of(ExpectedQuery1.class.getMethods())
+                        .filter(method -> method.getName().equals("never"))
+                        .map(Method::getReturnType))
+                .containsExactly(void.class);
+        assertThat(Stream.of(ExpectedQuery1.class.getMethods())
+                        .filter(method -> method.getName().equals("times"))
+                        .flatMap(method -> Stream.of(method.getReturnType().getMethods()))
+                        .map(Method::getName))
+                .doesNotContain("once", "never", "times", "atLeast", "atMost", "between", "with", "where");
+
+        Counting finished = verify(dome::open);
+        finished.never();
+        assertThatThrownBy(finished::once).isInstanceOf(MisuseException.class).hasMessageContaining("checked already");
+        Counting waiting = verify(dome::open);
+        waiting.within(Duration.ofSeconds(1));
+        assertThatThrownBy(() -> waiting.within(Duration.ofSeconds(2))).hasMessageContaining("waits already: 1 s");
+    }
+
+    private static Stream<String> methods(Class<?> type) {
+        return Stream.of(type.getMethods()).map(Method::getName);
+    }
+
+    @Test
+    void waiting_is_interrupted_aloud_and_may_last_for_ages() throws InterruptedException {
+        Thread.currentThread().interrupt();
+        assertThatThrownBy(() ->
+                        verify(dome::open).within(Duration.ofDays(1_000_000)).once())
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageContaining("the waiting thread was interrupted, and until then there was none");
+        assertThat(Thread.interrupted()).isTrue();
+        dome.open();
+        verify(dome::open).within(Duration.ofDays(1_000_000)).once();
+        verify(dome::open).within(Duration.ofSeconds(Long.MAX_VALUE)).atLeast(1);
+        Thread.currentThread().interrupt();
+        assertThatThrownBy(
+                        () -> verify(dome::close).within(Duration.ofMillis(5)).never())
+                .as("nobody knows what would have come")
+                .hasMessageContaining("was interrupted");
+        assertThat(Thread.interrupted()).isTrue();
+    }
+
+    /** The order as a regular expression over the calls, which says the same in another way. */
+    @Test
+    void an_order_reads_calls_as_a_regular_expression_would() {
+        Random random = new Random(42);
+        int held = 0;
+        for (int round = 0; round < 400; round++) {
+            try (Scene inner = Scene.open()) {
+                Dome calls = spy(Dome.class, "calls");
+                StringBuilder happened = new StringBuilder();
+                for (int i = random.nextInt(7); i > 0; i--) {
+                    boolean open = random.nextBoolean();
+                    if (open) {
+                        calls.open();
+                    } else {
+                        calls.close();
+                    }
+                    happened.append(open ? 'o' : 'c');
+                }
+                StringBuilder wanted = new StringBuilder();
+                int[][] counts = new int[2 + random.nextInt(3)][];
+                for (int i = 0; i < counts.length; i++) {
+                    int least = random.nextInt(3);
+                    counts[i] = new int[] {random.nextInt(2), least, least + random.nextInt(3)};
+                    wanted.append(counts[i][0] == 0 ? 'o' : 'c')
+                            .append('{')
+                            .append(least)
+                            .append(',')
+                            .append(counts[i][2])
+                            .append('}');
+                }
+                boolean spokenOf = happened.chars().allMatch(c -> wanted.indexOf("" + (char) c) >= 0);
+                Runnable order = () -> inThisOrder(() -> {
+                    for (int[] count : counts) {
+                        (count[0] == 0 ? verify(calls::open) : verify(calls::close)).between(count[1], count[2]);
+                    }
+                });
+                String heard = happened.toString();
+                String relevant = spokenOf ? heard : heard.replaceAll(wanted.indexOf("o") < 0 ? "o" : "c", "");
+                if (relevant.matches(wanted.toString())) {
+                    held++;
+                    assertThatCode(order::run).as("%s of %s", heard, wanted).doesNotThrowAnyException();
+                } else {
+                    assertThatThrownBy(order::run).as("%s of %s", heard, wanted).isInstanceOf(CheckFailure.class);
+                }
+                assertThat(inner.notes()).isEmpty();
+            }
+        }
+        assertThat(held).isGreaterThan(30);
+    }
+
+    @Test
+    void an_order_of_many_statements_over_many_calls_is_read_at_once() {
+        for (int i = 0; i < 1000; i++) {
+            mount.park();
+        }
+        dome.open();
+        assertThatThrownBy(() -> inThisOrder(() -> {
+                    for (int i = 0; i < 19; i++) {
+                        verify(mount::park).atLeast(1);
+                    }
+                    verify(dome::close).once();
+                }))
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageContaining("dome.close(), exactly 1 call");
+    }
+}
