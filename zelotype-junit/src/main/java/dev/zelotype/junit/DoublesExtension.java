@@ -94,7 +94,10 @@ final class DoublesExtension
         boolean toldAlready =
                 failure == null || String.valueOf(failure.getMessage()).contains("\n  Conversation (");
         if (!toldAlready && !scene.conversation().calls().isEmpty()) {
-            failure.addSuppressed(new ConversationOfTheTest(scene.conversationText()));
+            List<String> unneeded = scene.notes();
+            failure.addSuppressed(new ConversationOfTheTest(scene.conversationText()
+                    + (unneeded.isEmpty() ? "" : "\nSupposed, but not needed by any call\n")
+                    + String.join("\n", unneeded)));
         }
     }
 }

@@ -35,7 +35,7 @@ final class Settings {
 
     static SceneSettings of(ExtensionContext context) {
         refuseUnknown();
-        SceneSettings settings = SceneSettings.defaults();
+        SceneSettings settings = SceneSettings.defaults().titled(title(context));
         WithDoubles annotation = annotation(context);
         String unused = annotation.unused().length > 0
                 ? annotation.unused()[0].name()
@@ -51,6 +51,12 @@ final class Settings {
                 settings.keepDetails(context.getConfigurationParameter(JOURNAL).isPresent());
         mask(context);
         return lines < 0 ? settings : settings.linesOfCalls(lines);
+    }
+
+    /** The test as messages call its scene, such as {@code NightRunTest.a_humid_night}. */
+    private static String title(ExtensionContext context) {
+        return context.getTestClass().map(Class::getSimpleName).orElse("")
+                + context.getTestMethod().map(method -> "." + method.getName()).orElse("");
     }
 
     /** What the journal must not show, or null. */

@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.zelotype.Scene;
 import dev.zelotype.examples.observatory.Camera;
 import dev.zelotype.examples.observatory.CameraFault;
+import dev.zelotype.examples.observatory.ExposurePlan;
 import dev.zelotype.examples.observatory.Frame;
 import dev.zelotype.examples.observatory.LogEntry;
 import dev.zelotype.examples.observatory.Mount;
@@ -21,6 +22,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 
 /** The guide's part on what doubles answer. */
@@ -119,6 +121,29 @@ class AnswersTest {
         assertThat(heard).containsExactly(new Frame(12), "stuck");
         assertThat(camera.readInto(buffer)).isEqualTo(1);
         assertThat(buffer).containsExactly(1, 0);
+    }
+
+    interface Pool {
+        Future<?> submit(Runnable task);
+    }
+
+    @Test
+    void acting_on_a_call_that_gives_something_back() {
+        Pool pool = stub(Pool.class);
+        suppose(pool::submit).does(Runnable::run);
+        List<String> ran = new ArrayList<>();
+
+        assertThat(pool.submit(() -> ran.add("focus")).isDone()).isTrue();
+        assertThat(ran).containsExactly("focus");
+    }
+
+    @Test
+    void an_answer_around_the_real_code() {
+        ExposurePlan plan = spy(new ExposurePlan());
+        suppose(plan::baseSeconds).returns(60);
+        suppose(plan::timeFor).around((real, target) -> real.ask(target).plusSeconds(5));
+
+        assertThat(plan.timeFor(harrow)).isEqualTo(Duration.ofSeconds(36));
     }
 
     @Test

@@ -49,6 +49,7 @@ class CheatSheetTest {
         suppose(camera::expose).does((time, onFrame, onFailure) -> onFrame.accept(new Frame(12)));
         suppose(dome::close).doesNothing();
         suppose(plan::timeFor).callsReal();
+        suppose(plan::timeFor).around((real, target) -> real.ask(target).plusSeconds(5));
 
         assertThat(List.of(weather.humidity(), weather.humidity())).containsExactly(40, 70);
         assertThatThrownBy(weather::humidity).hasMessage("offline");

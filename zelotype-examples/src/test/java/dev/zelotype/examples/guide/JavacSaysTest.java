@@ -16,6 +16,7 @@ import javax.tools.JavaCompiler;
 import javax.tools.JavaFileObject;
 import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -64,7 +65,7 @@ class JavacSaysTest {
                 .allSatisfy(code -> assertThat(firstError(code)).as(code).isEmpty());
     }
 
-    @org.junit.jupiter.api.Test
+    @Test
     void the_table_is_found() throws IOException {
         assertThat(rows()).hasSizeGreaterThan(10);
     }
@@ -79,12 +80,17 @@ class JavacSaysTest {
                     record SkyTarget(String name) {}
                     interface WeatherStation { int humidity(); int humidityAt(String dome); }
                     interface Dome { void open(); }
-                    interface NightLog { void note(String text); void note(String text, int severity); void noteAll(String... all); }
+                    interface NightLog {
+                        void note(String text);
+                        void note(String text, int severity);
+                        void noteAll(String... all);
+                    }
                     interface Mount { boolean track(SkyTarget target, int rate); int rate(); }
                     interface Repository { <K extends Comparable<K>> SkyTarget first(K key); }
                     interface Panel { int set(int a, int b, int c, int d, int e, int f, int g, int h, int i); }
                     interface Pool { Future<?> submit(Runnable task); }
-                    WeatherStation weather; Dome roof; NightLog log; Mount mount; Repository repository; Panel panel; Pool pool;
+                    WeatherStation weather; Dome roof; NightLog log; Mount mount;
+                    Repository repository; Panel panel; Pool pool;
                     Future<?> done; SkyTarget harrow;
                     void test() {
                         String last = "north";
