@@ -11,7 +11,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * One test's doubles with their one journal of calls. While it is open it is current on the thread that opened it and on
- * threads started from there: doubles made there belong to it. Closing checks what was expected, and reports statements
+ * threads started from there: doubles made there belong to it. So does what is said there of doubles that were made elsewhere,
+ * outside any scene or in an outer one: it ends with the scene. Closing checks what was expected, and reports statements
  * that were left half written.
  *
  * <pre>{@code
@@ -22,8 +23,8 @@ import org.jspecify.annotations.Nullable;
  * }
  * }</pre>
  *
- * <p>A scene and its doubles may be used from any thread. After it is closed, its doubles still answer, but nothing is
- * recorded or checked any more.
+ * <p>A scene and its doubles may be used from any thread. Scenes close in any order, on any thread. After a scene is closed,
+ * its doubles still answer, but nothing is recorded or checked any more; such calls are named in the next failure.
  */
 public final class Scene implements AutoCloseable {
 

@@ -37,8 +37,8 @@ public final class SceneSettings {
     }
 
     /**
-     * Says what messages call the scene: the test that it belongs to. Without a title it is called after the line that
-     * opened it.
+     * Says what messages call the scene: the test that it belongs to. Without a title it is called after its
+     * doubles.
      *
      * @param titleOfScene the title
      * @return the changed settings

@@ -38,6 +38,7 @@ public final class PerformancePage {
         page.measureCalls();
         page.measureInstances();
         page.measureWoven();
+        page.measureOrder();
         page.measureFirstDoubles();
         page.measureOneTest();
         page.measureGeneration();
@@ -92,6 +93,17 @@ public final class PerformancePage {
                 score(results, "plain"),
                 0,
                 "ns");
+    }
+
+    private void measureOrder() throws RunnerException {
+        Collection<RunResult> results = jmh(OrderBenchmark.class);
+        row(
+                "20 checks in an order over 1,000 calls",
+                score(results, "ordered"),
+                "the same without an order",
+                score(results, "unordered"),
+                0,
+                "us");
     }
 
     private void measureFirstDoubles() throws IOException, InterruptedException {

@@ -103,6 +103,7 @@ class FailureTest {
                 .isInstanceOf(CheckFailure.class)
                 .hasMessageContaining("mount.park()    2 calls, of which only the number is kept");
         verify(mount::park).times(2);
+        verify(mount::park).atMost(2);
         verifyNothingElse(mount);
         mount.park();
         assertThatThrownBy(() -> verifyNothingElse(mount)).hasMessageContaining("1 call, of which");

@@ -125,7 +125,7 @@ class ScopeTest {
             kept.rotate(7);
             assertThatThrownBy(() -> verify(dome::rotate).once())
                     .hasMessageContaining("Calls that reached doubles of closed scenes")
-                    .hasMessageContaining("kept.rotate(7) of the scene the night before")
+                    .hasMessageContaining("kept.rotate(7), a double of the scene 'the night before'")
                     .hasMessageContaining("ScopeTest.java:");
             assertThatThrownBy(() -> verify(dome::rotate).once())
                     .as("named once")

@@ -36,9 +36,13 @@ public final class MethodLog {
     private final Thread ownerThread;
     private @Nullable CallRecord own;
     private volatile @Nullable CallRecord foreign;
-    private volatile @Nullable LongAdder countOnly;
-    /** Of how many of the calls that are only counted a statement of the test speaks. */
-    private final AtomicLong accountedCounted = new AtomicLong();
+    private volatile @Nullable Counts countOnly;
+
+    /** How many calls there were, and of how many of them a statement of the test speaks. */
+    private static final class Counts {
+        private final LongAdder calls = new LongAdder();
+        private final AtomicLong accounted = new AtomicLong();
+    }
 
     /**
      * Starts a log.
@@ -75,17 +79,17 @@ public final class MethodLog {
     /** From now on keeps only the number of calls. */
     public void keepOnlyCount() {
         if (countOnly == null) {
-            countOnly = new LongAdder();
+            countOnly = new Counts();
         }
     }
 
     /** Counts a call if only counts are kept. */
     boolean counted() {
-        LongAdder counter = countOnly;
-        if (counter == null) {
+        Counts counts = countOnly;
+        if (counts == null) {
             return false;
         }
-        counter.increment();
+        counts.calls.increment();
         return true;
     }
 
@@ -95,29 +99,37 @@ public final class MethodLog {
 
     /** The number of calls that were counted but not kept. */
     public long countedOnly() {
-        LongAdder counter = countOnly;
-        return counter == null ? 0 : counter.sum();
+        Counts counts = countOnly;
+        return counts == null ? 0 : counts.calls.sum();
     }
 
-    /** Notes that a statement speaks of so many of the calls that were only counted. */
-    public void accountCounted(long calls) {
-        if (countOnly != null) {
-            accountedCounted.addAndGet(calls);
+    /** Notes that a statement speaks of the call that was just counted. */
+    public void accountCounted() {
+        Counts counts = countOnly;
+        if (counts != null) {
+            counts.accounted.incrementAndGet();
+        }
+    }
+
+    /** Notes that a statement speaks of all calls that were counted so far. */
+    public void accountAllCounted() {
+        Counts counts = countOnly;
+        if (counts != null) {
+            counts.accounted.accumulateAndGet(counts.calls.sum(), Math::max);
         }
     }
 
     /** Of how many calls that were only counted no statement speaks. */
     public long unaccountedCounted() {
-        return Math.max(0, countedOnly() - accountedCounted.get());
+        Counts counts = countOnly;
+        return counts == null ? 0 : Math.max(0, counts.calls.sum() - counts.accounted.get());
     }
 
     public void forget() {
-        accountedCounted.set(0);
         OWN.setRelease(this, null);
         foreign = null;
-        LongAdder counter = countOnly;
-        if (counter != null) {
-            counter.reset();
+        if (countOnly != null) {
+            countOnly = new Counts();
         }
     }
 

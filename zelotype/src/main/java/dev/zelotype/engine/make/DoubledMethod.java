@@ -6,6 +6,7 @@ import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.LinkedHashSet;
 import java.util.Set;
+import java.util.concurrent.ExecutorService;
 import org.objectweb.asm.Type;
 
 /**
@@ -127,7 +128,13 @@ public final class DoubledMethod {
 
     /** Whether it is an interface's default method, which is said in terms of the interface's other methods. */
     public boolean isDefault() {
-        return executable instanceof Method method && method.isDefault();
+        return executable instanceof Method method && method.isDefault() && !waitsForOthers(method);
+    }
+
+    /** The JDK closes an executor by waiting until it says that it has ended, which a double that is told nothing never does. */
+    private static boolean waitsForOthers(Method method) {
+        return method.getDeclaringClass() == ExecutorService.class
+                && method.getName().equals("close");
     }
 
     public boolean canThrow(Throwable thrown) {

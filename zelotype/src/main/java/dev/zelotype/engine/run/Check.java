@@ -158,7 +158,7 @@ public final class Check extends Statement {
                 call.expect();
             }
         });
-        log().accountCounted(log().countedOnly());
+        log().accountAllCounted();
     }
 
     private void refuseWithoutArguments() {

@@ -6,7 +6,6 @@ import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.journal.CallRecord;
 import dev.zelotype.engine.journal.CallRecord.Ending;
 import dev.zelotype.engine.journal.Journal;
-import dev.zelotype.engine.journal.Lines;
 import dev.zelotype.engine.journal.MethodLog;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.error.CheckFailure;
@@ -64,7 +63,7 @@ public final class SceneState {
     }
 
     private SceneState(String title, boolean open, Severity unused, int linesKept, boolean detailed) {
-        this.title = title.isEmpty() && open ? Lines.text(Lines.caller()) : title;
+        this.title = title;
         this.open = open;
         this.unused = unused;
         this.words = detailed ? new Words() : null;
@@ -219,6 +218,18 @@ public final class SceneState {
         return casting;
     }
 
+    /** What messages call the scene: its title, or else the first of its doubles. */
+    private synchronized String title() {
+        if (!title.isEmpty()) {
+            return "'" + title + "'";
+        }
+        List<String> names = new ArrayList<>();
+        for (Told told : doubles.subList(0, Math.min(3, doubles.size()))) {
+            names.add(told.name());
+        }
+        return "of " + String.join(", ", names) + (doubles.size() > 3 ? " and others" : "");
+    }
+
     Thread ownerThread() {
         return journal.owner();
     }
@@ -230,7 +241,7 @@ public final class SceneState {
     @Nullable
     CallRecord record(MethodLog log, Object[] arguments, boolean woven) {
         if (closed) {
-            Strays.note(title, log, arguments);
+            Strays.note(title(), log, arguments);
             return null;
         }
         return words != null && words.printing() ? null : journal.add(log, arguments, woven);

@@ -25,7 +25,7 @@ final class Strays {
             return;
         }
         NOTED.add(Columns.gap(
-                Calls.call(log.owner(), log.method(), arguments) + " of the scene " + scene,
+                Calls.call(log.owner(), log.method(), arguments) + ", a double of the scene " + scene,
                 Lines.text(Lines.caller())));
     }
 

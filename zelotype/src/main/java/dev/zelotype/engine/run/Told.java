@@ -130,7 +130,7 @@ public final class Told extends Participant {
             if (call != null) {
                 call.account();
             } else {
-                state.log().accountCounted(1);
+                state.log().accountCounted();
             }
         }
         return told;
