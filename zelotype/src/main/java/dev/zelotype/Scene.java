@@ -28,6 +28,8 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Scene implements AutoCloseable {
 
+    private static final StackWalker CALLERS = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
+
     private final SceneState state;
 
     private Scene(SceneState state) {
@@ -41,7 +43,8 @@ public final class Scene implements AutoCloseable {
      * @return the scene, current on this thread until it is closed
      */
     public static Scene open() {
-        return open(SceneSettings.defaults());
+        SceneState.prepare(CALLERS.getCallerClass());
+        return new Scene(SceneSettings.defaults().newState());
     }
 
     /**
@@ -51,6 +54,8 @@ public final class Scene implements AutoCloseable {
      * @return the scene, current on this thread until it is closed
      */
     public static Scene open(SceneSettings settings) {
+        Class<?> test = settings.testClass();
+        SceneState.prepare(test == null ? CALLERS.getCallerClass() : test);
         return new Scene(settings.newState());
     }
 

@@ -3,6 +3,7 @@ package dev.zelotype;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.run.SceneState;
 import dev.zelotype.error.MisuseException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a scene behaves. Immutable; each method gives changed settings.
@@ -13,15 +14,19 @@ import dev.zelotype.error.MisuseException;
  */
 public final class SceneSettings {
 
-    private static final SceneSettings DEFAULTS = new SceneSettings("", Severity.NOTE, SceneState.LINES_KEPT, false);
+    private static final SceneSettings DEFAULTS =
+            new SceneSettings("", null, Severity.NOTE, SceneState.LINES_KEPT, false);
 
     private final String title;
+    private final @Nullable Class<?> testClass;
     private final Severity unusedSuppositions;
     private final int linesKept;
     private final boolean detailed;
 
-    private SceneSettings(String title, Severity unusedSuppositions, int linesKept, boolean detailed) {
+    private SceneSettings(
+            String title, @Nullable Class<?> testClass, Severity unusedSuppositions, int linesKept, boolean detailed) {
         this.title = title;
+        this.testClass = testClass;
         this.unusedSuppositions = unusedSuppositions;
         this.linesKept = linesKept;
         this.detailed = detailed;
@@ -44,7 +49,23 @@ public final class SceneSettings {
      * @return the changed settings
      */
     public SceneSettings titled(String titleOfScene) {
-        return new SceneSettings(titleOfScene, unusedSuppositions, linesKept, detailed);
+        return new SceneSettings(titleOfScene, testClass, unusedSuppositions, linesKept, detailed);
+    }
+
+    /**
+     * Says which class holds the test, where that is not the one that opens the scene: what its patterns replace is got ready
+     * before its methods run. For hosts of tests.
+     *
+     * @param test the class
+     * @return the changed settings
+     */
+    public SceneSettings inTest(Class<?> test) {
+        return new SceneSettings(title, test, unusedSuppositions, linesKept, detailed);
+    }
+
+    @Nullable
+    Class<?> testClass() {
+        return testClass;
     }
 
     /**
@@ -54,7 +75,7 @@ public final class SceneSettings {
      * @return the changed settings
      */
     public SceneSettings unusedSuppositions(Severity severity) {
-        return new SceneSettings(title, severity, linesKept, detailed);
+        return new SceneSettings(title, testClass, severity, linesKept, detailed);
     }
 
     /**
@@ -68,7 +89,7 @@ public final class SceneSettings {
         if (calls < 0) {
             throw new MisuseException("linesOfCalls(" + calls + ") is no number of calls.", "give 0 or more");
         }
-        return new SceneSettings(title, unusedSuppositions, calls, detailed);
+        return new SceneSettings(title, testClass, unusedSuppositions, calls, detailed);
     }
 
     /**
@@ -80,7 +101,7 @@ public final class SceneSettings {
      * @return settings with this one changed
      */
     public SceneSettings keepDetails(boolean keep) {
-        return new SceneSettings(title, unusedSuppositions, linesKept, keep);
+        return new SceneSettings(title, testClass, unusedSuppositions, linesKept, keep);
     }
 
     SceneState newState() {

@@ -35,6 +35,7 @@ import dev.zelotype.stage.Answering;
 import dev.zelotype.stage.Counting;
 import dev.zelotype.stage.ExpectedAct0;
 import dev.zelotype.stage.SupposedQuery1;
+import java.lang.invoke.MethodHandles;
 import java.time.Duration;
 import java.util.List;
 
@@ -66,9 +67,14 @@ final class Mistakes {
         suppose(WeatherStation::humidity).returns(40);
     }
 
-    @Mistake("A static method that the JVM does not let be replaced")
-    void nativeStatic() {
-        suppose(System::nanoTime).returns(7L);
+    @Mistake("A method of the JDK that tells who calls it")
+    void callersOwn() {
+        suppose(MethodHandles::lookup);
+    }
+
+    @Mistake("A method of any instance of a class of the JDK")
+    void jdkInstance() {
+        suppose(java.util.Date::getTime).returns(5L);
     }
 
     @Mistake("A check of a static method that was not watched before")
@@ -76,9 +82,9 @@ final class Mistakes {
         verify(SiderealClock::now).never();
     }
 
-    @Mistake("A constructor that is to give a real object")
-    void realFromConstructor() {
-        suppose((String port) -> new SerialLink(port)).returns(new SerialLink("tty"));
+    @Mistake("A constructor that is to give null")
+    void nullFromConstructor() {
+        suppose((String port) -> new SerialLink(port)).returns((SerialLink) null);
     }
 
     @Mistake("A pattern on null")

@@ -12,6 +12,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
+import dev.zelotype.engine.weave.Agent;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.observatory.Hardware.FocusSweep;
@@ -110,9 +111,11 @@ class ReplacementTest {
         assertThat(Files.exists(nowhere)).isTrue();
         assertThat(Instant.now()).isEqualTo(fixed);
         assertThat(UUID.randomUUID()).isEqualTo(id);
-        assertThatThrownBy(() -> suppose(System::nanoTime).returns(1L))
+        suppose(System::nanoTime).returns(1L, 2L);
+        assertThat(System.nanoTime() + System.nanoTime()).isEqualTo(3L);
+        assertThatThrownBy(() -> suppose(java.lang.invoke.MethodHandles::lookup))
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("System.nanoTime cannot be replaced: it is native");
+                .hasMessageContaining("MethodHandles.lookup cannot be replaced");
     }
 
     @Test
@@ -190,8 +193,7 @@ class ReplacementTest {
 
     /** What the class file of a class looks like to an agent that comes after Zelotype's. */
     private static boolean isWoven(Class<?> type) throws Exception {
-        Instrumentation instrumentation =
-                (Instrumentation) System.getProperties().get("dev.zelotype.instrumentation");
+        Instrumentation instrumentation = Agent.instrumentation();
         boolean[] woven = new boolean[1];
         ClassFileTransformer looking = new ClassFileTransformer() {
             @Override

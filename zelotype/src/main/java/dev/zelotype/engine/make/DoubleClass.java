@@ -113,7 +113,7 @@ public final class DoubleClass {
             return null;
         }
         DoubleClass known = MADE_FOR.get(object.getClass()).self;
-        return known == null ? InPlace.PARTICIPANTS.get(object) : (Participant) known.instances.receiverOf(object);
+        return known == null ? InPlace.participantOf(object) : (Participant) known.instances.receiverOf(object);
     }
 
     /** Makes a double; none of the doubled type's constructors runs. */

@@ -137,6 +137,11 @@ public final class DoubledMethod {
                 && method.getName().equals("close");
     }
 
+    /** Whether the method itself asks before it runs, and not the place that calls it; for methods of woven classes. */
+    public boolean asksItself() {
+        return executable instanceof Method && !Jdk.has(executable.getDeclaringClass());
+    }
+
     public boolean canThrow(Throwable thrown) {
         if (thrown instanceof RuntimeException || thrown instanceof Error) {
             return true;

@@ -13,8 +13,8 @@ import org.jspecify.annotations.Nullable;
  */
 public final class InPlace<V> {
 
-    /** Who answers for objects whose own class is woven. */
-    public static final InPlace<Participant> PARTICIPANTS = new InPlace<>();
+    /** Who answers for objects whose own class is woven. Those are kept by their scenes, and go with them. */
+    private static final InPlace<WeakReference<Participant>> PARTICIPANTS = new InPlace<>();
 
     private final ConcurrentHashMap<Key, V> known = new ConcurrentHashMap<>();
     private final ReferenceQueue<Object> gone = new ReferenceQueue<>();
@@ -38,6 +38,22 @@ public final class InPlace<V> {
         public boolean equals(@Nullable Object other) {
             return this == other || other instanceof Key key && get() != null && get() == key.get();
         }
+    }
+
+    /** Who answers for an object in its own place, or null. */
+    public static @Nullable Participant participantOf(Object object) {
+        WeakReference<Participant> known = PARTICIPANTS.get(object);
+        return known == null ? null : known.get();
+    }
+
+    /** Lets somebody answer for an object from now on. */
+    public static void answer(Object object, Participant participant) {
+        PARTICIPANTS.put(object, new WeakReference<>(participant));
+    }
+
+    /** Lets an object answer for itself again. */
+    public static void release(Object object) {
+        PARTICIPANTS.remove(object);
     }
 
     public @Nullable V get(Object object) {

@@ -100,7 +100,7 @@ public final class WovenClasses {
 
         @Override
         public @Nullable Object receiverOf(Object self) {
-            return InPlace.PARTICIPANTS.get(self);
+            return InPlace.participantOf(self);
         }
 
         @Override

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.make.Jdk;
 import java.time.temporal.TemporalAccessor;
 import java.time.temporal.TemporalAmount;
 import java.util.Collection;
@@ -79,7 +80,7 @@ final class Harmless {
         if (type.isRecord()) {
             return Type.getArgumentTypes(descriptor).length == 0 && isComponent(type, method);
         }
-        return isOfJdk(type) && isHolder(target) && !changes(target, method);
+        return Jdk.has(type) && isHolder(target) && !changes(target, method);
     }
 
     /** Whether a method of a container changes what it holds. */
@@ -114,11 +115,6 @@ final class Harmless {
             }
         }
         return false;
-    }
-
-    private static boolean isOfJdk(Class<?> type) {
-        ClassLoader loader = type.getClassLoader();
-        return loader == null || loader == ClassLoader.getPlatformClassLoader();
     }
 
     private static boolean isHolder(Object target) {

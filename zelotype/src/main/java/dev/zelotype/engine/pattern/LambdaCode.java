@@ -2,10 +2,14 @@ package dev.zelotype.engine.pattern;
 
 import dev.zelotype.engine.weave.CodeOfLoaded;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.Handle;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
@@ -15,28 +19,31 @@ import org.objectweb.asm.Opcodes;
  */
 final class LambdaCode extends ClassVisitor {
 
-    private static final ClassValue<Map<String, MethodCode>> FROM_FILES = new ClassValue<>() {
+    private static final String SHAPES = ")Ldev/zelotype/call/";
+
+    private static final ClassValue<LambdaCode> FROM_FILES = new ClassValue<>() {
         @Override
-        protected Map<String, MethodCode> computeValue(Class<?> type) {
+        protected LambdaCode computeValue(Class<?> type) {
             LambdaCode lambdas = new LambdaCode();
             ClassFiles.visit(type, lambdas, ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
-            return lambdas.found;
+            return lambdas;
         }
     };
 
-    private static final ClassValue<Map<String, MethodCode>> FROM_MEMORY = new ClassValue<>() {
+    private static final ClassValue<LambdaCode> FROM_MEMORY = new ClassValue<>() {
         @Override
-        protected Map<String, MethodCode> computeValue(Class<?> type) {
+        protected LambdaCode computeValue(Class<?> type) {
             LambdaCode lambdas = new LambdaCode();
             byte[] code = CodeOfLoaded.of(type);
             if (code != null) {
                 new ClassReader(code).accept(lambdas, ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
             }
-            return lambdas.found;
+            return lambdas;
         }
     };
 
     private final Map<String, MethodCode> found = new HashMap<>();
+    private final Set<Handle> patterns = new HashSet<>();
 
     private LambdaCode() {
         super(Opcodes.ASM9);
@@ -45,8 +52,29 @@ final class LambdaCode extends ClassVisitor {
     /** The code of a lambda's method; null if it is nowhere to be found. */
     static @Nullable MethodCode of(Class<?> owner, String method, String descriptor) {
         String key = method + descriptor;
-        MethodCode code = FROM_FILES.get(owner).get(key);
-        return code != null ? code : FROM_MEMORY.get(owner).get(key);
+        MethodCode code = FROM_FILES.get(owner).found.get(key);
+        return code != null ? code : FROM_MEMORY.get(owner).found.get(key);
+    }
+
+    /** The static methods and constructors that the patterns in a class name, as far as its class file tells. */
+    static Set<MethodCode.Member> namedBy(Class<?> owner) {
+        LambdaCode code = FROM_FILES.get(owner);
+        Set<MethodCode.Member> named = new LinkedHashSet<>();
+        for (Handle pattern : code.patterns) {
+            MethodCode lambda = code.found.get(pattern.getName() + pattern.getDesc());
+            boolean direct =
+                    pattern.getTag() == Opcodes.H_INVOKESTATIC || pattern.getTag() == Opcodes.H_NEWINVOKESPECIAL;
+            MethodCode.Member last = lambda != null
+                    ? Tail.lastCall(lambda)
+                    : direct
+                            ? new MethodCode.Member(
+                                    pattern.getOwner(), pattern.getName(), pattern.getDesc(), pattern.isInterface())
+                            : null;
+            if (last != null) {
+                named.add(last);
+            }
+        }
+        return named;
     }
 
     /** Whether a method's name is one that compilers give to the methods of lambdas. */
@@ -58,7 +86,14 @@ final class LambdaCode extends ClassVisitor {
     public @Nullable MethodVisitor visitMethod(
             int access, String name, String descriptor, @Nullable String signature, String @Nullable [] exceptions) {
         if ((access & Opcodes.ACC_SYNTHETIC) == 0 && !isNameOfLambda(name)) {
-            return null;
+            return new MethodVisitor(Opcodes.ASM9) {
+                @Override
+                public void visitInvokeDynamicInsn(String called, String type, Handle bootstrap, Object... arguments) {
+                    if (type.contains(SHAPES) && arguments.length > 1 && arguments[1] instanceof Handle pattern) {
+                        patterns.add(pattern);
+                    }
+                }
+            };
         }
         MethodCode code = new MethodCode((access & Opcodes.ACC_STATIC) != 0);
         found.put(name + descriptor, code);

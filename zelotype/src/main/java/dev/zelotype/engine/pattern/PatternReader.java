@@ -8,6 +8,7 @@ import dev.zelotype.engine.pattern.Symbols.Asked;
 import dev.zelotype.engine.pattern.Symbols.Call;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
+import java.lang.reflect.Executable;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,8 +30,8 @@ public final class PatternReader {
         /** Whether a method or constructor of a class could be replaced at all; nothing is done to the class yet. */
         boolean canReplace(Class<?> type, String name, String descriptor);
 
-        /** Gives the participant for a class; replaces the class now if that is allowed. */
-        Participant of(Class<?> type);
+        /** Gives the participant for a class; replaces the class and this method of it now if that is allowed. */
+        Participant of(Class<?> type, String name, String descriptor);
     }
 
     /**
@@ -73,6 +74,25 @@ public final class PatternReader {
         });
     }
 
+    /** The static methods and constructors that the patterns in a class name; classes that are not to be found are left out. */
+    public static List<Executable> replacedBy(Class<?> test) {
+        List<Executable> replaced = new ArrayList<>();
+        RealCode real = new RealCode(test);
+        for (MethodCode.Member named : LambdaCode.namedBy(test)) {
+            try {
+                replaced.add(
+                        named.name().equals("<init>")
+                                ? real.type(named.owner())
+                                        .getDeclaredConstructor(real.parameterTypes(named.descriptor()))
+                                : real.method(named, true));
+            } catch (NoSuchMethodException | MisuseException | LinkageError e) {
+                // The statement itself will say what is wrong with it.
+                continue;
+            }
+        }
+        return replaced;
+    }
+
     private CallPattern readReference() {
         boolean ofType = form.isConstructor() || form.isStatic() || !form.isBound();
         if (ofType) {
@@ -98,7 +118,9 @@ public final class PatternReader {
     }
 
     private CallPattern readReferenceToType() {
-        Class<?> owner = form.owner();
+        boolean onAnyInstance = !form.isConstructor() && !form.isStatic();
+        // The compiler names the class that declares the method, the reference perhaps one below it.
+        Class<?> owner = onAnyInstance ? freeTypes[0] : form.owner();
         if (!form.isConstructor() && !form.isStatic()) {
             refuseAbstract(owner, form.methodName());
         }
@@ -123,7 +145,7 @@ public final class PatternReader {
         if (!classes.canReplace(type, name, descriptor)) {
             throw cannotReplace(type.getSimpleName(), name);
         }
-        return classes.of(type);
+        return classes.of(type, name, descriptor);
     }
 
     private static DoubledMethod replaceable(Participant participant, String name, String descriptor) {

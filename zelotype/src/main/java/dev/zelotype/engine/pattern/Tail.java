@@ -2,6 +2,7 @@ package dev.zelotype.engine.pattern;
 
 import dev.zelotype.engine.pattern.MethodCode.Instruction;
 import dev.zelotype.engine.pattern.MethodCode.Member;
+import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Label;
 import org.objectweb.asm.Opcodes;
 
@@ -32,6 +33,21 @@ final class Tail {
             }
         }
         return false;
+    }
+
+    /** The static method or constructor that a lambda ends with, or null. */
+    static @Nullable Member lastCall(MethodCode code) {
+        for (int place = 0; place < code.length(); place++) {
+            Instruction instruction = code.at(place);
+            if (instruction.operand() instanceof Member member
+                    && (instruction.opcode() == Opcodes.INVOKESTATIC && !Frame.isBoxing(member)
+                            || instruction.opcode() == Opcodes.INVOKESPECIAL
+                                    && member.name().equals("<init>"))
+                    && isTail(code, place + 1)) {
+                return member;
+            }
+        }
+        return null;
     }
 
     private static boolean isHarmless(Instruction instruction) {

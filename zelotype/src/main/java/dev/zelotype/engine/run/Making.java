@@ -81,7 +81,7 @@ public record Making(
         if (type.isWoven()) {
             Object made = real == null ? type.newInstance(told) : real;
             if (!(made instanceof Class)) {
-                InPlace.PARTICIPANTS.put(made, told);
+                InPlace.answer(made, told);
             }
             return made;
         }

@@ -1,9 +1,11 @@
 package dev.zelotype.engine.run;
 
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.make.Allocation;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
+import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.WovenClasses;
 import dev.zelotype.engine.pattern.PatternReader;
@@ -13,10 +15,13 @@ import dev.zelotype.engine.weave.Guard;
 import dev.zelotype.engine.weave.Weaver;
 import dev.zelotype.engine.weave.WovenMethod;
 import dev.zelotype.error.MisuseException;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.Proxy;
-import java.util.Map;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
@@ -29,15 +34,22 @@ final class Replacements implements Decider, WovenClasses.Weaving {
     private static final Replacements ONLY = new Replacements();
     private static final InPlace<Boolean> HOLLOW = new InPlace<>();
 
-    private final WovenClasses classes = new WovenClasses(this);
-    private final Map<Class<?>, DoubleClass> wholes = new ConcurrentHashMap<>();
-    private final Map<Class<?>, DoubleClass> instances = new ConcurrentHashMap<>();
-    private final Set<SceneState> users = ConcurrentHashMap.newKeySet();
-    private final ThreadLocal<@Nullable Hollowing> hollowing = new ThreadLocal<>();
-    private volatile @Nullable SceneState everywhere;
+    private static final WovenClasses CLASSES = new WovenClasses(ONLY);
+    private static final ClassValue<DoubleClass> WHOLES = new ClassValue<>() {
+        @Override
+        protected DoubleClass computeValue(Class<?> type) {
+            return CLASSES.asWhole(type);
+        }
+    };
+    private static final ClassValue<DoubleClass> INSTANCES = new ClassValue<>() {
+        @Override
+        protected DoubleClass computeValue(Class<?> type) {
+            return CLASSES.asInstance(type);
+        }
+    };
 
-    /** A constructor that is being skipped on this thread, with those of its superclasses. */
-    private record Hollowing(WovenMethod outermost, Object becomes) {}
+    private final Set<SceneState> users = ConcurrentHashMap.newKeySet();
+    private volatile @Nullable SceneState everywhere;
 
     private Replacements() {}
 
@@ -54,8 +66,13 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         }
 
         @Override
-        public Participant of(Class<?> type) {
-            return Replacements.of(type, mayBegin);
+        public Participant of(Class<?> type, String name, String descriptor) {
+            Told told = Replacements.of(type, mayBegin);
+            DoubledMethod method = told.doubleClass().find(name, descriptor);
+            if (mayBegin && method != null && !method.asksItself()) {
+                weaver().weaveSites(List.of(method.executable()));
+            }
+            return told;
         }
     }
 
@@ -72,13 +89,13 @@ final class Replacements implements Decider, WovenClasses.Weaving {
                 && !type.isSynthetic()
                 && !Modifier.isAbstract(type.getModifiers())
                 && !Proxy.isProxyClass(type)
-                && !Weaver.isOfJdk(type);
+                && !Jdk.has(type);
     }
 
     /** A class whose objects answer in their own place. */
     static DoubleClass ofInstance(Class<?> type) {
         begin(type, "An object of " + type.getSimpleName());
-        return ONLY.instances.computeIfAbsent(type, ONLY.classes::asInstance);
+        return INSTANCES.get(type);
     }
 
     /** The one who answers for a class as a whole in the current scene. */
@@ -92,17 +109,19 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             throw notWatched(type.getSimpleName(), type.getSimpleName());
         }
         begin(type, type.getSimpleName());
-        return scene.replace(type, ONLY.wholes.computeIfAbsent(type, ONLY.classes::asWhole));
+        return scene.replace(type, WHOLES.get(type));
     }
 
     /** Hears of all calls of a class from now on. */
     static void watch(Class<?> type) {
-        if (Weaver.isOfJdk(type)) {
+        if (Jdk.has(type)) {
             throw new MisuseException(
                     type.getName() + " belongs to the JDK, which calls it itself all the time.",
                     "suppose the call in question, with callsReal() if it is to stay as it is");
         }
-        of(type, true).watch();
+        Told told = of(type, true);
+        weaver().weaveSites(List.of(type.getDeclaredConstructors()));
+        told.watch();
     }
 
     /** What is said about a question after calls that nobody was listening to. */
@@ -158,7 +177,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             weaver().end();
             for (Told told : scene.doubles()) {
                 if (told.doubleClass().isWoven() && told.kind() == Kind.SPY) {
-                    InPlace.PARTICIPANTS.remove(told.self());
+                    InPlace.release(told.self());
                 }
             }
         }
@@ -186,7 +205,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
 
     @Override
     public boolean canWeave(Method method) {
-        return Weaver.isWeavable(method);
+        return Jdk.has(method.getDeclaringClass()) ? Weaver.isSite(method) : Weaver.isWeavable(method);
     }
 
     @Override
@@ -198,6 +217,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         SceneState scene = SceneState.current();
         scene = scene == null ? everywhere : scene;
         if (scene == null) {
+            ranForReal(method);
             return null;
         }
         for (Class<?> c = self == null ? method.owner() : self.getClass(); c != null; c = c.getSuperclass()) {
@@ -207,6 +227,17 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             }
         }
         return null;
+    }
+
+    /** Tells the scenes that have replaced a method that it runs its real code on this thread, which is none of theirs. */
+    private void ranForReal(WovenMethod method) {
+        for (SceneState user : users) {
+            Told told = user.replaced(method.owner());
+            DoubledMethod found = find(told, method);
+            if (found != null && told.hears(found)) {
+                user.ranForReal(told.name() + "." + found.signature());
+            }
+        }
     }
 
     private static @Nullable DoubledMethod find(@Nullable Participant participant, WovenMethod method) {
@@ -224,7 +255,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             return null;
         }
         try {
-            Participant single = self == null ? null : InPlace.PARTICIPANTS.get(self);
+            Participant single = self == null ? null : InPlace.participantOf(self);
             DoubledMethod ofSingle = find(single, method);
             Told whole = whole(method, self);
             DoubledMethod ofWhole = find(whole, method);
@@ -246,7 +277,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
                     || !whole.hears(ofWhole) && !isHollow(self)) {
                 return null;
             }
-            if (!wholeIsTold && Weaver.isOfJdk(method.owner())) {
+            if (!wholeIsTold && Jdk.has(method.owner())) {
                 // The JDK's code runs as it came: leading it through the engine could call what is being replaced.
                 whole.recordOnly(ofWhole, ofAny);
                 return null;
@@ -275,52 +306,71 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         return all;
     }
 
-    @Override
-    public boolean constructing(WovenMethod constructor, Object[] arguments) {
-        if (hollowing.get() != null) {
-            // The constructors of the superclasses of a hollow object are skipped with its own.
-            return true;
+    /**
+     * Weaves the calls that the patterns of a class will replace, before methods of it run: code that runs already cannot be
+     * changed any more.
+     */
+    static void prepare(Class<?> test) {
+        List<Executable> replaced = new ArrayList<>();
+        for (Executable named : PatternReader.replacedBy(test)) {
+            boolean atSite = named instanceof Constructor || Jdk.has(named.getDeclaringClass());
+            if (atSite && !(named instanceof Method method && !Weaver.isSite(method))) {
+                replaced.add(named);
+            }
         }
+        if (!replaced.isEmpty()) {
+            try {
+                weaver().weaveSites(replaced);
+            } catch (MisuseException e) {
+                // The statement itself will say why nothing can be replaced here.
+                return;
+            }
+        }
+    }
+
+    /** Whether an object of a class can be made without any of its constructors. */
+    static boolean canBeBare(Class<?> type) {
+        return !Jdk.has(type) || DoubleClass.canDouble(type);
+    }
+
+    /** An object without a constructor: for a class of the JDK, whose methods do not ask, a stub of its own. */
+    private static Object bare(Class<?> type, Told whole) throws InstantiationException {
+        if (Jdk.has(type)) {
+            return whole.scene()
+                    .make(Making.of(Kind.STUB, null, DoubleClass.of(type)))
+                    .self();
+        }
+        Object hollow = Allocation.allocate(type);
+        HOLLOW.put(hollow, true);
+        return hollow;
+    }
+
+    @Override
+    public Object @Nullable [] constructing(WovenMethod constructor, Object[] arguments) {
         if (!Guard.enter(constructor.executable())) {
-            return false;
+            return null;
         }
         try {
             Told whole = whole(constructor, null);
             DoubledMethod method = find(whole, constructor);
             if (method == null || !whole.hears(method)) {
-                return false;
+                return null;
             }
             if (Reading.here()) {
                 if (whole.isTold(method, arguments)) {
                     throw Reading.refusal(whole, method);
                 }
-                return false;
+                return null;
             }
             Object becomes = whole.construct(method, arguments);
             if (becomes == null) {
-                return false;
+                return null;
             }
-            hollowing.set(new Hollowing(constructor, becomes));
-            return true;
+            return new Object[] {becomes == Told.HOLLOW ? bare(constructor.owner(), whole) : becomes};
         } catch (Throwable e) {
             throw Sneaky.rethrow(e);
         } finally {
             Guard.leave();
-        }
-    }
-
-    @Override
-    public void constructed(WovenMethod constructor, Object hollow) {
-        Hollowing current = hollowing.get();
-        if (current == null || current.outermost() != constructor) {
-            return;
-        }
-        hollowing.remove();
-        Participant answering = DoubleClass.participantOf(current.becomes());
-        if (answering != null) {
-            InPlace.PARTICIPANTS.put(hollow, answering);
-        } else {
-            HOLLOW.put(hollow, true);
         }
     }
 }

@@ -12,6 +12,7 @@ import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -30,7 +31,7 @@ public final class SceneState {
     /** For how many calls of a scene the place they were made at is noted unless asked otherwise. */
     public static final int LINES_KEPT = 1000;
 
-    private static final InheritableThreadLocal<SceneState> CURRENT = new InheritableThreadLocal<>();
+    private static final InheritableThreadLocal<Seat> CURRENT = new InheritableThreadLocal<>();
     private static final Set<SceneState> OPEN = ConcurrentHashMap.newKeySet();
     /** How many open scenes stand inside another one. */
     private static final AtomicInteger NESTED = new AtomicInteger();
@@ -55,7 +56,31 @@ public final class SceneState {
     private final List<FailureText> refusals = new ArrayList<>();
     private final Map<Class<?>, Told> replaced = new ConcurrentHashMap<>();
     private volatile boolean closed;
-    private @Nullable SceneState outer;
+    private final Seat seat = new Seat(this);
+    /** How often replaced methods ran their real code on threads of no scene, by method and thread. */
+    private final Map<String, AtomicInteger> ranForReal = new ConcurrentHashMap<>();
+
+    /** A thread's place in a scene. It is cleared when the scene closes, so that threads born in it do not keep it. */
+    private static final class Seat {
+        private volatile @Nullable SceneState scene;
+        private volatile @Nullable Seat outer;
+
+        Seat(SceneState scene) {
+            this.scene = scene;
+        }
+
+        static @Nullable SceneState open(@Nullable Seat innermost) {
+            Seat seat = innermost;
+            while (seat != null) {
+                SceneState scene = seat.scene;
+                if (scene != null) {
+                    return scene;
+                }
+                seat = seat.outer;
+            }
+            return null;
+        }
+    }
 
     /** A scene that somebody will close. */
     public SceneState(String title, Severity unused, int linesKept, boolean detailed) {
@@ -72,24 +97,22 @@ public final class SceneState {
 
     /** The scene that is open on this thread or on the one that started it, or null. */
     public static @Nullable SceneState current() {
-        return stillOpen(CURRENT.get());
-    }
-
-    private static @Nullable SceneState stillOpen(@Nullable SceneState scene) {
-        SceneState still = scene;
-        while (still != null && still.closed) {
-            still = still.outer;
-        }
-        return still;
+        return Seat.open(CURRENT.get());
     }
 
     public void enter() {
-        outer = current();
-        if (outer != null) {
+        SceneState around = current();
+        if (around != null) {
+            seat.outer = around.seat;
             NESTED.incrementAndGet();
         }
         OPEN.add(this);
-        CURRENT.set(this);
+        CURRENT.set(seat);
+    }
+
+    /** Gets the class of a test ready whose patterns replace what the test calls itself. */
+    public static void prepare(Class<?> test) {
+        Replacements.prepare(test);
     }
 
     /** Whether any open scene stands inside another one, so that calls may belong to another scene than their doubles. */
@@ -100,12 +123,12 @@ public final class SceneState {
     /** The nearest scene around this one that is still open, or null. */
     @Nullable
     SceneState outer() {
-        return stillOpen(outer);
+        return Seat.open(seat.outer);
     }
 
     private boolean isWithin(SceneState other) {
-        for (SceneState scene = outer; scene != null; scene = scene.outer) {
-            if (scene == other) {
+        for (Seat around = seat.outer; around != null; around = around.outer) {
+            if (around == other.seat) {
                 return true;
             }
         }
@@ -314,6 +337,7 @@ public final class SceneState {
                 .section(
                         "Supposed, but not needed by any call",
                         unused == Severity.IGNORE ? List.of() : unusedSuppositions())
+                .section("Replaced, but ran their real code on threads of no scene", realRuns())
                 .section("Calls that reached doubles of closed scenes", Strays.take());
     }
 
@@ -370,9 +394,31 @@ public final class SceneState {
         return unusedOnes;
     }
 
+    void ranForReal(String method) {
+        ranForReal
+                .computeIfAbsent(method + " on " + Thread.currentThread().getName(), key -> new AtomicInteger())
+                .incrementAndGet();
+    }
+
+    /** Which replaced methods ran their real code on threads that are in no scene, and what to do about it. */
+    private List<String> realRuns() {
+        List<String> lines = new ArrayList<>();
+        ranForReal.forEach((where, times) -> lines.add(where + ", " + Count.calls(times.get())));
+        Collections.sort(lines);
+        if (!lines.isEmpty()) {
+            lines.add("write scene.everywhere() if these threads belong to the test");
+        }
+        return lines;
+    }
+
     /** What is worth knowing, though it is not wrong. */
     public List<String> notes() {
-        return unused == Severity.NOTE ? unusedSuppositions() : List.of();
+        List<String> notes = new ArrayList<>(unused == Severity.NOTE ? unusedSuppositions() : List.of());
+        List<String> real = realRuns();
+        if (!real.isEmpty()) {
+            notes.add("Replaced, but ran their real code on threads of no scene: " + String.join("; ", real));
+        }
+        return notes;
     }
 
     /**
@@ -388,15 +434,16 @@ public final class SceneState {
             closed = true;
         }
         OPEN.remove(this);
-        if (outer != null) {
+        seat.scene = null;
+        if (seat.outer != null) {
             NESTED.decrementAndGet();
         }
-        if (CURRENT.get() == this) {
+        if (CURRENT.get() == seat) {
             SceneState around = outer();
             if (around == null) {
                 CURRENT.remove();
             } else {
-                CURRENT.set(around);
+                CURRENT.set(around.seat);
             }
         }
         Replacements.end(this);

@@ -3,7 +3,6 @@ package dev.zelotype.engine.run;
 import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
 import dev.zelotype.engine.explain.Values;
-import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.error.MisuseException;
@@ -38,7 +37,8 @@ public class Supposition extends Statement {
                             + ": any call of it fails, so it answers nothing.",
                     "make it a stub");
         }
-        if (statement.pattern().method().isConstructor()) {
+        DoubledMethod method = statement.pattern().method();
+        if (method.isConstructor() && Replacements.canBeBare(method.returnType())) {
             // Complete as it is: the new object does not run its real constructor.
             statement.takeEffect();
         } else {
@@ -58,11 +58,10 @@ public class Supposition extends Statement {
 
     private Step value(@Nullable Object value) {
         DoubledMethod method = pattern().method();
-        if (method.isConstructor() && DoubleClass.participantOf(value) == null) {
+        if (method.isConstructor() && value == null) {
             throw new MisuseException(
-                    "The answer of " + this + " is no double: a constructor makes a new object, and can only"
-                            + " let a double answer for it.",
-                    "return a double, such as stub(" + method.returnType().getSimpleName() + ".class)");
+                    "The answer of " + this + " is null, which no constructor gives.",
+                    "return an object, such as stub(" + method.returnType().getSimpleName() + ".class)");
         }
         if (!Answers.fits(value, method.returnType())) {
             throw new MisuseException(
@@ -161,7 +160,9 @@ public class Supposition extends Statement {
         if (first) {
             fix();
             scene().completed(this);
-            if (!pattern().method().isConstructor()) {
+            boolean effective = pattern().method().isConstructor()
+                    && Replacements.canBeBare(pattern().method().returnType());
+            if (!effective) {
                 takeEffect();
             }
         }

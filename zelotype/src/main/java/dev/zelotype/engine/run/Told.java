@@ -90,7 +90,7 @@ public final class Told extends Participant {
         Part part = partOfCall();
         MethodState state = part.state(method);
         CallRecord call =
-                part.scene().record(state.log(), arguments, doubleClass().isWoven());
+                part.scene().record(state.log(), arguments, doubleClass().isWoven() && method.asksItself());
         Supposition told = null;
         try {
             told = statementFor(part, state, call, arguments);
@@ -169,7 +169,7 @@ public final class Told extends Participant {
     Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable {
         Part part = partOfCall();
         MethodState state = part.state(constructor);
-        CallRecord call = part.scene().record(state.log(), arguments, true);
+        CallRecord call = part.scene().record(state.log(), arguments, false);
         try {
             Supposition told = statementFor(part, state, call, arguments);
             Step step = told == null ? null : told.next();
@@ -240,7 +240,7 @@ public final class Told extends Participant {
 
     /** Notes a call that the real code answers, which nobody sees the end of. */
     void recordOnly(DoubledMethod method, Object[] arguments) {
-        end(scene.record(ownPart.state(method).log(), arguments, true), Ending.PASSED_ON, null);
+        end(scene.record(ownPart.state(method).log(), arguments, method.asksItself()), Ending.PASSED_ON, null);
     }
 
     /** Whether a statement of the test covers a call. */
@@ -296,7 +296,9 @@ public final class Told extends Participant {
         // Found while the guard still holds, since finding it may call woven methods of the JDK.
         MethodHandle code = doubleClass().ownCode(method);
         return Guard.outside(() -> {
-            Guard.let(method.executable());
+            if (method.asksItself()) {
+                Guard.let(method.executable());
+            }
             return (Object) code.invokeExact(target, own);
         });
     }

@@ -4,19 +4,24 @@ import java.lang.instrument.Instrumentation;
 
 /**
  * Where the JVM hands over its instrumentation: at the start with {@code -javaagent}, or when attached later. Every copy
- * of Zelotype in the JVM finds it among the system properties.
+ * of Zelotype in the JVM finds it in the class of this name that the system class loader has.
  */
 public final class Agent {
 
-    static final String KEY = "dev.zelotype.instrumentation";
+    private static volatile Instrumentation instrumentation;
 
     private Agent() {}
 
-    public static void premain(String options, Instrumentation instrumentation) {
-        System.getProperties().put(KEY, instrumentation);
+    public static void premain(String options, Instrumentation given) {
+        instrumentation = given;
     }
 
-    public static void agentmain(String options, Instrumentation instrumentation) {
-        System.getProperties().put(KEY, instrumentation);
+    public static void agentmain(String options, Instrumentation given) {
+        instrumentation = given;
+    }
+
+    /** What the JVM handed over; null if no agent was started. */
+    public static Instrumentation instrumentation() {
+        return instrumentation;
     }
 }

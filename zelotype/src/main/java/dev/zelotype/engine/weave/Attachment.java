@@ -42,7 +42,15 @@ final class Attachment {
     }
 
     private static @Nullable Instrumentation known() {
-        return (Instrumentation) System.getProperties().get(Agent.KEY);
+        try {
+            // The agent's class is the system class loader's, even where this library is another loader's.
+            return (Instrumentation) ClassLoader.getSystemClassLoader()
+                    .loadClass(Agent.class.getName())
+                    .getMethod("instrumentation")
+                    .invoke(null);
+        } catch (ReflectiveOperationException e) {
+            return null;
+        }
     }
 
     private static void attach() {

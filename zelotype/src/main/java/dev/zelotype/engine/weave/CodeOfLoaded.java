@@ -12,40 +12,60 @@ import org.jspecify.annotations.Nullable;
  */
 public final class CodeOfLoaded {
 
-    private CodeOfLoaded() {}
+    private static final ThreadLocal<CodeOfLoaded> LOOKING = new ThreadLocal<>();
+
+    private final Class<?> type;
+    private byte @Nullable [] seen;
+
+    private CodeOfLoaded(Class<?> type) {
+        this.type = type;
+    }
 
     /** The class file of a loaded class; null if this JVM lets no agent in, or keeps the class's code to itself. */
     public static byte @Nullable [] of(Class<?> type) {
-        byte[][] seen = new byte[1][];
-        ClassFileTransformer looking = new ClassFileTransformer() {
-            @Override
-            public byte @Nullable [] transform(
-                    @Nullable ClassLoader loader,
-                    String name,
-                    @Nullable Class<?> redefined,
-                    @Nullable ProtectionDomain domain,
-                    byte[] code) {
-                if (redefined == type) {
-                    seen[0] = code;
-                }
-                return null;
-            }
-        };
+        CodeOfLoaded looking = new CodeOfLoaded(type);
+        LOOKING.set(looking);
         try {
             Instrumentation instrumentation = Attachment.instrumentation();
             if (!instrumentation.isModifiableClass(type)) {
                 return null;
             }
-            instrumentation.addTransformer(looking, true);
+            ClassFileTransformer last = new Last();
+            instrumentation.addTransformer(last, true);
             try {
                 instrumentation.retransformClasses(type);
             } finally {
-                instrumentation.removeTransformer(looking);
+                instrumentation.removeTransformer(last);
             }
         } catch (MisuseException | UnmodifiableClassException | LinkageError e) {
             // Whoever asked says what to do without it.
             return null;
+        } finally {
+            LOOKING.remove();
         }
-        return seen[0];
+        return looking.seen;
+    }
+
+    /** Called by each of our transformers with what it is given; the first sees the code before any of our weaving. */
+    static void pass(@Nullable Class<?> type, byte[] code) {
+        CodeOfLoaded looking = type == null ? null : LOOKING.get();
+        if (looking != null && looking.type == type && looking.seen == null) {
+            looking.seen = code;
+        }
+    }
+
+    /** Sees the code where nothing was woven in this JVM so far. */
+    private static final class Last implements ClassFileTransformer {
+
+        @Override
+        public byte @Nullable [] transform(
+                @Nullable ClassLoader loader,
+                String name,
+                @Nullable Class<?> redefined,
+                @Nullable ProtectionDomain domain,
+                byte[] code) {
+            pass(redefined, code);
+            return null;
+        }
     }
 }

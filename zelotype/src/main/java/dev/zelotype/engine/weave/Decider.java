@@ -3,7 +3,7 @@ package dev.zelotype.engine.weave;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Decides about calls of woven methods.
+ * Decides about calls of woven methods and of woven call sites.
  */
 public interface Decider {
 
@@ -15,9 +15,10 @@ public interface Decider {
      */
     Object @Nullable [] called(WovenMethod method, @Nullable Object self, Object[] arguments);
 
-    /** A constructor was called; whether the object is to stay hollow, without the real constructor. */
-    boolean constructing(WovenMethod constructor, Object[] arguments);
-
-    /** A hollow object is complete, its constructor about to return. */
-    void constructed(WovenMethod constructor, Object hollow);
+    /**
+     * A constructor was called.
+     *
+     * @return an array that holds the object to give instead, or null to let the real constructor run
+     */
+    Object @Nullable [] constructing(WovenMethod constructor, Object[] arguments);
 }

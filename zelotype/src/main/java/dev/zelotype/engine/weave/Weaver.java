@@ -1,20 +1,28 @@
 package dev.zelotype.engine.weave;
 
+import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.error.MisuseException;
-import java.lang.annotation.Annotation;
 import java.lang.instrument.ClassFileTransformer;
 import java.lang.instrument.Instrumentation;
 import java.lang.instrument.UnmodifiableClassException;
+import java.lang.invoke.MethodHandles;
+import java.lang.ref.WeakReference;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
+import java.lang.reflect.Proxy;
 import java.security.ProtectionDomain;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.WeakHashMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
@@ -28,22 +36,56 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
 
     private static @Nullable Weaver only;
 
+    /** Whose calls are nobody's subject's: ours and the test frameworks'. */
+    private static final List<String> OTHERS = List.of(
+            "dev.zelotype.engine.",
+            "dev.zelotype.stage.",
+            "dev.zelotype.call.",
+            "dev.zelotype.doubles.",
+            "dev.zelotype.error.",
+            "dev.zelotype.junit.",
+            "dev.zelotype.journal.",
+            "org.junit.",
+            "org.opentest4j.",
+            "org.apache.maven.surefire.");
+
     private final Instrumentation instrumentation;
     private final Decider decider;
     private final Gate gate;
-    private final List<WovenMethod> methods = new ArrayList<>();
-    private volatile WovenMethod[] byId = {};
-    private final Map<Class<?>, Woven> woven = new ConcurrentHashMap<>();
+    private final List<WeakReference<WovenMethod>> methods = new ArrayList<>();
+    /** The methods by their numbers; they are kept by their classes, so that a class can go. */
+    private volatile WeakReference<WovenMethod>[] byId = weak(0);
+
+    private final Set<Class<?>> woven = Collections.newSetFromMap(new WeakHashMap<>());
+    private final Set<Site> sites = ConcurrentHashMap.newKeySet();
+    private final Set<String> unchanged = ConcurrentHashMap.newKeySet();
     private volatile @Nullable Throwable failure;
     private int users;
 
-    /** What is known of a woven class. */
-    private record Woven(Map<String, Integer> ids, @Nullable String superConstructor) {}
+    /** What is known of the woven methods of a class. */
+    private static final class Woven {
+        private volatile @Nullable Map<String, Integer> ids;
+        private final List<WovenMethod> methods = new ArrayList<>();
+    }
+
+    private static final ClassValue<Woven> WOVEN = new ClassValue<>() {
+        @Override
+        protected Woven computeValue(Class<?> type) {
+            return new Woven();
+        }
+    };
+
+    @SuppressWarnings({"unchecked", "rawtypes"})
+    private static WeakReference<WovenMethod>[] weak(int length) {
+        return new WeakReference[length];
+    }
 
     private Weaver(Instrumentation instrumentation, Decider decider) {
         this.instrumentation = instrumentation;
         this.decider = decider;
-        this.gate = Gate.open(instrumentation, this);
+        Linker linker = new Linker(decider);
+        this.gate = Gate.open(instrumentation, this, linker);
+        linker.through(gate);
         instrumentation.addTransformer(this, true);
     }
 
@@ -76,23 +118,103 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         Gate.openToUs(instrumentation, type);
     }
 
-    /** Weaves a class and those of its superclasses that do not belong to the JDK, unless that was done before. */
+    /** Weaves the methods of a class and of those of its superclasses that do not belong to the JDK, unless done before. */
     public synchronized void weave(Class<?> type) {
         List<Class<?>> fresh = new ArrayList<>();
-        for (Class<?> c = type; c != null && (c == type || !isOfJdk(c)); c = c.getSuperclass()) {
-            if (!woven.containsKey(c)) {
+        for (Class<?> c = type; c != null && !Jdk.has(c); c = c.getSuperclass()) {
+            if (!woven.contains(c)) {
                 if (!instrumentation.isModifiableClass(c)) {
                     throw new MisuseException(
                             c.getName() + " cannot be replaced: the JVM lets no class of that sort be changed.",
                             "give the subject a double of an interface instead");
                 }
-                woven.put(c, number(c));
+                number(c);
+                woven.add(c);
                 fresh.add(c);
             }
         }
         if (!fresh.isEmpty()) {
             retransform(fresh);
         }
+    }
+
+    /** Weaves the calls of static methods and constructors in all classes that are not the JDK's, now and as they load. */
+    public synchronized void weaveSites(Collection<? extends Executable> executables) {
+        Set<Site> fresh = new HashSet<>();
+        for (Executable executable : executables) {
+            Site site = siteOf(executable);
+            if (sites.add(site)) {
+                fresh.add(site);
+            }
+        }
+        if (fresh.isEmpty()) {
+            return;
+        }
+        List<Class<?>> callers = new ArrayList<>();
+        for (Class<?> type : instrumentation.getAllLoadedClasses()) {
+            if (isUsers(type) && SiteIndex.mayCall(type, fresh)) {
+                callers.add(type);
+            }
+        }
+        retransformSites(callers);
+        String running = RunningCalls.toCome(callers, fresh);
+        if (running != null) {
+            throw new MisuseException(
+                    "The call at " + running
+                            + " would run the real code: it stands in a method that runs already, and the"
+                            + " JVM does not change that any more.",
+                    "open the scene before that method begins (with @WithDoubles, or in a @BeforeEach), or put the call into"
+                            + " a method of its own");
+        }
+    }
+
+    private static Site siteOf(Executable executable) {
+        String owner = Type.getInternalName(executable.getDeclaringClass());
+        return executable instanceof Constructor<?> constructor
+                ? new Site(owner, "<init>", Type.getConstructorDescriptor(constructor))
+                : new Site(owner, executable.getName(), Type.getMethodDescriptor((Method) executable));
+    }
+
+    /** All at once, since each time stops the JVM; if one of them cannot be changed, one by one. */
+    private void retransformSites(List<Class<?>> callers) {
+        try {
+            if (!callers.isEmpty()) {
+                instrumentation.retransformClasses(callers.toArray(new Class<?>[0]));
+            }
+        } catch (UnmodifiableClassException | LinkageError | RuntimeException batch) {
+            for (Class<?> caller : callers) {
+                try {
+                    instrumentation.retransformClasses(caller);
+                } catch (UnmodifiableClassException | LinkageError | RuntimeException one) {
+                    unchanged.add(caller.getName());
+                }
+            }
+        }
+    }
+
+    /** The classes whose calls could not be woven, so that they run the real code whatever is replaced. */
+    public Set<String> unchanged() {
+        return unchanged;
+    }
+
+    /** Whether calls in a class may be woven: it is neither the JDK's, nor ours, nor a test framework's. */
+    private boolean isUsers(Class<?> type) {
+        return !Jdk.has(type)
+                && !type.isArray()
+                && !type.isHidden()
+                && !Proxy.isProxyClass(type)
+                && isUsers(type.getName())
+                && instrumentation.isModifiableClass(type);
+    }
+
+    private static boolean isUsers(String className) {
+        for (String prefix : OTHERS) {
+            if (className.startsWith(prefix)) {
+                return false;
+            }
+        }
+        return !className.contains("$ZelotypeDouble")
+                && !(className.startsWith("dev.zelotype.") && className.indexOf('.', 13) < 0);
     }
 
     /** Gives all woven classes their original code back. */
@@ -103,10 +225,17 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     }
 
     private synchronized void restore() {
-        List<Class<?>> types = new ArrayList<>(woven.keySet());
+        Set<Class<?>> types = new HashSet<>(woven);
+        for (Class<?> type : instrumentation.getAllLoadedClasses()) {
+            if (!sites.isEmpty() && isUsers(type) && SiteIndex.mayCall(type, sites)) {
+                types.add(type);
+            }
+        }
+        woven.forEach(type -> WOVEN.get(type).ids = null);
         woven.clear();
+        sites.clear();
         if (!types.isEmpty()) {
-            retransform(types);
+            retransform(List.copyOf(types));
         }
     }
 
@@ -118,7 +247,10 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             failure = e;
         }
         if (failure != null) {
-            types.forEach(woven::remove);
+            types.forEach(type -> {
+                woven.remove(type);
+                WOVEN.get(type).ids = null;
+            });
             throw new MisuseException(
                     types.get(0).getName() + " could not be woven: " + failure + ".",
                     "give the subject a double of an interface instead",
@@ -126,82 +258,54 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
     }
 
-    private Woven number(Class<?> type) {
+    private void number(Class<?> type) {
+        Woven known = WOVEN.get(type);
         Map<String, Integer> ids = new HashMap<>();
         for (Method method : type.getDeclaredMethods()) {
             if (isWeavable(method)) {
-                number(ids, type, method, method.getName(), Type.getMethodDescriptor(method));
+                String descriptor = Type.getMethodDescriptor(method);
+                WovenMethod numbered = new WovenMethod(methods.size(), type, method, method.getName(), descriptor);
+                ids.put(method.getName() + descriptor, methods.size());
+                known.methods.add(numbered);
+                methods.add(new WeakReference<>(numbered));
             }
         }
-        for (Constructor<?> constructor : type.getDeclaredConstructors()) {
-            number(ids, type, constructor, "<init>", Type.getConstructorDescriptor(constructor));
-        }
-        return new Woven(ids, superConstructor(type));
+        byId = methods.toArray(weak(0));
+        known.ids = ids;
     }
 
-    private void number(
-            Map<String, Integer> ids, Class<?> type, Executable executable, String name, String descriptor) {
-        ids.put(name + descriptor, methods.size());
-        methods.add(new WovenMethod(methods.size(), type, executable, name, descriptor));
-        byId = methods.toArray(new WovenMethod[0]);
-    }
-
-    /** Whether a class has a method or constructor that can be made to ask; for methods, declared by it or above it. */
+    /**
+     * Whether calls of a method or constructor can be made to ask: where they stand, for static methods of the JDK and for
+     * constructors; else in the method itself.
+     */
     public static boolean isWeavable(Class<?> type, String name, String descriptor) {
         if (name.equals("<init>")) {
-            return !type.isArray();
+            return !type.isArray() && !Modifier.isAbstract(type.getModifiers());
         }
         for (Class<?> c = type; c != null; c = c.getSuperclass()) {
             for (Method method : c.getDeclaredMethods()) {
                 if (method.getName().equals(name)
                         && Type.getMethodDescriptor(method).equals(descriptor)) {
-                    return isWeavable(method);
+                    return Jdk.has(c) ? isSite(method) : isWeavable(method);
                 }
             }
         }
         return false;
     }
 
-    /** Whether a method can be made to ask. */
+    /** Whether a method of a class that is not the JDK's can be made to ask. */
     public static boolean isWeavable(Method method) {
         int without = Modifier.ABSTRACT | Modifier.NATIVE;
         return (method.getModifiers() & without) == 0
                 && !method.isSynthetic()
-                && !isIntrinsic(method)
                 && !(method.getName().equals("finalize") && method.getParameterCount() == 0);
     }
 
-    /** The JVM has code of its own for some methods of the JDK, and does not look at their class files. */
-    private static boolean isIntrinsic(Method method) {
-        for (Annotation annotation : method.getDeclaredAnnotations()) {
-            if (annotation.annotationType().getSimpleName().equals("IntrinsicCandidate")) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** The constructor of the superclass that a hollow object is made with: it is skipped as well, or harmless. */
-    private static @Nullable String superConstructor(Class<?> type) {
-        Class<?> parent = type.getSuperclass();
-        if (parent == null || type.isEnum()) {
-            return null;
-        }
-        Constructor<?> chosen = null;
-        for (Constructor<?> constructor : parent.getDeclaredConstructors()) {
-            boolean reachable = !Modifier.isPrivate(constructor.getModifiers())
-                    && (!isOfJdk(parent) || constructor.getParameterCount() == 0);
-            if (reachable && (chosen == null || constructor.getParameterCount() < chosen.getParameterCount())) {
-                chosen = constructor;
-            }
-        }
-        return chosen == null ? null : Type.getConstructorDescriptor(chosen);
-    }
-
-    /** Whether a class belongs to the JDK itself. */
-    public static boolean isOfJdk(Class<?> type) {
-        ClassLoader loader = type.getClassLoader();
-        return loader == null || loader == ClassLoader.getPlatformClassLoader();
+    /** Whether calls of a method of the JDK can be woven where they stand; one of them gives its caller away. */
+    public static boolean isSite(Method method) {
+        return Modifier.isStatic(method.getModifiers())
+                && !(method.getDeclaringClass() == MethodHandles.class
+                        && method.getName().equals("lookup"));
     }
 
     @Override
@@ -212,31 +316,30 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             @Nullable Class<?> type,
             ProtectionDomain domain,
             byte[] code) {
-        Woven known = type == null ? null : woven.get(type);
-        if (known == null) {
-            return null;
-        }
+        CodeOfLoaded.pass(type, code);
         try {
-            return HeadWriter.weave(code, known.ids(), known.superConstructor());
+            return transformed(loader, className, type, code);
         } catch (RuntimeException | LinkageError e) {
             failure = e;
             return null;
         }
     }
 
-    /** Called by woven code: the number of a method, and the object and arguments. */
-    @Override
-    public @Nullable Object apply(Object number, Object[] packed) {
-        int id = (Integer) number;
-        if (id < 0) {
-            decider.constructed(byId[-1 - id], packed[0]);
+    private byte @Nullable [] transformed(
+            @Nullable ClassLoader loader, String className, @Nullable Class<?> type, byte[] code) {
+        if (loader == null || loader == ClassLoader.getPlatformClassLoader() || className == null) {
             return null;
         }
-        WovenMethod method = byId[id];
-        Object[] arguments = Arrays.copyOfRange(packed, 1, packed.length);
-        if (method.executable() instanceof Constructor) {
-            return decider.constructing(method, arguments) ? packed : null;
-        }
-        return decider.called(method, packed[0], arguments);
+        Map<String, Integer> ids = type == null ? null : WOVEN.get(type).ids;
+        byte[] woven = ids == null ? null : HeadWriter.weave(code, gate.name(), ids);
+        boolean calls = !sites.isEmpty() && isUsers(className.replace('/', '.')) && SiteIndex.mayCall(code, sites);
+        return calls ? SiteWriter.weave(woven == null ? code : woven, gate.name(), sites) : woven;
+    }
+
+    /** Called by the heads of woven methods: the number of a method, and the object and arguments. */
+    @Override
+    public @Nullable Object apply(Object number, Object[] packed) {
+        WovenMethod method = byId[(Integer) number].get();
+        return method == null ? null : decider.called(method, packed[0], Arrays.copyOfRange(packed, 1, packed.length));
     }
 }

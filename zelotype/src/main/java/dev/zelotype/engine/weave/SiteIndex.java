@@ -1,0 +1,73 @@
+package dev.zelotype.engine.weave;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.HashSet;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.ClassReader;
+
+/**
+ * Which classes could hold call sites of a method: read from the constant pools of their class files, once a class.
+ */
+final class SiteIndex {
+
+    private static final int METHOD = 10;
+    private static final int INTERFACE_METHOD = 11;
+
+    /** The numbers of the methods that a class names; null where its class file is not to be found. */
+    private static final ClassValue<Names> NAMED = new ClassValue<>() {
+        @Override
+        protected Names computeValue(Class<?> type) {
+            String file = type.getName().substring(type.getName().lastIndexOf('.') + 1) + ".class";
+            try (InputStream in = type.getResourceAsStream(file)) {
+                return new Names(in == null ? null : namesIn(in.readAllBytes()));
+            } catch (IOException | RuntimeException e) {
+                return new Names(null);
+            }
+        }
+    };
+
+    private record Names(@Nullable Set<Integer> hashes) {}
+
+    private SiteIndex() {}
+
+    /** Whether a loaded class may call one of some methods; one whose class file is not to be found may. */
+    static boolean mayCall(Class<?> type, Set<Site> sites) {
+        Set<Integer> hashes = NAMED.get(type).hashes();
+        return hashes == null || containsAny(hashes, sites);
+    }
+
+    /** Whether the class of a class file may call one of some methods. */
+    static boolean mayCall(byte[] code, Set<Site> sites) {
+        return containsAny(namesIn(code), sites);
+    }
+
+    private static boolean containsAny(Set<Integer> hashes, Set<Site> sites) {
+        for (Site site : sites) {
+            if (hashes.contains(site.hashCode())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static Set<Integer> namesIn(byte[] code) {
+        ClassReader in = new ClassReader(code);
+        char[] buffer = new char[in.getMaxStringLength()];
+        Set<Integer> hashes = new HashSet<>();
+        for (int i = 1; i < in.getItemCount(); i++) {
+            int at = in.getItem(i);
+            int tag = at == 0 ? 0 : in.readByte(at - 1);
+            if (tag == METHOD || tag == INTERFACE_METHOD) {
+                int nameAndType = in.getItem(in.readUnsignedShort(at + 2));
+                hashes.add(new Site(
+                                in.readClass(at, buffer),
+                                in.readUTF8(nameAndType, buffer),
+                                in.readUTF8(nameAndType + 2, buffer))
+                        .hashCode());
+            }
+        }
+        return hashes;
+    }
+}

@@ -1,0 +1,280 @@
+package dev.zelotype.engine.weave;
+
+import static org.objectweb.asm.Opcodes.DUP;
+import static org.objectweb.asm.Opcodes.H_INVOKESTATIC;
+import static org.objectweb.asm.Opcodes.H_NEWINVOKESPECIAL;
+import static org.objectweb.asm.Opcodes.ILOAD;
+import static org.objectweb.asm.Opcodes.INVOKESPECIAL;
+import static org.objectweb.asm.Opcodes.INVOKESTATIC;
+import static org.objectweb.asm.Opcodes.ISTORE;
+import static org.objectweb.asm.Opcodes.NEW;
+import static org.objectweb.asm.Opcodes.POP;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.Handle;
+import org.objectweb.asm.Label;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+
+/**
+ * Turns the calls of some static methods and constructors in a class into calls that are linked through the gate, method
+ * references among them. Everything else stays as it is.
+ */
+final class SiteWriter extends ClassVisitor {
+
+    /** What the gate is told of a call, besides the class and the method that it names. */
+    static final String STATIC = "static";
+
+    static final String NEW_OBJECT = "new";
+    static final String REFERENCE = "reference";
+
+    private static final int INVOKEDYNAMIC_SINCE = Opcodes.V1_7;
+
+    private final String gate;
+    private final Set<Site> sites;
+    private final Map<String, Integer> locals = new HashMap<>();
+
+    private SiteWriter(ClassVisitor out, String gate, Set<Site> sites) {
+        super(Opcodes.ASM9, out);
+        this.gate = gate;
+        this.sites = sites;
+    }
+
+    static byte[] weave(byte[] code, String gate, Set<Site> sites) {
+        ClassReader in = new ClassReader(code);
+        boolean old = in.readUnsignedShort(6) < Opcodes.V1_6;
+        ClassWriter out = old ? new OldClassWriter() : new ClassWriter(in, ClassWriter.COMPUTE_MAXS);
+        SiteWriter writer = new SiteWriter(out, gate, sites);
+        in.accept(writer.localsReader(), ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
+        in.accept(writer, old ? ClassReader.SKIP_FRAMES : 0);
+        return out.toByteArray();
+    }
+
+    /** Class files from before frames get some, since the call that is linked needs a newer sort of class file. */
+    private static final class OldClassWriter extends ClassWriter {
+
+        OldClassWriter() {
+            super(ClassWriter.COMPUTE_FRAMES);
+        }
+
+        @Override
+        protected String getCommonSuperClass(String first, String second) {
+            return "java/lang/Object";
+        }
+    }
+
+    /** Notes how many local variables each method has, so that arguments can be put aside behind them. */
+    private ClassVisitor localsReader() {
+        return new ClassVisitor(Opcodes.ASM9) {
+            @Override
+            public MethodVisitor visitMethod(
+                    int access, String name, String descriptor, String signature, String[] exceptions) {
+                return new MethodVisitor(Opcodes.ASM9) {
+                    @Override
+                    public void visitMaxs(int stack, int most) {
+                        locals.put(name + descriptor, most);
+                    }
+                };
+            }
+        };
+    }
+
+    @Override
+    public void visit(int version, int access, String name, String signature, String parent, String[] interfaces) {
+        int major = version & 0xffff;
+        super.visit(
+                major < INVOKEDYNAMIC_SINCE ? INVOKEDYNAMIC_SINCE : version,
+                access,
+                name,
+                signature,
+                parent,
+                interfaces);
+    }
+
+    @Override
+    public MethodVisitor visitMethod(
+            int access, String name, String descriptor, String signature, String[] exceptions) {
+        MethodVisitor out = super.visitMethod(access, name, descriptor, signature, exceptions);
+        return new Sites(out, locals.getOrDefault(name + descriptor, 0));
+    }
+
+    private Handle link() {
+        return new Handle(H_INVOKESTATIC, gate, Gate.LINK, Gate.LINK_TYPE, false);
+    }
+
+    /** An object that the code has begun to make. */
+    private static final class Begun {
+        final String type;
+        boolean copied;
+
+        Begun(String type) {
+            this.type = type;
+        }
+    }
+
+    private final class Sites extends MethodVisitor {
+
+        private final int firstFree;
+        private final Deque<Begun> begun = new ArrayDeque<>();
+        private boolean justBegun;
+
+        Sites(MethodVisitor out, int firstFree) {
+            super(Opcodes.ASM9, out);
+            this.firstFree = firstFree;
+        }
+
+        @Override
+        public void visitTypeInsn(int opcode, String type) {
+            super.visitTypeInsn(opcode, type);
+            justBegun = opcode == NEW;
+            if (justBegun) {
+                begun.push(new Begun(type));
+            }
+        }
+
+        @Override
+        public void visitInsn(int opcode) {
+            if (justBegun && opcode == DUP) {
+                begun.element().copied = true;
+            }
+            justBegun = false;
+            super.visitInsn(opcode);
+        }
+
+        @Override
+        public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean ofInterface) {
+            justBegun = false;
+            Site site = new Site(owner, name, descriptor);
+            if (opcode == INVOKESTATIC && sites.contains(site)) {
+                super.visitInvokeDynamicInsn(
+                        name,
+                        descriptor,
+                        link(),
+                        STATIC,
+                        Type.getObjectType(owner),
+                        name,
+                        Type.getMethodType(descriptor));
+                return;
+            }
+            boolean completes = opcode == INVOKESPECIAL
+                    && name.equals("<init>")
+                    && !begun.isEmpty()
+                    && begun.element().type.equals(owner);
+            if (completes && begun.pop().copied && sites.contains(site)) {
+                make(owner, descriptor);
+            } else {
+                super.visitMethodInsn(opcode, owner, name, descriptor, ofInterface);
+            }
+        }
+
+        /** Puts the arguments aside, drops the object that was begun, and asks for one instead. */
+        private void make(String type, String descriptor) {
+            Type[] arguments = Type.getArgumentTypes(descriptor);
+            int[] slots = new int[arguments.length];
+            int slot = firstFree;
+            for (int i = 0; i < arguments.length; i++) {
+                slots[i] = slot;
+                slot += arguments[i].getSize();
+            }
+            for (int i = arguments.length - 1; i >= 0; i--) {
+                super.visitVarInsn(arguments[i].getOpcode(ISTORE), slots[i]);
+            }
+            super.visitInsn(POP);
+            super.visitInsn(POP);
+            for (int i = 0; i < arguments.length; i++) {
+                super.visitVarInsn(arguments[i].getOpcode(ILOAD), slots[i]);
+            }
+            Type made = Type.getObjectType(type);
+            super.visitInvokeDynamicInsn(
+                    NEW_OBJECT,
+                    Type.getMethodDescriptor(made, arguments),
+                    link(),
+                    NEW_OBJECT,
+                    made,
+                    "<init>",
+                    Type.getMethodType(descriptor));
+        }
+
+        @Override
+        public void visitInvokeDynamicInsn(String name, String descriptor, Handle bootstrap, Object... arguments) {
+            justBegun = false;
+            if (bootstrap.getOwner().startsWith(Gate.PREFIX)
+                    && bootstrap.getName().equals(Gate.LINK)) {
+                throughOther(name, descriptor, bootstrap, arguments);
+                return;
+            }
+            boolean reference = bootstrap.getOwner().equals("java/lang/invoke/LambdaMetafactory")
+                    && bootstrap.getName().equals("metafactory")
+                    && arguments[1] instanceof Handle handle
+                    && (handle.getTag() == H_INVOKESTATIC || handle.getTag() == H_NEWINVOKESPECIAL)
+                    && sites.contains(new Site(handle.getOwner(), handle.getName(), handle.getDesc()));
+            if (!reference) {
+                super.visitInvokeDynamicInsn(name, descriptor, bootstrap, arguments);
+                return;
+            }
+            Handle handle = (Handle) arguments[1];
+            super.visitInvokeDynamicInsn(
+                    name,
+                    descriptor,
+                    link(),
+                    REFERENCE,
+                    Type.getObjectType(handle.getOwner()),
+                    handle.getName(),
+                    Type.getMethodType(handle.getDesc()));
+        }
+
+        /** A call that another copy of Zelotype has woven: ours is asked first, and theirs is the real code for us. */
+        private void throughOther(String name, String descriptor, Handle bootstrap, Object[] arguments) {
+            Site site = new Site(
+                    ((Type) arguments[1]).getInternalName(),
+                    (String) arguments[2],
+                    ((Type) arguments[3]).getDescriptor());
+            if (bootstrap.getOwner().equals(gate) || !sites.contains(site) || arguments[0].equals(REFERENCE)) {
+                super.visitInvokeDynamicInsn(name, descriptor, bootstrap, arguments);
+                return;
+            }
+            Object[] more = new Object[arguments.length + 1];
+            System.arraycopy(arguments, 0, more, 0, arguments.length);
+            more[arguments.length] = bootstrap.getOwner();
+            super.visitInvokeDynamicInsn(name, descriptor, link(), more);
+        }
+
+        @Override
+        public void visitIntInsn(int opcode, int operand) {
+            justBegun = false;
+            super.visitIntInsn(opcode, operand);
+        }
+
+        @Override
+        public void visitVarInsn(int opcode, int slot) {
+            justBegun = false;
+            super.visitVarInsn(opcode, slot);
+        }
+
+        @Override
+        public void visitFieldInsn(int opcode, String owner, String name, String descriptor) {
+            justBegun = false;
+            super.visitFieldInsn(opcode, owner, name, descriptor);
+        }
+
+        @Override
+        public void visitJumpInsn(int opcode, Label label) {
+            justBegun = false;
+            super.visitJumpInsn(opcode, label);
+        }
+
+        @Override
+        public void visitLdcInsn(Object value) {
+            justBegun = false;
+            super.visitLdcInsn(value);
+        }
+    }
+}
