@@ -11,8 +11,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * One test's doubles with their one journal of calls. While it is open it is current on the thread that opened it and on
- * threads started from there: doubles made there belong to it. So does what is said there of doubles that were made elsewhere,
- * outside any scene or in an outer one: it ends with the scene. Closing checks what was expected, and reports statements
+ * threads started from there: doubles made there belong to it. So does what is said there of doubles that were made
+ * elsewhere, outside any scene or in an outer one: it ends with the scene. Closing checks what was expected, and reports statements
  * that were left half written.
  *
  * <pre>{@code
@@ -43,8 +43,7 @@ public final class Scene implements AutoCloseable {
      * @return the scene, current on this thread until it is closed
      */
     public static Scene open() {
-        SceneState.prepare(CALLERS.getCallerClass());
-        return new Scene(SceneSettings.defaults().newState());
+        return open(SceneSettings.defaults(), CALLERS.getCallerClass());
     }
 
     /**
@@ -55,8 +54,13 @@ public final class Scene implements AutoCloseable {
      */
     public static Scene open(SceneSettings settings) {
         Class<?> test = settings.testClass();
-        SceneState.prepare(test == null ? CALLERS.getCallerClass() : test);
-        return new Scene(settings.newState());
+        return open(settings, test == null ? CALLERS.getCallerClass() : test);
+    }
+
+    private static Scene open(SceneSettings settings, Class<?> test) {
+        SceneState state = settings.newState();
+        state.prepare(test);
+        return new Scene(state);
     }
 
     /**

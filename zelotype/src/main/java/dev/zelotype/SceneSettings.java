@@ -53,8 +53,8 @@ public final class SceneSettings {
     }
 
     /**
-     * Says which class holds the test, where that is not the one that opens the scene: what its patterns replace is got ready
-     * before its methods run. For hosts of tests.
+     * Says which class holds the test, where that is not the one that opens the scene: what its patterns replace is got
+     * ready before its methods run. For hosts of tests.
      *
      * @param test the class
      * @return the changed settings

@@ -131,7 +131,7 @@ public final class DoubledMethod {
         return executable instanceof Method method && method.isDefault() && !waitsForOthers(method);
     }
 
-    /** The JDK closes an executor by waiting until it says that it has ended, which a double that is told nothing never does. */
+    /** The JDK closes an executor by waiting until it has ended, which a double that is told nothing never does. */
     private static boolean waitsForOthers(Method method) {
         return method.getDeclaringClass() == ExecutorService.class
                 && method.getName().equals("close");

@@ -74,7 +74,7 @@ public final class PatternReader {
         });
     }
 
-    /** The static methods and constructors that the patterns in a class name; classes that are not to be found are left out. */
+    /** The static methods and constructors that the patterns in a class name; what is not to be found is left out. */
     public static List<Executable> replacedBy(Class<?> test) {
         List<Executable> replaced = new ArrayList<>();
         RealCode real = new RealCode(test);

@@ -22,6 +22,7 @@ import java.lang.reflect.Modifier;
 import java.lang.reflect.Proxy;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
@@ -70,7 +71,9 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             Told told = Replacements.of(type, mayBegin);
             DoubledMethod method = told.doubleClass().find(name, descriptor);
             if (mayBegin && method != null && !method.asksItself()) {
-                weaver().weaveSites(List.of(method.executable()));
+                SceneState scene = told.scene();
+                scene.runningCalls().putAll(weaver().weaveSites(List.of(method.executable())));
+                refuseRunning(scene.runningCalls().get(method.executable()));
             }
             return told;
         }
@@ -235,7 +238,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             Told told = user.replaced(method.owner());
             DoubledMethod found = find(told, method);
             if (found != null && told.hears(found)) {
-                user.ranForReal(told.name() + "." + found.signature());
+                user.realRuns().add(told.name() + "." + found.signature());
             }
         }
     }
@@ -310,7 +313,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
      * Weaves the calls that the patterns of a class will replace, before methods of it run: code that runs already cannot be
      * changed any more.
      */
-    static void prepare(Class<?> test) {
+    static Map<Executable, String> prepare(Class<?> test) {
         List<Executable> replaced = new ArrayList<>();
         for (Executable named : PatternReader.replacedBy(test)) {
             boolean atSite = named instanceof Constructor || Jdk.has(named.getDeclaringClass());
@@ -318,13 +321,22 @@ final class Replacements implements Decider, WovenClasses.Weaving {
                 replaced.add(named);
             }
         }
-        if (!replaced.isEmpty()) {
-            try {
-                weaver().weaveSites(replaced);
-            } catch (MisuseException e) {
-                // The statement itself will say why nothing can be replaced here.
-                return;
-            }
+        try {
+            return replaced.isEmpty() ? Map.of() : weaver().weaveSites(replaced);
+        } catch (MisuseException e) {
+            // The statement itself will say why nothing can be replaced here.
+            return Map.of();
+        }
+    }
+
+    private static void refuseRunning(@Nullable String place) {
+        if (place != null) {
+            throw new MisuseException(
+                    "The call at " + place
+                            + " would run the real code: it stands in a method that runs already, and the JVM"
+                            + " does not change that any more.",
+                    "open the scene before that method begins (with @WithDoubles, or in a @BeforeEach), or put the call into"
+                            + " a method of its own");
         }
     }
 

@@ -11,8 +11,8 @@ import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
+import java.lang.reflect.Executable;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -20,7 +20,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,11 +29,6 @@ public final class SceneState {
 
     /** For how many calls of a scene the place they were made at is noted unless asked otherwise. */
     public static final int LINES_KEPT = 1000;
-
-    private static final InheritableThreadLocal<Seat> CURRENT = new InheritableThreadLocal<>();
-    private static final Set<SceneState> OPEN = ConcurrentHashMap.newKeySet();
-    /** How many open scenes stand inside another one. */
-    private static final AtomicInteger NESTED = new AtomicInteger();
 
     private final boolean open;
     private final Severity unused;
@@ -56,31 +50,9 @@ public final class SceneState {
     private final List<FailureText> refusals = new ArrayList<>();
     private final Map<Class<?>, Told> replaced = new ConcurrentHashMap<>();
     private volatile boolean closed;
-    private final Seat seat = new Seat(this);
-    /** How often replaced methods ran their real code on threads of no scene, by method and thread. */
-    private final Map<String, AtomicInteger> ranForReal = new ConcurrentHashMap<>();
-
-    /** A thread's place in a scene. It is cleared when the scene closes, so that threads born in it do not keep it. */
-    private static final class Seat {
-        private volatile @Nullable SceneState scene;
-        private volatile @Nullable Seat outer;
-
-        Seat(SceneState scene) {
-            this.scene = scene;
-        }
-
-        static @Nullable SceneState open(@Nullable Seat innermost) {
-            Seat seat = innermost;
-            while (seat != null) {
-                SceneState scene = seat.scene;
-                if (scene != null) {
-                    return scene;
-                }
-                seat = seat.outer;
-            }
-            return null;
-        }
-    }
+    private final Seat seat = new Seat();
+    private final Map<Executable, String> runningCalls = new ConcurrentHashMap<>();
+    private final RealRuns realRuns = new RealRuns();
 
     /** A scene that somebody will close. */
     public SceneState(String title, Severity unused, int linesKept, boolean detailed) {
@@ -97,48 +69,37 @@ public final class SceneState {
 
     /** The scene that is open on this thread or on the one that started it, or null. */
     public static @Nullable SceneState current() {
-        return Seat.open(CURRENT.get());
+        return Seat.current();
     }
 
     public void enter() {
-        SceneState around = current();
-        if (around != null) {
-            seat.outer = around.seat;
-            NESTED.incrementAndGet();
-        }
-        OPEN.add(this);
-        CURRENT.set(seat);
+        seat.take(this);
+    }
+
+    Seat seat() {
+        return seat;
     }
 
     /** Gets the class of a test ready whose patterns replace what the test calls itself. */
-    public static void prepare(Class<?> test) {
-        Replacements.prepare(test);
+    public void prepare(Class<?> test) {
+        runningCalls.putAll(Replacements.prepare(test));
     }
 
-    /** Whether any open scene stands inside another one, so that calls may belong to another scene than their doubles. */
-    static boolean anyNested() {
-        return NESTED.get() != 0;
+    /** Calls that run the real code whatever is replaced, because they stand in methods that ran before. */
+    Map<Executable, String> runningCalls() {
+        return runningCalls;
     }
 
     /** The nearest scene around this one that is still open, or null. */
     @Nullable
     SceneState outer() {
-        return Seat.open(seat.outer);
-    }
-
-    private boolean isWithin(SceneState other) {
-        for (Seat around = seat.outer; around != null; around = around.outer) {
-            if (around == other.seat) {
-                return true;
-            }
-        }
-        return false;
+        return seat.outer();
     }
 
     /** The scene to which a statement belongs that is made now, on this thread, about a double of this scene. */
     SceneState ofStatement() {
         SceneState current = current();
-        boolean elsewhere = current != null && current != this && (!open || current.isWithin(this));
+        boolean elsewhere = current != null && current != this && (!open || current.seat.isWithin(seat));
         return elsewhere && !closed ? current : this;
     }
 
@@ -148,12 +109,8 @@ public final class SceneState {
      */
     SceneState ofCall() {
         SceneState scene = ofStatement();
-        if (scene == this && !open && OPEN.size() == 1) {
-            for (SceneState only : OPEN) {
-                return only;
-            }
-        }
-        return scene;
+        SceneState only = scene == this && !open ? Seat.onlyOpen() : null;
+        return only == null ? scene : only;
     }
 
     /** What a double of another scene is told and asked in this one. */
@@ -337,7 +294,7 @@ public final class SceneState {
                 .section(
                         "Supposed, but not needed by any call",
                         unused == Severity.IGNORE ? List.of() : unusedSuppositions())
-                .section("Replaced, but ran their real code on threads of no scene", realRuns())
+                .section(RealRuns.TITLE, realRuns.lines())
                 .section("Calls that reached doubles of closed scenes", Strays.take());
     }
 
@@ -394,29 +351,16 @@ public final class SceneState {
         return unusedOnes;
     }
 
-    void ranForReal(String method) {
-        ranForReal
-                .computeIfAbsent(method + " on " + Thread.currentThread().getName(), key -> new AtomicInteger())
-                .incrementAndGet();
-    }
-
-    /** Which replaced methods ran their real code on threads that are in no scene, and what to do about it. */
-    private List<String> realRuns() {
-        List<String> lines = new ArrayList<>();
-        ranForReal.forEach((where, times) -> lines.add(where + ", " + Count.calls(times.get())));
-        Collections.sort(lines);
-        if (!lines.isEmpty()) {
-            lines.add("write scene.everywhere() if these threads belong to the test");
-        }
-        return lines;
+    RealRuns realRuns() {
+        return realRuns;
     }
 
     /** What is worth knowing, though it is not wrong. */
     public List<String> notes() {
         List<String> notes = new ArrayList<>(unused == Severity.NOTE ? unusedSuppositions() : List.of());
-        List<String> real = realRuns();
+        List<String> real = realRuns.lines();
         if (!real.isEmpty()) {
-            notes.add("Replaced, but ran their real code on threads of no scene: " + String.join("; ", real));
+            notes.add(RealRuns.TITLE + ": " + String.join("; ", real));
         }
         return notes;
     }
@@ -433,19 +377,7 @@ public final class SceneState {
             }
             closed = true;
         }
-        OPEN.remove(this);
-        seat.scene = null;
-        if (seat.outer != null) {
-            NESTED.decrementAndGet();
-        }
-        if (CURRENT.get() == seat) {
-            SceneState around = outer();
-            if (around == null) {
-                CURRENT.remove();
-            } else {
-                CURRENT.set(around.seat);
-            }
-        }
+        seat.leave(this);
         Replacements.end(this);
         return verdict();
     }

@@ -11,6 +11,7 @@ import dev.zelotype.engine.pattern.Reading;
 import dev.zelotype.engine.weave.Guard;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandle;
+import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.util.Arrays;
@@ -55,7 +56,7 @@ public final class Told extends Participant {
 
     /** What it is told and asked in the scene to which a call on this thread belongs. */
     private Part partOfCall() {
-        return scene.isOpenScene() && !SceneState.anyNested() ? ownPart : part(scene.ofCall());
+        return scene.isOpenScene() && !Seat.anyNested() ? ownPart : part(scene.ofCall());
     }
 
     /** What it is told and asked in the scene in which a statement on this thread is made. */
@@ -269,7 +270,7 @@ public final class Told extends Participant {
     }
 
     boolean hasReal(DoubledMethod method) {
-        return !method.isConstructor() && (real != null || method.hasCode());
+        return real != null || method.hasCode();
     }
 
     /** Runs the real object's code, or the doubled type's own on this double. */
@@ -278,12 +279,14 @@ public final class Told extends Participant {
         if (real == null) {
             return doubleClass().runOwnCode(method, self, arguments);
         }
-        if (doubleClass().isWoven()) {
+        if (doubleClass().isWoven() && !method.isConstructor()) {
             return runWoven(method, arguments);
         }
         try {
             method.executable().setAccessible(true);
-            return ((Method) method.executable()).invoke(real, arguments);
+            return method.executable() instanceof Constructor<?> constructor
+                    ? Guard.outside(() -> constructor.newInstance(arguments))
+                    : ((Method) method.executable()).invoke(real, arguments);
         } catch (InvocationTargetException e) {
             throw e.getCause();
         }

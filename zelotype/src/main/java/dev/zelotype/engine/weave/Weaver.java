@@ -138,34 +138,39 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
     }
 
-    /** Weaves the calls of static methods and constructors in all classes that are not the JDK's, now and as they load. */
-    public synchronized void weaveSites(Collection<? extends Executable> executables) {
-        Set<Site> fresh = new HashSet<>();
+    /**
+     * Weaves the calls of static methods and constructors in all classes that are not the JDK's, now and as they load.
+     *
+     * @return those of which the current thread will make a call in a method that it is in already, which the JVM does not
+     *     change any more, with the place of that call
+     */
+    public synchronized Map<Executable, String> weaveSites(Collection<? extends Executable> executables) {
+        Map<Site, Executable> fresh = new HashMap<>();
         for (Executable executable : executables) {
             Site site = siteOf(executable);
             if (sites.add(site)) {
-                fresh.add(site);
+                fresh.put(site, executable);
             }
         }
         if (fresh.isEmpty()) {
-            return;
+            return Map.of();
         }
         List<Class<?>> callers = new ArrayList<>();
         for (Class<?> type : instrumentation.getAllLoadedClasses()) {
-            if (isUsers(type) && SiteIndex.mayCall(type, fresh)) {
+            if (isUsers(type) && SiteIndex.mayCall(type, fresh.keySet())) {
                 callers.add(type);
             }
         }
+        // Asked before they are woven, since the JVM forgets the lines of code that goes on in its old form.
+        Map<Executable, String> running = new HashMap<>();
+        fresh.forEach((site, executable) -> {
+            String place = RunningCalls.toCome(callers, Set.of(site));
+            if (place != null) {
+                running.put(executable, place);
+            }
+        });
         retransformSites(callers);
-        String running = RunningCalls.toCome(callers, fresh);
-        if (running != null) {
-            throw new MisuseException(
-                    "The call at " + running
-                            + " would run the real code: it stands in a method that runs already, and the"
-                            + " JVM does not change that any more.",
-                    "open the scene before that method begins (with @WithDoubles, or in a @BeforeEach), or put the call into"
-                            + " a method of its own");
-        }
+        return running;
     }
 
     private static Site siteOf(Executable executable) {
