@@ -1,0 +1,32 @@
+package dev.zelotype.jvm;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** A JVM of its own that runs a class of the tests. */
+final class Child {
+
+    private Child() {}
+
+    /** Runs a class with options for the JVM, then arguments behind {@code --}; gives what it printed. */
+    static String run(Class<?> main, String... words) throws IOException, InterruptedException {
+        List<String> all = Arrays.asList(words);
+        int split = all.contains("--") ? all.indexOf("--") : all.size();
+        List<String> command = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+        command.addAll(all.subList(0, split));
+        command.addAll(List.of("-XX:+EnableDynamicAgentLoading", "-cp", System.getProperty("java.class.path")));
+        command.add(main.getName());
+        command.addAll(all.subList(Math.min(all.size(), split + 1), all.size()));
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(printed).isZero();
+        return printed;
+    }
+}

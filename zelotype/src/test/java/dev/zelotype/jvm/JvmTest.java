@@ -1,0 +1,86 @@
+package dev.zelotype.jvm;
+
+import static dev.zelotype.Zelotype.suppose;
+import static dev.zelotype.Zelotype.verify;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.zelotype.Scene;
+import dev.zelotype.engine.weave.Agent;
+import dev.zelotype.observatory.Hardware.SiderealClock;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.jar.Attributes;
+import java.util.jar.JarOutputStream;
+import java.util.jar.Manifest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * What replacing does to a whole JVM: nothing stays in memory, nothing is disturbed, and what runs for real is said.
+ */
+class JvmTest {
+
+    /** Run with {@code -Dzelotype.scenes=100000} for the full length. */
+    private static final String SCENES = System.getProperty("zelotype.scenes", "3000");
+
+    @ParameterizedTest
+    @ValueSource(strings = {"interface", "class", "final", "record", "enum", "static", "constructor", "spy", "thread"})
+    void scenes_are_let_go(String sort) throws Exception {
+        assertThat(Child.run(Scenes.class, "-Xmx64m", "-XX:+UseSerialGC", "--", sort, SCENES))
+                .contains("done");
+    }
+
+    @Test
+    void class_loaders_go_with_their_classes() throws Exception {
+        // The last one may still be held by the thread that used it.
+        assertThat(Child.run(Loaders.class, "-Xmx64m", "-XX:+UseSerialGC"))
+                .containsPattern("\\b[01] of 20 loaders kept");
+    }
+
+    @Test
+    void two_copies_of_the_library_do_not_disturb_each_other() throws Exception {
+        assertThat(Child.run(TwoCopies.class).lines().filter(line -> !line.startsWith("WARNING")))
+                .containsExactly("{one=0} {two=0} two 3", "two 3", "real true");
+    }
+
+    @Test
+    void the_agent_leaves_no_foreign_object_in_the_properties(@TempDir Path folder) throws Exception {
+        Path jar = folder.resolve("agent.jar");
+        Manifest manifest = new Manifest();
+        manifest.getMainAttributes().put(Attributes.Name.MANIFEST_VERSION, "1.0");
+        manifest.getMainAttributes().putValue("Premain-Class", Agent.class.getName());
+        manifest.getMainAttributes().putValue("Can-Retransform-Classes", "true");
+        manifest.getMainAttributes().putValue("Can-Redefine-Classes", "true");
+        try (OutputStream file = Files.newOutputStream(jar)) {
+            new JarOutputStream(file, manifest).close();
+        }
+        for (String option : new String[] {"-javaagent:" + jar, "-Dnone=1"}) {
+            assertThat(Child.run(Agents.class, option).lines().filter(line -> !line.startsWith("WARNING")))
+                    .containsExactly("7/6/5", "true");
+        }
+    }
+
+    @Test
+    void what_ran_for_real_on_threads_of_no_scene_is_said() throws Exception {
+        ExecutorService pool = Executors.newSingleThreadExecutor(task -> new Thread(null, task, "old pool", 0, false));
+        pool.submit(() -> {}).get();
+        try (Scene scene = Scene.open()) {
+            suppose(SiderealClock::now).returns(7L);
+            pool.submit(SiderealClock::now).get();
+            pool.submit(SiderealClock::now).get();
+            assertThatThrownBy(() -> verify(SiderealClock::now).once())
+                    .hasMessageContaining("Replaced, but ran their real code on threads of no scene")
+                    .hasMessageContaining("SiderealClock.now() on old pool, 2 calls")
+                    .hasMessageContaining("scene.everywhere()");
+            assertThat(scene.notes()).anyMatch(note -> note.contains("SiderealClock.now() on old pool, 2 calls"));
+        } finally {
+            pool.shutdown();
+        }
+    }
+}

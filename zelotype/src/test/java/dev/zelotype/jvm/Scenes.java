@@ -1,0 +1,103 @@
+package dev.zelotype.jvm;
+
+import static dev.zelotype.Zelotype.spy;
+import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.suppose;
+import static dev.zelotype.Zelotype.verify;
+
+import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
+import dev.zelotype.observatory.Hardware.Gain;
+import dev.zelotype.observatory.Hardware.Reading;
+import dev.zelotype.observatory.Hardware.SerialLink;
+import dev.zelotype.observatory.Hardware.SiderealClock;
+import dev.zelotype.observatory.Machinery.Stepper;
+import dev.zelotype.observatory.Observatory.NightLog;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Opens very many scenes of one sort, each with a large argument, in a JVM with little memory.
+ */
+final class Scenes {
+
+    private static final int LARGE = 100_000;
+
+    /** What a thread that is born in a scene and never ends keeps of it. */
+    private static final List<Thread> LASTING = new ArrayList<>();
+
+    private Scenes() {}
+
+    public static void main(String[] arguments) throws InterruptedException {
+        int scenes = Integer.parseInt(arguments[1]);
+        for (int i = 0; i < scenes; i++) {
+            try (Scene scene = Scene.open(SceneSettings.defaults().linesOfCalls(0))) {
+                one(arguments[0], i);
+                scene.conversationText();
+            }
+        }
+        System.out.println("done");
+        System.exit(0);
+    }
+
+    private static void one(String sort, int number) {
+        String large = "x".repeat(LARGE);
+        switch (sort) {
+            case "interface" -> {
+                NightLog log = spy(NightLog.class);
+                log.note(large);
+                verify(log::append).never();
+            }
+            case "class" -> {
+                Stepper stepper = stub(Stepper.class);
+                suppose(stepper::describe).returns(large);
+                stepper.describe();
+            }
+            case "final" -> {
+                SerialLink link = stub(SerialLink.class);
+                suppose(link::send).returns(3);
+                link.send(large);
+            }
+            case "record" -> {
+                Reading reading = stub(Reading.class, large);
+                suppose(reading::doubled).returns(number);
+                reading.doubled();
+            }
+            case "enum" -> {
+                suppose(spy(Gain.HIGH, large)::factor).returns(number);
+                Gain.HIGH.factor();
+            }
+            case "static" -> {
+                suppose((String site) -> SiderealClock.offset(site, 3)).returns(5L);
+                SiderealClock.offset(large, 3);
+            }
+            case "constructor" -> {
+                suppose((String port) -> new SerialLink(port)).returns(stub(SerialLink.class));
+                new SerialLink(large);
+            }
+            case "spy" -> {
+                SerialLink link = spy(new SerialLink("tty"));
+                link.send(large);
+            }
+            case "thread" -> {
+                NightLog log = spy(NightLog.class);
+                log.note(large);
+                if (number % 10 == 0 && LASTING.size() < 100) {
+                    Thread thread = new Thread(Scenes::waitForEver);
+                    thread.setDaemon(true);
+                    thread.start();
+                    LASTING.add(thread);
+                }
+            }
+            default -> throw new IllegalArgumentException(sort);
+        }
+    }
+
+    private static void waitForEver() {
+        try {
+            Thread.sleep(Long.MAX_VALUE);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}
