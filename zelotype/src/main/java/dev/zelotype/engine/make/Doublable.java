@@ -31,13 +31,27 @@ final class Doublable {
             return new Reason("it is an enum", "use one of its constants, or spy on one with spy(CONSTANT)");
         } else if (type.isRecord()) {
             return new Reason("it is a record, a plain value", "make a real one");
-        } else if (type.isSealed()) {
+        } else if (type.isSealed() && open(type) == null) {
             return new Reason(
                     "it is sealed and permits " + permitted(type) + " only", "double one of those, or make a real one");
         } else if (type.isHidden()) {
             return new Reason("it is a hidden class, which has no name to refer to", "double one of its interfaces");
         } else if (Modifier.isFinal(type.getModifiers())) {
             return new Reason("it is a final class", "double an interface that it implements, or use a real one");
+        }
+        return null;
+    }
+
+    /** What to double in place of a sealed type: the first that it permits and that is open to anybody; null if none is. */
+    static @Nullable Class<?> open(Class<?> type) {
+        if (!type.isSealed()) {
+            return reason(type) == null ? type : null;
+        }
+        for (Class<?> permitted : type.getPermittedSubclasses()) {
+            Class<?> open = open(permitted);
+            if (open != null) {
+                return open;
+            }
         }
         return null;
     }

@@ -29,6 +29,8 @@ public final class DoubleClass {
     private final Class<?> generated;
     private final DoubledMethod[] methods;
     private final MethodTable table;
+    private final List<DoubledMethod> finals;
+    private volatile boolean finalsAsk;
     private final Instances instances;
     private final MethodHandle[] ownCode;
     private volatile @Nullable List<String> signatures;
@@ -38,7 +40,10 @@ public final class DoubleClass {
         this.variableName = VariableNames.of(doubledType);
         this.generated = generated;
         this.table = table;
-        this.methods = table.methods().toArray(new DoubledMethod[0]);
+        List<DoubledMethod> all = new ArrayList<>(table.methods());
+        this.finals = table.finals();
+        all.addAll(finals);
+        this.methods = all.toArray(new DoubledMethod[0]);
         this.instances = instances;
         this.ownCode = new MethodHandle[methods.length];
     }
@@ -126,6 +131,11 @@ public final class DoubleClass {
         return instances.construct(participant, arguments);
     }
 
+    /** The class that the doubles extend. */
+    public Class<?> superclass() {
+        return isWoven() ? doubledType : generated.getSuperclass();
+    }
+
     public Class<?> doubledType() {
         return doubledType;
     }
@@ -154,6 +164,9 @@ public final class DoubleClass {
         if (known == null) {
             known = new ArrayList<>();
             for (DoubledMethod method : methods) {
+                if (isFinal(method) && !finalsAsk) {
+                    continue;
+                }
                 if (method.executable().getDeclaringClass() != Object.class) {
                     known.add(method.signature());
                 }
@@ -164,7 +177,37 @@ public final class DoubleClass {
     }
 
     public @Nullable DoubledMethod find(String name, String descriptor) {
-        return table.find(name, descriptor);
+        DoubledMethod found = table.find(name, descriptor);
+        return found == null && finalsAsk ? findFinal(name, descriptor) : found;
+    }
+
+    /** A final method of the doubled class, which answers for its doubles only if it is woven. */
+    public @Nullable DoubledMethod findFinal(String name, String descriptor) {
+        for (DoubledMethod method : finals) {
+            if (method.name().equals(name) && method.descriptor().equals(descriptor)) {
+                return method;
+            }
+        }
+        return null;
+    }
+
+    /** The final methods of the doubled class. */
+    public List<DoubledMethod> finals() {
+        return finals;
+    }
+
+    /** From now on the final methods of the doubled class ask before they run. */
+    public void finalsAsk() {
+        finalsAsk = true;
+    }
+
+    public boolean doFinalsAsk() {
+        return finalsAsk;
+    }
+
+    /** Whether a method is the doubled class's own, which asks itself, and none that the class of doubles overrides. */
+    public boolean isFinal(DoubledMethod method) {
+        return method.index() >= methods.length - finals.size();
     }
 
     /** A method of the doubled type that no double can answer, because it is final, private or hidden. */

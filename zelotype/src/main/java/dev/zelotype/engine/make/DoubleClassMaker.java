@@ -39,15 +39,16 @@ final class DoubleClassMaker {
     static DoubleClass make(List<Class<?>> types) {
         Class<?> superclass = Object.class;
         List<Class<?>> interfaces = new ArrayList<>();
-        for (Class<?> type : types) {
-            Doublable.check(type);
+        for (Class<?> wanted : types) {
+            Doublable.check(wanted);
+            Class<?> type = Doublable.open(wanted);
             if (type.isInterface()) {
                 interfaces.add(type);
             } else {
                 superclass = type;
             }
         }
-        Class<?> host = host(types);
+        Class<?> host = host(types.size() == 1 ? List.of(Doublable.open(types.get(0))) : types);
         if (isOpenToUs(host)) {
             Class<?> linked = types.size() == 1 ? LinkedClass.beside(host) : null;
             return linked == null

@@ -20,6 +20,8 @@ final class MethodTable {
     private final Map<String, DoubledMethod> byDescriptor = new HashMap<>();
     private final Map<String, List<DoubledMethod>> byParameters = new HashMap<>();
     private final Map<String, Method> fixed = new HashMap<>();
+    /** Those of the fixed methods that ask before they run once their class is woven. */
+    private final List<Method> finals = new ArrayList<>();
     /** What the compiler's bridges call: the key of the real method, by that of the bridge. */
     private final Map<String, String> bridged = new HashMap<>();
 
@@ -56,6 +58,15 @@ final class MethodTable {
 
     List<DoubledMethod> methods() {
         return methods;
+    }
+
+    /** The final methods of the superclass, numbered behind the others. */
+    List<DoubledMethod> finals() {
+        List<DoubledMethod> numbered = new ArrayList<>();
+        for (Method method : finals) {
+            numbered.add(new DoubledMethod(methods.size() + numbered.size(), method));
+        }
+        return numbered;
     }
 
     @Nullable
@@ -110,6 +121,14 @@ final class MethodTable {
                 && !method.getDeclaringClass().getPackageName().equals(home);
         if (Modifier.isFinal(modifiers) || Modifier.isPrivate(modifiers) || hidden) {
             fixed.put(key, method);
+            boolean weavable = Modifier.isFinal(modifiers)
+                    && !Modifier.isPrivate(modifiers)
+                    && !Modifier.isNative(modifiers)
+                    && !method.isSynthetic()
+                    && !Jdk.has(method.getDeclaringClass());
+            if (weavable) {
+                finals.add(method);
+            }
         } else {
             addOrBridge(method, key);
         }

@@ -30,6 +30,9 @@ public final class PatternReader {
         /** Whether a method or constructor of a class could be replaced at all; nothing is done to the class yet. */
         boolean canReplace(Class<?> type, String name, String descriptor);
 
+        /** Lets the final methods of a doubled class ask before they run, if this JVM lets them be woven. */
+        void doubleFinals(Participant participant);
+
         /** Gives the participant for a class; replaces the class and this method of it now if that is allowed. */
         Participant of(Class<?> type, String name, String descriptor);
     }
@@ -109,6 +112,7 @@ public final class PatternReader {
                     "make a double, such as stub(" + form.owner().getSimpleName()
                             + ".class), give it to the subject, and use it in the pattern");
         }
+        doubleFinal(participant, form.methodName(), form.methodDescriptor());
         refuseFixed(participant, form.methodName(), form.methodDescriptor());
         DoubledMethod method = participant.doubleClass().find(form.methodName(), form.methodDescriptor());
         if (method == null) {
@@ -164,6 +168,14 @@ public final class PatternReader {
                 "wrap it in an interface of your own, and give the subject a double of that");
     }
 
+    /** A pattern that names a final method of a doubled class has it woven. */
+    private void doubleFinal(Participant participant, String name, String descriptor) {
+        if (participant.doubleClass().find(name, descriptor) == null
+                && participant.doubleClass().findFinal(name, descriptor) != null) {
+            classes.doubleFinals(participant);
+        }
+    }
+
     static void refuseFixed(Participant participant, String name, String descriptor) {
         if (participant.doubleClass().find(name, descriptor) == null
                 && participant.doubleClass().fixed(name, descriptor) != null) {
@@ -188,7 +200,7 @@ public final class PatternReader {
     }
 
     private Written readLambda() {
-        Call last = LambdaReader.read(form);
+        Call last = LambdaReader.read(form, this::doubleFinal);
         List<Call> calls = new ArrayList<>();
         for (Call call = last; call != null; call = call.before()) {
             calls.add(0, call);

@@ -79,7 +79,7 @@ final class Chains {
     private static final class InBetween extends Supposition {
 
         InBetween(CallPattern link) {
-            super("suppose", link);
+            super("suppose", new Written(link, null));
         }
 
         @Override

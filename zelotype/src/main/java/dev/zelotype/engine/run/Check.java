@@ -4,7 +4,6 @@ import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.journal.CallRecord;
 import dev.zelotype.engine.journal.MethodLog;
-import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
@@ -25,8 +24,8 @@ public final class Check extends Statement {
     private Count count = Count.ONCE;
     private long found;
 
-    private Check(String verb, CallPattern pattern) {
-        super(verb, pattern);
+    private Check(String verb, Written written) {
+        super(verb, written);
         refuseIfNotRecorded();
         refuseIfUnheard();
         if (!scene().isOpenScene()) {

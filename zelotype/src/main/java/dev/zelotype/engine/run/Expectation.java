@@ -31,8 +31,8 @@ public final class Expectation extends Supposition {
     /** A call that was counted while the sentence was being written. */
     record Taken(Part part, DoubledMethod method, @Nullable CallRecord call, Object[] arguments) {}
 
-    private Expectation(CallPattern pattern) {
-        super("expect", pattern);
+    private Expectation(Written written) {
+        super("expect", written);
         refuseIfNotRecorded();
     }
 

@@ -67,6 +67,11 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         }
 
         @Override
+        public void doubleFinals(Participant participant) {
+            Replacements.doubleFinals(participant.doubleClass());
+        }
+
+        @Override
         public Participant of(Class<?> type, String name, String descriptor) {
             Told told = Replacements.of(type, mayBegin);
             DoubledMethod method = told.doubleClass().find(name, descriptor);
@@ -258,7 +263,11 @@ final class Replacements implements Decider, WovenClasses.Weaving {
             return null;
         }
         try {
-            Participant single = self == null ? null : InPlace.participantOf(self);
+            Participant single = self == null ? null : DoubleClass.participantOf(self);
+            if (single != null && !single.doubleClass().isWoven()) {
+                DoubledMethod itsFinal = single.doubleClass().findFinal(method.name(), method.descriptor());
+                return itsFinal == null ? null : new Object[] {single.apply(itsFinal.index(), arguments)};
+            }
             DoubledMethod ofSingle = find(single, method);
             Told whole = whole(method, self);
             DoubledMethod ofWhole = find(whole, method);
@@ -337,6 +346,19 @@ final class Replacements implements Decider, WovenClasses.Weaving {
                             + " does not change that any more.",
                     "open the scene before that method begins (with @WithDoubles, or in a @BeforeEach), or put the call into"
                             + " a method of its own");
+        }
+    }
+
+    /** Weaves the final methods of a doubled class for the current scene. */
+    private static void doubleFinals(DoubleClass type) {
+        begin(type.superclass(), "A final method of " + type.doubledType().getSimpleName());
+        type.finalsAsk();
+    }
+
+    /** As {@link #doubleFinals}, where an agent is there already: nobody waits for one just to be on the safe side. */
+    static void doubleFinalsIfReady(DoubleClass type) {
+        if (!type.finals().isEmpty() && SceneState.current() != null && Weaver.isReady()) {
+            doubleFinals(type);
         }
     }
 

@@ -8,6 +8,7 @@ import dev.zelotype.engine.journal.CallRecord.Ending;
 import dev.zelotype.engine.journal.Journal;
 import dev.zelotype.engine.journal.MethodLog;
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
@@ -153,6 +154,7 @@ public final class SceneState {
             names.put(name, taken);
         }
         taken[0]++;
+        Replacements.doubleFinalsIfReady(making.type());
         Told told = new Told(name, making.name() == null ? taken[0] : 1, making, this);
         doubles.add(told);
         return told;
@@ -295,6 +297,7 @@ public final class SceneState {
                         "Supposed, but not needed by any call",
                         unused == Severity.IGNORE ? List.of() : unusedSuppositions())
                 .section(RealRuns.TITLE, realRuns.lines())
+                .section("Final methods, which run their real code", unaskedFinals())
                 .section("Calls that reached doubles of closed scenes", Strays.take());
     }
 
@@ -353,6 +356,21 @@ public final class SceneState {
 
     RealRuns realRuns() {
         return realRuns;
+    }
+
+    /** The final methods of doubled classes that no double can answer, since nothing wove them. */
+    private synchronized List<String> unaskedFinals() {
+        List<String> lines = new ArrayList<>();
+        for (Told told : doubles) {
+            if (!told.doubleClass().isWoven() && !told.doubleClass().doFinalsAsk()) {
+                for (DoubledMethod method : told.doubleClass().finals()) {
+                    lines.add(told.name() + "." + method.signature()
+                            + " is final: a call of it ran its real code. Start the JVM with the agent, or name it in a"
+                            + " pattern");
+                }
+            }
+        }
+        return lines;
     }
 
     /** What is worth knowing, though it is not wrong. */

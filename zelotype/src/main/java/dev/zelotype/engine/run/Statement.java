@@ -24,18 +24,25 @@ public abstract class Statement {
     private volatile CallPattern pattern;
     private boolean fixed;
 
-    Statement(String verb, CallPattern pattern) {
+    Statement(String verb, Written written) {
         this.verb = verb;
-        this.pattern = pattern;
+        this.pattern = written.pattern();
         this.told = (Told) pattern.participant();
         this.part = told.partOfStatement();
-        this.frame = Lines.caller();
+        this.frame = written.frame();
         refuseIfClosed();
     }
 
+    /** A pattern, and where in the test it is written. */
+    record Written(CallPattern pattern, @Nullable StackFrame frame) {}
+
     /** Reads a pattern; a chain becomes a pattern on the double at its end. */
-    static CallPattern read(Serializable shape, boolean mayMakeLinks) {
-        return Chains.resolve(PatternReader.read(shape, new Replacements.ForPatterns(mayMakeLinks)), mayMakeLinks);
+    static Written read(Serializable shape, boolean mayMakeLinks) {
+        // Looked up first: reading may weave the very method that makes the statement, and its lines are gone then.
+        StackFrame frame = Lines.caller();
+        return new Written(
+                Chains.resolve(PatternReader.read(shape, new Replacements.ForPatterns(mayMakeLinks)), mayMakeLinks),
+                frame);
     }
 
     public final void with(@Nullable Object... values) {

@@ -4,7 +4,6 @@ import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.util.Arrays;
@@ -25,8 +24,8 @@ public class Supposition extends Statement {
     private volatile Step[] steps = NONE;
     private volatile boolean used;
 
-    Supposition(String verb, CallPattern pattern) {
-        super(verb, pattern);
+    Supposition(String verb, Written written) {
+        super(verb, written);
     }
 
     public static Supposition of(Serializable shape) {

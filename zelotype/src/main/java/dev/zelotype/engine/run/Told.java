@@ -90,8 +90,7 @@ public final class Told extends Participant {
     private @Nullable Object answer(DoubledMethod method, Object[] arguments) throws Throwable {
         Part part = partOfCall();
         MethodState state = part.state(method);
-        CallRecord call =
-                part.scene().record(state.log(), arguments, doubleClass().isWoven() && method.asksItself());
+        CallRecord call = part.scene().record(state.log(), arguments, asksItself(method));
         Supposition told = null;
         try {
             told = statementFor(part, state, call, arguments);
@@ -106,6 +105,11 @@ public final class Told extends Participant {
             threw(call, e);
             throw e;
         }
+    }
+
+    /** Whether the called method itself stands on the stack, since it asked. */
+    private boolean asksItself(DoubledMethod method) {
+        return doubleClass().isWoven() ? method.asksItself() : doubleClass().isFinal(method);
     }
 
     /** The statement that speaks of a call: an expectation that is met, or else, and for its answer, a supposition. */
@@ -149,7 +153,7 @@ public final class Told extends Participant {
             return end(call, Ending.DEFAULTED, emptyValue(method));
         }
         Step step = told.next();
-        Object answer = doubleClass().isWoven()
+        Object answer = doubleClass().isWoven() || doubleClass().isFinal(method)
                 ? Guard.outside(() -> step.take(this, method, arguments, told.pattern()))
                 : step.take(this, method, arguments, told.pattern());
         return end(call, step.isReal() ? Ending.REAL : Ending.ANSWERED, answer);
@@ -203,7 +207,7 @@ public final class Told extends Participant {
                 return end(call, Ending.DEFAULTED, emptyValue(method));
             case OWN_CODE:
                 if (method.hasCode()) {
-                    return end(call, Ending.REAL, doubleClass().runOwnCode(method, self, arguments));
+                    return end(call, Ending.REAL, runOwn(method, arguments));
                 }
                 throw part.scene().refuse(call, Refusals.notImplemented(this, method, arguments));
             case REFUSED:
@@ -277,7 +281,7 @@ public final class Told extends Participant {
     @Nullable
     Object runReal(DoubledMethod method, Object[] arguments) throws Throwable {
         if (real == null) {
-            return doubleClass().runOwnCode(method, self, arguments);
+            return runOwn(method, arguments);
         }
         if (doubleClass().isWoven() && !method.isConstructor()) {
             return runWoven(method, arguments);
@@ -290,6 +294,18 @@ public final class Told extends Participant {
         } catch (InvocationTargetException e) {
             throw e.getCause();
         }
+    }
+
+    /** Runs the doubled type's own code; a final method, which asks before it runs, is let through. */
+    private @Nullable Object runOwn(DoubledMethod method, Object[] arguments) throws Throwable {
+        if (!doubleClass().isFinal(method)) {
+            return doubleClass().runOwnCode(method, self, arguments);
+        }
+        MethodHandle code = doubleClass().ownCode(method);
+        return Guard.outside(() -> {
+            Guard.let(method.executable());
+            return (Object) code.invokeExact(self, arguments);
+        });
     }
 
     /** Lets the call through the head of its own woven method. */

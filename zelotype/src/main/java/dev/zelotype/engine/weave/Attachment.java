@@ -41,7 +41,7 @@ final class Attachment {
         return known;
     }
 
-    private static @Nullable Instrumentation known() {
+    static @Nullable Instrumentation known() {
         try {
             // The agent's class is the system class loader's, even where this library is another loader's.
             return (Instrumentation) ClassLoader.getSystemClassLoader()

@@ -101,6 +101,11 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return only;
     }
 
+    /** Whether an agent is there, so that weaving needs none to be attached first. */
+    public static boolean isReady() {
+        return Attachment.known() != null;
+    }
+
     /** Somebody begins to replace something. */
     public synchronized void begin() {
         users++;
