@@ -35,9 +35,7 @@ final class Settings {
 
     static SceneSettings of(ExtensionContext context) {
         refuseUnknown();
-        SceneSettings settings = SceneSettings.defaults()
-                .titled(title(context))
-                .inTest(context.getRequiredTestClass());
+        SceneSettings settings = SceneSettings.defaults().titled(title(context)).inTest(context.getRequiredTestClass());
         WithDoubles annotation = annotation(context);
         String unused = annotation.unused().length > 0
                 ? annotation.unused()[0].name()

@@ -4,9 +4,11 @@ import static dev.zelotype.Zelotype.recorded;
 import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
 import static dev.zelotype.Zelotype.verify;
+import static java.time.Duration.ofSeconds;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.junit.WithDoubles;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** What cannot be injected: a static clock, and a link that the subject builds itself. */
@@ -37,5 +39,22 @@ class FocusSweepTest {
         assertThat(new FocusSweep().sharpest(3)).isEqualTo("step 1 at 1");
 
         assertThat(recorded(link::send)).containsExactly("FOCUS 0", "FOCUS 1", "FOCUS 2");
+    }
+
+    /** Makes what it needs itself. */
+    static final class Night {
+        String first(SkyTarget target) {
+            return new ExposurePlan().timeFor(target).toSeconds() + " s, " + new Random().nextInt(100);
+        }
+    }
+
+    @Test
+    void ordinary_classes_and_those_of_the_jdk_are_given_by_the_test() {
+        ExposurePlan plan = stub(ExposurePlan.class);
+        suppose(plan::timeFor).returns(ofSeconds(90));
+        suppose(() -> new ExposurePlan()).returns(plan);
+        suppose(() -> new Random()).returns(new Random(42));
+
+        assertThat(new Night().first(new SkyTarget("Harrow-2", 47))).isEqualTo("90 s, " + new Random(42).nextInt(100));
     }
 }

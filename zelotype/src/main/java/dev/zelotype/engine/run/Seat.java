@@ -6,8 +6,8 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A place in a scene, for the thread that opens it and for threads started from there. It is cleared when the scene closes, so
- * that threads born in the scene do not keep it. Scenes may close in any order, on any thread.
+ * A place in a scene, for the thread that opens it and for threads started from there. It is cleared when the scene closes,
+ * so that threads born in the scene do not keep it. Scenes may close in any order, on any thread.
  */
 final class Seat {
 
