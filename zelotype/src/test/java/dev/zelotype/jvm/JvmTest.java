@@ -19,6 +19,7 @@ import java.util.jar.Manifest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
@@ -64,6 +65,19 @@ class JvmTest {
             assertThat(Child.run(Agents.class, option).lines().filter(line -> !line.startsWith("WARNING")))
                     .containsExactly("7/6/5", "true");
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "--limit-modules=java.base,jdk.unsupported | rate 15 | lacks the module java.instrument",
+                "--limit-modules=java.base,java.instrument | lacks the module jdk.unsupported | jlink --add-modules",
+                "-XX:+DisableAttachMechanism | rate 15 | could not be attached (com.sun.tools.attach.AttachNotSupported"
+            })
+    void a_jvm_that_lacks_something_says_what_and_how_to_add_it(String option, String one, String other)
+            throws Exception {
+        assertThat(Child.run(Poor.class, option)).contains(one, other);
     }
 
     @Test

@@ -1,21 +1,24 @@
 package dev.zelotype.engine.make;
 
+import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Field;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Objects without a constructor call.
  */
 public final class Allocation {
 
-    private static final MethodHandle ALLOCATE = allocator();
+    /** Null where the JVM lacks the module that offers it. */
+    private static final @Nullable MethodHandle ALLOCATE = allocator();
 
     private Allocation() {}
 
     /** Reached by reflection, since the compiler warns about the class that offers it and cannot be told not to. */
-    private static MethodHandle allocator() {
+    private static @Nullable MethodHandle allocator() {
         try {
             Class<?> unsafe = Class.forName("sun.misc.Unsafe");
             Field field = unsafe.getDeclaredField("theUnsafe");
@@ -24,11 +27,17 @@ public final class Allocation {
                     .findVirtual(unsafe, "allocateInstance", MethodType.methodType(Object.class, Class.class))
                     .bindTo(field.get(null));
         } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException("This JVM does not offer objects without constructors.", e);
+            return null;
         }
     }
 
     public static Object allocate(Class<?> type) throws InstantiationException {
+        if (ALLOCATE == null) {
+            throw new MisuseException(
+                    "No double can be made here: this JVM lacks the module jdk.unsupported.",
+                    "add it to the run-time image (jlink --add-modules jdk.unsupported), or start the JVM with"
+                            + " --add-modules jdk.unsupported");
+        }
         try {
             return (Object) ALLOCATE.invokeExact(type);
         } catch (InstantiationException | RuntimeException | Error e) {

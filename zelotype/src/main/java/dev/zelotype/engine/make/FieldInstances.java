@@ -45,6 +45,8 @@ final class FieldInstances implements DoubleClass.Instances {
             Object made = Allocation.allocate(generated);
             setter.invokeExact(made, (BiFunction<?, ?, ?>) receiver);
             return made;
+        } catch (MisuseException e) {
+            throw e;
         } catch (Throwable e) {
             throw new IllegalStateException("A double could not be made: " + generated, e);
         }

@@ -12,6 +12,7 @@ import dev.zelotype.engine.pattern.PatternReader;
 import dev.zelotype.engine.pattern.Reading;
 import dev.zelotype.engine.weave.Decider;
 import dev.zelotype.engine.weave.Guard;
+import dev.zelotype.engine.weave.Weavable;
 import dev.zelotype.engine.weave.Weaver;
 import dev.zelotype.engine.weave.WovenMethod;
 import dev.zelotype.error.MisuseException;
@@ -63,7 +64,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
 
         @Override
         public boolean canReplace(Class<?> type, String name, String descriptor) {
-            return Weaver.isWeavable(type, name, descriptor);
+            return Weavable.calls(type, name, descriptor);
         }
 
         @Override
@@ -85,7 +86,24 @@ final class Replacements implements Decider, WovenClasses.Weaving {
     }
 
     private static Weaver weaver() {
-        return Weaver.get(ONLY);
+        try {
+            return Weaver.get(ONLY);
+        } catch (NoClassDefFoundError e) {
+            throw new MisuseException(
+                    "Nothing can be replaced here: this JVM lacks the module java.instrument.",
+                    "add it to the run-time image (jlink --add-modules java.instrument), or start the JVM with"
+                            + " --add-modules java.instrument",
+                    e);
+        }
+    }
+
+    private static boolean isReady() {
+        try {
+            return Weaver.isReady();
+        } catch (NoClassDefFoundError e) {
+            // Without the module that agents need there is none.
+            return false;
+        }
     }
 
     /** Whether a class could be woven; the JDK's own and generated ones are left alone. */
@@ -213,7 +231,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
 
     @Override
     public boolean canWeave(Method method) {
-        return Jdk.has(method.getDeclaringClass()) ? Weaver.isSite(method) : Weaver.isWeavable(method);
+        return Jdk.has(method.getDeclaringClass()) ? Weavable.site(method) : Weavable.method(method);
     }
 
     @Override
@@ -326,7 +344,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         List<Executable> replaced = new ArrayList<>();
         for (Executable named : PatternReader.replacedBy(test)) {
             boolean atSite = named instanceof Constructor || Jdk.has(named.getDeclaringClass());
-            if (atSite && !(named instanceof Method method && !Weaver.isSite(method))) {
+            if (atSite && !(named instanceof Method method && !Weavable.site(method))) {
                 replaced.add(named);
             }
         }
@@ -357,7 +375,7 @@ final class Replacements implements Decider, WovenClasses.Weaving {
 
     /** As {@link #doubleFinals}, where an agent is there already: nobody waits for one just to be on the safe side. */
     static void doubleFinalsIfReady(DoubleClass type) {
-        if (!type.finals().isEmpty() && SceneState.current() != null && Weaver.isReady()) {
+        if (!type.finals().isEmpty() && SceneState.current() != null && isReady()) {
             doubleFinals(type);
         }
     }

@@ -73,7 +73,7 @@ final class Attachment {
                 throw new MisuseException(
                         "Static methods, constructors and final classes cannot be replaced here: the agent"
                                 + " could not be attached ("
-                                + said.lines().findFirst().orElse("no reason given") + ").",
+                                + rootOf(said) + ").",
                         CURE);
             }
         } catch (IOException e) {
@@ -85,6 +85,17 @@ final class Attachment {
         } finally {
             delete(jar);
         }
+    }
+
+    /** The innermost cause in a stack trace, which says more than the reflection around it. */
+    private static String rootOf(String said) {
+        String root = "no reason given";
+        for (String line : said.lines().toList()) {
+            if (line.startsWith("Caused by: ") || root.equals("no reason given")) {
+                root = line.replaceFirst("^(Caused by: |Exception in thread \"main\" )", "");
+            }
+        }
+        return root;
     }
 
     private static void delete(@Nullable Path jar) {

@@ -5,12 +5,10 @@ import dev.zelotype.error.MisuseException;
 import java.lang.instrument.ClassFileTransformer;
 import java.lang.instrument.Instrumentation;
 import java.lang.instrument.UnmodifiableClassException;
-import java.lang.invoke.MethodHandles;
 import java.lang.ref.WeakReference;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
-import java.lang.reflect.Modifier;
 import java.lang.reflect.Proxy;
 import java.security.ProtectionDomain;
 import java.util.ArrayList;
@@ -272,7 +270,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         Woven known = WOVEN.get(type);
         Map<String, Integer> ids = new HashMap<>();
         for (Method method : type.getDeclaredMethods()) {
-            if (isWeavable(method)) {
+            if (Weavable.method(method)) {
                 String descriptor = Type.getMethodDescriptor(method);
                 WovenMethod numbered = new WovenMethod(methods.size(), type, method, method.getName(), descriptor);
                 ids.put(method.getName() + descriptor, methods.size());
@@ -282,40 +280,6 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
         byId = methods.toArray(weak(0));
         known.ids = ids;
-    }
-
-    /**
-     * Whether calls of a method or constructor can be made to ask: where they stand, for static methods of the JDK and for
-     * constructors; else in the method itself.
-     */
-    public static boolean isWeavable(Class<?> type, String name, String descriptor) {
-        if (name.equals("<init>")) {
-            return !type.isArray() && !Modifier.isAbstract(type.getModifiers());
-        }
-        for (Class<?> c = type; c != null; c = c.getSuperclass()) {
-            for (Method method : c.getDeclaredMethods()) {
-                if (method.getName().equals(name)
-                        && Type.getMethodDescriptor(method).equals(descriptor)) {
-                    return Jdk.has(c) ? isSite(method) : isWeavable(method);
-                }
-            }
-        }
-        return false;
-    }
-
-    /** Whether a method of a class that is not the JDK's can be made to ask. */
-    public static boolean isWeavable(Method method) {
-        int without = Modifier.ABSTRACT | Modifier.NATIVE;
-        return (method.getModifiers() & without) == 0
-                && !method.isSynthetic()
-                && !(method.getName().equals("finalize") && method.getParameterCount() == 0);
-    }
-
-    /** Whether calls of a method of the JDK can be woven where they stand; one of them gives its caller away. */
-    public static boolean isSite(Method method) {
-        return Modifier.isStatic(method.getModifiers())
-                && !(method.getDeclaringClass() == MethodHandles.class
-                        && method.getName().equals("lookup"));
     }
 
     @Override

@@ -1,0 +1,49 @@
+package dev.zelotype.engine.weave;
+
+import dev.zelotype.engine.make.Jdk;
+import java.lang.invoke.MethodHandles;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import org.objectweb.asm.Type;
+
+/**
+ * What can be woven, and where. Needs no agent, so that it can be asked where there is none.
+ */
+public final class Weavable {
+
+    private Weavable() {}
+
+    /**
+     * Whether calls of a method or constructor can be made to ask: where they stand, for static methods of the JDK and for
+     * constructors; else in the method itself.
+     */
+    public static boolean calls(Class<?> type, String name, String descriptor) {
+        if (name.equals("<init>")) {
+            return !type.isArray() && !Modifier.isAbstract(type.getModifiers());
+        }
+        for (Class<?> c = type; c != null; c = c.getSuperclass()) {
+            for (Method method : c.getDeclaredMethods()) {
+                if (method.getName().equals(name)
+                        && Type.getMethodDescriptor(method).equals(descriptor)) {
+                    return Jdk.has(c) ? site(method) : method(method);
+                }
+            }
+        }
+        return false;
+    }
+
+    /** Whether a method of a class that is not the JDK's can be made to ask. */
+    public static boolean method(Method method) {
+        int without = Modifier.ABSTRACT | Modifier.NATIVE;
+        return (method.getModifiers() & without) == 0
+                && !method.isSynthetic()
+                && !(method.getName().equals("finalize") && method.getParameterCount() == 0);
+    }
+
+    /** Whether calls of a method of the JDK can be woven where they stand; one of them gives its caller away. */
+    public static boolean site(Method method) {
+        return Modifier.isStatic(method.getModifiers())
+                && !(method.getDeclaringClass() == MethodHandles.class
+                        && method.getName().equals("lookup"));
+    }
+}
