@@ -7,6 +7,7 @@ import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
 import static dev.zelotype.Zelotype.verify;
 import static dev.zelotype.Zelotype.verifyNothingElse;
+import static dev.zelotype.Zelotype.verifyUntouched;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -22,6 +23,7 @@ import dev.zelotype.stage.Counting;
 import dev.zelotype.stage.ExpectedQuery1;
 import java.lang.reflect.Method;
 import java.time.Duration;
+import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
@@ -51,6 +53,26 @@ class FailureTest {
     }
 
     static final class Ref {}
+
+    @Test
+    void every_failure_lists_what_nobody_needed() {
+        suppose(mount::rate).returns(15);
+        dome.open();
+        List<Runnable> failing = List.of(
+                () -> verify(dome::close).once(),
+                () -> verifyNothingElse(dome),
+                () -> verifyUntouched(dome),
+                () -> inThisOrder(() -> {
+                    verify(dome::close).once();
+                    verify(dome::open).once();
+                }));
+        for (Runnable each : failing) {
+            assertThatThrownBy(each::run)
+                    .isInstanceOf(CheckFailure.class)
+                    .hasMessageMatching("(?s).*Supposed, but not needed by any call\n"
+                            + " +suppose\\(mount\\.rate\\(\\)\\) at FailureTest\\.java:\\d+.*");
+        }
+    }
 
     @Test
     void a_misspelt_column_is_found_from_the_message_alone() {

@@ -8,14 +8,22 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.zelotype.Scene;
 import dev.zelotype.engine.weave.Agent;
 import dev.zelotype.observatory.Hardware.SiderealClock;
+import java.io.File;
+import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.jar.Attributes;
 import java.util.jar.JarOutputStream;
 import java.util.jar.Manifest;
+import org.jacoco.core.tools.ExecFileLoader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,6 +60,13 @@ class JvmTest {
 
     @Test
     void the_agent_leaves_no_foreign_object_in_the_properties(@TempDir Path folder) throws Exception {
+        for (String option : new String[] {"-javaagent:" + agent(folder), "-Dnone=1"}) {
+            assertThat(Child.run(Agents.class, option).lines().filter(line -> !line.startsWith("WARNING")))
+                    .containsExactly("7/6/5", "true");
+        }
+    }
+
+    private static Path agent(Path folder) throws IOException {
         Path jar = folder.resolve("agent.jar");
         Manifest manifest = new Manifest();
         manifest.getMainAttributes().put(Attributes.Name.MANIFEST_VERSION, "1.0");
@@ -61,10 +76,41 @@ class JvmTest {
         try (OutputStream file = Files.newOutputStream(jar)) {
             new JarOutputStream(file, manifest).close();
         }
-        for (String option : new String[] {"-javaagent:" + jar, "-Dnone=1"}) {
-            assertThat(Child.run(Agents.class, option).lines().filter(line -> !line.startsWith("WARNING")))
-                    .containsExactly("7/6/5", "true");
-        }
+        return jar;
+    }
+
+    @Test
+    void coverage_is_the_same_with_woven_classes_and_in_either_order_of_agents(@TempDir Path folder) throws Exception {
+        Map<String, String> plain = coverage(folder, "plain");
+        String ours = "-javaagent:" + agent(folder);
+        assertThat(plain)
+                .hasSizeGreaterThan(2)
+                .allSatisfy((name, probes) -> assertThat(probes).contains("true"));
+        assertThat(coverage(folder, "woven")).as("attached later").isEqualTo(plain);
+        assertThat(coverage(folder, "woven", ours, "COVERAGE")).isEqualTo(plain);
+        assertThat(coverage(folder, "woven", "COVERAGE", ours)).isEqualTo(plain);
+    }
+
+    /** Which probes of the observatory's classes were reached, by class. */
+    private static Map<String, String> coverage(Path folder, String how, String... agents) throws Exception {
+        Path counted = Files.createTempFile(folder, "coverage", ".exec");
+        Files.delete(counted);
+        String jar = Arrays.stream(System.getProperty("java.class.path").split(File.pathSeparator))
+                .filter(path -> path.contains("org.jacoco.agent"))
+                .findFirst()
+                .orElseThrow();
+        String coverage = "-javaagent:" + jar + "=destfile=" + counted + ",includes=dev.zelotype.observatory.Hardware*";
+        List<String> words = new ArrayList<>(agents.length == 0 ? List.of(coverage) : List.of(agents));
+        words.replaceAll(word -> word.equals("COVERAGE") ? coverage : word);
+        words.addAll(List.of("--", how));
+        assertThat(Child.run(Covered.class, words.toArray(new String[0]))).contains("calls 1013");
+        ExecFileLoader loader = new ExecFileLoader();
+        loader.load(counted.toFile());
+        Map<String, String> probes = new TreeMap<>();
+        loader.getExecutionDataStore()
+                .getContents()
+                .forEach(data -> probes.put(data.getName(), Arrays.toString(data.getProbes())));
+        return probes;
     }
 
     @ParameterizedTest

@@ -148,12 +148,10 @@ public final class Order {
                         : reached[1] < checks.size()
                                 ? checks.get(reached[1]).patternText() + " is missing at the end."
                                 : "a call is missing.");
-        return new CheckFailure(
-                new FailureText(sentence)
-                        .section("Wanted", wanted)
-                        .section("Happened", Rows.of(calls))
-                        .section("Stated at", List.of(Lines.text(Lines.caller())))
-                        .toString(),
-                null);
+        FailureText text = new FailureText(sentence)
+                .section("Wanted", wanted)
+                .section("Happened", Rows.of(calls))
+                .section("Stated at", List.of(Lines.text(Lines.caller())));
+        return new CheckFailure(scene.withHints(text).toString(), null);
     }
 }

@@ -290,10 +290,14 @@ public final class SceneState {
     /** Adds the conversation so far to a failure. */
     FailureText withConversation(FailureText text) {
         List<CallRecord> calls = calls();
+        return withHints(text.section(
+                "Conversation (" + Count.calls(calls.size()) + ")",
+                calls.isEmpty() ? List.of("Nobody asked any double anything.") : Rows.of(calls)));
+    }
+
+    /** Adds what may explain a failure besides the calls that it tells itself. */
+    FailureText withHints(FailureText text) {
         return text.section(
-                        "Conversation (" + Count.calls(calls.size()) + ")",
-                        calls.isEmpty() ? List.of("Nobody asked any double anything.") : Rows.of(calls))
-                .section(
                         "Supposed, but not needed by any call",
                         unused == Severity.IGNORE ? List.of() : unusedSuppositions())
                 .section(RealRuns.TITLE, realRuns.lines())

@@ -56,7 +56,8 @@ public final class WholeDoubles {
         String sentence = "Expected no other calls than those supposed, expected or verified";
         List<CallRecord> others = new ArrayList<>();
         List<String> counted = new ArrayList<>();
-        for (Part part : parts("verifyNothingElse", doubles)) {
+        List<Part> parts = parts("verifyNothingElse", doubles);
+        for (Part part : parts) {
             for (CallRecord call : part.calls()) {
                 if (!call.accounted()) {
                     others.add(call);
@@ -66,20 +67,21 @@ public final class WholeDoubles {
                 addCounted(counted, state.log(), state.log().unaccountedCounted());
             }
         }
-        refuse(sentence, others, counted);
+        refuse(parts.get(0).scene(), sentence, others, counted);
     }
 
     /** Fails if a double was called at all. */
     public static void verifyUntouched(Object... doubles) {
         List<CallRecord> calls = new ArrayList<>();
         List<String> counted = new ArrayList<>();
-        for (Part part : parts("verifyUntouched", doubles)) {
+        List<Part> parts = parts("verifyUntouched", doubles);
+        for (Part part : parts) {
             calls.addAll(part.calls());
             for (MethodState state : part.knownStates()) {
                 addCounted(counted, state.log(), state.log().countedOnly());
             }
         }
-        refuse("Expected no call at all of " + names(doubles), calls, counted);
+        refuse(parts.get(0).scene(), "Expected no call at all of " + names(doubles), calls, counted);
     }
 
     /** Says how many calls there were of which nothing else is known. */
@@ -98,7 +100,7 @@ public final class WholeDoubles {
         return String.join(", ", names);
     }
 
-    private static void refuse(String sentence, List<CallRecord> calls, List<String> counted) {
+    private static void refuse(SceneState scene, String sentence, List<CallRecord> calls, List<String> counted) {
         if (calls.isEmpty() && counted.isEmpty()) {
             return;
         }
@@ -106,11 +108,9 @@ public final class WholeDoubles {
         List<String> lines = new ArrayList<>(calls.isEmpty() ? List.of() : Rows.of(calls));
         lines.addAll(counted);
         String happened = counted.isEmpty() ? Count.happened(calls.size()) : "there were some";
-        throw new CheckFailure(
-                new FailureText(sentence + ", but " + happened + ".")
-                        .section(calls.size() == 1 && counted.isEmpty() ? "The call" : "The calls", lines)
-                        .toString(),
-                null);
+        FailureText text = new FailureText(sentence + ", but " + happened + ".")
+                .section(calls.size() == 1 && counted.isEmpty() ? "The call" : "The calls", lines);
+        throw new CheckFailure(scene.withHints(text).toString(), null);
     }
 
     /** Records the calls of classes from now on. */
