@@ -16,10 +16,6 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     private final Kind kind;
     private final DoubleClass doubleClass;
 
-    protected Participant(String name, Kind kind, DoubleClass doubleClass) {
-        this(name, 1, kind, doubleClass);
-    }
-
     /** A participant that shares its name with others; from the second on the number is part of the name. */
     protected Participant(String baseName, int number, Kind kind, DoubleClass doubleClass) {
         this.baseName = baseName;

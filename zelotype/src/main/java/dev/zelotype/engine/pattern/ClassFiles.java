@@ -1,7 +1,6 @@
 package dev.zelotype.engine.pattern;
 
-import java.io.IOException;
-import java.io.InputStream;
+import dev.zelotype.engine.weave.ClassFile;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 
@@ -14,14 +13,14 @@ final class ClassFiles {
 
     /** Lets a visitor look at a class's file; false if there is none that can be read. */
     static boolean visit(Class<?> type, ClassVisitor visitor, int options) {
-        String file = type.getName().substring(type.getName().lastIndexOf('.') + 1) + ".class";
-        try (InputStream in = type.getResourceAsStream(file)) {
-            if (in == null) {
-                return false;
-            }
-            new ClassReader(in.readAllBytes()).accept(visitor, options);
+        byte[] code = ClassFile.of(type);
+        if (code == null) {
+            return false;
+        }
+        try {
+            new ClassReader(code).accept(visitor, options);
             return true;
-        } catch (IOException | IllegalArgumentException e) {
+        } catch (IllegalArgumentException e) {
             return false;
         }
     }

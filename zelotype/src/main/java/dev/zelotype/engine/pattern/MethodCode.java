@@ -15,7 +15,6 @@ final class MethodCode extends MethodVisitor {
 
     private final boolean isStatic;
     private final List<Instruction> instructions = new ArrayList<>();
-    private boolean catches;
 
     MethodCode(boolean isStatic) {
         super(Opcodes.ASM9);
@@ -54,11 +53,6 @@ final class MethodCode extends MethodVisitor {
         return isStatic;
     }
 
-    /** Whether some of the code handles exceptions. */
-    boolean catches() {
-        return catches;
-    }
-
     int length() {
         return instructions.size();
     }
@@ -78,11 +72,6 @@ final class MethodCode extends MethodVisitor {
     @Override
     public void visitLabel(Label label) {
         label.info = instructions.size();
-    }
-
-    @Override
-    public void visitTryCatchBlock(Label start, Label end, Label handler, @Nullable String type) {
-        catches = true;
     }
 
     @Override

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.weave.HandleProxy;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.CallSite;
 import java.lang.invoke.MethodHandle;
@@ -10,11 +11,9 @@ import java.lang.reflect.Array;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
 import java.lang.reflect.InaccessibleObjectException;
-import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
-import java.lang.reflect.Proxy;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.ConstantDynamic;
 import org.objectweb.asm.Handle;
@@ -230,19 +229,7 @@ final class RealCode {
         MethodHandle body = handle((Handle) recipe.arguments()[1]);
         MethodHandle bound = MethodHandles.insertArguments(body.asFixedArity(), 0, captured);
         Class<?> type = type(Type.getReturnType(recipe.descriptor()));
-        return Proxy.newProxyInstance(type.getClassLoader(), new Class<?>[] {type}, (self, method, arguments) -> {
-            if (method.getDeclaringClass() == Object.class) {
-                return switch (method.getName()) {
-                    case "equals" -> self == arguments[0];
-                    case "hashCode" -> System.identityHashCode(self);
-                    default -> "a lambda";
-                };
-            }
-            if (method.isDefault()) {
-                return InvocationHandler.invokeDefault(self, method, arguments);
-            }
-            return arguments == null ? bound.invokeWithArguments() : bound.invokeWithArguments(arguments);
-        });
+        return HandleProxy.of(type, bound, "a lambda");
     }
 
     private Object[] bootstrapArguments(String name, Object type, Object[] more) throws IllegalAccessException {

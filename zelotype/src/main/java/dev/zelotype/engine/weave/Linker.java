@@ -7,9 +7,7 @@ import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
-import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.Method;
-import java.lang.reflect.Proxy;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
@@ -75,9 +73,9 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         WovenMethod woven = woven(owner, method, itsType);
         MethodHandle asked = asking(woven, real.asFixedArity());
         if (how.equals(SiteWriter.REFERENCE)) {
-            return new ConstantCallSite(
-                    MethodHandles.constant(type.returnType(), reference(type.returnType(), name, asked))
-                            .asType(type));
+            return new ConstantCallSite(MethodHandles.constant(
+                            type.returnType(), HandleProxy.of(type.returnType(), asked, "a method reference"))
+                    .asType(type));
         }
         return new ConstantCallSite(asked.asType(type));
     }
@@ -125,23 +123,5 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         Method link =
                 other.getMethod(Gate.LINK, MethodHandles.Lookup.class, String.class, MethodType.class, Object[].class);
         return ((CallSite) link.invoke(null, caller, name, type, theirs)).dynamicInvoker();
-    }
-
-    /** A method reference as an object; the JDK's own way would not let a woven call stand behind it. */
-    private static Object reference(Class<?> type, String name, MethodHandle target) {
-        InvocationHandler handler = (self, method, arguments) -> {
-            if (method.getDeclaringClass() == Object.class) {
-                return switch (method.getName()) {
-                    case "equals" -> self == arguments[0];
-                    case "hashCode" -> System.identityHashCode(self);
-                    default -> "a method reference";
-                };
-            }
-            if (method.isDefault() && !method.getName().equals(name)) {
-                return InvocationHandler.invokeDefault(self, method, arguments);
-            }
-            return arguments == null ? target.invokeWithArguments() : target.invokeWithArguments(arguments);
-        };
-        return Proxy.newProxyInstance(type.getClassLoader(), new Class<?>[] {type}, handler);
     }
 }

@@ -1,7 +1,5 @@
 package dev.zelotype.engine.weave;
 
-import java.io.IOException;
-import java.io.InputStream;
 import java.lang.StackWalker.StackFrame;
 import java.util.Collection;
 import java.util.Set;
@@ -30,14 +28,14 @@ final class RunningCalls {
     }
 
     private static @Nullable String toCome(StackFrame frame, Set<Site> sites) {
-        Class<?> type = frame.getDeclaringClass();
-        String file = type.getName().substring(type.getName().lastIndexOf('.') + 1) + ".class";
+        byte[] code = ClassFile.of(frame.getDeclaringClass());
+        if (code == null) {
+            return null;
+        }
         int[] found = {0};
-        try (InputStream in = type.getResourceAsStream(file)) {
-            if (in != null) {
-                new ClassReader(in.readAllBytes()).accept(finder(frame, sites, found), ClassReader.SKIP_FRAMES);
-            }
-        } catch (IOException | RuntimeException e) {
+        try {
+            new ClassReader(code).accept(finder(frame, sites, found), ClassReader.SKIP_FRAMES);
+        } catch (RuntimeException e) {
             return null;
         }
         return found[0] == 0 ? null : frame.getFileName() + ":" + found[0];

@@ -1,7 +1,5 @@
 package dev.zelotype.engine.weave;
 
-import java.io.IOException;
-import java.io.InputStream;
 import java.util.HashSet;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -19,10 +17,10 @@ final class SiteIndex {
     private static final ClassValue<Names> NAMED = new ClassValue<>() {
         @Override
         protected Names computeValue(Class<?> type) {
-            String file = type.getName().substring(type.getName().lastIndexOf('.') + 1) + ".class";
-            try (InputStream in = type.getResourceAsStream(file)) {
-                return new Names(in == null ? null : namesIn(in.readAllBytes()));
-            } catch (IOException | RuntimeException e) {
+            byte[] code = ClassFile.of(type);
+            try {
+                return new Names(code == null ? null : namesIn(code));
+            } catch (RuntimeException e) {
                 return new Names(null);
             }
         }

@@ -56,7 +56,6 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
 
     private final Set<Class<?>> woven = Collections.newSetFromMap(new WeakHashMap<>());
     private final Set<Site> sites = ConcurrentHashMap.newKeySet();
-    private final Set<String> unchanged = ConcurrentHashMap.newKeySet();
     private volatile @Nullable Throwable failure;
     private int users;
 
@@ -194,15 +193,11 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
                 try {
                     instrumentation.retransformClasses(caller);
                 } catch (UnmodifiableClassException | LinkageError | RuntimeException one) {
-                    unchanged.add(caller.getName());
+                    // This one keeps calling the real code.
+                    continue;
                 }
             }
         }
-    }
-
-    /** The classes whose calls could not be woven, so that they run the real code whatever is replaced. */
-    public Set<String> unchanged() {
-        return unchanged;
     }
 
     /** Whether calls in a class may be woven: it is neither the JDK's, nor ours, nor a test framework's. */
