@@ -209,6 +209,13 @@ final class Replacements implements Decider, WovenClasses.Weaving {
         }
     }
 
+    /** The classes that run the real code though a scene replaces what they call, since the JVM lets nobody change them. */
+    static List<String> unchanged(SceneState scene) {
+        return ONLY.users.contains(scene)
+                ? weaver().unchanged().stream().sorted().toList()
+                : List.of();
+    }
+
     static void unweave() {
         if (!ONLY.users.isEmpty()) {
             throw new MisuseException("An open scene still replaces something.", "close all scenes first");

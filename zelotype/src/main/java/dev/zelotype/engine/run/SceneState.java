@@ -31,6 +31,9 @@ public final class SceneState {
     /** For how many calls of a scene the place they were made at is noted unless asked otherwise. */
     public static final int LINES_KEPT = 1000;
 
+    private static final String UNCHANGED =
+            "Classes that call the real code, since the JVM does not let them be changed";
+
     private final boolean open;
     private final Severity unused;
     private final @Nullable Words words;
@@ -301,6 +304,7 @@ public final class SceneState {
                         "Supposed, but not needed by any call",
                         unused == Severity.IGNORE ? List.of() : unusedSuppositions())
                 .section(RealRuns.TITLE, realRuns.lines())
+                .section(UNCHANGED, Replacements.unchanged(this))
                 .section("Final methods, which run their real code", unaskedFinals())
                 .section("Calls that reached doubles of closed scenes", Strays.take());
     }
@@ -381,6 +385,10 @@ public final class SceneState {
     public List<String> notes() {
         List<String> notes = new ArrayList<>(unused == Severity.NOTE ? unusedSuppositions() : List.of());
         List<String> real = realRuns.lines();
+        List<String> unchanged = Replacements.unchanged(this);
+        if (!unchanged.isEmpty()) {
+            notes.add(UNCHANGED + ": " + String.join(", ", unchanged));
+        }
         if (!real.isEmpty()) {
             notes.add(RealRuns.TITLE + ": " + String.join("; ", real));
         }

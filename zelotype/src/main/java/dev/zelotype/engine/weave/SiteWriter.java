@@ -1,5 +1,6 @@
 package dev.zelotype.engine.weave;
 
+import static org.objectweb.asm.Opcodes.ASTORE;
 import static org.objectweb.asm.Opcodes.DUP;
 import static org.objectweb.asm.Opcodes.H_INVOKESTATIC;
 import static org.objectweb.asm.Opcodes.H_NEWINVOKESPECIAL;
@@ -9,6 +10,8 @@ import static org.objectweb.asm.Opcodes.INVOKESTATIC;
 import static org.objectweb.asm.Opcodes.ISTORE;
 import static org.objectweb.asm.Opcodes.NEW;
 import static org.objectweb.asm.Opcodes.POP;
+import static org.objectweb.asm.Opcodes.POP2;
+import static org.objectweb.asm.Opcodes.SWAP;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -35,6 +38,9 @@ final class SiteWriter extends ClassVisitor {
 
     static final String NEW_OBJECT = "new";
     static final String REFERENCE = "reference";
+
+    /** For an object that lies where no compiler of Java puts it. */
+    private static final int SOMEWHERE = -1;
 
     private static final int INVOKEDYNAMIC_SINCE = Opcodes.V1_7;
 
@@ -113,7 +119,8 @@ final class SiteWriter extends ClassVisitor {
     /** An object that the code has begun to make. */
     private static final class Begun {
         final String type;
-        boolean copied;
+        /** How often it lies on the stack before its constructor takes it: once more than the code keeps it. */
+        int copies = 1;
 
         Begun(String type) {
             this.type = type;
@@ -143,7 +150,9 @@ final class SiteWriter extends ClassVisitor {
         @Override
         public void visitInsn(int opcode) {
             if (justBegun && opcode == DUP) {
-                begun.element().copied = true;
+                begun.element().copies = 2;
+            } else if (justBegun && opcode > POP2 && opcode <= SWAP) {
+                begun.element().copies = SOMEWHERE;
             }
             justBegun = false;
             super.visitInsn(opcode);
@@ -168,15 +177,16 @@ final class SiteWriter extends ClassVisitor {
                     && name.equals("<init>")
                     && !begun.isEmpty()
                     && begun.element().type.equals(owner);
-            if (completes && begun.pop().copied && sites.contains(site)) {
-                make(owner, descriptor);
+            int copies = completes ? begun.pop().copies : SOMEWHERE;
+            if (copies != SOMEWHERE && sites.contains(site)) {
+                make(owner, descriptor, copies);
             } else {
                 super.visitMethodInsn(opcode, owner, name, descriptor, ofInterface);
             }
         }
 
         /** Puts the arguments aside, drops the object that was begun, and asks for one instead. */
-        private void make(String type, String descriptor) {
+        private void make(String type, String descriptor, int copies) {
             Type[] arguments = Type.getArgumentTypes(descriptor);
             int[] slots = new int[arguments.length];
             int slot = firstFree;
@@ -187,8 +197,9 @@ final class SiteWriter extends ClassVisitor {
             for (int i = arguments.length - 1; i >= 0; i--) {
                 super.visitVarInsn(arguments[i].getOpcode(ISTORE), slots[i]);
             }
-            super.visitInsn(POP);
-            super.visitInsn(POP);
+            for (int i = 0; i < copies; i++) {
+                super.visitInsn(POP);
+            }
             for (int i = 0; i < arguments.length; i++) {
                 super.visitVarInsn(arguments[i].getOpcode(ILOAD), slots[i]);
             }
@@ -201,6 +212,10 @@ final class SiteWriter extends ClassVisitor {
                     made,
                     "<init>",
                     Type.getMethodType(descriptor));
+            if (copies == 1) {
+                // Nobody keeps the object.
+                super.visitInsn(POP);
+            }
         }
 
         @Override
@@ -255,6 +270,9 @@ final class SiteWriter extends ClassVisitor {
 
         @Override
         public void visitVarInsn(int opcode, int slot) {
+            if (justBegun && opcode == ASTORE) {
+                begun.element().copies = SOMEWHERE;
+            }
             justBegun = false;
             super.visitVarInsn(opcode, slot);
         }

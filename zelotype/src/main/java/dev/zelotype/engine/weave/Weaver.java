@@ -56,6 +56,9 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
 
     private final Set<Class<?>> woven = Collections.newSetFromMap(new WeakHashMap<>());
     private final Set<Site> sites = ConcurrentHashMap.newKeySet();
+    /** Classes that keep calling the real code, since they could not be changed. */
+    private final Set<String> unchanged = ConcurrentHashMap.newKeySet();
+
     private volatile @Nullable Throwable failure;
     private int users;
 
@@ -193,8 +196,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
                 try {
                     instrumentation.retransformClasses(caller);
                 } catch (UnmodifiableClassException | LinkageError | RuntimeException one) {
-                    // This one keeps calling the real code.
-                    continue;
+                    unchanged.add(caller.getName());
                 }
             }
         }
@@ -220,6 +222,11 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
                 && !(className.startsWith("dev.zelotype.") && className.indexOf('.', 13) < 0);
     }
 
+    /** The classes whose calls were to be woven, and could not be. */
+    public Set<String> unchanged() {
+        return unchanged;
+    }
+
     /** Gives all woven classes their original code back. */
     public static synchronized void restoreAll() {
         if (only != null) {
@@ -237,6 +244,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         woven.forEach(type -> WOVEN.get(type).ids = null);
         woven.clear();
         sites.clear();
+        unchanged.clear();
         if (!types.isEmpty()) {
             retransform(List.copyOf(types));
         }
@@ -290,6 +298,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             return transformed(loader, className, type, code);
         } catch (RuntimeException | LinkageError e) {
             failure = e;
+            unchanged.add(className.replace('/', '.'));
             return null;
         }
     }

@@ -1,0 +1,137 @@
+package dev.zelotype.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.Opcodes;
+
+/**
+ * Class files of every age and compiler: their methods and their calls are woven alike, or somebody says so.
+ */
+class ClassFilesTest {
+
+    @TempDir
+    Path folder;
+
+    private static final String OLD = """
+            public class Old {
+                public static int level(int of) { if (of > 3) { return of; } return -of; }
+                public static int ask(boolean twice) {
+                    int sum = twice ? new java.util.Random().nextInt(9) : 0;
+                    return sum + new java.util.Random().nextInt(9) + level(2);
+                }
+                public static long clock() { return System.nanoTime(); }
+            }
+            """;
+
+    private static final String USES = """
+            import static dev.zelotype.Zelotype.*;
+            import dev.zelotype.Scene;
+            import java.util.Random;
+            public class Uses {
+                public static String run() {
+                    try (Scene scene = Scene.open()) {
+                        Random told = stub(Random.class);
+                        suppose((Integer most) -> told.nextInt(most)).returns(100);
+                        suppose(() -> new Random()).returns(told);
+                        suppose(Old::level).returns(7);
+                        suppose(System::nanoTime).returns(5L);
+                        return Old.ask(true) + " " + Old.ask(false) + " " + Old.clock() + " "
+                                + scene.conversation().calls().size();
+                    }
+                }
+            }
+            """;
+
+    @Test
+    void methods_and_calls_of_old_class_files_are_woven() throws Exception {
+        ClassLoader loader = Compiled.BY_JAVAC.load(folder, Map.of("Old.java", OLD, "Uses.java", USES));
+        Path old = folder.resolve("classes/Old.class");
+        ClassWriter out = new ClassWriter(0);
+        new ClassReader(Files.readAllBytes(old))
+                .accept(
+                        new ClassVisitor(Opcodes.ASM9, out) {
+                            @Override
+                            public void visit(
+                                    int version, int access, String name, String generic, String parent, String[] all) {
+                                super.visit(Opcodes.V1_5, access, name, generic, parent, all);
+                            }
+                        },
+                        ClassReader.SKIP_FRAMES);
+        Files.write(old, out.toByteArray());
+
+        assertThat(loader.loadClass("Uses").getMethod("run").invoke(null)).isEqualTo("207 107 5 9");
+    }
+
+    private static final String DROPS = """
+            import static dev.zelotype.Zelotype.*;
+            import dev.zelotype.Scene;
+            import java.util.Random;
+            public class Drops {
+                static String drop(boolean first) {
+                    try {
+                        new Random(first ? Long.valueOf(5).longValue() : new Long[] {6L}[0]);
+                        return "real";
+                    } catch (IllegalStateException told) {
+                        return told.getMessage();
+                    }
+                }
+                static String dropPlain() {
+                    try {
+                        new Random();
+                        return "real";
+                    } catch (IllegalStateException told) {
+                        return told.getMessage();
+                    }
+                }
+                public static String run() {
+                    try (Scene scene = Scene.open()) {
+                        suppose(() -> new Random()).fails(new IllegalStateException("plain"));
+                        suppose(() -> new Random(5)).fails(new IllegalStateException("five"));
+                        suppose(() -> new Random(6)).fails(new IllegalStateException("six"));
+                        return drop(true) + " " + drop(false) + " " + dropPlain();
+                    }
+                }
+            }
+            """;
+
+    @ParameterizedTest
+    @EnumSource
+    void a_new_object_that_nobody_keeps_is_replaced(Compiled how) throws Exception {
+        ClassLoader loader = how.load(folder, Map.of("Drops.java", DROPS));
+
+        assertThat(loader.loadClass("Drops").getMethod("run").invoke(null)).isEqualTo("five six plain");
+    }
+
+    private static final String HUGE = """
+            import static dev.zelotype.Zelotype.*;
+            import dev.zelotype.Scene;
+            public class Huge {
+                public static void ask() { %s }
+                public static String run() {
+                    try (Scene scene = Scene.open()) {
+                        suppose(System::nanoTime).returns(5L);
+                        ask();
+                        return String.join("; ", scene.notes());
+                    }
+                }
+            }
+            """.formatted("System.nanoTime();".repeat(12_000));
+
+    @Test
+    void a_class_that_cannot_be_woven_is_named() throws Exception {
+        ClassLoader loader = Compiled.BY_JAVAC.load(folder, Map.of("Huge.java", HUGE));
+
+        assertThat((String) loader.loadClass("Huge").getMethod("run").invoke(null))
+                .contains("Classes that call the real code, since the JVM does not let them be changed: Huge");
+    }
+}
