@@ -11,5 +11,6 @@ module dev.zelotype {
     exports dev.zelotype.call;
     exports dev.zelotype.doubles;
     exports dev.zelotype.error;
+    exports dev.zelotype.host;
     exports dev.zelotype.stage;
 }

@@ -7,8 +7,8 @@ import static dev.zelotype.doubles.Kind.STUB;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
-import dev.zelotype.junit.Collaborator;
-import dev.zelotype.junit.Subject;
+import dev.zelotype.junit.StandIn;
+import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -16,13 +16,13 @@ import org.junit.jupiter.api.Test;
 @WithDoubles
 class EveningTest {
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     WeatherStation weather;
 
-    @Collaborator(MOCK)
+    @StandIn(MOCK)
     Dome dome;
 
-    @Subject
+    @UnderTest
     Evening evening;
 
     @Test

@@ -1,9 +1,9 @@
 package dev.zelotype;
 
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.make.DoubleClass;
-import dev.zelotype.engine.run.Making;
-import dev.zelotype.engine.run.SceneState;
+import dev.zelotype.engine.statement.SpokenScene;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +21,8 @@ final class Orders {
     @SuppressWarnings("unchecked")
     static <T> T make(Kind kind, Class<? super T> type, @Nullable String name, @Nullable Consumer<? super T> setUp) {
         checkName(name, kind);
-        T made = (T) SceneState.makeDouble(Making.of(kind, name, checked(type))).self();
+        T made = (T)
+                SpokenScene.makeDouble(NewDouble.of(kind, name, checked(type))).self();
         if (setUp != null) {
             setUp.accept(made);
         }
@@ -39,13 +40,13 @@ final class Orders {
             }
             all.add(each);
         }
-        return (T) SceneState.makeDouble(Making.of(kind, null, DoubleClass.of(type, List.copyOf(all))))
+        return (T) SpokenScene.makeDouble(NewDouble.of(kind, null, DoubleClass.of(type, List.copyOf(all))))
                 .self();
     }
 
     @SuppressWarnings("unchecked")
     static <T> T fake(Class<? super T> type, Object[] arguments) {
-        return (T) SceneState.makeDouble(Making.fake(null, DoubleClass.of(checked(type)), arguments))
+        return (T) SpokenScene.makeDouble(NewDouble.fake(null, DoubleClass.of(checked(type)), arguments))
                 .self();
     }
 
@@ -59,7 +60,7 @@ final class Orders {
             // A double records its calls already.
             return real;
         }
-        return (T) SceneState.makeDouble(Making.spy(name, real)).self();
+        return (T) SpokenScene.makeDouble(NewDouble.spy(name, real)).self();
     }
 
     private static void checkName(@Nullable String name, Kind kind) {

@@ -2,16 +2,17 @@ package dev.zelotype;
 
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Kind;
-import dev.zelotype.engine.run.ConversationView;
-import dev.zelotype.engine.run.SceneState;
-import dev.zelotype.engine.run.Sneaky;
+import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.replace.Replacing;
+import dev.zelotype.engine.scene.ConversationView;
+import dev.zelotype.engine.scene.SceneState;
 import dev.zelotype.error.MisuseException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One test's doubles with their one journal of calls. While it is open it is current on the thread that opened it and on
- * threads started from there: doubles made there belong to it. So does what is said there of doubles that were made
+ * For tests: one test's doubles with their one log of calls. While it is open it is current on the thread that opened it and
+ * on threads started from there: doubles made there belong to it. So does what is said there of doubles that were made
  * elsewhere, outside any scene or in an outer one: it ends with the scene. Closing checks what was expected, and reports
  * statements that were left half written.
  *
@@ -28,13 +29,16 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Scene implements AutoCloseable {
 
+    static {
+        SceneState.shownBy(Scene::new);
+    }
+
     private static final StackWalker CALLERS = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
 
     private final SceneState state;
 
     private Scene(SceneState state) {
         this.state = state;
-        state.enter();
     }
 
     /**
@@ -53,13 +57,13 @@ public final class Scene implements AutoCloseable {
      * @return the scene, current on this thread until it is closed
      */
     public static Scene open(SceneSettings settings) {
-        Class<?> test = settings.testClass();
-        return open(settings, test == null ? CALLERS.getCallerClass() : test);
+        return open(settings, CALLERS.getCallerClass());
     }
 
     private static Scene open(SceneSettings settings, Class<?> test) {
-        SceneState state = settings.newState();
-        state.prepare(test);
+        SceneState state =
+                new SceneState("", settings.unusedSuppositions(), settings.linesOfCalls(), /* worded= */ false);
+        state.open(test);
         return new Scene(state);
     }
 
@@ -73,7 +77,7 @@ public final class Scene implements AutoCloseable {
      * @throws MisuseException if several doubles of the scene are of that type
      */
     public <T> T the(Class<T> type) {
-        return type.cast(state.casting().the(type, null, null));
+        return type.cast(state.subjects().the(type, null, null));
     }
 
     /**
@@ -86,7 +90,7 @@ public final class Scene implements AutoCloseable {
      * @throws MisuseException if it was made before as another kind
      */
     public <T> T the(Class<T> type, Kind kind) {
-        return type.cast(state.casting().the(type, null, kind));
+        return type.cast(state.subjects().the(type, null, kind));
     }
 
     /**
@@ -99,7 +103,7 @@ public final class Scene implements AutoCloseable {
      * @return the double
      */
     public <T> T the(Class<T> type, Kind kind, String name) {
-        return type.cast(state.casting().the(type, name, kind));
+        return type.cast(state.subjects().the(type, name, kind));
     }
 
     /**
@@ -116,7 +120,7 @@ public final class Scene implements AutoCloseable {
      */
     @SuppressWarnings("exports")
     public Scene provide(String name, @Nullable Object value) {
-        state.casting().provide(name, value);
+        state.subjects().provide(name, value);
         return this;
     }
 
@@ -148,17 +152,7 @@ public final class Scene implements AutoCloseable {
      * @return a new subject
      */
     public <T> T subject(Class<T> type, Kind others) {
-        return type.cast(state.casting().subject(type, others));
-    }
-
-    /**
-     * Whether a subject of this scene was given an object.
-     *
-     * @param object a double
-     * @return whether some subject got it
-     */
-    public boolean gaveToSubject(Object object) {
-        return state.casting().gave(object);
+        return type.cast(state.subjects().subject(type, others));
     }
 
     /**
@@ -181,15 +175,7 @@ public final class Scene implements AutoCloseable {
      * @throws MisuseException if an open scene still replaces something
      */
     public static void unweave() {
-        SceneState.unweave();
-    }
-
-    /**
-     * Says that what was supposed so far is a base set-up that several tests share: what this test does not need of it is
-     * not noted as unused. With JUnit that is what ran before the test method itself.
-     */
-    public void endSetUp() {
-        state.endSetUp();
+        Replacing.unweave();
     }
 
     /**
@@ -228,24 +214,9 @@ public final class Scene implements AutoCloseable {
      */
     @Override
     public void close() {
-        closeAfter(null);
-    }
-
-    /**
-     * Closes the scene of a test that may have failed already. What the scene has to report does not hide the first
-     * failure: it is added to it.
-     *
-     * @param failure why the test failed, or null if it did not
-     */
-    @SuppressWarnings("exports")
-    public void closeAfter(@Nullable Throwable failure) {
         Throwable problem = state.close();
-        if (problem == null) {
-            return;
-        }
-        if (failure == null) {
+        if (problem != null) {
             throw Sneaky.rethrow(problem);
         }
-        failure.addSuppressed(problem);
     }
 }

@@ -1,12 +1,11 @@
 package dev.zelotype;
 
 import dev.zelotype.doubles.Severity;
-import dev.zelotype.engine.run.SceneState;
+import dev.zelotype.engine.scene.SceneState;
 import dev.zelotype.error.MisuseException;
-import org.jspecify.annotations.Nullable;
 
 /**
- * How a scene behaves. Immutable; each method gives changed settings.
+ * For tests: how a scene behaves. Immutable; each method gives changed settings.
  *
  * <pre>{@code
  * Scene.open(SceneSettings.defaults().unusedSuppositions(Severity.FAIL));
@@ -14,22 +13,14 @@ import org.jspecify.annotations.Nullable;
  */
 public final class SceneSettings {
 
-    private static final SceneSettings DEFAULTS =
-            new SceneSettings("", null, Severity.NOTE, SceneState.LINES_KEPT, false);
+    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT);
 
-    private final String title;
-    private final @Nullable Class<?> testClass;
     private final Severity unusedSuppositions;
-    private final int linesKept;
-    private final boolean detailed;
+    private final int linesOfCalls;
 
-    private SceneSettings(
-            String title, @Nullable Class<?> testClass, Severity unusedSuppositions, int linesKept, boolean detailed) {
-        this.title = title;
-        this.testClass = testClass;
+    private SceneSettings(Severity unusedSuppositions, int linesOfCalls) {
         this.unusedSuppositions = unusedSuppositions;
-        this.linesKept = linesKept;
-        this.detailed = detailed;
+        this.linesOfCalls = linesOfCalls;
     }
 
     /**
@@ -42,40 +33,13 @@ public final class SceneSettings {
     }
 
     /**
-     * Says what messages call the scene: the test that it belongs to. Without a title it is called after its
-     * doubles.
-     *
-     * @param titleOfScene the title
-     * @return the changed settings
-     */
-    public SceneSettings titled(String titleOfScene) {
-        return new SceneSettings(titleOfScene, testClass, unusedSuppositions, linesKept, detailed);
-    }
-
-    /**
-     * Says which class holds the test, where that is not the one that opens the scene: what its patterns replace is got
-     * ready before its methods run. For hosts of tests.
-     *
-     * @param test the class
-     * @return the changed settings
-     */
-    public SceneSettings inTest(Class<?> test) {
-        return new SceneSettings(title, test, unusedSuppositions, linesKept, detailed);
-    }
-
-    @Nullable
-    Class<?> testClass() {
-        return testClass;
-    }
-
-    /**
      * Says what becomes of suppositions that no call needed.
      *
      * @param severity ignored, noted or failing
      * @return the changed settings
      */
     public SceneSettings unusedSuppositions(Severity severity) {
-        return new SceneSettings(title, testClass, severity, linesKept, detailed);
+        return new SceneSettings(severity, linesOfCalls);
     }
 
     /**
@@ -89,22 +53,24 @@ public final class SceneSettings {
         if (calls < 0) {
             throw new MisuseException("linesOfCalls(" + calls + ") is no number of calls.", "give 0 or more");
         }
-        return new SceneSettings(title, testClass, unusedSuppositions, calls, detailed);
+        return new SceneSettings(unusedSuppositions, calls);
     }
 
     /**
-     * Whether arguments and answers are printed at the time of the call, and its time is noted, so that
-     * {@link Scene#conversation()} tells them as they were even if they change later. Off by default, since each call
-     * then costs as much as printing it.
+     * What becomes of suppositions that no call needed.
      *
-     * @param keep whether to keep details
-     * @return settings with this one changed
+     * @return the severity
      */
-    public SceneSettings keepDetails(boolean keep) {
-        return new SceneSettings(title, testClass, unusedSuppositions, linesKept, keep);
+    public Severity unusedSuppositions() {
+        return unusedSuppositions;
     }
 
-    SceneState newState() {
-        return new SceneState(title, unusedSuppositions, linesKept, detailed);
+    /**
+     * For how many calls the scene notes the line they were made at.
+     *
+     * @return the number
+     */
+    public int linesOfCalls() {
+        return linesOfCalls;
     }
 }

@@ -4,7 +4,7 @@ import static dev.zelotype.Zelotype.forgetCalls;
 import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
 
-import dev.zelotype.Scene;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.SceneSettings;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -36,7 +36,7 @@ public class DetailedCallBenchmark {
 
     @Setup
     public void setUp() {
-        Scene.open(SceneSettings.defaults().linesOfCalls(0).keepDetails(true));
+        HostedScene.of(SceneSettings.defaults().linesOfCalls(0)).keepingDetails(true).open();
         detailed = stub(Mount.class);
         suppose(detailed::track).returns(7);
     }

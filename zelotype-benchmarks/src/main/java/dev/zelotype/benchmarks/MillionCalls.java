@@ -1,13 +1,12 @@
 package dev.zelotype.benchmarks;
 
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.DoubleInfo;
-import dev.zelotype.doubles.Conversation.Outcome;
-import dev.zelotype.doubles.Conversation.Role;
-import dev.zelotype.doubles.Conversation.StatementInfo;
-import dev.zelotype.doubles.Conversation.TypeInfo;
-import dev.zelotype.doubles.Conversation.Verb;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
@@ -60,50 +59,47 @@ public final class MillionCalls {
     private static JournalScene scene(int number) {
         String type = "dev.observatory.Instrument" + number % 40;
         String log = "dev.observatory.NightLog";
-        List<CallInfo> calls = new ArrayList<>();
+        Conversation.Builder told = Conversation.builder()
+                .subject("dev.observatory.NightRun")
+                .add(DoubledType.of(type, List.of("levelAt(String)", "park()")))
+                .add(DoubledType.of(log, List.of("note(String)")))
+                .add(NamedDouble.of("instrument", Kind.STUB, type))
+                .add(NamedDouble.of("log", Kind.SPY, log));
         for (int i = 0; i < CALLS; i++) {
             boolean query = (number + i) % 3 != 0;
-            calls.add(new CallInfo(
-                    i + 1,
-                    "dev.observatory.NightRun",
-                    query ? "instrument" : "log",
-                    query ? "levelAt" : "note",
-                    query ? "levelAt(String)" : "note(String)",
-                    List.of("\"step " + (number * 31 + i) % 977 + "\""),
-                    query ? String.valueOf(i) : "",
-                    i % 7 == 0 ? Outcome.DEFAULTED : Outcome.ANSWERED,
-                    Role.ALLOWED,
-                    "main",
-                    "NightRun.java",
-                    20 + i,
-                    i * 9L));
+            told.add(RecordedCall.builder()
+                    .number(i + 1)
+                    .caller("dev.observatory.NightRun")
+                    .receiver(query ? "instrument" : "log")
+                    .signature(query ? "levelAt(String)" : "note(String)")
+                    .arguments(List.of("\"step " + (number * 31 + i) % 977 + "\""))
+                    .answer(query ? String.valueOf(i) : "")
+                    .ending(i % 7 == 0 ? Ending.DEFAULTED : Ending.ANSWERED)
+                    .thread("main")
+                    .file("NightRun.java")
+                    .line(20 + i)
+                    .micros(i * 9L)
+                    .build());
         }
-        return new JournalScene(
-                "dev.observatory.Night" + number / 20 + "Test#step" + number % 20,
-                "step " + number % 20 + " of the night is taken",
-                "Night" + number / 20 + "Test",
-                number % 500 == 0 ? JournalScene.Outcome.FAILED : JournalScene.Outcome.PASSED,
-                number % 500 == 0 ? "Expected exactly 1 call, but there was none." : "",
-                new Conversation(
-                        "dev.observatory.NightRun",
-                        List.of(
-                                new TypeInfo(type, List.of("levelAt(String)", "park()")),
-                                new TypeInfo(log, List.of("note(String)"))),
-                        List.of(new DoubleInfo("instrument", Kind.STUB, type), new DoubleInfo("log", Kind.SPY, log)),
-                        calls,
-                        List.of(new StatementInfo(
-                                Verb.VERIFIED,
-                                "instrument",
-                                "levelAt(String)",
-                                "instrument.levelAt(any String)",
-                                1,
-                                1,
-                                1,
-                                true,
-                                1,
-                                0,
-                                0,
-                                "Night" + number / 20 + "Test.java:" + number % 20)),
-                        List.of()));
+        told.add(TestStatement.builder()
+                .verb(Verb.VERIFIED)
+                .receiver("instrument")
+                .signature("levelAt(String)")
+                .text("instrument.levelAt(any String)")
+                .min(1)
+                .max(1)
+                .found(1)
+                .query(true)
+                .parameters(1)
+                .place("Night" + number / 20 + "Test.java:" + number % 20)
+                .build());
+        boolean failed = number % 500 == 0;
+        return JournalScene.of("dev.observatory.Night" + number / 20 + "Test#step" + number % 20, told.build())
+                .title("step " + number % 20 + " of the night is taken")
+                .group("Night" + number / 20 + "Test")
+                .ended(
+                        failed ? JournalScene.Outcome.FAILED : JournalScene.Outcome.PASSED,
+                        failed ? "Expected exactly 1 call, but there was none." : "")
+                .build();
     }
 }

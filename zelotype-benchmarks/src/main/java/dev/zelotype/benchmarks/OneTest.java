@@ -5,7 +5,7 @@ import static dev.zelotype.Zelotype.verify;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.platform.engine.discovery.DiscoverySelectors.selectClass;
 
-import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
 import org.junit.jupiter.api.Test;
 import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
@@ -21,7 +21,7 @@ public final class OneTest {
 
     @WithDoubles
     static class WithZelotype {
-        @Collaborator
+        @StandIn
         Mount mount;
 
         @Test

@@ -1,8 +1,8 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.DoubleInfo;
-import dev.zelotype.doubles.Conversation.Outcome;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.Ending;
 import dev.zelotype.journal.JournalScene;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,30 +51,30 @@ final class ConversationPrinter {
         line(passed + " passed, " + failed + " failed");
     }
 
-    private static String doubles(List<DoubleInfo> doubles) {
+    private static String doubles(List<NamedDouble> doubles) {
         List<String> texts = new ArrayList<>();
-        for (DoubleInfo each : doubles) {
+        for (NamedDouble each : doubles) {
             texts.add(each.name() + " (" + each.kind().word() + ")");
         }
         return "with " + String.join(", ", texts);
     }
 
-    private List<String> rows(List<CallInfo> calls) {
+    private List<String> rows(List<RecordedCall> calls) {
         int from = 0;
         int to = 0;
         int call = 0;
-        for (CallInfo each : calls) {
+        for (RecordedCall each : calls) {
             from = Math.max(from, caller(each).length());
             to = Math.max(to, each.receiver().length());
             call = Math.max(call, Math.min(WIDEST_CALL, callText(each).length()));
         }
         int digits = String.valueOf(calls.size()).length();
         List<String> rows = new ArrayList<>();
-        for (CallInfo each : calls) {
+        for (RecordedCall each : calls) {
             String head = pad(String.valueOf(each.number()), -digits) + "  " + pad(caller(each), from) + " "
                     + terminal.sign("→", "->") + " ";
             String middle = pad(each.receiver(), to) + "  " + pad(callText(each), call) + "  ";
-            String place = each.file().isEmpty() ? "" : each.file() + ":" + each.line();
+            String place = each.place();
             int room = WIDTH - 2 - head.length() - middle.length() - place.length() - 1;
             String answer = cut(answer(each), Math.max(12, room));
             rows.add((terminal.styled("faint", head) + middle + terminal.styled(style(each), pad(answer, room)) + " "
@@ -84,19 +84,19 @@ final class ConversationPrinter {
         return rows;
     }
 
-    private static String caller(CallInfo call) {
+    private static String caller(RecordedCall call) {
         String name = call.caller();
         int inner = name.indexOf("$$");
         name = inner < 0 ? name : name.substring(0, inner);
         return name.substring(name.lastIndexOf('.') + 1);
     }
 
-    private static String callText(CallInfo call) {
-        return cut(call.method() + "(" + String.join(", ", call.arguments()) + ")", WIDEST_CALL);
+    private static String callText(RecordedCall call) {
+        return cut(call.text(), WIDEST_CALL);
     }
 
-    private String answer(CallInfo call) {
-        return switch (call.outcome()) {
+    private String answer(RecordedCall call) {
+        return switch (call.ending()) {
             case RUNNING -> "(still running)";
             case UNEXPECTED -> "(unexpected)";
             case THREW -> "threw " + call.answer();
@@ -108,10 +108,10 @@ final class ConversationPrinter {
         };
     }
 
-    private static String style(CallInfo call) {
-        return call.outcome() == Outcome.UNEXPECTED || call.outcome() == Outcome.THREW
+    private static String style(RecordedCall call) {
+        return call.ending() == Ending.UNEXPECTED || call.ending() == Ending.THREW
                 ? "fg(160)"
-                : call.outcome() == Outcome.DEFAULTED ? "fg(136)" : "fg(31)";
+                : call.ending() == Ending.DEFAULTED ? "fg(136)" : "fg(31)";
     }
 
     private static String cut(String text, int width) {

@@ -3,7 +3,7 @@ package dev.zelotype.cli;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.site.Site;
-import dev.zelotype.report.story.Mark;
+import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Picture;
 import dev.zelotype.report.story.Story;
@@ -215,7 +215,7 @@ final class StoryCommand implements Callable<Integer> {
         terminal.out().println();
     }
 
-    private static String style(Mark mark) {
+    private static String style(Role mark) {
         return switch (mark) {
             case EXPECTED -> "fg(34)";
             case ALLOWED -> "fg(31)";

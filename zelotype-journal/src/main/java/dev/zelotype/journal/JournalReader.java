@@ -4,12 +4,13 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonToken;
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.DoubleInfo;
-import dev.zelotype.doubles.Conversation.Role;
-import dev.zelotype.doubles.Conversation.StatementInfo;
-import dev.zelotype.doubles.Conversation.TypeInfo;
-import dev.zelotype.doubles.Conversation.Verb;
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.Role;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.doubles.Kind;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -18,7 +19,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -39,13 +40,13 @@ public final class JournalReader {
     private final Consumer<JournalScene> sink;
     private final JsonFactory json = new JsonFactory();
     private final Map<Integer, Open> open = new LinkedHashMap<>();
-    private final Map<String, TypeInfo> types = new HashMap<>();
+    private final Map<String, DoubledType> types = new HashMap<>();
     private final Map<String, String> words = new HashMap<>();
 
     private static final class Open {
         private final Map<String, Object> scene;
-        private final List<CallInfo> calls = new ArrayList<>();
-        private final List<StatementInfo> statements = new ArrayList<>();
+        private final List<RecordedCall> calls = new ArrayList<>();
+        private final List<TestStatement> statements = new ArrayList<>();
 
         Open(Map<String, Object> scene) {
             this.scene = scene;
@@ -142,7 +143,7 @@ public final class JournalReader {
             }
         } else if (fields.containsKey("type")) {
             String name = text(fields, "type");
-            types.put(name, new TypeInfo(name, strings(fields, "methods")));
+            types.put(name, DoubledType.of(name, strings(fields, "methods")));
         } else if (fields.containsKey("scene")) {
             open.put(number(fields, "scene"), new Open(fields));
         } else if (fields.containsKey("end")) {
@@ -153,38 +154,39 @@ public final class JournalReader {
         }
     }
 
-    private CallInfo call(Map<String, Object> fields) {
-        String signature = word(fields, "method");
-        return new CallInfo(
-                number(fields, "call"),
-                word(fields, "from"),
-                word(fields, "to"),
-                signature.substring(0, signature.indexOf('(')),
-                signature,
-                strings(fields, "arguments"),
-                text(fields, "answer"),
-                Conversation.Outcome.valueOf(constant(text(fields, "outcome"))),
-                Role.valueOf(constant(text(fields, "role"))),
-                word(fields, "thread"),
-                word(fields, "file"),
-                number(fields, "line"),
-                fields.get("micros") instanceof Number micros ? micros.longValue() : 0);
+    private RecordedCall call(Map<String, Object> fields) {
+        return RecordedCall.builder()
+                .number(number(fields, "call"))
+                .caller(word(fields, "from"))
+                .receiver(word(fields, "to"))
+                .signature(word(fields, "method"))
+                .arguments(strings(fields, "arguments"))
+                .answer(text(fields, "answer"))
+                .ending(Ending.valueOf(constant(text(fields, "outcome"))))
+                .role(Role.valueOf(constant(text(fields, "role"))))
+                .thread(word(fields, "thread"))
+                .file(word(fields, "file"))
+                .line(number(fields, "line"))
+                .micros(fields.get("micros") instanceof Number micros ? micros.longValue() : 0)
+                .tookMicros(fields.get("took") instanceof Number took ? took.longValue() : -1)
+                .build();
     }
 
-    private StatementInfo statement(Map<String, Object> fields) {
-        return new StatementInfo(
-                Verb.valueOf(constant(text(fields, "statement"))),
-                word(fields, "to"),
-                word(fields, "method"),
-                text(fields, "text"),
-                number(fields, "min"),
-                fields.containsKey("max") ? number(fields, "max") : Integer.MAX_VALUE,
-                number(fields, "found"),
-                Boolean.TRUE.equals(fields.get("query")),
-                number(fields, "parameters"),
-                number(fields, "pinned"),
-                number(fields, "order"),
-                word(fields, "place"));
+    private TestStatement statement(Map<String, Object> fields) {
+        return TestStatement.builder()
+                .verb(Verb.valueOf(constant(text(fields, "statement"))))
+                .receiver(word(fields, "to"))
+                .signature(word(fields, "method"))
+                .text(text(fields, "text"))
+                .min(number(fields, "min"))
+                .max(fields.containsKey("max") ? number(fields, "max") : Integer.MAX_VALUE)
+                .found(number(fields, "found"))
+                .query(Boolean.TRUE.equals(fields.get("query")))
+                .parameters(number(fields, "parameters"))
+                .pinned(number(fields, "pinned"))
+                .order(number(fields, "order"))
+                .place(word(fields, "place"))
+                .build();
     }
 
     /** A text that comes again and again, kept once. */
@@ -193,29 +195,24 @@ public final class JournalReader {
     }
 
     private JournalScene scene(Open open, Map<String, Object> end) {
-        List<DoubleInfo> doubles = new ArrayList<>();
-        Set<TypeInfo> doubledTypes = new LinkedHashSet<>();
+        Conversation.Builder told = Conversation.builder().subject(text(open.scene, "subject"));
+        Set<String> doubledTypes = new HashSet<>();
         for (Object each : (List<?>) open.scene.getOrDefault("doubles", List.of())) {
             Map<?, ?> info = (Map<?, ?>) each;
-            doubles.add(new DoubleInfo(
-                    (String) info.get("name"), Kind.valueOf(constant((String) info.get("kind"))), (String)
-                            info.get("type")));
-            doubledTypes.add(
-                    types.getOrDefault((String) info.get("type"), new TypeInfo((String) info.get("type"), List.of())));
+            String type = (String) info.get("type");
+            told.add(NamedDouble.of((String) info.get("name"), Kind.valueOf(constant((String) info.get("kind"))), type));
+            if (doubledTypes.add(type)) {
+                told.add(types.getOrDefault(type, DoubledType.of(type, List.of())));
+            }
         }
-        return new JournalScene(
-                text(open.scene, "test"),
-                text(open.scene, "title"),
-                text(open.scene, "group"),
-                JournalScene.Outcome.valueOf(constant(text(end, "outcome"))),
-                text(end, "failure"),
-                new Conversation(
-                        text(open.scene, "subject"),
-                        List.copyOf(doubledTypes),
-                        doubles,
-                        List.copyOf(open.calls),
-                        List.copyOf(open.statements),
-                        strings(end, "notes")));
+        open.calls.forEach(told::add);
+        open.statements.forEach(told::add);
+        strings(end, "notes").forEach(told::note);
+        return JournalScene.of(text(open.scene, "test"), told.build())
+                .title(text(open.scene, "title"))
+                .group(text(open.scene, "group"))
+                .ended(JournalScene.Outcome.valueOf(constant(text(end, "outcome"))), text(end, "failure"))
+                .build();
     }
 
     private static String constant(String word) {

@@ -2,10 +2,10 @@ package dev.zelotype.journal;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.DoubleInfo;
-import dev.zelotype.doubles.Conversation.StatementInfo;
-import dev.zelotype.doubles.Conversation.TypeInfo;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.DoubledType;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
@@ -14,7 +14,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -26,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  *
  * <pre>{@code
  * JournalWriter journal = new JournalWriter(Path.of("target/journal"), Pattern.compile("token-[0-9a-f]+"));
- * journal.write(new JournalScene(test, title, group, Outcome.PASSED, "", scene.conversation()));
+ * journal.write(JournalScene.of(test, scene.conversation()).title(title).build());
  * }</pre>
  */
 public final class JournalWriter {
@@ -85,16 +84,16 @@ public final class JournalWriter {
         int id = ++scenes;
         StringWriter lines = new StringWriter();
         try {
-            for (TypeInfo type : scene.conversation().types()) {
+            for (DoubledType type : scene.conversation().types()) {
                 if (typesWritten.add(type.name())) {
                     typeLine(lines, type);
                 }
             }
             sceneLine(lines, id, scene);
-            for (CallInfo call : scene.conversation().calls()) {
+            for (RecordedCall call : scene.conversation().calls()) {
                 callLine(lines, id, call);
             }
-            for (StatementInfo statement : scene.conversation().statements()) {
+            for (TestStatement statement : scene.conversation().statements()) {
                 statementLine(lines, id, statement);
             }
             endLine(lines, id, scene);
@@ -129,7 +128,7 @@ public final class JournalWriter {
             out.writeStringField("group", masked(scene.group()));
             out.writeStringField("subject", scene.conversation().subject());
             out.writeArrayFieldStart("doubles");
-            for (DoubleInfo info : scene.conversation().doubles()) {
+            for (NamedDouble info : scene.conversation().doubles()) {
                 out.writeStartObject();
                 out.writeStringField("name", info.name());
                 out.writeStringField("kind", info.kind().word());
@@ -140,7 +139,7 @@ public final class JournalWriter {
         });
     }
 
-    private void callLine(StringWriter lines, int id, CallInfo call) throws IOException {
+    private void callLine(StringWriter lines, int id, RecordedCall call) throws IOException {
         line(lines, out -> {
             out.writeNumberField("call", call.number());
             out.writeNumberField("scene", id);
@@ -149,16 +148,19 @@ public final class JournalWriter {
             out.writeStringField("method", call.signature());
             strings(out, "arguments", call.arguments());
             out.writeStringField("answer", masked(call.answer()));
-            out.writeStringField("outcome", word(call.outcome()));
-            out.writeStringField("role", word(call.role()));
+            out.writeStringField("outcome", call.ending().word());
+            out.writeStringField("role", call.role().word());
             out.writeStringField("thread", call.thread());
             out.writeStringField("file", call.file());
             out.writeNumberField("line", call.line());
             out.writeNumberField("micros", call.micros());
+            if (call.tookMicros() >= 0) {
+                out.writeNumberField("took", call.tookMicros());
+            }
         });
     }
 
-    private void typeLine(StringWriter lines, TypeInfo type) throws IOException {
+    private void typeLine(StringWriter lines, DoubledType type) throws IOException {
         line(lines, out -> {
             out.writeStringField("type", type.name());
             out.writeArrayFieldStart("methods");
@@ -169,9 +171,9 @@ public final class JournalWriter {
         });
     }
 
-    private void statementLine(StringWriter lines, int id, StatementInfo statement) throws IOException {
+    private void statementLine(StringWriter lines, int id, TestStatement statement) throws IOException {
         line(lines, out -> {
-            out.writeStringField("statement", word(statement.verb()));
+            out.writeStringField("statement", statement.verb().word());
             out.writeNumberField("scene", id);
             out.writeStringField("to", statement.receiver());
             out.writeStringField("method", statement.signature());
@@ -191,10 +193,6 @@ public final class JournalWriter {
 
     private String masked(String text) {
         return mask == null ? text : mask.matcher(text).replaceAll(MASKED);
-    }
-
-    private static String word(Enum<?> constant) {
-        return constant.name().toLowerCase(Locale.ROOT);
     }
 
     private void endLine(StringWriter lines, int id, JournalScene scene) throws IOException {

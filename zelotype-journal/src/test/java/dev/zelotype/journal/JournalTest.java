@@ -8,12 +8,13 @@ import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.DoubleInfo;
-import dev.zelotype.doubles.Conversation.Role;
-import dev.zelotype.doubles.Conversation.StatementInfo;
-import dev.zelotype.doubles.Conversation.TypeInfo;
-import dev.zelotype.doubles.Conversation.Verb;
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.Role;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.journal.JournalScene.Outcome;
 import java.io.IOException;
@@ -32,55 +33,50 @@ class JournalTest {
     Path folder;
 
     private static JournalScene scene(String title, Outcome outcome) {
-        List<CallInfo> calls = new ArrayList<>();
-        for (Conversation.Outcome each : Conversation.Outcome.values()) {
-            calls.add(new CallInfo(
-                    calls.size() + 1,
-                    "dev.observatory.NightRun",
-                    "log",
-                    "note",
-                    "note(String, int)",
-                    List.of("\"a\n\u2028</script>\"", "2"),
-                    "",
-                    each,
-                    Role.values()[calls.size() % 3],
-                    "main",
-                    "NightRun.java",
-                    41,
-                    calls.size() * 3_000_000_000L));
+        Conversation.Builder told = Conversation.builder()
+                .subject("dev.observatory.NightRun")
+                .add(DoubledType.of("dev.observatory.NightLog", List.of("note(String, int)", "size()")))
+                .add(NamedDouble.of("log", Kind.SPY, "dev.observatory.NightLog"))
+                .note("not needed");
+        for (Ending each : Ending.values()) {
+            told.add(RecordedCall.builder()
+                    .number(each.ordinal() + 1)
+                    .caller("dev.observatory.NightRun")
+                    .receiver("log")
+                    .signature("note(String, int)")
+                    .arguments(List.of("\"a\n\u2028</script>\"", "2"))
+                    .ending(each)
+                    .role(Role.values()[each.ordinal() % 3])
+                    .thread("main")
+                    .file("NightRun.java")
+                    .line(41)
+                    .micros(each.ordinal() * 3_000_000_000L)
+                    .tookMicros(each.ordinal() - 1)
+                    .build());
         }
-        return new JournalScene(
-                "NightRunTest#closes",
-                title,
-                "A night run",
-                outcome,
-                outcome == Outcome.FAILED ? "no" : "",
-                new Conversation(
-                        "dev.observatory.NightRun",
-                        List.of(new TypeInfo("dev.observatory.NightLog", List.of("note(String, int)", "size()"))),
-                        List.of(new DoubleInfo("log", Kind.SPY, "dev.observatory.NightLog")),
-                        calls,
-                        List.of(
-                                statement(Verb.SUPPOSED, Integer.MAX_VALUE),
-                                statement(Verb.EXPECTED, 3),
-                                statement(Verb.VERIFIED, 1)),
-                        List.of("not needed")));
+        for (Verb verb : Verb.values()) {
+            told.add(statement(verb, verb == Verb.SUPPOSED ? Integer.MAX_VALUE : 3));
+        }
+        return JournalScene.of("NightRunTest#closes", told.build())
+                .title(title)
+                .group("A night run")
+                .ended(outcome, outcome == Outcome.FAILED ? "no" : "")
+                .build();
     }
 
-    private static StatementInfo statement(Verb verb, int max) {
-        return new StatementInfo(
-                verb,
-                "log",
-                "note(String, int)",
-                "log.note(\"secret 7\", any int)",
-                1,
-                max,
-                2,
-                false,
-                2,
-                1,
-                0,
-                "A.java:3");
+    private static TestStatement statement(Verb verb, int max) {
+        return TestStatement.builder()
+                .verb(verb)
+                .receiver("log")
+                .signature("note(String, int)")
+                .text("log.note(\"secret 7\", any int)")
+                .min(1)
+                .max(max)
+                .found(2)
+                .parameters(2)
+                .pinned(1)
+                .place("A.java:3")
+                .build();
     }
 
     private List<JournalScene> read() {

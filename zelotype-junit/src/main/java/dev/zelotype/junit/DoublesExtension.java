@@ -1,6 +1,7 @@
 package dev.zelotype.junit;
 
 import dev.zelotype.Scene;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Parameter;
 import java.util.ArrayList;
@@ -26,14 +27,14 @@ final class DoublesExtension
 
     @Override
     public void beforeEach(ExtensionContext context) {
-        Injection injection = new Injection(Scene.open(Settings.of(context)));
+        Injection injection = new Injection(Settings.of(context).open());
         context.getStore(NAMESPACE).put(Injection.class, injection);
         injection.fill(context.getRequiredTestInstances().getAllInstances());
     }
 
     @Override
     public void beforeTestExecution(ExtensionContext context) {
-        injection(context).scene().endSetUp();
+        injection(context).hosted().endSetUp();
     }
 
     private static Injection injection(ExtensionContext context) {
@@ -42,8 +43,8 @@ final class DoublesExtension
 
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
-        return parameter.isAnnotated(Collaborator.class)
-                || parameter.isAnnotated(Subject.class)
+        return parameter.isAnnotated(StandIn.class)
+                || parameter.isAnnotated(UnderTest.class)
                 || parameter.getParameter().getType() == Scene.class;
     }
 
@@ -66,23 +67,23 @@ final class DoublesExtension
         if (injection == null) {
             return;
         }
-        Scene scene = injection.scene();
+        HostedScene hosted = injection.hosted();
         Throwable failure = context.getExecutionException().orElse(null);
         try {
-            scene.closeAfter(failure);
+            hosted.closeAfter(failure);
         } catch (RuntimeException | Error e) {
             failure = e;
             throw e;
         } finally {
-            attachConversation(failure, scene);
+            attachConversation(failure, hosted);
             publishNotes(context, injection);
-            Journals.write(context, scene, injection.notes(), failure);
+            Journals.write(context, hosted.scene(), injection.notes(), failure);
         }
     }
 
     /** What is worth knowing though it is not wrong goes into the test's report. */
     private static void publishNotes(ExtensionContext context, Injection injection) {
-        List<String> notes = new ArrayList<>(injection.scene().notes());
+        List<String> notes = new ArrayList<>(injection.hosted().scene().notes());
         notes.addAll(injection.notes());
         if (!notes.isEmpty()) {
             context.publishReportEntry("zelotype.notes", String.join("\n", notes));
@@ -90,12 +91,12 @@ final class DoublesExtension
     }
 
     /** A failure that does not tell the conversation itself is followed by it. */
-    private static void attachConversation(@Nullable Throwable failure, Scene scene) {
+    private static void attachConversation(@Nullable Throwable failure, HostedScene hosted) {
         boolean toldAlready =
                 failure == null || String.valueOf(failure.getMessage()).contains("\n  Conversation (");
-        if (!toldAlready && !scene.conversation().calls().isEmpty()) {
-            List<String> unneeded = scene.notes();
-            failure.addSuppressed(new ConversationOfTheTest(scene.conversationText()
+        if (!toldAlready && !hosted.scene().conversation().calls().isEmpty()) {
+            List<String> unneeded = hosted.scene().notes();
+            failure.addSuppressed(new ConversationOfTheTest(hosted.scene().conversationText()
                     + (unneeded.isEmpty() ? "" : "\nSupposed, but not needed by any call\n")
                     + String.join("\n", unneeded)));
         }

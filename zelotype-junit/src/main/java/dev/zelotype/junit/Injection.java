@@ -3,6 +3,7 @@ package dev.zelotype.junit;
 import dev.zelotype.Scene;
 import dev.zelotype.Zelotype;
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Field;
 import java.lang.reflect.Modifier;
@@ -17,16 +18,18 @@ import org.junit.jupiter.api.extension.ParameterContext;
  */
 final class Injection {
 
+    private final HostedScene hosted;
     private final Scene scene;
     private final List<Object> declared = new ArrayList<>();
     private boolean hasSubject;
 
-    Injection(Scene scene) {
-        this.scene = scene;
+    Injection(HostedScene hosted) {
+        this.hosted = hosted;
+        this.scene = hosted.scene();
     }
 
-    Scene scene() {
-        return scene;
+    HostedScene hosted() {
+        return hosted;
     }
 
     private interface Filler {
@@ -36,10 +39,10 @@ final class Injection {
     /** Fills the fields of a test instance and those around it: doubles and values first, then the subjects. */
     void fill(List<Object> tests) {
         for (Object test : tests) {
-            eachField(test, this::fillCollaborator);
+            eachField(test, this::fillStandIn);
         }
         for (Object test : tests) {
-            eachField(test, this::fillSubject);
+            eachField(test, this::fillUnderTest);
         }
     }
 
@@ -56,8 +59,8 @@ final class Injection {
         }
     }
 
-    private void fillCollaborator(Object test, Field field) throws IllegalAccessException {
-        Collaborator asked = field.getAnnotation(Collaborator.class);
+    private void fillStandIn(Object test, Field field) throws IllegalAccessException {
+        StandIn asked = field.getAnnotation(StandIn.class);
         if (asked != null) {
             writable(field);
             Object made = makeDouble(asked.value(), field.getType(), field.getName());
@@ -70,8 +73,8 @@ final class Injection {
         }
     }
 
-    private void fillSubject(Object test, Field field) throws IllegalAccessException {
-        Subject asked = field.getAnnotation(Subject.class);
+    private void fillUnderTest(Object test, Field field) throws IllegalAccessException {
+        UnderTest asked = field.getAnnotation(UnderTest.class);
         if (asked != null) {
             writable(field);
             hasSubject = true;
@@ -94,12 +97,12 @@ final class Injection {
 
     Object resolve(ParameterContext context) {
         Parameter parameter = context.getParameter();
-        Subject subject = context.findAnnotation(Subject.class).orElse(null);
+        UnderTest subject = context.findAnnotation(UnderTest.class).orElse(null);
         if (subject != null) {
             hasSubject = true;
             return scene.subject(parameter.getType(), subject.others());
         }
-        Collaborator asked = context.findAnnotation(Collaborator.class).orElse(null);
+        StandIn asked = context.findAnnotation(StandIn.class).orElse(null);
         return asked == null
                 ? scene
                 : makeDouble(
@@ -120,7 +123,7 @@ final class Injection {
     List<String> notes() {
         List<String> notes = new ArrayList<>();
         for (Object each : declared) {
-            if (hasSubject && !scene.gaveToSubject(each)) {
+            if (hasSubject && !hosted.gaveToSubject(each)) {
                 notes.add("the collaborator " + each + " is declared, but the subject takes none of its type");
             }
         }

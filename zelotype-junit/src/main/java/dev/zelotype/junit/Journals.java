@@ -31,13 +31,11 @@ final class Journals {
                 + context.getRequiredTestMethod().getName();
         String group = context.getParent().map(ExtensionContext::getDisplayName).orElse("");
         WRITERS.computeIfAbsent(folder.get(), name -> new JournalWriter(Path.of(name), Settings.mask(context)))
-                .write(new JournalScene(
-                        test,
-                        context.getDisplayName(),
-                        group,
-                        outcome(failure),
-                        firstLine(failure),
-                        scene.conversation().withNotes(notes)));
+                .write(JournalScene.of(test, scene.conversation().withNotes(notes))
+                        .title(context.getDisplayName())
+                        .group(group)
+                        .ended(outcome(failure), firstLine(failure))
+                        .build());
     }
 
     private static Outcome outcome(@Nullable Throwable failure) {

@@ -10,7 +10,7 @@ import java.lang.annotation.Target;
  *
  * <pre>{@code
  * @Provided String site = "North Ridge";
- * @Subject NightRun run;
+ * @UnderTest NightRun run;
  * }</pre>
  */
 @Target(ElementType.FIELD)

@@ -2,6 +2,7 @@ package dev.zelotype.junit;
 
 import dev.zelotype.SceneSettings;
 import dev.zelotype.doubles.Severity;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.error.MisuseException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -33,9 +34,9 @@ final class Settings {
 
     private Settings() {}
 
-    static SceneSettings of(ExtensionContext context) {
+    static HostedScene.Opening of(ExtensionContext context) {
         refuseUnknown();
-        SceneSettings settings = SceneSettings.defaults().titled(title(context)).inTest(context.getRequiredTestClass());
+        SceneSettings settings = SceneSettings.defaults();
         WithDoubles annotation = annotation(context);
         String unused = annotation.unused().length > 0
                 ? annotation.unused()[0].name()
@@ -46,11 +47,12 @@ final class Settings {
         int lines = annotation.lines() >= 0
                 ? annotation.lines()
                 : context.getConfigurationParameter(LINES).map(Settings::number).orElse(-1);
-        // What a journal tells must be what was so at the time of the call.
-        settings =
-                settings.keepDetails(context.getConfigurationParameter(JOURNAL).isPresent());
         mask(context);
-        return lines < 0 ? settings : settings.linesOfCalls(lines);
+        return HostedScene.of(lines < 0 ? settings : settings.linesOfCalls(lines))
+                .titled(title(context))
+                .inTest(context.getRequiredTestClass())
+                // What a journal tells must be what was so at the time of the call.
+                .keepingDetails(context.getConfigurationParameter(JOURNAL).isPresent());
     }
 
     /** The test as messages call its scene, such as {@code NightRunTest.a_humid_night}. */

@@ -9,17 +9,17 @@ import java.lang.annotation.Target;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
- * Opens a scene for each test of the class, and hands it the doubles it asks for with {@link Collaborator} and the class
- * under test it asks for with {@link Subject}. A parameter of type {@link dev.zelotype.Scene} is given the scene. At the
+ * Opens a scene for each test of the class, and hands it the doubles it asks for with {@link StandIn} and the class
+ * under test it asks for with {@link UnderTest}. A parameter of type {@link dev.zelotype.Scene} is given the scene. At the
  * end of the test the scene is closed, which checks what was expected. When the test failed, the conversation is attached
  * to the failure.
  *
  * <pre>{@code
  * @WithDoubles
  * class NightRunTest {
- *     @Collaborator(STUB) WeatherStation weather;
- *     @Collaborator(MOCK) Dome dome;
- *     @Subject NightRun run;
+ *     @StandIn(STUB) WeatherStation weather;
+ *     @StandIn(MOCK) Dome dome;
+ *     @UnderTest NightRun run;
  *     ...
  * }
  * }</pre>

@@ -16,9 +16,9 @@ import dev.zelotype.doubles.Severity;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
-import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.Provided;
-import dev.zelotype.junit.Subject;
+import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -86,16 +86,16 @@ class LifecycleTest {
     @WithDoubles
     @Execution(ExecutionMode.CONCURRENT)
     abstract static class EveryKind {
-        @Collaborator(SPY)
+        @StandIn(SPY)
         Station station;
 
-        @Collaborator(MOCK)
+        @StandIn(MOCK)
         Roof roof;
 
         @Provided
         String site = "North Ridge";
 
-        @Subject
+        @UnderTest
         Run run;
 
         @BeforeEach
@@ -128,7 +128,7 @@ class LifecycleTest {
 
         @ParameterizedTest
         @ValueSource(ints = {1, 2})
-        void parameterised(int number, Scene scene, @Collaborator Roof other, @Subject Run second) {
+        void parameterised(int number, Scene scene, @StandIn Roof other, @UnderTest Run second) {
             use();
             assertThat(second.site).isEqualTo("North Ridge");
             assertThat(scene.the(Station.class)).isSameAs(station);
@@ -145,7 +145,7 @@ class LifecycleTest {
 
         @Nested
         class Inner {
-            @Collaborator(SPY)
+            @StandIn(SPY)
             Station inner;
 
             @Test
@@ -184,13 +184,13 @@ class LifecycleTest {
 
     @WithDoubles(unused = Severity.FAIL)
     static class BadTest {
-        @Collaborator
+        @StandIn
         Roof roof;
 
-        @Collaborator
+        @StandIn
         Runnable unneeded;
 
-        @Subject
+        @UnderTest
         Run run;
 
         @Provided

@@ -15,7 +15,7 @@ import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
-import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -48,27 +48,27 @@ class WithDoublesTest {
     abstract static class Base {
         static final List<Dome> SEEN = new ArrayList<>();
 
-        @Collaborator
+        @StandIn
         Dome inherited;
     }
 
     @WithDoubles
     static class GoodTest extends Base {
-        @Collaborator(SPY)
+        @StandIn(SPY)
         Dome dome;
 
-        @Collaborator(FAKE)
+        @StandIn(FAKE)
         Dome fake;
 
         @BeforeEach
-        void setUp(@Collaborator(DUMMY) Dome unused) {
+        void setUp(@StandIn(DUMMY) Dome unused) {
             suppose(dome::angle).returns(40);
             suppose(inherited::angle).returns(1);
             assertThat(unused).hasToString("unused");
         }
 
         @Test
-        void first(@Collaborator(MOCK) Dome other) {
+        void first(@StandIn(MOCK) Dome other) {
             expect(other::open).once();
             other.open();
             SEEN.add(dome);
@@ -88,7 +88,7 @@ class WithDoublesTest {
 
     @WithDoubles
     static class BadTest {
-        @Collaborator(MOCK)
+        @StandIn(MOCK)
         Dome dome;
 
         @Test
@@ -110,14 +110,14 @@ class WithDoublesTest {
         }
 
         @Test
-        void asks_for_a_final_class(@Collaborator String text) {
+        void asks_for_a_final_class(@StandIn String text) {
             throw new AssertionError("not reached with " + text);
         }
     }
 
     @WithDoubles
     static class StaticFieldTest {
-        @Collaborator
+        @StandIn
         static Dome dome;
 
         @Test

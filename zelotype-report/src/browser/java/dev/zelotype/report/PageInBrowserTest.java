@@ -3,6 +3,7 @@ package dev.zelotype.report;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.Ending;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.site.Site;
 import dev.zelotype.report.story.Story;
@@ -56,7 +57,7 @@ class PageInBrowserTest {
                         i == 205
                                 ? Scenes.troubled()
                                 : new Scenes()
-                                        .call("mount", "rate()", "", Scenes.HOSTILE, Conversation.Outcome.DEFAULTED)
+                                        .call("mount", "rate()", "", Scenes.HOSTILE, Ending.DEFAULTED)
                                         .note(Scenes.HOSTILE)
                                         .scene("night " + i + Scenes.HOSTILE, Outcome.PASSED));
             }

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Conversation.Verb;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.coverage.Coverage;
@@ -15,7 +15,7 @@ import dev.zelotype.report.coverage.CoverageTable;
 import dev.zelotype.report.site.ReportException;
 import dev.zelotype.report.site.Site;
 import dev.zelotype.report.story.Item;
-import dev.zelotype.report.story.Mark;
+import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Picture;
 import dev.zelotype.report.story.Story;
@@ -71,7 +71,7 @@ class ReportTest {
                 .containsExactly(3, 4);
         assertThat(story.cut(13, 99).items())
                 .map(item -> ((Item.Message) item).mark())
-                .containsExactly(Mark.UNEXPECTED, Mark.MISSING);
+                .containsExactly(Role.UNEXPECTED, Role.MISSING);
     }
 
     @Test
@@ -271,7 +271,7 @@ class ReportTest {
                 .containsExactly("NightRun subject");
         assertThat(TextStory.of(story, 80, TextStory.Signs.DRAWN)).isNotEmpty();
         assertThat(Site.storyPage(story)).contains("silent");
-        Conversation.CallInfo call = troubled.conversation().calls().get(0);
+        Conversation.RecordedCall call = troubled.conversation().calls().get(0);
         assertThat(call.caller()).as("a lambda's class").contains("$$Lambda");
         assertThat(Story.of(troubled).lifelines().get(0).name()).isEqualTo("NightRun");
     }

@@ -3,7 +3,7 @@ package dev.zelotype.sweep;
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.Zelotype;
-import dev.zelotype.doubles.Conversation.CallInfo;
+import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Array;
 import java.lang.reflect.InvocationTargetException;
@@ -76,7 +76,7 @@ final class OneType {
             }
         }
         List<String> recorded = new ArrayList<>();
-        for (CallInfo call : scene.conversation().calls()) {
+        for (RecordedCall call : scene.conversation().calls()) {
             recorded.add(call.method());
         }
         if (hasDefaults(type) ? isWithin(expected, recorded) : recorded.equals(expected)) {

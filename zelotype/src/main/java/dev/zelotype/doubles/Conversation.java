@@ -6,22 +6,95 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What the doubles of a scene were told and asked so far, as plain values.
+ * For readers of results: what the doubles of a scene were told and asked so far, as plain values. Immutable; more may
+ * be told in later versions.
  *
- * @param subject the binary name of the class that the scene built as the subject; empty if it built none
- * @param types the doubled types, each once
- * @param doubles the doubles, in the order they were made
- * @param calls the calls, in their order
- * @param statements what the test said of calls, in the order it was said
- * @param notes what is worth knowing though it is not wrong, such as suppositions that no call needed
+ * <pre>{@code
+ * for (RecordedCall call : scene.conversation().calls()) {
+ *     System.out.println(call.receiver() + "." + call.text() + " " + call.answerText());
+ * }
+ * }</pre>
  */
-public record Conversation(
-        String subject,
-        List<TypeInfo> types,
-        List<DoubleInfo> doubles,
-        List<CallInfo> calls,
-        List<StatementInfo> statements,
-        List<String> notes) {
+public final class Conversation {
+
+    private final String subject;
+    private final List<DoubledType> types;
+    private final List<NamedDouble> doubles;
+    private final List<RecordedCall> calls;
+    private final List<TestStatement> statements;
+    private final List<String> notes;
+
+    private Conversation(Builder from) {
+        subject = from.subject;
+        types = List.copyOf(from.types);
+        doubles = List.copyOf(from.doubles);
+        calls = List.copyOf(from.calls);
+        statements = List.copyOf(from.statements);
+        notes = List.copyOf(from.notes);
+    }
+
+    /**
+     * Begins a new conversation, in which nobody has said anything.
+     *
+     * @return a builder
+     */
+    public static Builder builder() {
+        return new Builder();
+    }
+
+    /**
+     * The class that the scene built as the subject.
+     *
+     * @return its binary name; empty if the scene built none
+     */
+    public String subject() {
+        return subject;
+    }
+
+    /**
+     * The doubled types.
+     *
+     * @return each once
+     */
+    public List<DoubledType> types() {
+        return types;
+    }
+
+    /**
+     * The doubles.
+     *
+     * @return in the order they were made
+     */
+    public List<NamedDouble> doubles() {
+        return doubles;
+    }
+
+    /**
+     * The calls.
+     *
+     * @return in their order
+     */
+    public List<RecordedCall> calls() {
+        return calls;
+    }
+
+    /**
+     * What the test said of calls.
+     *
+     * @return in the order it was said
+     */
+    public List<TestStatement> statements() {
+        return statements;
+    }
+
+    /**
+     * What is worth knowing though it is not wrong.
+     *
+     * @return one text each, such as a supposition that no call needed
+     */
+    public List<String> notes() {
+        return notes;
+    }
 
     /**
      * The same conversation with further notes.
@@ -30,9 +103,15 @@ public record Conversation(
      * @return a new conversation
      */
     public Conversation withNotes(List<String> more) {
-        List<String> all = new ArrayList<>(notes);
-        all.addAll(more);
-        return new Conversation(subject, types, doubles, calls, statements, List.copyOf(all));
+        Builder copy = builder();
+        copy.subject = subject;
+        copy.types.addAll(types);
+        copy.doubles.addAll(doubles);
+        copy.calls.addAll(calls);
+        copy.statements.addAll(statements);
+        copy.notes.addAll(notes);
+        copy.notes.addAll(more);
+        return copy.build();
     }
 
     /**
@@ -41,142 +120,96 @@ public record Conversation(
      * @return the binary names of the doubled types, by the names of the doubles
      */
     public Map<String, String> typesOfDoubles() {
-        Map<String, String> types = new HashMap<>();
-        doubles.forEach(info -> types.put(info.name(), info.type()));
-        return types;
+        Map<String, String> byName = new HashMap<>();
+        doubles.forEach(each -> byName.put(each.name(), each.type()));
+        return byName;
     }
 
-    /**
-     * A type that doubles were made of.
-     *
-     * @param name its binary name
-     * @param methods the methods that its doubles answer, such as {@code humidityAt(String)}
-     */
-    public record TypeInfo(String name, List<String> methods) {}
+    /** Puts a conversation together. Not safe for use from several threads. */
+    public static final class Builder {
 
-    /**
-     * A double of the scene.
-     *
-     * @param name its name in messages
-     * @param kind its kind
-     * @param type the binary name of the doubled type
-     */
-    public record DoubleInfo(String name, Kind kind, String type) {}
+        private String subject = "";
+        private final List<DoubledType> types = new ArrayList<>();
+        private final List<NamedDouble> doubles = new ArrayList<>();
+        private final List<RecordedCall> calls = new ArrayList<>();
+        private final List<TestStatement> statements = new ArrayList<>();
+        private final List<String> notes = new ArrayList<>();
 
-    /** How a call came to its answer. */
-    public enum Outcome {
-        /** It has not returned yet. */
-        RUNNING,
-        /** The test said what it answers. */
-        ANSWERED,
-        /** Nobody said what it answers, so an empty value came back. */
-        DEFAULTED,
-        /** Real code answered. */
-        REAL,
-        /** It threw, as told or by real code. */
-        THREW,
-        /** The double refused it. */
-        UNEXPECTED
-    }
-
-    /** What the test thinks of a call. */
-    public enum Role {
-        /** An expectation was met by it, or a check has found it. */
-        EXPECTED,
-        /** It may happen, and nobody insists on it. */
-        ALLOWED,
-        /** The double refused it. */
-        UNEXPECTED
-    }
-
-    /** What a statement of a test does. */
-    public enum Verb {
-        /** Says what a call answers. */
-        SUPPOSED,
-        /** Says beforehand that a call must happen. */
-        EXPECTED,
-        /** Asks afterwards whether a call happened. */
-        VERIFIED
-    }
-
-    /**
-     * A call.
-     *
-     * @param number its place among the calls of the scene, from 1
-     * @param caller the binary name of the class that made the call; empty if not noted
-     * @param receiver the name of the double
-     * @param method the name of the method
-     * @param signature the method as {@link TypeInfo} lists it
-     * @param arguments the arguments as text
-     * @param answer what came back or was thrown, as text; empty for a void call
-     * @param outcome how the call came to its answer
-     * @param role what the test thinks of it
-     * @param thread the name of the calling thread
-     * @param file the source file of the call; empty if not noted
-     * @param line the line in it, or 0
-     * @param micros when it began, in microseconds since the scene opened; 0 unless the scene keeps details
-     */
-    public record CallInfo(
-            int number,
-            String caller,
-            String receiver,
-            String method,
-            String signature,
-            List<String> arguments,
-            String answer,
-            Outcome outcome,
-            Role role,
-            String thread,
-            String file,
-            int line,
-            long micros) {}
-
-    /**
-     * A statement of the test about calls.
-     *
-     * @param verb what it does
-     * @param receiver the name of the double
-     * @param signature the method as {@link TypeInfo} lists it
-     * @param text the calls that it covers, such as {@code mount.track(any SkyTarget, 3)}
-     * @param min the least number of calls that it asks for; 0 for a supposition
-     * @param max the greatest; {@link Integer#MAX_VALUE} for any number
-     * @param found how many there were; for a supposition 1 if any call needed it, else 0
-     * @param query whether the method gives a value back
-     * @param parameters how many parameters the method has
-     * @param pinned how many of its arguments must equal a value
-     * @param order the number of the {@code inThisOrder} block that it stands in, from 1; 0 for none
-     * @param place the source file and line; empty if not known
-     */
-    public record StatementInfo(
-            Verb verb,
-            String receiver,
-            String signature,
-            String text,
-            int min,
-            int max,
-            int found,
-            boolean query,
-            int parameters,
-            int pinned,
-            int order,
-            String place) {
+        private Builder() {}
 
         /**
-         * Whether calls that it asks for did not happen.
+         * Says which class is the subject.
          *
-         * @return true if there were fewer than the least number
+         * @param className its binary name
+         * @return this builder
          */
-        public boolean isMissing() {
-            return found < min;
+        public Builder subject(String className) {
+            subject = className;
+            return this;
         }
 
         /**
-         * Whether exactly one number of calls is right, and it is not zero.
+         * Adds a doubled type.
          *
-         * @return true for {@code once()} and {@code times(n)}
+         * @param type the type
+         * @return this builder
          */
-        public boolean isExact() {
-            return min == max && min > 0;
+        public Builder add(DoubledType type) {
+            types.add(type);
+            return this;
+        }
+
+        /**
+         * Adds a double.
+         *
+         * @param one the double
+         * @return this builder
+         */
+        public Builder add(NamedDouble one) {
+            doubles.add(one);
+            return this;
+        }
+
+        /**
+         * Adds a call.
+         *
+         * @param call the call
+         * @return this builder
+         */
+        public Builder add(RecordedCall call) {
+            calls.add(call);
+            return this;
+        }
+
+        /**
+         * Adds a statement.
+         *
+         * @param statement the statement
+         * @return this builder
+         */
+        public Builder add(TestStatement statement) {
+            statements.add(statement);
+            return this;
+        }
+
+        /**
+         * Adds a note.
+         *
+         * @param note one text
+         * @return this builder
+         */
+        public Builder note(String note) {
+            notes.add(note);
+            return this;
+        }
+
+        /**
+         * Builds it.
+         *
+         * @return the finished conversation
+         */
+        public Conversation build() {
+            return new Conversation(this);
         }
     }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.stage;
 
-import dev.zelotype.engine.run.Check;
+import dev.zelotype.engine.statement.Check;
 
 /**
  * A check on calls with no free parameters: say how often they must have happened.

@@ -1,7 +1,7 @@
 package dev.zelotype.stage;
 
 import dev.zelotype.call.Where7;
-import dev.zelotype.engine.run.Check;
+import dev.zelotype.engine.statement.Check;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -2,7 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 
 /**
  * Says what a void call does. The actions queue up: each call takes the next, and the last one stays.

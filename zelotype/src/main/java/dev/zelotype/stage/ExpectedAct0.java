@@ -2,7 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Act0;
 import dev.zelotype.call.AroundAct0;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 
 /**
  * A void call with no free parameters that is expected: say what it does and how often it happens.

@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Act3;
 import dev.zelotype.call.AroundAct3;
 import dev.zelotype.call.Where3;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Act4;
 import dev.zelotype.call.AroundAct4;
 import dev.zelotype.call.Where4;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Act8;
 import dev.zelotype.call.AroundAct8;
 import dev.zelotype.call.Where8;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -2,7 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 
 /**
  * Says how often a void call is expected (once if nothing else is said), and what it does.

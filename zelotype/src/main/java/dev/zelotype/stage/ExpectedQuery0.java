@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Act0;
 import dev.zelotype.call.AroundQuery0;
 import dev.zelotype.call.Query0;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -5,7 +5,7 @@ import dev.zelotype.call.Args5;
 import dev.zelotype.call.AroundQuery5;
 import dev.zelotype.call.Query5;
 import dev.zelotype.call.Where5;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

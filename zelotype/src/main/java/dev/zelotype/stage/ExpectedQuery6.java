@@ -5,7 +5,7 @@ import dev.zelotype.call.Args6;
 import dev.zelotype.call.AroundQuery6;
 import dev.zelotype.call.Query6;
 import dev.zelotype.call.Where6;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

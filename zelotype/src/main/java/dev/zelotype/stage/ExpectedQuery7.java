@@ -5,7 +5,7 @@ import dev.zelotype.call.Args7;
 import dev.zelotype.call.AroundQuery7;
 import dev.zelotype.call.Query7;
 import dev.zelotype.call.Where7;
-import dev.zelotype.engine.run.Expectation;
+import dev.zelotype.engine.statement.Expectation;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

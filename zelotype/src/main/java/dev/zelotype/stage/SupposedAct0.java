@@ -2,7 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Act0;
 import dev.zelotype.call.AroundAct0;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 
 /**
  * A void call with no free parameters that is supposed to answer: say what it does.

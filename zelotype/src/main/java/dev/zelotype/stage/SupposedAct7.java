@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Act7;
 import dev.zelotype.call.AroundAct7;
 import dev.zelotype.call.Where7;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import org.jspecify.annotations.Nullable;
 
 /**

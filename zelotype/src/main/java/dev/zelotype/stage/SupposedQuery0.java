@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.call.Act0;
 import dev.zelotype.call.AroundQuery0;
 import dev.zelotype.call.Query0;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -4,7 +4,7 @@ import dev.zelotype.call.Act1;
 import dev.zelotype.call.AroundQuery1;
 import dev.zelotype.call.Query1;
 import dev.zelotype.call.Where1;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

@@ -5,7 +5,7 @@ import dev.zelotype.call.Args2;
 import dev.zelotype.call.AroundQuery2;
 import dev.zelotype.call.Query2;
 import dev.zelotype.call.Where2;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

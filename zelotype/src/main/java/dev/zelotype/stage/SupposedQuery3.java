@@ -5,7 +5,7 @@ import dev.zelotype.call.Args3;
 import dev.zelotype.call.AroundQuery3;
 import dev.zelotype.call.Query3;
 import dev.zelotype.call.Where3;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

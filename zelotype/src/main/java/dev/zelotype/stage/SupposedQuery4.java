@@ -5,7 +5,7 @@ import dev.zelotype.call.Args4;
 import dev.zelotype.call.AroundQuery4;
 import dev.zelotype.call.Query4;
 import dev.zelotype.call.Where4;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

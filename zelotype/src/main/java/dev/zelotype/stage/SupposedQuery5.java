@@ -5,7 +5,7 @@ import dev.zelotype.call.Args5;
 import dev.zelotype.call.AroundQuery5;
 import dev.zelotype.call.Query5;
 import dev.zelotype.call.Where5;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

@@ -5,7 +5,7 @@ import dev.zelotype.call.Args6;
 import dev.zelotype.call.AroundQuery6;
 import dev.zelotype.call.Query6;
 import dev.zelotype.call.Where6;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

@@ -5,7 +5,7 @@ import dev.zelotype.call.Args8;
 import dev.zelotype.call.AroundQuery8;
 import dev.zelotype.call.Query8;
 import dev.zelotype.call.Where8;
-import dev.zelotype.engine.run.Supposition;
+import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 

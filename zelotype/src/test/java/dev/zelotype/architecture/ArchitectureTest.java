@@ -2,18 +2,36 @@ package dev.zelotype.architecture;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
-import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /**
  * The rooms of the core and the direction of the imports between them.
  */
 class ArchitectureTest {
+
+    /** From the top. */
+    private static final List<String> ROOMS = List.of(
+            "dev.zelotype.host",
+            "dev.zelotype",
+            "dev.zelotype.stage",
+            "dev.zelotype.engine.scene",
+            "dev.zelotype.engine.statement",
+            "dev.zelotype.engine.decide",
+            "dev.zelotype.engine.explain",
+            "dev.zelotype.engine.calls",
+            "dev.zelotype.engine.pattern",
+            "dev.zelotype.engine.replace",
+            "dev.zelotype.engine.weave",
+            "dev.zelotype.engine.make",
+            "dev.zelotype.call",
+            "dev.zelotype.error",
+            "dev.zelotype.doubles");
 
     private final JavaClasses core = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
@@ -26,43 +44,20 @@ class ArchitectureTest {
 
     @Test
     void imports_run_downwards() {
-        layeredArchitecture()
-                .consideringOnlyDependenciesInLayers()
-                .layer("facade")
-                .definedBy("dev.zelotype")
-                .layer("run")
-                .definedBy("..engine.run..")
-                .layer("explain")
-                .definedBy("..engine.explain..")
-                .layer("journal")
-                .definedBy("..engine.journal..")
-                .layer("pattern")
-                .definedBy("..engine.pattern..")
-                .layer("weave")
-                .definedBy("..engine.weave..")
-                .layer("make")
-                .definedBy("..engine.make..")
-                .layer("vocabulary")
-                .definedBy("dev.zelotype.call", "dev.zelotype.doubles", "dev.zelotype.error")
-                .layer("stage")
-                .definedBy("dev.zelotype.stage")
-                .whereLayer("facade")
-                .mayNotBeAccessedByAnyLayer()
-                .whereLayer("stage")
-                .mayOnlyBeAccessedByLayers("facade")
-                .whereLayer("run")
-                .mayOnlyBeAccessedByLayers("facade", "stage")
-                .whereLayer("explain")
-                .mayOnlyBeAccessedByLayers("run")
-                .whereLayer("journal")
-                .mayOnlyBeAccessedByLayers("run", "explain")
-                .whereLayer("pattern")
-                .mayOnlyBeAccessedByLayers("run", "explain")
-                .whereLayer("make")
-                .mayOnlyBeAccessedByLayers("facade", "run", "explain", "journal", "pattern", "weave")
-                .whereLayer("weave")
-                .mayOnlyBeAccessedByLayers("run", "pattern")
-                .check(core);
+        for (int room = 1; room < ROOMS.size(); room++) {
+            noClasses()
+                    .that()
+                    .resideInAPackage(ROOMS.get(room))
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(ROOMS.subList(0, room).toArray(new String[0]))
+                    .check(core);
+        }
+    }
+
+    @Test
+    void every_package_is_one_of_the_rooms() {
+        classes().should().resideInAnyPackage(ROOMS.toArray(new String[0])).check(core);
     }
 
     @Test

@@ -13,10 +13,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.Role;
-import dev.zelotype.doubles.Conversation.StatementInfo;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.Role;
+import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.error.CheckFailure;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.SkyTarget;
@@ -32,7 +33,10 @@ import org.junit.jupiter.api.Test;
 class ConversationTest {
 
     private static Conversation told(boolean detailed, Runnable test) {
-        Scene scene = Scene.open(SceneSettings.defaults().keepDetails(detailed));
+        Scene scene = HostedScene.of(SceneSettings.defaults())
+                .keepingDetails(detailed)
+                .open()
+                .scene();
         try (scene) {
             test.run();
         } catch (CheckFailure expected) {
@@ -54,9 +58,13 @@ class ConversationTest {
             verify(mount::park).once();
         });
         assertThat(told.calls())
-                .extracting(CallInfo::role)
+                .extracting(RecordedCall::role)
                 .containsExactly(Role.EXPECTED, Role.UNEXPECTED, Role.EXPECTED, Role.ALLOWED);
-        assertThat(told.calls()).extracting(CallInfo::micros).isSorted().last().isNotEqualTo(0L);
+        assertThat(told.calls())
+                .extracting(RecordedCall::micros)
+                .isSorted()
+                .last()
+                .isNotEqualTo(0L);
         assertThat(told.types()).anySatisfy(type -> {
             assertThat(type.name()).isEqualTo(Mount.class.getName());
             assertThat(type.methods()).contains("park()", "slewTo(SkyTarget)").doesNotContain("toString()");
@@ -83,13 +91,13 @@ class ConversationTest {
         });
         assertThat(told.statements())
                 .extracting(
-                        StatementInfo::verb,
-                        StatementInfo::text,
-                        StatementInfo::found,
-                        StatementInfo::isMissing,
-                        StatementInfo::isExact,
-                        StatementInfo::pinned,
-                        StatementInfo::order)
+                        TestStatement::verb,
+                        TestStatement::text,
+                        TestStatement::found,
+                        TestStatement::isMissing,
+                        TestStatement::isExact,
+                        TestStatement::pinned,
+                        TestStatement::order)
                 .map(Object::toString)
                 .containsExactly(
                         "(SUPPOSED, \"weather.humidity()\", 1, false, false, 0, 0)",

@@ -15,6 +15,7 @@ import dev.zelotype.call.Act0;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.UnexpectedCall;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.SkyTarget;
@@ -172,10 +173,12 @@ class ExpectationTest {
     @Test
     void unused_suppositions_are_ignored_noted_or_fail() {
         for (Severity severity : Severity.values()) {
-            Scene scene = Scene.open(SceneSettings.defaults().unusedSuppositions(severity));
+            HostedScene hosted = HostedScene.of(SceneSettings.defaults().unusedSuppositions(severity))
+                    .open();
+            Scene scene = hosted.scene();
             Mount mount = spy(Mount.class);
             suppose(mount::doubleRate).returns(30);
-            scene.endSetUp();
+            hosted.endSetUp();
             suppose(mount::rate).returns(15);
             assertThat(scene.conversation().notes())
                     .hasSize(severity == Severity.NOTE ? 1 : 0)

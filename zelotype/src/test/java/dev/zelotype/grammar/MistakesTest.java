@@ -2,8 +2,9 @@ package dev.zelotype.grammar;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
 import dev.zelotype.error.MisuseException;
+import dev.zelotype.host.HostedScene;
 import java.io.IOException;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
@@ -54,7 +55,7 @@ class MistakesTest {
 
     private static String message(Method mistake) {
         MisuseException misuse = null;
-        Scene scene = Scene.open();
+        HostedScene scene = HostedScene.of(SceneSettings.defaults()).open();
         try {
             mistake.invoke(new Mistakes());
         } catch (InvocationTargetException e) {

@@ -17,6 +17,7 @@ import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.UnexpectedCall;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.WeatherStation;
@@ -117,7 +118,10 @@ class ScopeTest {
 
     @Test
     void a_call_of_a_double_whose_scene_is_closed_is_named_in_the_next_failure() {
-        Scene closed = Scene.open(SceneSettings.defaults().titled("the night before"));
+        Scene closed = HostedScene.of(SceneSettings.defaults())
+                .titled("the night before")
+                .open()
+                .scene();
         Dome kept = spy(Dome.class, "kept");
         closed.close();
         try (Scene scene = Scene.open()) {

@@ -14,8 +14,8 @@ import dev.zelotype.examples.observatory.NightLog;
 import dev.zelotype.examples.observatory.NightRun;
 import dev.zelotype.examples.observatory.SkyTarget;
 import dev.zelotype.examples.observatory.TargetCatalog;
-import dev.zelotype.junit.Collaborator;
-import dev.zelotype.junit.Subject;
+import dev.zelotype.junit.StandIn;
+import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
 import java.util.Optional;
@@ -24,22 +24,22 @@ import org.junit.jupiter.api.Test;
 @WithDoubles
 class AnnotationsTest {
 
-    @Collaborator(MOCK)
+    @StandIn(MOCK)
     Dome dome;
 
-    @Collaborator
+    @StandIn
     Mount mount;
 
-    @Collaborator
+    @StandIn
     Camera camera;
 
-    @Collaborator
+    @StandIn
     TargetCatalog catalog;
 
-    @Collaborator
+    @StandIn
     NightLog log;
 
-    @Subject
+    @UnderTest
     NightRun run;
 
     @Test

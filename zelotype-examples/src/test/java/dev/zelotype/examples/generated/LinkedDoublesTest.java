@@ -5,7 +5,7 @@ import static dev.zelotype.doubles.Kind.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.examples.observatory.Dome;
-import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
 import org.junit.jupiter.api.Test;
 
@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 class LinkedDoublesTest {
 
     @Test
-    void a_linked_class_serves_every_kind(@Collaborator(MOCK) Dome told, @Collaborator(SPY) Dome heard) {
+    void a_linked_class_serves_every_kind(@StandIn(MOCK) Dome told, @StandIn(SPY) Dome heard) {
         expect(told::open).once();
 
         told.open();

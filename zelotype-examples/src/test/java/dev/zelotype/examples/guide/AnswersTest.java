@@ -16,7 +16,7 @@ import dev.zelotype.examples.observatory.Mount;
 import dev.zelotype.examples.observatory.NightLog;
 import dev.zelotype.examples.observatory.SkyTarget;
 import dev.zelotype.examples.observatory.WeatherStation;
-import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -31,16 +31,16 @@ class AnswersTest {
 
     private final SkyTarget harrow = new SkyTarget("Harrow-2", 47);
 
-    @Collaborator
+    @StandIn
     WeatherStation weather;
 
-    @Collaborator
+    @StandIn
     NightLog log;
 
-    @Collaborator
+    @StandIn
     Camera camera;
 
-    @Collaborator
+    @StandIn
     Mount mount;
 
     interface Site {

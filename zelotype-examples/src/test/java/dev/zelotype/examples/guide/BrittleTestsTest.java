@@ -12,8 +12,8 @@ import dev.zelotype.examples.observatory.NightRun;
 import dev.zelotype.examples.observatory.SkyTarget;
 import dev.zelotype.examples.observatory.TargetCatalog;
 import dev.zelotype.examples.observatory.WeatherStation;
-import dev.zelotype.junit.Collaborator;
-import dev.zelotype.junit.Subject;
+import dev.zelotype.junit.StandIn;
+import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
 import java.util.Optional;
@@ -24,22 +24,22 @@ import org.junit.jupiter.api.Test;
 @WithDoubles
 class BrittleTestsTest {
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     WeatherStation weather;
 
-    @Collaborator(SPY)
+    @StandIn(SPY)
     Dome dome;
 
-    @Collaborator(SPY)
+    @StandIn(SPY)
     Mount mount;
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     TargetCatalog catalog;
 
-    @Collaborator(SPY)
+    @StandIn(SPY)
     NightLog log;
 
-    @Subject
+    @UnderTest
     NightRun run;
 
     private final SkyTarget harrow = new SkyTarget("Harrow-2", 47);

@@ -13,7 +13,7 @@ import dev.zelotype.examples.observatory.Frame;
 import dev.zelotype.examples.observatory.Mount;
 import dev.zelotype.examples.observatory.SkyTarget;
 import dev.zelotype.examples.observatory.WeatherStation;
-import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -24,19 +24,19 @@ import org.junit.jupiter.api.Test;
 /** Every line of the cheat sheet. */
 @WithDoubles
 class CheatSheetTest {
-    @Collaborator(STUB)
+    @StandIn(STUB)
     WeatherStation weather;
 
-    @Collaborator(MOCK)
+    @StandIn(MOCK)
     Dome dome;
 
-    @Collaborator(SPY)
+    @StandIn(SPY)
     Mount mount;
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     Camera camera;
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     ExposurePlan plan;
 
     private final SkyTarget harrow = new SkyTarget("Harrow-2", 47);

@@ -23,7 +23,7 @@ import dev.zelotype.examples.observatory.Dome;
 import dev.zelotype.examples.observatory.Mount;
 import dev.zelotype.examples.observatory.NightLog;
 import dev.zelotype.examples.observatory.SkyTarget;
-import dev.zelotype.junit.Collaborator;
+import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
@@ -36,16 +36,16 @@ class ChecksTest {
     private final SkyTarget harrow = new SkyTarget("Harrow-2", 47);
     private final SkyTarget quill = new SkyTarget("Quill-9", 61);
 
-    @Collaborator(Kind.MOCK)
+    @StandIn(Kind.MOCK)
     Dome dome;
 
-    @Collaborator(Kind.SPY)
+    @StandIn(Kind.SPY)
     Mount mount;
 
-    @Collaborator(Kind.SPY)
+    @StandIn(Kind.SPY)
     NightLog log;
 
-    @Collaborator
+    @StandIn
     Camera camera;
 
     @Test

@@ -10,16 +10,16 @@ import org.junit.jupiter.api.Test;
 
 @WithDoubles
 class HumidNightTest {
-    @Collaborator(STUB)
+    @StandIn(STUB)
     WeatherStation weather;
 
-    @Collaborator(MOCK)
+    @StandIn(MOCK)
     Dome dome;
 
-    @Collaborator(SPY)
+    @StandIn(SPY)
     NightLog log;
 
-    @Subject
+    @UnderTest
     NightRun run;
 
     @Test

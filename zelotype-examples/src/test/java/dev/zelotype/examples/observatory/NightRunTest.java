@@ -11,8 +11,8 @@ import static dev.zelotype.doubles.Kind.SPY;
 import static dev.zelotype.doubles.Kind.STUB;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.zelotype.junit.Collaborator;
-import dev.zelotype.junit.Subject;
+import dev.zelotype.junit.StandIn;
+import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
 import java.util.Optional;
@@ -28,25 +28,25 @@ class NightRunTest {
     private static final SkyTarget HARROW = new SkyTarget("Harrow-2", 47);
     private static final SkyTarget QUILL = new SkyTarget("Quill-9", 61);
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     WeatherStation weather;
 
-    @Collaborator(MOCK)
+    @StandIn(MOCK)
     Dome dome;
 
-    @Collaborator(SPY)
+    @StandIn(SPY)
     Mount mount;
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     Camera camera;
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     TargetCatalog catalog;
 
-    @Collaborator(SPY)
+    @StandIn(SPY)
     NightLog log;
 
-    @Subject
+    @UnderTest
     NightRun run;
 
     @BeforeEach

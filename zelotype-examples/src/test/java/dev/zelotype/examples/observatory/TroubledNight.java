@@ -7,8 +7,8 @@ import static dev.zelotype.doubles.Kind.MOCK;
 import static dev.zelotype.doubles.Kind.SPY;
 import static dev.zelotype.doubles.Kind.STUB;
 
-import dev.zelotype.junit.Collaborator;
-import dev.zelotype.junit.Subject;
+import dev.zelotype.junit.StandIn;
+import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
 import java.util.Optional;
@@ -27,19 +27,19 @@ class TroubledNight {
     private static final SkyTarget HARROW = new SkyTarget("Harrow-2", 47);
     private static final SkyTarget QUILL = new SkyTarget("Quill-9", 61);
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     WeatherStation weather;
 
-    @Collaborator(MOCK)
+    @StandIn(MOCK)
     Dome dome;
 
-    @Collaborator(SPY)
+    @StandIn(SPY)
     Mount mount;
 
-    @Collaborator(STUB)
+    @StandIn(STUB)
     TargetCatalog catalog;
 
-    @Subject
+    @UnderTest
     NightRun run;
 
     @BeforeEach

@@ -1,9 +1,9 @@
 package dev.zelotype.report.coverage;
 
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.StatementInfo;
-import dev.zelotype.doubles.Conversation.TypeInfo;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.journal.JournalScene;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -75,20 +75,20 @@ public final class Coverage {
      */
     public void add(JournalScene scene) {
         Conversation conversation = scene.conversation();
-        for (TypeInfo type : conversation.types()) {
+        for (DoubledType type : conversation.types()) {
             Map<String, int[]> methods = types.computeIfAbsent(type.name(), name -> new TreeMap<>());
             type.methods().forEach(method -> methods.computeIfAbsent(method, name -> new int[4]));
         }
         Map<String, String> typeOf = conversation.typesOfDoubles();
         Set<String> counted = new HashSet<>();
-        for (StatementInfo statement : conversation.statements()) {
+        for (TestStatement statement : conversation.statements()) {
             count(
                     counted,
                     typeOf.get(statement.receiver()),
                     statement.signature(),
                     statement.verb().ordinal());
         }
-        for (CallInfo call : conversation.calls()) {
+        for (RecordedCall call : conversation.calls()) {
             count(counted, typeOf.get(call.receiver()), call.signature(), 3);
         }
     }

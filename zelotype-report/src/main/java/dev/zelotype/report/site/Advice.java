@@ -1,7 +1,7 @@
 package dev.zelotype.report.site;
 
-import dev.zelotype.doubles.Conversation.StatementInfo;
-import dev.zelotype.doubles.Conversation.Verb;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -78,10 +78,10 @@ public record Advice(Rule rule, String place, String statement, String milder) {
      * @return what is worth a thought; mostly nothing
      */
     static List<Advice> on(JournalScene scene) {
-        List<StatementInfo> statements = scene.conversation().statements();
+        List<TestStatement> statements = scene.conversation().statements();
         Set<String> supposed = new HashSet<>();
         Map<Integer, Set<String>> orders = new HashMap<>();
-        for (StatementInfo statement : statements) {
+        for (TestStatement statement : statements) {
             if (statement.verb() == Verb.SUPPOSED && statement.query()) {
                 supposed.add(method(statement));
             }
@@ -92,7 +92,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         }
         List<Advice> advice = new ArrayList<>();
         Set<Integer> orderTold = new HashSet<>();
-        for (StatementInfo statement : statements) {
+        for (TestStatement statement : statements) {
             if (statement.verb() == Verb.SUPPOSED) {
                 continue;
             }
@@ -126,12 +126,12 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         return advice;
     }
 
-    private static Advice of(Rule rule, StatementInfo statement, String milder) {
+    private static Advice of(Rule rule, TestStatement statement, String milder) {
         String verb = statement.verb() == Verb.EXPECTED ? "expect" : "verify";
         return new Advice(rule, statement.place(), verb + "(" + statement.text() + ")" + count(statement), milder);
     }
 
-    private static String count(StatementInfo statement) {
+    private static String count(TestStatement statement) {
         if (statement.isExact()) {
             return statement.min() == 1 ? ".once()" : ".times(" + statement.min() + ")";
         }
@@ -142,7 +142,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
                         : ".between(" + statement.min() + ", " + statement.max() + ")";
     }
 
-    private static String method(StatementInfo statement) {
+    private static String method(TestStatement statement) {
         return statement.receiver() + "." + statement.signature();
     }
 }

@@ -6,8 +6,8 @@ import com.fasterxml.jackson.core.SerializableString;
 import com.fasterxml.jackson.core.io.CharacterEscapes;
 import com.fasterxml.jackson.core.io.SerializedString;
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.Outcome;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.Ending;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.coverage.Coverage;
 import dev.zelotype.report.coverage.CoverageTable;
@@ -132,10 +132,10 @@ public final class Site implements AutoCloseable {
                 .forEach(note ->
                         unused.computeIfAbsent(note, first -> new Found()).in(number));
         Map<String, String> typeOf = conversation.typesOfDoubles();
-        for (CallInfo call : conversation.calls()) {
+        for (RecordedCall call : conversation.calls()) {
             String type = typeOf.getOrDefault(call.receiver(), call.receiver());
             calls.computeIfAbsent(type, first -> new long[1])[0]++;
-            if (call.outcome() == Outcome.DEFAULTED && !call.answer().isEmpty()) {
+            if (call.ending() == Ending.DEFAULTED && !call.answer().isEmpty()) {
                 defaulted
                         .computeIfAbsent(type + "." + call.signature() + " = " + call.answer(), first -> new Found())
                         .in(number);

@@ -62,12 +62,13 @@ final class StoryJson {
         out.writeNumberField("to", message.to());
         out.writeStringField("text", message.text());
         out.writeStringField("answer", message.answerText());
-        out.writeStringField("mark", message.mark().word());
+        out.writeStringField("mark", message.role().word());
         out.writeBooleanField(
-                "defaulted", message.defaulted() && !message.answer().isEmpty());
+                "defaulted", message.isDefaulted());
         out.writeStringField("place", message.place());
         out.writeStringField("thread", message.thread());
         out.writeNumberField("micros", message.micros());
+        out.writeNumberField("took", message.tookMicros());
         out.writeEndObject();
     }
 }

@@ -1,6 +1,11 @@
 package dev.zelotype.report.story;
 
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.Role;
+import dev.zelotype.doubles.TestStatement;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A step of a conversation: one message, or several that are repeated.
@@ -14,50 +19,116 @@ public sealed interface Item {
      */
     int calls();
 
-    /**
-     * A call, and what came back.
-     *
-     * @param number the place of the call among all of the test, from 1; 0 for one that is missing
-     * @param from the number of the calling lifeline, from 0
-     * @param to the number of the called one
-     * @param signature the method with the simple names of its parameter types
-     * @param text the call as it would be written, without the double's name
-     * @param answer what came back or was thrown; empty if nothing did
-     * @param defaulted whether the answer is an empty value, since nobody said what to answer
-     * @param threw whether the answer was thrown
-     * @param mark what the test thinks of it
-     * @param place the source file and line; empty if not noted
-     * @param thread the calling thread; empty if it is the test's own
-     * @param micros microseconds since the test's scene opened
-     */
-    record Message(
-            int number,
-            int from,
-            int to,
-            String signature,
-            String text,
-            String answer,
-            boolean defaulted,
-            boolean threw,
-            Mark mark,
-            String place,
-            String thread,
-            long micros)
-            implements Item {
+    /** A call from one lifeline to another, or one that the test asked for and that is missing. */
+    final class Message implements Item {
+
+        private final int from;
+        private final int to;
+        private final @Nullable RecordedCall call;
+        private final String text;
+        private final String signature;
+        private final String place;
+        private final String thread;
+
+        private Message(
+                int from,
+                int to,
+                @Nullable RecordedCall call,
+                String text,
+                String signature,
+                String place,
+                String thread) {
+            this.from = from;
+            this.to = to;
+            this.call = call;
+            this.text = text;
+            this.signature = signature;
+            this.place = place;
+            this.thread = thread;
+        }
+
+        /** A call that happened; its thread is told unless it is the test's own. */
+        static Message of(RecordedCall call, int from, int to, String ownThread) {
+            String thread = call.thread().equals(ownThread) ? "" : call.thread();
+            return new Message(from, to, call, call.text(), call.signature(), call.place(), thread);
+        }
+
+        /** A call that a statement asked for, and that did not happen. */
+        static Message missing(TestStatement statement, int from, int to) {
+            String prefix = statement.receiver() + ".";
+            String wanted = statement.min() == 1 ? "1 call" : statement.min() + " calls";
+            String there = statement.found() == 0
+                    ? "there was none"
+                    : statement.found() == 1 ? "there was 1" : "there were " + statement.found();
+            String text = statement.text().startsWith(prefix)
+                    ? statement.text().substring(prefix.length())
+                    : statement.text();
+            return new Message(
+                    from,
+                    to,
+                    null,
+                    text + ": " + (statement.isExact() ? "" : "at least ") + wanted + " wanted, " + there,
+                    statement.signature(),
+                    statement.place(),
+                    "");
+        }
+
+        /**
+         * Whether another message is the same call, whatever its arguments and answers.
+         *
+         * @param other the other message
+         * @return false if either is missing
+         */
+        boolean isAlike(Message other) {
+            return call != null
+                    && other.call != null
+                    && from == other.from
+                    && to == other.to
+                    && signature.equals(other.signature)
+                    && role() == other.role()
+                    && isDefaulted() == other.isDefaulted()
+                    && (call.ending() == Ending.THREW) == (other.call.ending() == Ending.THREW);
+        }
 
         @Override
         public int calls() {
-            return mark == Mark.MISSING ? 0 : 1;
+            return call == null ? 0 : 1;
         }
 
-        /** Whether another message is the same call, whatever its arguments and answers. */
-        boolean isAlike(Message other) {
-            return from == other.from
-                    && to == other.to
-                    && signature.equals(other.signature)
-                    && mark == other.mark
-                    && defaulted == other.defaulted
-                    && threw == other.threw;
+        /**
+         * The place of the call among all of the test.
+         *
+         * @return from 1; 0 for one that is missing
+         */
+        public int number() {
+            return call == null ? 0 : call.number();
+        }
+
+        /**
+         * The calling lifeline.
+         *
+         * @return its number, from 0
+         */
+        public int from() {
+            return from;
+        }
+
+        /**
+         * The called lifeline.
+         *
+         * @return its number, from 0
+         */
+        public int to() {
+            return to;
+        }
+
+        /**
+         * The call as it would be written, without the double's name.
+         *
+         * @return the text; for a missing call with what is missing
+         */
+        public String text() {
+            return text;
         }
 
         /**
@@ -66,10 +137,63 @@ public sealed interface Item {
          * @return the text; empty if nothing came back
          */
         public String answerText() {
-            if (answer.isEmpty()) {
-                return mark == Mark.UNEXPECTED ? "refused" : "";
-            }
-            return threw ? "threw " + answer : "= " + answer + (defaulted ? " (by default)" : "");
+            return call == null ? "" : call.answerText();
+        }
+
+        /**
+         * Whether the answer is an empty value, since nobody said what to answer.
+         *
+         * @return false for a call that gives nothing back
+         */
+        public boolean isDefaulted() {
+            return call != null
+                    && call.ending() == Ending.DEFAULTED
+                    && !call.answer().isEmpty();
+        }
+
+        /**
+         * What the test thinks of it.
+         *
+         * @return the role
+         */
+        public Role role() {
+            return call == null ? Role.MISSING : call.role();
+        }
+
+        /**
+         * The source file and line.
+         *
+         * @return empty if not noted
+         */
+        public String place() {
+            return place;
+        }
+
+        /**
+         * The calling thread.
+         *
+         * @return empty if it is the test's own
+         */
+        public String thread() {
+            return thread;
+        }
+
+        /**
+         * When the call began.
+         *
+         * @return microseconds since the test's scene opened
+         */
+        public long micros() {
+            return call == null ? 0 : call.micros();
+        }
+
+        /**
+         * How long the call took.
+         *
+         * @return microseconds; -1 if not known
+         */
+        public long tookMicros() {
+            return call == null ? -1 : call.tookMicros();
         }
     }
 

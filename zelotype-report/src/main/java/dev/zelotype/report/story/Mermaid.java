@@ -1,5 +1,6 @@
 package dev.zelotype.report.story;
 
+import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 
@@ -44,7 +45,7 @@ public final class Mermaid {
     }
 
     private void message(String indent, Message message) {
-        String arrow = switch (message.mark()) {
+        String arrow = switch (message.role()) {
             case EXPECTED -> "->>";
             case ALLOWED -> "-)";
             case UNEXPECTED -> "-x";
@@ -52,14 +53,14 @@ public final class Mermaid {
         };
         String number = message.number() == 0 ? "" : message.number() + " ";
         line(indent + "p" + message.from() + arrow + "p" + message.to() + ": "
-                + escaped(message.mark().sign() + " " + number + message.text() + label(message.mark())));
+                + escaped(Story.sign(message.role()) + " " + number + message.text() + label(message.role())));
         if (!message.answerText().isEmpty()) {
             line(indent + "p" + message.to() + "-->>p" + message.from() + ": " + escaped(message.answerText()));
         }
     }
 
-    private static String label(Mark mark) {
-        return mark == Mark.UNEXPECTED || mark == Mark.MISSING ? " [" + mark.word() + "]" : "";
+    private static String label(Role mark) {
+        return mark == Role.UNEXPECTED || mark == Role.MISSING ? " [" + mark.word() + "]" : "";
     }
 
     /** Whatever could end the line or mean something is written as a character code. */

@@ -1,5 +1,6 @@
 package dev.zelotype.report.story;
 
+import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 import java.io.ByteArrayOutputStream;
@@ -114,19 +115,19 @@ public final class Picture {
     }
 
     private void message(Message message) {
-        String arrow = switch (message.mark()) {
+        String arrow = switch (message.role()) {
             case EXPECTED -> "-[#1a7f37,bold]>";
             case ALLOWED -> "-[#3d5a73]>>";
             case UNEXPECTED -> "-[#c62828,bold]>x";
             case MISSING -> "-[#8a5a00,dashed]>x";
         };
         String number = message.number() == 0 ? "" : message.number() + " ";
-        String word = message.mark() == Mark.UNEXPECTED || message.mark() == Mark.MISSING
-                ? "\\n<size:11>" + message.mark().word()
+        String word = message.role() == Role.UNEXPECTED || message.role() == Role.MISSING
+                ? "\\n<size:11>" + message.role().word()
                 : "";
         line("p" + message.from() + " " + arrow + " p" + message.to() + " : "
-                + message.mark().sign() + " " + number + escaped(message.text()) + word);
-        if (!message.answerText().isEmpty() && message.mark() != Mark.UNEXPECTED) {
+                + Story.sign(message.role()) + " " + number + escaped(message.text()) + word);
+        if (!message.answerText().isEmpty() && message.role() != Role.UNEXPECTED) {
             line("p" + message.to() + " -[#6b7b88,dashed]> p" + message.from() + " : " + escaped(message.answerText()));
         }
     }

@@ -1,12 +1,11 @@
 package dev.zelotype.report.story;
 
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Conversation.CallInfo;
-import dev.zelotype.doubles.Conversation.DoubleInfo;
-import dev.zelotype.doubles.Conversation.Outcome;
-import dev.zelotype.doubles.Conversation.Role;
-import dev.zelotype.doubles.Conversation.StatementInfo;
-import dev.zelotype.doubles.Conversation.Verb;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.Role;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.story.Item.Message;
 import java.util.ArrayList;
@@ -40,6 +39,21 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
      */
     public static Story of(JournalScene scene) {
         return new Telling(scene).story();
+    }
+
+    /**
+     * A role as one character, so that it is not told by colour alone.
+     *
+     * @param role the role
+     * @return the sign
+     */
+    static String sign(Role role) {
+        return switch (role) {
+            case EXPECTED -> "✔";
+            case ALLOWED -> "·";
+            case UNEXPECTED -> "✘";
+            case MISSING -> "?";
+        };
     }
 
     /**
@@ -84,7 +98,6 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
             for (int i = 0; i < length; i++) {
                 boolean alike = items.get(start + i) instanceof Message first
                         && items.get(start + rounds * length + i) instanceof Message again
-                        && first.mark() != Mark.MISSING
                         && first.isAlike(again);
                 if (!alike) {
                     return rounds;
@@ -106,7 +119,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
         List<Item> kept = new ArrayList<>();
         for (Item item : items) {
             boolean keep = item instanceof Message message
-                    && (message.mark() == Mark.MISSING
+                    && (message.role() == Role.MISSING
                             ? last >= scene.conversation().calls().size()
                             : message.number() >= first && message.number() <= last);
             if (keep) {
@@ -135,10 +148,10 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
             if (lifelines.isEmpty()) {
                 caller(conversation.subject());
             }
-            List<StatementInfo> missing = conversation.statements().stream()
+            List<TestStatement> missing = conversation.statements().stream()
                     .filter(statement -> statement.verb() != Verb.SUPPOSED && statement.isMissing())
                     .toList();
-            for (DoubleInfo info : conversation.doubles()) {
+            for (NamedDouble info : conversation.doubles()) {
                 boolean speaks = conversation.calls().stream()
                                 .anyMatch(call -> call.receiver().equals(info.name()))
                         || missing.stream()
@@ -153,7 +166,8 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
                     ? ""
                     : conversation.calls().get(0).thread();
             conversation.calls().forEach(call -> items.add(message(call, own)));
-            missing.forEach(statement -> items.add(message(statement)));
+            missing.forEach(
+                    statement -> items.add(Message.missing(statement, 0, receiver(statement.receiver()))));
             return new Story(scene, List.copyOf(lifelines), List.copyOf(items));
         }
 
@@ -173,45 +187,8 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
             });
         }
 
-        private Message message(CallInfo call, String ownThread) {
-            Mark mark = call.role() == Role.UNEXPECTED
-                    ? Mark.UNEXPECTED
-                    : call.role() == Role.EXPECTED ? Mark.EXPECTED : Mark.ALLOWED;
-            return new Message(
-                    call.number(),
-                    caller(call.caller()),
-                    receiver(call.receiver()),
-                    call.signature(),
-                    call.method() + "(" + String.join(", ", call.arguments()) + ")",
-                    call.outcome() == Outcome.RUNNING ? "" : call.answer(),
-                    call.outcome() == Outcome.DEFAULTED,
-                    call.outcome() == Outcome.THREW,
-                    mark,
-                    call.file().isEmpty() ? "" : call.file() + ":" + call.line(),
-                    call.thread().equals(ownThread) ? "" : call.thread(),
-                    call.micros());
-        }
-
-        private Message message(StatementInfo statement) {
-            String text = statement.text();
-            String prefix = statement.receiver() + ".";
-            String wanted = statement.min() == 1 ? "1 call" : statement.min() + " calls";
-            String there = statement.found() == 0 ? "there was none" : "there were " + statement.found();
-            return new Message(
-                    0,
-                    0,
-                    receiver(statement.receiver()),
-                    statement.signature(),
-                    (text.startsWith(prefix) ? text.substring(prefix.length()) : text) + ": "
-                            + (statement.isExact() ? "" : "at least ") + wanted + " wanted, "
-                            + (statement.found() == 1 ? "there was 1" : there),
-                    "",
-                    false,
-                    false,
-                    Mark.MISSING,
-                    statement.place(),
-                    "",
-                    0);
+        private Message message(RecordedCall call, String ownThread) {
+            return Message.of(call, caller(call.caller()), receiver(call.receiver()), ownThread);
         }
 
         /** Lambdas and anonymous classes are part of the class around them. */

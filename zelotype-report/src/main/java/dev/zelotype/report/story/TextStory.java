@@ -1,5 +1,6 @@
 package dev.zelotype.report.story;
 
+import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 import java.util.ArrayList;
@@ -36,10 +37,10 @@ public final class TextStory {
      * @param mark what the test thinks of the message, or null
      */
     public record Line(
-            String head, String message, @Nullable Mark mark) {}
+            String head, String message, @Nullable Role mark) {}
 
     /**
-     * What arrows are made of, in the order of {@link Mark}: a stroke and a head each.
+     * What arrows are made of, in the order of {@link Role}: a stroke and a head each.
      *
      * @param lifeline a piece of a lifeline
      * @param strokes the strokes of arrows
@@ -128,11 +129,11 @@ public final class TextStory {
     /** What the arrows that occur mean, since not every terminal shows colours. */
     private void legend() {
         StringBuilder legend = new StringBuilder(" ".repeat(digits + 1));
-        for (Mark mark : Mark.values()) {
+        for (Role mark : Role.values()) {
             boolean occurs = story.items().stream()
                     .anyMatch(item -> item instanceof Message message
-                            ? message.mark() == mark
-                            : ((Loop) item).messages().stream().anyMatch(message -> message.mark() == mark));
+                            ? message.role() == mark
+                            : ((Loop) item).messages().stream().anyMatch(message -> message.role() == mark));
             if (occurs) {
                 int i = mark.ordinal();
                 legend.append(String.valueOf(signs.strokes().charAt(i)).repeat(2))
@@ -157,7 +158,7 @@ public final class TextStory {
         char[] line = lifelines().toCharArray();
         int left = digits + 1 + spacing * Math.min(message.from(), message.to());
         int right = digits + 1 + spacing * Math.max(message.from(), message.to());
-        int mark = message.mark().ordinal();
+        int mark = message.role().ordinal();
         for (int i = left + 1; i < right; i++) {
             line[i] = signs.strokes().charAt(mark);
         }
@@ -172,11 +173,11 @@ public final class TextStory {
         }
         String number = message.number() == 0 ? "" : String.valueOf(message.number());
         String head = " ".repeat(digits - number.length()) + number + new String(line).substring(digits);
-        String word = message.mark() == Mark.UNEXPECTED || message.mark() == Mark.MISSING
-                ? message.mark().word() + ": "
+        String word = message.role() == Role.UNEXPECTED || message.role() == Role.MISSING
+                ? message.role().word() + ": "
                 : "";
         String answer =
-                message.answerText().isEmpty() || message.mark() == Mark.UNEXPECTED ? "" : " " + message.answerText();
+                message.answerText().isEmpty() || message.role() == Role.UNEXPECTED ? "" : " " + message.answerText();
         String thread = message.thread().isEmpty() ? "" : " [" + message.thread() + "]";
         String text = indent + signs.marks().charAt(mark) + " " + word + message.text() + answer + thread;
         int room = width - head.length() - message.place().length() - 2;
@@ -187,7 +188,7 @@ public final class TextStory {
                 narrow
                         ? cut(text, Math.max(LEAST_ROOM, width - head.length()))
                         : pad(cut(text, room), room) + "  " + message.place(),
-                message.mark()));
+                message.role()));
     }
 
     private static String pad(String text, int width) {

@@ -1,7 +1,7 @@
 package dev.zelotype.engine.explain;
 
-import dev.zelotype.engine.journal.CallRecord;
-import dev.zelotype.engine.journal.Lines;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.ArgumentRule;
@@ -28,7 +28,7 @@ public final class Calls {
         return name(participant, method) + "(" + String.join(", ", arguments(method, arguments)) + ")";
     }
 
-    public static String call(CallRecord call) {
+    public static String call(Call call) {
         return call(call.log().owner(), call.log().method(), call.arguments());
     }
 
@@ -83,20 +83,18 @@ public final class Calls {
     }
 
     /** What came back from a call, such as {@code = 40}; empty for a void call that returned. */
-    public static String answer(CallRecord call) {
+    public static String answer(Call call) {
         return switch (call.ending()) {
             case RUNNING -> "(still running)";
-            case PASSED_ON -> "";
             case UNEXPECTED -> "(unexpected)";
             case THREW -> "threw " + Values.print(call.answer());
-            case DEFAULTED -> isVoid(call) ? "" : "= " + Values.print(call.answer()) + " (by default)";
-            case ANSWERED, REAL -> isVoid(call) ? "" : "= " + Values.print(call.answer());
+            case DEFAULTED ->
+                call.log().method().givesNothing() ? "" : "= " + Values.print(call.answer()) + " (by default)";
+            case ANSWERED, REAL ->
+                call.log().method().givesNothing() || call.answer() == Call.UNSEEN
+                        ? ""
+                        : "= " + Values.print(call.answer());
         };
-    }
-
-    private static boolean isVoid(CallRecord call) {
-        return call.log().method().returnType() == void.class
-                || call.log().method().isConstructor();
     }
 
     /**
@@ -104,10 +102,10 @@ public final class Calls {
      *
      * @param more what else is to be said of a call, in lines below it
      */
-    public static List<String> conversation(List<CallRecord> calls, Function<CallRecord, List<String>> more) {
+    public static List<String> conversation(List<Call> calls, Function<Call, List<String>> more) {
         List<String[]> rows = new ArrayList<>();
         int first = Math.max(0, calls.size() - MOST_IN_CONVERSATION);
-        for (CallRecord call : calls.subList(first, calls.size())) {
+        for (Call call : calls.subList(first, calls.size())) {
             rows.add(new String[] {call.number() + "  " + call(call), answer(call), Lines.text(call.caller())});
         }
         List<String> lines = new ArrayList<>();
@@ -130,10 +128,10 @@ public final class Calls {
      * @param calls those of the pattern's own method
      * @param ofOverloads those of other methods of that name, of which the last is told if there are no others
      */
-    public static List<String> closest(CallPattern pattern, List<CallRecord> calls, List<CallRecord> ofOverloads) {
-        CallRecord best = null;
+    public static List<String> closest(CallPattern pattern, List<Call> calls, List<Call> ofOverloads) {
+        Call best = null;
         List<String> differences = List.of();
-        for (CallRecord call : calls) {
+        for (Call call : calls) {
             List<String> found = Differences.of(pattern, call.arguments());
             if (!found.isEmpty() && (best == null || found.size() < differences.size())) {
                 best = call;
@@ -149,11 +147,11 @@ public final class Calls {
         return lines;
     }
 
-    private static List<String> overload(CallPattern pattern, List<CallRecord> calls) {
+    private static List<String> overload(CallPattern pattern, List<Call> calls) {
         if (calls.isEmpty()) {
             return List.of();
         }
-        CallRecord last = calls.get(calls.size() - 1);
+        Call last = calls.get(calls.size() - 1);
         return List.of(
                 Columns.gap(call(last), Lines.text(last.caller())),
                 "  another method of that name: expected " + pattern.method().signature() + ", was "

@@ -19,7 +19,14 @@ public final class Values {
     private Values() {}
 
     public static String print(@Nullable Object value) {
-        return print(value, DEEPEST);
+        return value == null || isPlain(value) ? print(value, DEEPEST) : Printing.print(() -> print(value, DEEPEST));
+    }
+
+    /** Whether printing it runs nobody's code. */
+    private static boolean isPlain(Object value) {
+        return value instanceof String
+                || value instanceof Number && isOfJdk(value.getClass())
+                || value instanceof Boolean;
     }
 
     private static String print(@Nullable Object value, int depth) {

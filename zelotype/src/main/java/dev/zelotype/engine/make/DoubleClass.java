@@ -48,8 +48,13 @@ public final class DoubleClass {
         this.ownCode = new MethodHandle[methods.length];
     }
 
+    /** A real class whose methods ask before they run, seen as a class of doubles. */
+    public static DoubleClass ofReal(Class<?> type, List<DoubledMethod> methods, Instances instances) {
+        return new DoubleClass(type, type, new MethodTable(methods), instances);
+    }
+
     /** How instances come about and where they keep what answers for them. */
-    interface Instances {
+    public interface Instances {
 
         Object create(BiFunction<Object, Object[], Object> receiver);
 
@@ -237,13 +242,13 @@ public final class DoubleClass {
         return code;
     }
 
-    static MethodHandle spread(MethodHandle code, int arguments) {
+    public static MethodHandle spread(MethodHandle code, int arguments) {
         return code.asFixedArity()
                 .asSpreader(Object[].class, arguments)
                 .asType(MethodType.methodType(Object.class, Object.class, Object[].class));
     }
 
-    static MethodHandles.Lookup lookup() {
+    public static MethodHandles.Lookup lookup() {
         return MethodHandles.lookup();
     }
 }

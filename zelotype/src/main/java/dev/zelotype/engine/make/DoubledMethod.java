@@ -21,7 +21,7 @@ public final class DoubledMethod {
     private final boolean ofObject;
     private final Set<String> descriptors = new LinkedHashSet<>();
 
-    DoubledMethod(int index, Executable executable, Class<?>[] parameterTypes) {
+    public DoubledMethod(int index, Executable executable, Class<?>[] parameterTypes) {
         this.index = index;
         this.executable = executable;
         this.parameterTypes = parameterTypes;
@@ -41,7 +41,7 @@ public final class DoubledMethod {
         };
     }
 
-    static String descriptorOf(Executable executable) {
+    public static String descriptorOf(Executable executable) {
         return executable instanceof Method method
                 ? Type.getMethodDescriptor(method)
                 : Type.getConstructorDescriptor((Constructor<?>) executable);
@@ -94,6 +94,11 @@ public final class DoubledMethod {
 
     public Class<?> returnType() {
         return executable instanceof Method method ? method.getReturnType() : executable.getDeclaringClass();
+    }
+
+    /** Whether no value comes back from a call, of a constructor or of a method without a result. */
+    public boolean givesNothing() {
+        return isConstructor() || returnType() == void.class;
     }
 
     public java.lang.reflect.Type genericReturnType() {

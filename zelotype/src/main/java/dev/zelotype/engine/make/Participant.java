@@ -10,6 +10,9 @@ import org.jspecify.annotations.Nullable;
  */
 public abstract class Participant implements BiFunction<Object, Object[], Object> {
 
+    /** What becomes of an object whose constructor is replaced by nothing in particular. */
+    public static final Object BARE = new Object();
+
     private final String baseName;
     private final int number;
     private @Nullable String name;
@@ -44,4 +47,20 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
 
     /** The double itself. */
     public abstract Object self();
+
+    /** Whether it wants to know of calls of a method: always for a double, for a replaced class if somebody asked for it. */
+    public abstract boolean hears(DoubledMethod method);
+
+    /** Whether a statement of the test covers a call. */
+    public abstract boolean isTold(DoubledMethod method, Object[] arguments);
+
+    /** Notes a call that the real code answers, which nobody sees the end of. */
+    public abstract void noteOnly(DoubledMethod method, Object[] arguments);
+
+    /**
+     * Answers a call of a constructor.
+     *
+     * @return null if the real constructor is to run; else what answers for the new object, or {@link #BARE} for nobody
+     */
+    public abstract @Nullable Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable;
 }

@@ -3,9 +3,11 @@ package dev.zelotype.engine.pattern;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.pattern.Symbols.Asked;
 import dev.zelotype.engine.pattern.Symbols.Call;
+import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.reflect.Executable;
@@ -20,22 +22,9 @@ import org.jspecify.annotations.Nullable;
  */
 public final class PatternReader {
 
-    private final Classes classes;
+    private final boolean mayReplace;
     private final LambdaForm form;
     private final Class<?>[] freeTypes;
-
-    /** Who answers for classes that are replaced as a whole. */
-    public interface Classes {
-
-        /** Whether a method or constructor of a class could be replaced at all; nothing is done to the class yet. */
-        boolean canReplace(Class<?> type, String name, String descriptor);
-
-        /** Lets the final methods of a doubled class ask before they run, if this JVM lets them be woven. */
-        void doubleFinals(Participant participant);
-
-        /** Gives the participant for a class; replaces the class and this method of it now if that is allowed. */
-        Participant of(Class<?> type, String name, String descriptor);
-    }
 
     /**
      * A further call of a chain, asked of what the call before it gives.
@@ -55,8 +44,8 @@ public final class PatternReader {
      */
     public record Written(CallPattern first, List<Link> further) {}
 
-    private PatternReader(Serializable lambda, Classes classes) {
-        this.classes = classes;
+    private PatternReader(Serializable lambda, boolean mayReplace) {
+        this.mayReplace = mayReplace;
         this.form = LambdaForm.of(lambda);
         this.freeTypes = form.parameterTypes();
     }
@@ -64,15 +53,16 @@ public final class PatternReader {
     /**
      * Reads a pattern.
      *
+     * @param mayReplace whether a class that it names is replaced now if it was not before
      * @throws MisuseException if it is none, with the reason and a cure
      */
-    public static Written read(@Nullable Serializable lambda, Classes classes) {
+    public static Written read(@Nullable Serializable lambda, boolean mayReplace) {
         if (lambda == null) {
             throw new MisuseException(
                     "The pattern is null.", "write it as a method reference or a lambda, such as weather::humidity");
         }
         return Reading.apart(() -> {
-            PatternReader reader = new PatternReader(lambda, classes);
+            PatternReader reader = new PatternReader(lambda, mayReplace);
             return reader.form.isLambda() ? reader.readLambda() : new Written(reader.readReference(), List.of());
         });
     }
@@ -146,10 +136,10 @@ public final class PatternReader {
 
     /** The one who answers for a class; the class is left alone if the method cannot be replaced. */
     private Participant replaced(Class<?> type, String name, String descriptor) {
-        if (!classes.canReplace(type, name, descriptor)) {
+        if (!Replacing.canReplace(type, name, descriptor)) {
             throw cannotReplace(type.getSimpleName(), name);
         }
-        return classes.of(type, name, descriptor);
+        return Replacing.whole(type, name, descriptor, mayReplace);
     }
 
     private static DoubledMethod replaceable(Participant participant, String name, String descriptor) {
@@ -172,7 +162,7 @@ public final class PatternReader {
     private void doubleFinal(Participant participant, String name, String descriptor) {
         if (participant.doubleClass().find(name, descriptor) == null
                 && participant.doubleClass().findFinal(name, descriptor) != null) {
-            classes.doubleFinals(participant);
+            Replacing.doubleFinals(participant.doubleClass());
         }
     }
 

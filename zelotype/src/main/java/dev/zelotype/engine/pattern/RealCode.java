@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.weave.HandleProxy;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.CallSite;

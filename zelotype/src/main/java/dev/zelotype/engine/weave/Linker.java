@@ -1,5 +1,6 @@
 package dev.zelotype.engine.weave;
 
+import dev.zelotype.engine.make.Sneaky;
 import java.lang.invoke.CallSite;
 import java.lang.invoke.ConstantCallSite;
 import java.lang.invoke.MethodHandle;
@@ -52,13 +53,8 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         try {
             return link((MethodHandles.Lookup) lookup, (MethodType) call[1], (String) call[0], (Object[]) call[2]);
         } catch (Throwable e) {
-            throw sneaky(e);
+            throw Sneaky.rethrow(e);
         }
-    }
-
-    @SuppressWarnings("unchecked")
-    private static <X extends Throwable> RuntimeException sneaky(Throwable thrown) throws X {
-        throw (X) thrown;
     }
 
     private CallSite link(MethodHandles.Lookup caller, MethodType type, String name, Object[] words) throws Throwable {

@@ -41,6 +41,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             "dev.zelotype.call.",
             "dev.zelotype.doubles.",
             "dev.zelotype.error.",
+            "dev.zelotype.host.",
             "dev.zelotype.junit.",
             "dev.zelotype.journal.",
             "org.junit.",

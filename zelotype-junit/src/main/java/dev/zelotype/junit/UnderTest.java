@@ -1,0 +1,24 @@
+package dev.zelotype.junit;
+
+import dev.zelotype.doubles.Kind;
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+
+/**
+ * Asks for the class under test, built with a double for everything it takes: those of the test's {@link StandIn}
+ * fields, values of its {@link Provided} fields, and new doubles for what the test does not mention. See
+ * {@link dev.zelotype.Scene#subject(Class)} for the rules.
+ */
+@Target({ElementType.FIELD, ElementType.PARAMETER})
+@Retention(RetentionPolicy.RUNTIME)
+public @interface UnderTest {
+
+    /**
+     * The kind of the doubles that the test does not mention.
+     *
+     * @return the kind; stubs unless given
+     */
+    Kind others() default Kind.STUB;
+}

@@ -1,0 +1,56 @@
+package dev.zelotype.doubles;
+
+/**
+ * For readers of results: a double of a scene. Immutable; more may be told in later versions.
+ */
+public final class NamedDouble {
+
+    private final String name;
+    private final Kind kind;
+    private final String type;
+
+    private NamedDouble(String name, Kind kind, String type) {
+        this.name = name;
+        this.kind = kind;
+        this.type = type;
+    }
+
+    /**
+     * A double.
+     *
+     * @param name its name in messages
+     * @param kind its kind
+     * @param type the binary name of the doubled type
+     * @return the double
+     */
+    public static NamedDouble of(String name, Kind kind, String type) {
+        return new NamedDouble(name, kind, type);
+    }
+
+    /**
+     * Its name in messages.
+     *
+     * @return such as {@code dome}
+     */
+    public String name() {
+        return name;
+    }
+
+    /**
+     * Its kind.
+     *
+     * @return the kind
+     */
+    public Kind kind() {
+        return kind;
+    }
+
+    /**
+     * The doubled type.
+     *
+     * @return its binary name
+     */
+    public String type() {
+        return type;
+    }
+}

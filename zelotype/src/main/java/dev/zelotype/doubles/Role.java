@@ -1,0 +1,26 @@
+package dev.zelotype.doubles;
+
+import java.util.Locale;
+
+/**
+ * What the test thinks of a call.
+ */
+public enum Role {
+    /** An expectation was met by it, or a check has found it. */
+    EXPECTED,
+    /** It may happen, and nobody insists on it. */
+    ALLOWED,
+    /** The double refused it. */
+    UNEXPECTED,
+    /** The test asked for it, and it did not happen; no call of a conversation has this role. */
+    MISSING;
+
+    /**
+     * The role as the word that journals use.
+     *
+     * @return the name in lower case
+     */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,233 @@
+package dev.zelotype.engine.calls;
+
+import dev.zelotype.doubles.Ending;
+import java.lang.StackWalker.StackFrame;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.util.Comparator;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One call of a double, from its door to its answer. Its call data are fixed before anybody can see it; how it ended
+ * is added by the calling thread and seen by others as soon as the call returns.
+ *
+ * <p>Calls of the thread that owns the scene, by far the most, are numbered without any lock; a call of another thread
+ * remembers after which of them it came. See {@link CallLog}.
+ */
+public class Call {
+
+    /** The order in which calls of one scene happened. */
+    public static final Comparator<Call> IN_ORDER = new Comparator<>() {
+        @Override
+        public int compare(Call a, Call b) {
+            return a.own != b.own ? Integer.compare(a.own, b.own) : Integer.compare(a.foreign(), b.foreign());
+        }
+    };
+
+    /** The answer of real code that nobody saw. */
+    public static final Object UNSEEN = new Object();
+
+    private static final VarHandle ENDING;
+
+    static {
+        try {
+            ENDING = MethodHandles.lookup().findVarHandle(Call.class, "ending", Ending.class);
+        } catch (ReflectiveOperationException e) {
+            throw new ExceptionInInitializerError(e);
+        }
+    }
+
+    private final MethodLog log;
+    /** How many calls of the owning thread there were, this one included. */
+    private final int own;
+    /** The place among all calls, once somebody has put them in order. */
+    private int rank;
+
+    private final Object[] arguments;
+    private final @Nullable StackFrame caller;
+    private @Nullable Object answer;
+    private Ending ending = Ending.RUNNING;
+    /** These only ever become true, and are asked after the calls in question, so they need no barriers of their own. */
+    private boolean accounted;
+
+    private boolean expected;
+    /** The call of the same method before this one; set before the call is published. */
+    @Nullable
+    Call previous;
+
+    Call(MethodLog log, int own, Object[] arguments, @Nullable StackFrame caller) {
+        this.log = log;
+        this.own = own;
+        this.arguments = arguments;
+        this.caller = caller;
+    }
+
+    /** A call that no log keeps: it is only counted, or nobody's. */
+    static final class Unkept extends Call {
+
+        private final boolean counted;
+
+        Unkept(MethodLog log, Object[] arguments, boolean counted) {
+            super(log, 0, arguments, null);
+            this.counted = counted;
+        }
+
+        @Override
+        public boolean isKept() {
+            return false;
+        }
+
+        @Override
+        public void account() {
+            if (counted) {
+                log().accountCounted();
+            }
+        }
+    }
+
+    /** A call of a thread that does not own the scene. */
+    static class OfOtherThread extends Call {
+
+        private final int foreign;
+        private final Thread thread;
+
+        OfOtherThread(MethodLog log, int own, int foreign, Object[] arguments, @Nullable StackFrame caller) {
+            super(log, own, arguments, caller);
+            this.foreign = foreign;
+            this.thread = Thread.currentThread();
+        }
+
+        @Override
+        int foreign() {
+            return foreign;
+        }
+
+        @Override
+        public Thread thread() {
+            return thread;
+        }
+    }
+
+    /** A call that is put into words as it happens, of any thread, with its times. */
+    public static final class Worded extends OfOtherThread {
+
+        private final long began;
+        private final List<String> argumentTexts;
+        private volatile String answerText = "";
+        private volatile long ended = -1;
+
+        Worded(
+                List<String> argumentTexts,
+                long began,
+                MethodLog log,
+                int own,
+                int foreign,
+                Object[] arguments,
+                @Nullable StackFrame caller) {
+            super(log, own, foreign, arguments, caller);
+            this.began = began;
+            this.argumentTexts = argumentTexts;
+        }
+
+        /** Says when it ended, in nanoseconds since the scene opened, and what came back, in words. */
+        public void ended(long nanos, String answer) {
+            answerText = answer;
+            ended = nanos;
+        }
+
+        /** When the call began, in nanoseconds since the scene opened. */
+        public long began() {
+            return began;
+        }
+
+        /** How long it took, in nanoseconds; -1 if it has not ended. */
+        public long took() {
+            return ended < 0 ? -1 : ended - began;
+        }
+
+        public List<String> argumentTexts() {
+            return argumentTexts;
+        }
+
+        public String answerText() {
+            return answerText;
+        }
+    }
+
+    /** The place among the calls of other threads; 0 for one of the owning thread, which comes first. */
+    int foreign() {
+        return 0;
+    }
+
+    /** Whether a log keeps it, so that somebody may look at it later. */
+    public boolean isKept() {
+        return true;
+    }
+
+    public Thread thread() {
+        return log.ownerThread();
+    }
+
+    /** Says how the call ended. */
+    public void end(Ending how, @Nullable Object answered) {
+        this.answer = answered;
+        ENDING.setRelease(this, how);
+    }
+
+    /** Notes that a statement of the test speaks of this call. */
+    public void account() {
+        accounted = true;
+    }
+
+    /** Takes back what was noted, since the statement turned out to speak of other calls. */
+    public void giveBack() {
+        accounted = false;
+        expected = false;
+    }
+
+    /** Notes that the test insists on this call. */
+    public void expect() {
+        accounted = true;
+        expected = true;
+    }
+
+    public boolean expected() {
+        return expected;
+    }
+
+    public boolean accounted() {
+        return accounted;
+    }
+
+    public Ending ending() {
+        return (Ending) ENDING.getAcquire(this);
+    }
+
+    /** The value that came back, the exception that was thrown, or {@link #UNSEEN}. */
+    public @Nullable Object answer() {
+        return answer;
+    }
+
+    public MethodLog log() {
+        return log;
+    }
+
+    /** Puts the call into its place among all calls of its scene, from 1. */
+    public void rank(int place) {
+        rank = place;
+    }
+
+    /** The call's place among all calls of its scene, from 1, as it was when they were last put in order. */
+    public int number() {
+        return rank;
+    }
+
+    public Object[] arguments() {
+        return arguments;
+    }
+
+    public @Nullable StackFrame caller() {
+        return caller;
+    }
+}

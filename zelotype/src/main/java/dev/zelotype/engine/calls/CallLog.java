@@ -1,0 +1,91 @@
+package dev.zelotype.engine.calls;
+
+import java.lang.StackWalker.StackFrame;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Keeps the calls of one scene in order. Safe for use from any thread.
+ *
+ * <p>Calls of the thread that made the log are simply counted. A call of another thread notes how many of those there
+ * were, and its own place among the calls of all other threads. So whatever happened before something else, by any
+ * means by which one thread can know of another, also comes before it in {@link Call#IN_ORDER}.
+ */
+public final class CallLog {
+
+    private static final VarHandle OWN;
+
+    static {
+        try {
+            OWN = MethodHandles.lookup().findVarHandle(CallLog.class, "own", int.class);
+        } catch (ReflectiveOperationException e) {
+            throw new ExceptionInInitializerError(e);
+        }
+    }
+
+    private final Thread owner = Thread.currentThread();
+    private final AtomicInteger foreign = new AtomicInteger();
+    private final int linesKept;
+    private final long opened = System.nanoTime();
+    private int own;
+
+    /**
+     * Starts a log that the current thread owns.
+     *
+     * @param linesKept for how many calls to note where they were made, which costs far more than the call itself
+     */
+    public CallLog(int linesKept) {
+        this.linesKept = linesKept;
+    }
+
+    public Thread owner() {
+        return owner;
+    }
+
+    /** Nanoseconds since the log was started. */
+    public long now() {
+        return System.nanoTime() - opened;
+    }
+
+    /** A call that is not kept, since it is nobody's: its scene is over, or it only helps to print something. */
+    public Call leaveOut(MethodLog log, Object[] arguments) {
+        return new Call.Unkept(log, arguments, false);
+    }
+
+    /**
+     * Keeps a call, or counts it if only the numbers of its method are kept.
+     *
+     * @param woven whether the called method itself stands on the stack
+     * @param words the arguments as they are now; null to keep only what was passed
+     */
+    public Call add(MethodLog log, Object[] arguments, boolean woven, @Nullable List<String> words) {
+        if (log.counted()) {
+            return new Call.Unkept(log, arguments, true);
+        }
+        if (Thread.currentThread() == owner) {
+            int number = own + 1;
+            OWN.setRelease(this, number);
+            StackFrame line = line(number, woven);
+            Call call = words == null
+                    ? new Call(log, number, arguments, line)
+                    : new Call.Worded(words, now(), log, number, 0, arguments, line);
+            log.addOwn(call);
+            return call;
+        }
+        int before = (int) OWN.getAcquire(this);
+        int number = foreign.incrementAndGet();
+        StackFrame line = line(before + number, woven);
+        Call call = words == null
+                ? new Call.OfOtherThread(log, before, number, arguments, line)
+                : new Call.Worded(words, now(), log, before, number, arguments, line);
+        log.addForeign(call);
+        return call;
+    }
+
+    private @Nullable StackFrame line(int number, boolean woven) {
+        return number <= linesKept ? Lines.caller(woven) : null;
+    }
+}

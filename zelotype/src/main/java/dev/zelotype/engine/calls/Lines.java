@@ -1,0 +1,83 @@
+package dev.zelotype.engine.calls;
+
+import dev.zelotype.engine.make.MadeNames;
+import java.lang.StackWalker.StackFrame;
+import java.util.Iterator;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Where in the code of the test or of its subject something was called.
+ */
+public final class Lines {
+
+    private static final StackWalker WALKER = StackWalker.getInstance();
+
+    private Lines() {}
+
+    /** A named class, because it runs before the first lambda of most test JVMs would. */
+    private static final class FirstOutside implements Function<Stream<StackFrame>, @Nullable StackFrame> {
+
+        private static final FirstOutside PLAIN = new FirstOutside(0);
+        private static final FirstOutside WOVEN = new FirstOutside(1);
+
+        private final int skipped;
+
+        FirstOutside(int skipped) {
+            this.skipped = skipped;
+        }
+
+        @Override
+        public @Nullable StackFrame apply(Stream<StackFrame> frames) {
+            StackFrame first = null;
+            int toSkip = skipped;
+            for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
+                StackFrame frame = i.next();
+                String name = frame.getClassName();
+                if (isOurs(name) || toSkip-- > 0) {
+                    continue;
+                }
+                if (!isOfJdk(name)) {
+                    return frame;
+                }
+                first = first == null ? frame : first;
+            }
+            return first;
+        }
+    }
+
+    /** The nearest frame outside Zelotype and, if there is one, outside the JDK. */
+    public static @Nullable StackFrame caller() {
+        return caller(false);
+    }
+
+    /** As {@link #caller()}; a woven method that was called stands on the stack itself and is passed over. */
+    static @Nullable StackFrame caller(boolean woven) {
+        return WALKER.walk(woven ? FirstOutside.WOVEN : FirstOutside.PLAIN);
+    }
+
+    private static boolean isOfJdk(String className) {
+        return className.startsWith("java.") || className.startsWith("jdk.") || className.startsWith("sun.");
+    }
+
+    private static boolean isOurs(String className) {
+        if (MadeNames.isMade(className)) {
+            return true;
+        }
+        return className.startsWith("dev.zelotype.")
+                && (className.startsWith("engine.", 13)
+                        || className.indexOf('.', 13) < 0
+                        || className.startsWith("host.", 13)
+                        || className.startsWith("junit.", 13));
+    }
+
+    /** The frame as a place that people can go to, such as {@code NightRun.java:41}. */
+    public static String text(@Nullable StackFrame frame) {
+        if (frame == null) {
+            return "";
+        }
+        String file = frame.getFileName();
+        return file == null ? frame.getClassName() : file + ":" + frame.getLineNumber();
+    }
+}

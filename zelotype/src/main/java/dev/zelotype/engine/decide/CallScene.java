@@ -1,0 +1,320 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.Severity;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.calls.CallLog;
+import dev.zelotype.engine.calls.MethodLog;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.explain.Printing;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.InPlace;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.replace.Replacing;
+import dev.zelotype.engine.replace.ReplacingScene;
+import dev.zelotype.engine.replace.Seat;
+import dev.zelotype.error.MisuseException;
+import dev.zelotype.error.UnexpectedCall;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The side of a scene that calls meet: its doubles, what they are told, and the log of their calls. Safe for use from any
+ * thread.
+ */
+public class CallScene extends ReplacingScene {
+
+    /** For how many calls of a scene the place they were made at is noted unless asked otherwise. */
+    public static final int LINES_KEPT = 1000;
+
+    private final String title;
+    private final boolean open;
+    private final Severity unused;
+    private final boolean worded;
+    private final CallLog log;
+    private final Demands demands = new Demands(this);
+    /** What doubles of other scenes are told and asked in this one. */
+    private final Map<DoubleState, Part> guests = new ConcurrentHashMap<>();
+
+    private final List<DoubleState> doubles = new ArrayList<>();
+    /** How many doubles have each name. */
+    private final Map<String, int[]> names = new HashMap<>();
+    /** What the test itself supposed, and what of it may turn out not to be needed. */
+    private final List<Rule> supposed = new ArrayList<>();
+
+    private final List<FailureText> refusals = new ArrayList<>();
+    private volatile boolean closed;
+    private volatile @Nullable Disturber disturber;
+
+    /**
+     * Starts a scene.
+     *
+     * @param title what messages call it; empty for a name after its doubles
+     * @param open whether it is a scene that somebody opened and will close, and not the place of a double outside any
+     * @param unused what becomes of suppositions that no call needs
+     * @param linesKept for how many calls to note where they were made
+     * @param worded whether calls are put into words as they happen
+     */
+    protected CallScene(String title, boolean open, Severity unused, int linesKept, boolean worded) {
+        this.title = title;
+        this.open = open;
+        this.unused = unused;
+        this.worded = worded;
+        this.log = new CallLog(linesKept);
+    }
+
+    /** The scene that is open on this thread or on the one that started it, or null. */
+    public static @Nullable CallScene current() {
+        return (CallScene) Seat.current();
+    }
+
+    /** The nearest scene around this one that is still open, or null. */
+    final @Nullable CallScene outer() {
+        return (CallScene) seat().outer();
+    }
+
+    /** The scene to which a statement belongs that is made now, on this thread, about a double of this scene. */
+    final CallScene ofStatement() {
+        CallScene current = current();
+        boolean elsewhere =
+                current != null && current != this && (!open || current.seat().isWithin(seat()));
+        return elsewhere && !closed ? current : this;
+    }
+
+    /**
+     * The scene to which a call belongs that comes now, on this thread, to a double of this scene. A double that was made
+     * outside any scene may be called by a thread of none; if just one scene is open, that is whose call it is.
+     */
+    final CallScene ofCall() {
+        CallScene scene = ofStatement();
+        CallScene only = scene == this && !open ? (CallScene) Seat.onlyOpen() : null;
+        return only == null ? scene : only;
+    }
+
+    /** What a double of another scene is told and asked in this one. */
+    final Part part(DoubleState guest) {
+        Part known = guests.get(guest);
+        return known == null ? guests.computeIfAbsent(guest, one -> new Part(one, this)) : known;
+    }
+
+    final @Nullable Part knownPart(DoubleState guest) {
+        return guests.get(guest);
+    }
+
+    /** Makes a double in this scene. */
+    public final synchronized DoubleState make(NewDouble order) {
+        if (closed) {
+            throw new MisuseException(
+                    "A double of " + order.type().doubledType().getSimpleName() + " was asked of a closed scene.",
+                    "make it before the scene is closed");
+        }
+        String name = order.name() == null ? order.type().variableName() : order.name();
+        int[] taken = names.get(name);
+        if (taken == null) {
+            taken = new int[1];
+            names.put(name, taken);
+        }
+        taken[0]++;
+        Replacing.doubleFinalsIfReady(order.type());
+        DoubleState made = new DoubleState(name, order.name() == null ? taken[0] : 1, order, this);
+        doubles.add(made);
+        return made;
+    }
+
+    @Override
+    protected final Participant doubleOfClass(Class<?> type, DoubleClass woven) {
+        return make(NewDouble.inPlace(type.getSimpleName(), woven, type));
+    }
+
+    public final boolean isOpenScene() {
+        return open;
+    }
+
+    public final boolean closed() {
+        return closed;
+    }
+
+    /** Closes the scene to calls; false if it was closed before. */
+    protected final boolean shut() {
+        synchronized (this) {
+            if (closed) {
+                return false;
+            }
+            closed = true;
+        }
+        leave();
+        for (DoubleState each : doubles()) {
+            if (each.doubleClass().isWoven() && each.kind() == Kind.SPY) {
+                InPlace.release(each.self());
+            }
+        }
+        return true;
+    }
+
+    /** What messages call the scene: its title, or else the first of its doubles. */
+    final synchronized String title() {
+        if (!title.isEmpty()) {
+            return "'" + title + "'";
+        }
+        List<String> first = new ArrayList<>();
+        for (DoubleState each : doubles.subList(0, Math.min(3, doubles.size()))) {
+            first.add(each.name());
+        }
+        return "of " + String.join(", ", first) + (doubles.size() > 3 ? " and others" : "");
+    }
+
+    final Thread ownerThread() {
+        return log.owner();
+    }
+
+    /** Nanoseconds since the scene opened. */
+    final long now() {
+        return log.now();
+    }
+
+    public final Demands demands() {
+        return demands;
+    }
+
+    final @Nullable Disturber disturber() {
+        return disturber;
+    }
+
+    /** Lets somebody stand between the subject and the doubles from now on; null for nobody. */
+    public final void disturbBy(@Nullable Disturber one) {
+        disturber = one;
+    }
+
+    /** A call begins: it is kept in the log, unless it is nobody's. */
+    final Call begin(MethodState state, Object[] arguments) {
+        if (closed) {
+            Strays.note(title(), state, arguments);
+            return log.leaveOut(state, arguments);
+        }
+        if (Printing.here()) {
+            return log.leaveOut(state, arguments);
+        }
+        return log.add(
+                state, arguments, state.asksItself(), worded ? Calls.arguments(state.method(), arguments) : null);
+    }
+
+    /** A call that no log keeps. */
+    final Call leaveOut(MethodLog of, Object[] arguments) {
+        return log.leaveOut(of, arguments);
+    }
+
+    /** Remembers a refused call, so that the scene fails even if the subject swallows the error. */
+    final UnexpectedCall refuse(Call call, FailureText text) {
+        Decision.end(call, Ending.UNEXPECTED, null);
+        call.account();
+        UnexpectedCall failure =
+                new UnexpectedCall(withConversation(text.copy()).toString());
+        synchronized (this) {
+            refusals.add(text);
+        }
+        return failure;
+    }
+
+    /** As {@link #refuse}, for a call that turns out to be wrong after it has been answered. */
+    final synchronized void refuseLate(Call call, FailureText text) {
+        call.end(Ending.UNEXPECTED, null);
+        call.account();
+        refusals.add(text);
+    }
+
+    /** The refused calls, one text each. */
+    protected final synchronized List<String> refusals() {
+        List<String> texts = new ArrayList<>();
+        refusals.forEach(text -> texts.add(text.toString()));
+        return texts;
+    }
+
+    /** Adds the conversation so far to a failure. */
+    public final FailureText withConversation(FailureText text) {
+        List<Call> calls = calls();
+        return withHints(text.section(
+                "Conversation (" + Count.calls(calls.size()) + ")",
+                calls.isEmpty() ? List.of("Nobody asked any double anything.") : Rows.of(calls)));
+    }
+
+    /** Adds what may explain a failure besides the calls that it tells itself. */
+    public final FailureText withHints(FailureText text) {
+        return Hints.add(this, text);
+    }
+
+    /** Puts calls into their places among all calls of their scenes, and into their order. */
+    public static void rank(List<Call> calls) {
+        Set<CallScene> scenes = new HashSet<>();
+        for (Call call : calls) {
+            scenes.add(((MethodState) call.log()).part().scene());
+        }
+        scenes.forEach(CallScene::calls);
+        calls.sort(Call.IN_ORDER);
+    }
+
+    public final synchronized List<DoubleState> doubles() {
+        return List.copyOf(doubles);
+    }
+
+    /** All calls so far, in their order. */
+    public final List<Call> calls() {
+        List<Call> calls = new ArrayList<>();
+        for (DoubleState each : doubles()) {
+            calls.addAll(each.ownPart().calls());
+        }
+        for (Part guest : guests.values()) {
+            calls.addAll(guest.calls());
+        }
+        calls.sort(Call.IN_ORDER);
+        for (int i = 0; i < calls.size(); i++) {
+            calls.get(i).rank(i + 1);
+        }
+        return calls;
+    }
+
+    /** The doubles of this scene, and those of others that were told or asked anything in it. */
+    public final synchronized List<DoubleState> cast() {
+        List<DoubleState> all = new ArrayList<>(doubles);
+        all.addAll(guests.keySet());
+        return all;
+    }
+
+    /** Notes what the test has supposed. */
+    public final synchronized void supposed(Rule rule) {
+        supposed.add(rule);
+    }
+
+    /** What was supposed so far is a base that not every test needs all of. */
+    public final synchronized void endSetUp() {
+        supposed.clear();
+    }
+
+    /** What becomes of suppositions that no call needs. */
+    protected final Severity unused() {
+        return unused;
+    }
+
+    /** The suppositions that no call ever needed, as text. */
+    public final synchronized List<String> unusedSuppositions() {
+        List<String> texts = new ArrayList<>();
+        for (Rule rule : supposed) {
+            if (!rule.used()) {
+                texts.add(rule.toString());
+            }
+        }
+        return texts;
+    }
+
+    /** What is worth knowing, though it is not wrong. */
+    public final List<String> notes() {
+        return Hints.notes(this);
+    }
+}

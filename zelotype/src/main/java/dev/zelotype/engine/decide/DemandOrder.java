@@ -1,0 +1,37 @@
+package dev.zelotype.engine.decide;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Demands that must be met one after the other, over any number of doubles.
+ */
+public final class DemandOrder {
+
+    private final List<Demand> demands = new ArrayList<>();
+
+    void add(Demand demand) {
+        demands.add(demand);
+    }
+
+    public int size() {
+        return demands.size();
+    }
+
+    /**
+     * What must happen before a call that a demand speaks of, or the later one that has begun already; null if it may
+     * come.
+     */
+    @Nullable
+    Demand blocking(Demand coming) {
+        int place = demands.indexOf(coming);
+        for (int i = 0; i < demands.size(); i++) {
+            Demand other = demands.get(i);
+            if (i < place && other.wantsMore() || i > place && other.started()) {
+                return other;
+            }
+        }
+        return null;
+    }
+}

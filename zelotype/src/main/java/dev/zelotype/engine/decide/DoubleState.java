@@ -1,0 +1,228 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Reading;
+import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.replace.Replacing;
+import dev.zelotype.engine.replace.Seat;
+import dev.zelotype.engine.weave.Guard;
+import java.lang.invoke.MethodHandle;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What stands behind one double: its door, and the code that can answer for it. Calls may come from any thread.
+ */
+public final class DoubleState extends Participant {
+
+    private final CallScene scene;
+    private final @Nullable Object real;
+    private final Part ownPart;
+    private volatile boolean watched;
+    private final Object self;
+
+    DoubleState(String baseName, int number, NewDouble order, CallScene scene) {
+        super(baseName, number, order.kind(), order.type());
+        this.scene = scene;
+        this.real = order.real();
+        this.ownPart = new Part(this, scene);
+        this.self = order.instance(this);
+    }
+
+    @Override
+    public Object self() {
+        return self;
+    }
+
+    /** The scene that the double was made in. */
+    public CallScene scene() {
+        return scene;
+    }
+
+    /** What the double is told and asked in the scene that it was made in. */
+    Part ownPart() {
+        return ownPart;
+    }
+
+    /** What it is told and asked in the scene to which a call on this thread belongs. */
+    private Part partOfCall() {
+        return scene.isOpenScene() && !Seat.anyNested() ? ownPart : part(scene.ofCall());
+    }
+
+    /** What it is told and asked in the scene in which a statement on this thread is made. */
+    public Part partOfStatement() {
+        return part(scene.ofStatement());
+    }
+
+    private Part part(CallScene of) {
+        return of == scene ? ownPart : of.part(this);
+    }
+
+    @Override
+    public @Nullable Object apply(Object index, Object @Nullable [] passed) {
+        DoubledMethod method = doubleClass().method((Integer) index);
+        Object[] arguments = passed == null ? CallPattern.NO_ARGUMENTS : passed;
+        try {
+            if (method.ofObject()) {
+                return answerOfObject(method, arguments);
+            }
+            if (Reading.here()) {
+                throw Reading.refusal(this, method);
+            }
+            return Decision.of(partOfCall().state(method), arguments);
+        } catch (Throwable e) {
+            throw Sneaky.rethrow(e);
+        }
+    }
+
+    /** Whether the called method itself stands on the stack, since it asked. */
+    boolean asksItself(DoubledMethod method) {
+        return doubleClass().isWoven() ? method.asksItself() : doubleClass().isFinal(method);
+    }
+
+    @Override
+    public @Nullable Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable {
+        MethodState state = partOfCall().state(constructor);
+        return Decision.construct(state.part().scene().begin(state, arguments));
+    }
+
+    /** A new object that nobody constructs: a stub of its own where code of the JDK would run on empty fields. */
+    Object bare(Class<?> type) {
+        return Replacing.runsJdkCode(type)
+                ? scene.make(NewDouble.of(Kind.STUB, null, type)).self()
+                : BARE;
+    }
+
+    /** What a call answers of which nobody said what to answer. */
+    @Nullable
+    Object emptyValue(DoubledMethod method) {
+        return EmptyValues.of(method, self, doubleClass().doubledType());
+    }
+
+    /**
+     * What the one who answers for a replaced class was told of calls on any instance, of which this double is one.
+     *
+     * @return the answer in an array, or null if it was told nothing
+     */
+    Object @Nullable [] askClass(DoubledMethod method, Object[] arguments) {
+        if (doubleClass().isWoven()) {
+            return null;
+        }
+        for (Class<?> c = doubleClass().doubledType(); c != null; c = c.getSuperclass()) {
+            Participant whole = scene.replaced(c);
+            DoubledMethod its = whole == null ? null : whole.doubleClass().find(method.name(), method.descriptor());
+            if (its != null && its.takesInstance()) {
+                Object[] all = new Object[arguments.length + 1];
+                all[0] = self;
+                System.arraycopy(arguments, 0, all, 1, arguments.length);
+                return whole.isTold(its, all) ? new Object[] {whole.apply(its.index(), all)} : null;
+            }
+        }
+        return null;
+    }
+
+    /** Hears of all calls of the class from now on, not only of those that a statement speaks of. */
+    public void watch() {
+        watched = true;
+    }
+
+    @Override
+    public boolean hears(DoubledMethod method) {
+        return !(real instanceof Class) || watched || ownPart.isTold(method);
+    }
+
+    @Override
+    public void noteOnly(DoubledMethod method, Object[] arguments) {
+        scene.begin(ownPart.state(method), arguments).end(Ending.REAL, Call.UNSEEN);
+    }
+
+    @Override
+    public boolean isTold(DoubledMethod method, Object[] arguments) {
+        return ownPart.isTold(method, arguments);
+    }
+
+    private @Nullable Object answerOfObject(DoubledMethod method, Object[] arguments) throws Throwable {
+        Part part = partOfCall();
+        Rule rule = part.covering(method, arguments);
+        if (rule != null) {
+            return rule.next().take(this, part.scene().leaveOut(part.state(method), arguments), rule.pattern());
+        } else if (KindRule.of(kind()).unsaid() == KindRule.Unsaid.OWN_CODE && hasOwnCode(method)) {
+            return doubleClass().runOwnCode(method, self, arguments);
+        } else if (real != null && doubleClass().isWoven()) {
+            return runReal(method, arguments);
+        }
+        return switch (method.name()) {
+            case "equals" -> self == arguments[0];
+            case "hashCode" -> System.identityHashCode(self);
+            default -> name();
+        };
+    }
+
+    private static boolean hasOwnCode(DoubledMethod method) {
+        return method.hasCode() && method.executable().getDeclaringClass() != Object.class;
+    }
+
+    /** Whether calls of which nothing is said go on to a real object. */
+    boolean hasRealObject() {
+        return real != null;
+    }
+
+    /** Whether there is real code of a method. */
+    public boolean hasReal(DoubledMethod method) {
+        return real != null || method.hasCode();
+    }
+
+    /** Runs the real object's code, or the doubled type's own on this double. */
+    @Nullable
+    Object runReal(DoubledMethod method, Object[] arguments) throws Throwable {
+        if (real == null) {
+            return runOwn(method, arguments);
+        }
+        if (doubleClass().isWoven() && !method.isConstructor()) {
+            return runWoven(method, arguments);
+        }
+        try {
+            method.executable().setAccessible(true);
+            return method.executable() instanceof Constructor<?> constructor
+                    ? Guard.outside(() -> constructor.newInstance(arguments))
+                    : ((Method) method.executable()).invoke(real, arguments);
+        } catch (InvocationTargetException e) {
+            throw e.getCause();
+        }
+    }
+
+    /** Runs the doubled type's own code; a final method, which asks before it runs, is let through. */
+    @Nullable
+    Object runOwn(DoubledMethod method, Object[] arguments) throws Throwable {
+        if (!doubleClass().isFinal(method)) {
+            return doubleClass().runOwnCode(method, self, arguments);
+        }
+        MethodHandle code = doubleClass().ownCode(method);
+        return Guard.outside(() -> {
+            Guard.let(method.executable());
+            return (Object) code.invokeExact(self, arguments);
+        });
+    }
+
+    /** Lets the call through the head of its own woven method. */
+    private @Nullable Object runWoven(DoubledMethod method, Object[] arguments) throws Throwable {
+        Object target = method.takesInstance() ? arguments[0] : real;
+        Object[] own = method.takesInstance() ? Arrays.copyOfRange(arguments, 1, arguments.length) : arguments;
+        // Found while the guard still holds, since finding it may call woven methods of the JDK.
+        MethodHandle code = doubleClass().ownCode(method);
+        return Guard.outside(() -> {
+            if (method.asksItself()) {
+                Guard.let(method.executable());
+            }
+            return (Object) code.invokeExact(target, own);
+        });
+    }
+}

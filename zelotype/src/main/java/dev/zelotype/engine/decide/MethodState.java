@@ -1,0 +1,72 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.engine.calls.MethodLog;
+import dev.zelotype.engine.make.DoubledMethod;
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What one method of one double is told in one scene, beside its calls. Rules are added by copying, so that calls on other
+ * threads see either the old or the new ones.
+ */
+public final class MethodState extends MethodLog {
+
+    private static final Rule[] NO_RULES = {};
+    private static final Demand[] NO_DEMANDS = {};
+
+    private final Part part;
+    private final boolean asksItself;
+    private volatile Rule[] rules = NO_RULES;
+    private volatile Demand[] demands = NO_DEMANDS;
+
+    MethodState(Part part, DoubledMethod method) {
+        super(part.owner(), method, part.scene().ownerThread());
+        this.part = part;
+        this.asksItself = part.owner().asksItself(method);
+    }
+
+    public Part part() {
+        return part;
+    }
+
+    /** Whether the called method itself stands on the stack, since it asked. */
+    boolean asksItself() {
+        return asksItself;
+    }
+
+    public synchronized void add(Rule added) {
+        Rule[] longer = Arrays.copyOf(rules, rules.length + 1);
+        longer[rules.length] = added;
+        rules = longer;
+    }
+
+    public synchronized void add(Demand added) {
+        Demand[] longer = Arrays.copyOf(demands, demands.length + 1);
+        longer[demands.length] = added;
+        demands = longer;
+    }
+
+    boolean isTold() {
+        return rules.length > 0 || demands.length > 0;
+    }
+
+    Demand[] demands() {
+        return demands;
+    }
+
+    Rule[] rules() {
+        return rules;
+    }
+
+    /** The newest rule that covers a call: a later statement refines an earlier one. */
+    @Nullable
+    Rule covering(Object[] arguments) {
+        Rule[] now = rules;
+        for (int i = now.length - 1; i >= 0; i--) {
+            if (now[i].covers(arguments)) {
+                return now[i];
+            }
+        }
+        return null;
+    }
+}

@@ -1,0 +1,103 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.InPlace;
+import dev.zelotype.engine.replace.Replacing;
+import dev.zelotype.error.MisuseException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An order for a double.
+ *
+ * @param kind its kind
+ * @param name what messages call it; null for a name after its type
+ * @param type the class to make it of
+ * @param real the real object that a spy passes calls on to, or null
+ * @param constructorArguments what the constructor of a fake is given; null if no constructor is to run
+ */
+public record NewDouble(
+        Kind kind,
+        @Nullable String name,
+        DoubleClass type,
+        @Nullable Object real,
+        Object @Nullable [] constructorArguments) {
+
+    /** A double of a type, in whatever way the type allows. */
+    public static NewDouble of(Kind kind, @Nullable String name, Class<?> type) {
+        DoubleClass known = DoubleClass.known(type);
+        if (known != null) {
+            return of(kind, name, known);
+        }
+        boolean replaced = !DoubleClass.canDouble(type) && !type.isEnum() && Replacing.canReplace(type);
+        return of(kind, name, replaced ? Replacing.ofInstance(type) : DoubleClass.of(type));
+    }
+
+    /** A double that runs no constructor. */
+    public static NewDouble of(Kind kind, @Nullable String name, DoubleClass type) {
+        return new NewDouble(kind, name, type, null, null);
+    }
+
+    /** A fake whose own constructor runs. */
+    public static NewDouble fake(@Nullable String name, DoubleClass type, Object[] arguments) {
+        return new NewDouble(Kind.FAKE, name, type, null, arguments);
+    }
+
+    /** A spy that passes calls on to a real object. */
+    public static NewDouble spy(@Nullable String name, Object real) {
+        if (Replacing.canReplace(real.getClass())) {
+            return inPlace(name, Replacing.ofInstance(real.getClass()), real);
+        }
+        List<Class<?>> types = List.of(real.getClass());
+        if (!DoubleClass.canDouble(types.get(0))) {
+            types = interfacesOf(real.getClass());
+            if (types.isEmpty()) {
+                // Says why the class itself cannot be doubled.
+                types = List.of(real.getClass());
+            }
+        }
+        return new NewDouble(Kind.SPY, name, DoubleClass.of(types.get(0), types), real, null);
+    }
+
+    private static List<Class<?>> interfacesOf(Class<?> type) {
+        Set<Class<?>> all = new LinkedHashSet<>();
+        for (Class<?> c = type; c != null; c = c.getSuperclass()) {
+            all.addAll(Arrays.asList(c.getInterfaces()));
+        }
+        all.remove(java.io.Serializable.class);
+        return new ArrayList<>(all);
+    }
+
+    /** A spy on an object in its own place, or on a class as a whole: its own methods ask before they run. */
+    static NewDouble inPlace(@Nullable String name, DoubleClass woven, Object real) {
+        return new NewDouble(Kind.SPY, name, woven, real, null);
+    }
+
+    Object instance(DoubleState state) {
+        if (type.isWoven()) {
+            Object made = real == null ? type.newInstance(state) : real;
+            if (!(made instanceof Class)) {
+                InPlace.answer(made, state);
+            }
+            return made;
+        }
+        if (constructorArguments == null) {
+            return type.newInstance(state);
+        }
+        try {
+            return type.construct(state, constructorArguments);
+        } catch (MisuseException e) {
+            throw e;
+        } catch (Throwable e) {
+            throw new MisuseException(
+                    "The constructor of the fake " + type.doubledType().getSimpleName() + " threw " + e + ".",
+                    "give it arguments that it accepts",
+                    e);
+        }
+    }
+}

@@ -1,0 +1,152 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.make.DoubledMethod;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What one double is told and asked in one scene. A double that outlives scenes, or is used in an inner one, has a part for
+ * each: what is said there counts first, then what was said around it. The part goes with its scene.
+ */
+public final class Part {
+
+    private final DoubleState owner;
+    private final CallScene scene;
+    private final MethodState[] states;
+
+    Part(DoubleState owner, CallScene scene) {
+        this.owner = owner;
+        this.scene = scene;
+        this.states = new MethodState[owner.doubleClass().methodCount()];
+    }
+
+    /** The double. */
+    public DoubleState owner() {
+        return owner;
+    }
+
+    public CallScene scene() {
+        return scene;
+    }
+
+    /** The part of the nearest scene around this one in which anything was said or asked; null for the outermost. */
+    @Nullable
+    Part beneath() {
+        if (scene == owner.scene()) {
+            return null;
+        }
+        for (CallScene around = scene.outer(); around != null && around != owner.scene(); around = around.outer()) {
+            Part known = around.knownPart(owner);
+            if (known != null) {
+                return known;
+            }
+        }
+        return owner.ownPart();
+    }
+
+    /** The state of a method; made at its first use, since most methods of most doubles are never called. */
+    public MethodState state(DoubledMethod method) {
+        MethodState state = states[method.index()];
+        return state == null ? newState(method) : state;
+    }
+
+    private synchronized MethodState newState(DoubledMethod method) {
+        MethodState state = states[method.index()];
+        if (state == null) {
+            state = new MethodState(this, method);
+            states[method.index()] = state;
+        }
+        return state;
+    }
+
+    /** The newest rule that covers a call; what was said around this scene counts last. */
+    @Nullable
+    Rule covering(DoubledMethod method, Object[] arguments) {
+        for (Part part = this; part != null; part = part.beneath()) {
+            MethodState state = part.states[method.index()];
+            Rule found = state == null ? null : state.covering(arguments);
+            if (found != null) {
+                return found;
+            }
+        }
+        return null;
+    }
+
+    /** All rules about a method, the newest last. */
+    public List<Rule> rules(DoubledMethod method) {
+        List<Rule> all = new ArrayList<>();
+        for (Part part = this; part != null; part = part.beneath()) {
+            MethodState state = part.states[method.index()];
+            if (state != null) {
+                all.addAll(0, List.of(state.rules()));
+            }
+        }
+        return all;
+    }
+
+    /** All demands about a method. */
+    public List<Demand> demands(DoubledMethod method) {
+        List<Demand> all = new ArrayList<>();
+        for (Part part = this; part != null; part = part.beneath()) {
+            MethodState state = part.states[method.index()];
+            if (state != null) {
+                all.addAll(List.of(state.demands()));
+            }
+        }
+        return all;
+    }
+
+    /** Whether any statement speaks of a method. */
+    boolean isTold(DoubledMethod method) {
+        for (Part part = this; part != null; part = part.beneath()) {
+            MethodState state = part.states[method.index()];
+            if (state != null && state.isTold()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether a statement covers a call. */
+    boolean isTold(DoubledMethod method, Object[] arguments) {
+        for (Demand demand : demands(method)) {
+            if (demand.covers(arguments)) {
+                return true;
+            }
+        }
+        return covering(method, arguments) != null;
+    }
+
+    /** The states of the methods that were ever called or told anything. */
+    public List<MethodState> knownStates() {
+        List<MethodState> known = new ArrayList<>();
+        for (MethodState state : states) {
+            if (state != null) {
+                known.add(state);
+            }
+        }
+        return known;
+    }
+
+    public List<Call> calls() {
+        List<Call> calls = new ArrayList<>();
+        for (MethodState state : knownStates()) {
+            calls.addAll(state.calls());
+        }
+        return calls;
+    }
+
+    /** The calls of the other methods that have the name of one. */
+    public List<Call> callsOfOverloads(DoubledMethod method) {
+        List<Call> calls = new ArrayList<>();
+        for (MethodState state : knownStates()) {
+            DoubledMethod other = state.method();
+            if (other != method && other.name().equals(method.name())) {
+                calls.addAll(state.calls());
+            }
+        }
+        return calls;
+    }
+}

@@ -1,0 +1,44 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Columns;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Calls as rows of a conversation. Below one that was answered by default stands the supposition that came closest, and the
+ * argument in which it missed.
+ */
+public final class Rows {
+
+    private Rows() {}
+
+    public static List<String> of(List<Call> calls) {
+        return Calls.conversation(calls, Rows::missed);
+    }
+
+    private static List<String> missed(Call call) {
+        if (call.ending() != Ending.DEFAULTED) {
+            return List.of();
+        }
+        Rule closest = null;
+        List<String> differences = List.of();
+        for (Rule supposition :
+                ((MethodState) call.log()).part().rules(call.log().method())) {
+            List<String> found = Calls.differences(supposition.pattern(), call.arguments());
+            if (!found.isEmpty() && (closest == null || found.size() <= differences.size())) {
+                closest = supposition;
+                differences = found;
+            }
+        }
+        if (closest == null) {
+            return List.of();
+        }
+        List<String> lines = new ArrayList<>();
+        lines.add(Columns.gap("closest supposed: " + closest.patternText(), closest.line()));
+        differences.forEach(difference -> lines.add("  " + difference));
+        return lines;
+    }
+}

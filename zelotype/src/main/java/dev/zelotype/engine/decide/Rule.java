@@ -1,0 +1,69 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.engine.pattern.CallPattern;
+import java.lang.StackWalker.StackFrame;
+import java.util.Arrays;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What some calls answer: a queue of steps of which the last one stays.
+ */
+public class Rule extends Said {
+
+    private static final Step[] NONE = {};
+
+    private final AtomicInteger taken = new AtomicInteger();
+    private volatile Step[] steps = NONE;
+    private volatile boolean used;
+
+    public Rule(Verb verb, CallPattern pattern, @Nullable StackFrame frame) {
+        super(verb, pattern, frame);
+    }
+
+    /** Adds an answer; true if it is the first. */
+    public final synchronized boolean add(Step step) {
+        Step[] longer = Arrays.copyOf(steps, steps.length + 1);
+        longer[steps.length] = step;
+        steps = longer;
+        return longer.length == 1;
+    }
+
+    /** Whether there is an answer, as what only demands a call need not have one. */
+    public final boolean answers() {
+        return steps.length > 0;
+    }
+
+    /** The answer whose turn it is; null if there is none. */
+    final @Nullable Step next() {
+        Step[] now = steps;
+        if (!used) {
+            used = true;
+        }
+        if (now.length == 0) {
+            return null;
+        }
+        if (now.length == 1) {
+            return now[0];
+        }
+        int turn = taken.getAndUpdate(n -> n < now.length - 1 ? n + 1 : n);
+        return now[Math.min(turn, now.length - 1)];
+    }
+
+    /** The value of the answer that stays, if it is a plain value; for chains. */
+    public final @Nullable Object plainValue() {
+        Step[] now = steps;
+        return now.length > 0 && now[now.length - 1] instanceof Step.Value value ? value.value() : null;
+    }
+
+    /** Whether any call needed it. */
+    public final boolean used() {
+        return used;
+    }
+
+    /** It on one line, as cells. */
+    public String[] row() {
+        return new String[] {patternText(), "supposed", line()};
+    }
+}

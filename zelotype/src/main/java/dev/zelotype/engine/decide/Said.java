@@ -1,0 +1,56 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.engine.calls.Lines;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.pattern.CallPattern;
+import java.lang.StackWalker.StackFrame;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the test has said of some calls, and where: what a statement leaves behind once it is written.
+ */
+public class Said {
+
+    private final Verb verb;
+    private final @Nullable StackFrame frame;
+    private volatile CallPattern pattern;
+
+    public Said(Verb verb, CallPattern pattern, @Nullable StackFrame frame) {
+        this.verb = verb;
+        this.pattern = pattern;
+        this.frame = frame;
+    }
+
+    public final Verb verb() {
+        return verb;
+    }
+
+    public final CallPattern pattern() {
+        return pattern;
+    }
+
+    /** Speaks of fewer calls from now on. */
+    public final void narrow(CallPattern narrower) {
+        pattern = narrower;
+    }
+
+    public final boolean covers(Object[] arguments) {
+        return pattern.covers(arguments);
+    }
+
+    public final String patternText() {
+        return Calls.pattern(pattern);
+    }
+
+    /** Where it stands in the test. */
+    public final String line() {
+        return Lines.text(frame);
+    }
+
+    /** It with its line, for messages. */
+    @Override
+    public final String toString() {
+        return verb.call() + "(" + patternText() + ") at " + line();
+    }
+}

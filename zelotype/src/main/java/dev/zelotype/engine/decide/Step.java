@@ -1,0 +1,116 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.call.Around;
+import dev.zelotype.call.Shape;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.error.MisuseException;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One thing that a call can be told to do.
+ */
+public sealed interface Step {
+
+    /** Answers a call; {@code pattern} tells its free parameters. */
+    @Nullable
+    Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable;
+
+    /** Whether the real code answers. */
+    default boolean isReal() {
+        return false;
+    }
+
+    /** Gives a value back. */
+    record Value(@Nullable Object value) implements Step {
+
+        @Override
+        public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) {
+            return value;
+        }
+    }
+
+    /** Throws. */
+    record Failing(Throwable failure) implements Step {
+
+        @Override
+        public Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
+            throw failure;
+        }
+    }
+
+    /** Answers with what a lambda makes of the free parameters. */
+    record Answering(Shape lambda, @Nullable String line) implements Step {
+
+        @Override
+        public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
+            return fitting(
+                    lambda.spread(pattern.free(call.arguments())),
+                    owner,
+                    call.log().method(),
+                    line);
+        }
+    }
+
+    /** Runs a lambda on the free parameters; the answer is an empty value. */
+    record Acting(Shape lambda) implements Step {
+
+        @Override
+        public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
+            lambda.spread(pattern.free(call.arguments()));
+            return owner.emptyValue(call.log().method());
+        }
+    }
+
+    /** Answers with what a lambda makes of the real code and the free parameters. */
+    record Surrounding(Around lambda, @Nullable String line) implements Step {
+
+        @Override
+        public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
+            Shape real = free -> owner.runReal(call.log().method(), pattern.arguments(call.arguments(), free));
+            return fitting(
+                    lambda.spread(real, pattern.free(call.arguments())),
+                    owner,
+                    call.log().method(),
+                    line);
+        }
+    }
+
+    /** An answer that was worked out, unless the method cannot give it back. */
+    private static @Nullable Object fitting(
+            @Nullable Object answer, DoubleState owner, DoubledMethod method, @Nullable String line) {
+        if (method.returnType() != void.class && !Fitting.fits(answer, method.returnType())) {
+            throw new MisuseException(
+                    "The answer computed for " + owner.name() + "." + method.name() + " at " + line + " does not fit: "
+                            + Fitting.misfit(answer, method.returnType()) + ".",
+                    "answer with a value of that type");
+        }
+        return answer;
+    }
+
+    /** Looks the free parameters up in a table. */
+    record Lookup(Map<?, ?> table, Function<Object[], ?> key) implements Step {
+
+        @Override
+        public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) {
+            return table.get(key.apply(pattern.free(call.arguments())));
+        }
+    }
+
+    /** Runs the real code. */
+    record Real() implements Step {
+
+        @Override
+        public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
+            return owner.runReal(call.log().method(), call.arguments());
+        }
+
+        @Override
+        public boolean isReal() {
+            return true;
+        }
+    }
+}

@@ -1,7 +1,0 @@
-/**
- * Inside the engine: what was called.
- */
-@NullMarked
-package dev.zelotype.engine.journal;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,61 @@
+package dev.zelotype.engine.make;
+
+import dev.zelotype.error.MisuseException;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Whether this thread is just computing a value for a pattern: the code that does so must not call doubles, since such a
+ * call would be neither the subject's nor the pattern's.
+ */
+public final class Reading {
+
+    private static final AtomicInteger ACTIVE = new AtomicInteger();
+    private static final ThreadLocal<Boolean> HERE = new ThreadLocal<>();
+
+    private Reading() {}
+
+    /** Code that may throw anything. */
+    public interface Code {
+        @Nullable
+        Object run() throws Throwable;
+    }
+
+    public static boolean here() {
+        return ACTIVE.get() != 0 && HERE.get() != null;
+    }
+
+    public static @Nullable Object compute(Code code) throws Throwable {
+        boolean within = HERE.get() != null;
+        ACTIVE.incrementAndGet();
+        HERE.set(true);
+        try {
+            return code.run();
+        } finally {
+            ACTIVE.decrementAndGet();
+            if (!within) {
+                HERE.remove();
+            }
+        }
+    }
+
+    /** Reads a pattern that stands in code which is itself computing a value for one. */
+    public static <T> T apart(java.util.function.Supplier<T> reading) {
+        Boolean outer = HERE.get();
+        HERE.remove();
+        try {
+            return reading.get();
+        } finally {
+            if (outer != null) {
+                HERE.set(outer);
+            }
+        }
+    }
+
+    /** What is said of a call of a double by code that only computes a value. */
+    public static MisuseException refusal(Participant participant, DoubledMethod method) {
+        return new MisuseException(
+                "This pattern runs real code that calls " + participant.name() + "." + method.name() + "(...).",
+                "call the double itself in the pattern, and compute its arguments beforehand");
+    }
+}

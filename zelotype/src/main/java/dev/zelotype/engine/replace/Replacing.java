@@ -1,0 +1,258 @@
+package dev.zelotype.engine.replace;
+
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.weave.Weavable;
+import dev.zelotype.engine.weave.Weaver;
+import dev.zelotype.error.MisuseException;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Executable;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.lang.reflect.Proxy;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which classes and objects are replaced, and how that begins and ends.
+ */
+public final class Replacing {
+
+    private static final Switchboard CALLS = new Switchboard();
+
+    private static final ClassValue<DoubleClass> WHOLES = new ClassValue<>() {
+        @Override
+        protected DoubleClass computeValue(Class<?> type) {
+            return WovenClasses.asWhole(type);
+        }
+    };
+    private static final ClassValue<DoubleClass> INSTANCES = new ClassValue<>() {
+        @Override
+        protected DoubleClass computeValue(Class<?> type) {
+            return WovenClasses.asInstance(type);
+        }
+    };
+
+    private Replacing() {}
+
+    private static Weaver weaver() {
+        try {
+            return Weaver.get(CALLS);
+        } catch (NoClassDefFoundError e) {
+            throw new MisuseException(
+                    "Nothing can be replaced here: this JVM lacks the module java.instrument.",
+                    "add it to the run-time image (jlink --add-modules java.instrument), or start the JVM with"
+                            + " --add-modules java.instrument",
+                    e);
+        }
+    }
+
+    /** Lets us look into a class, whatever its module. */
+    static void openToUs(Class<?> type) {
+        weaver().openToUs(type);
+    }
+
+    private static boolean isReady() {
+        try {
+            return Weaver.isReady();
+        } catch (NoClassDefFoundError e) {
+            // Without the module that agents need there is none.
+            return false;
+        }
+    }
+
+    /** Whether a class could be woven; the JDK's own and generated ones are left alone. */
+    public static boolean canReplace(Class<?> type) {
+        return !type.isPrimitive()
+                && !type.isArray()
+                && !type.isHidden()
+                && !type.isInterface()
+                && !type.isSynthetic()
+                && !Modifier.isAbstract(type.getModifiers())
+                && !Proxy.isProxyClass(type)
+                && !Jdk.has(type);
+    }
+
+    /** Whether a method or constructor of a class could be replaced at all; nothing is done to the class yet. */
+    public static boolean canReplace(Class<?> type, String name, String descriptor) {
+        return Weavable.calls(type, name, descriptor);
+    }
+
+    /** A class whose objects answer in their own place. */
+    public static DoubleClass ofInstance(Class<?> type) {
+        begin(type, "An object of " + type.getSimpleName());
+        return INSTANCES.get(type);
+    }
+
+    /**
+     * The one who answers for a class as a whole in the current scene.
+     *
+     * @param mayBegin whether the class is replaced now if it was not before
+     */
+    public static Participant whole(Class<?> type, boolean mayBegin) {
+        ReplacingScene scene = sceneFor(type.getSimpleName());
+        Participant known = scene.replaced(type);
+        if (known != null) {
+            return known;
+        }
+        if (!mayBegin) {
+            throw notWatched(type.getSimpleName(), type.getSimpleName());
+        }
+        begin(type, type.getSimpleName());
+        return scene.replace(type, WHOLES.get(type));
+    }
+
+    /**
+     * As {@link #whole(Class, boolean)}; calls of one of its methods are replaced now as well, where they stand if
+     * need be.
+     */
+    public static Participant whole(Class<?> type, String name, String descriptor, boolean mayBegin) {
+        Participant whole = whole(type, mayBegin);
+        DoubledMethod method = whole.doubleClass().find(name, descriptor);
+        if (mayBegin && method != null && !method.asksItself()) {
+            ReplacingScene scene = sceneFor(type.getSimpleName());
+            scene.runReal(weaver().weaveSites(List.of(method.executable())));
+            scene.refuseIfRunning(method.executable());
+        }
+        return whole;
+    }
+
+    /** The one who hears of all calls of a class from now on. */
+    public static Participant watched(Class<?> type) {
+        if (Jdk.has(type)) {
+            throw new MisuseException(
+                    type.getName() + " belongs to the JDK, which calls it itself all the time.",
+                    "suppose the call in question, with callsReal() if it is to stay as it is");
+        }
+        Participant whole = whole(type, true);
+        weaver().weaveSites(List.of(type.getDeclaredConstructors()));
+        return whole;
+    }
+
+    /** What is said about a question after calls that nobody was listening to. */
+    public static MisuseException notWatched(String what, String typeName) {
+        return new MisuseException(
+                what + " was not watched: how often it was called so far is unknown.",
+                "write watch(" + typeName + ".class) before the subject runs, or suppose or expect the call");
+    }
+
+    private static ReplacingScene sceneFor(String what) {
+        ReplacingScene scene = Seat.current();
+        if (scene == null) {
+            throw new MisuseException(
+                    what + " cannot be replaced outside any scene: nobody would put it back.",
+                    "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
+        }
+        return scene;
+    }
+
+    /** Weaves a class for the current scene. */
+    private static void begin(Class<?> type, String what) {
+        ReplacingScene scene = sceneFor(what);
+        initialise(type);
+        weaver().weave(type);
+        if (CALLS.add(scene)) {
+            weaver().begin();
+        }
+    }
+
+    /**
+     * Runs the static initialiser of a class before anything of it is replaced, so that its fields get their real values,
+     * and not those that a test supposes.
+     */
+    private static void initialise(Class<?> type) {
+        try {
+            Class.forName(type.getName(), true, type.getClassLoader());
+        } catch (ClassNotFoundException e) {
+            throw new IllegalStateException("A loaded class is gone: " + type, e);
+        } catch (LinkageError e) {
+            Throwable cause = e.getCause() == null ? e : e.getCause();
+            throw new MisuseException(
+                    type.getSimpleName() + " cannot be replaced: its static initialiser failed with " + cause + ".",
+                    "see to it that the class can be initialised, or wrap what it does in an interface",
+                    e);
+        }
+    }
+
+    static void end(ReplacingScene scene) {
+        if (CALLS.remove(scene)) {
+            weaver().end();
+        }
+    }
+
+    /** The classes that run the real code though a scene replaces what they call. */
+    static List<String> unchanged(ReplacingScene scene) {
+        return CALLS.has(scene) ? weaver().unchanged().stream().sorted().toList() : List.of();
+    }
+
+    public static void unweave() {
+        if (!CALLS.isIdle()) {
+            throw new MisuseException("An open scene still replaces something.", "close all scenes first");
+        }
+        Weaver.restoreAll();
+    }
+
+    static void claimEverywhere(ReplacingScene scene) {
+        CALLS.claimEverywhere(scene);
+    }
+
+    /** Whether an object was made without any of its constructors. */
+    public static boolean isBare(@Nullable Object object) {
+        return Switchboard.isBare(object);
+    }
+
+    /**
+     * Weaves the calls that the patterns of a class will replace, before methods of it run: code that runs already cannot be
+     * changed any more.
+     *
+     * @param named the methods and constructors that the patterns name
+     * @return those of which a call is still to come in a method that runs already, with the place
+     */
+    static Map<Executable, String> prepare(List<Executable> named) {
+        List<Executable> atSites = new ArrayList<>();
+        for (Executable each : named) {
+            boolean atSite = each instanceof Constructor || Jdk.has(each.getDeclaringClass());
+            if (atSite && !(each instanceof Method method && !Weavable.site(method))) {
+                atSites.add(each);
+            }
+        }
+        try {
+            return atSites.isEmpty() ? Map.of() : weaver().weaveSites(atSites);
+        } catch (MisuseException e) {
+            // The statement itself will say why nothing can be replaced here.
+            return Map.of();
+        }
+    }
+
+    /** Weaves the final methods of a doubled class for the current scene. */
+    public static void doubleFinals(DoubleClass type) {
+        begin(type.superclass(), "A final method of " + type.doubledType().getSimpleName());
+        type.finalsAsk();
+    }
+
+    /** As {@link #doubleFinals}, where an agent is there already: nobody waits for one just to be on the safe side. */
+    public static void doubleFinalsIfReady(DoubleClass type) {
+        if (!type.finals().isEmpty() && Seat.current() != null && isReady()) {
+            doubleFinals(type);
+        }
+    }
+
+    /** Whether an object of a class can be made without any of its constructors. */
+    public static boolean canBeBare(Class<?> type) {
+        return !runsJdkCode(type) || DoubleClass.canDouble(type);
+    }
+
+    /** Whether objects of a class run code of the JDK, which does not ask, on fields that a constructor has to fill. */
+    public static boolean runsJdkCode(Class<?> type) {
+        for (Class<?> c = type; c != null && c != Object.class && c != Record.class; c = c.getSuperclass()) {
+            if (Jdk.has(c)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

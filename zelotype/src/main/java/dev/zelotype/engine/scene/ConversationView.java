@@ -1,0 +1,116 @@
+package dev.zelotype.engine.scene;
+
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.Role;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.decide.DoubleState;
+import dev.zelotype.engine.decide.Rows;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.statement.Order;
+import dev.zelotype.engine.statement.Statement;
+import java.lang.StackWalker.StackFrame;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What a scene's doubles were told and asked, as plain values.
+ */
+public final class ConversationView {
+
+    private ConversationView() {}
+
+    public static Conversation of(SceneState scene) {
+        Conversation.Builder told = Conversation.builder();
+        Set<String> types = new HashSet<>();
+        for (DoubleState each : scene.cast()) {
+            String type = each.doubleClass().doubledType().getName();
+            told.add(NamedDouble.of(each.name(), each.kind(), type));
+            if (types.add(type)) {
+                told.add(DoubledType.of(type, each.doubleClass().signatures()));
+            }
+        }
+        for (Call call : scene.calls()) {
+            told.add(recorded(call));
+        }
+        Class<?> subject = scene.subject();
+        addStatements(scene, told);
+        scene.notes().forEach(told::note);
+        return told.subject(subject == null ? "" : subject.getName()).build();
+    }
+
+    public static String textOf(SceneState scene) {
+        return String.join("\n", Rows.of(scene.calls()));
+    }
+
+    private static RecordedCall recorded(Call call) {
+        StackFrame frame = call.caller();
+        DoubledMethod method = call.log().method();
+        RecordedCall.Builder told = RecordedCall.builder()
+                .number(call.number())
+                .caller(frame == null ? "" : frame.getClassName())
+                .receiver(call.log().owner().name())
+                .signature(method.signature())
+                .ending(call.ending())
+                .role(
+                        call.ending() == Ending.UNEXPECTED
+                                ? Role.UNEXPECTED
+                                : call.expected() ? Role.EXPECTED : Role.ALLOWED)
+                .thread(call.thread().getName())
+                .file(frame == null || frame.getFileName() == null ? "" : frame.getFileName())
+                .line(frame == null ? 0 : Math.max(0, frame.getLineNumber()));
+        String answer;
+        if (call instanceof Call.Worded worded) {
+            told.arguments(worded.argumentTexts())
+                    .micros(worded.began() / 1000)
+                    .tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
+            answer = worded.answerText();
+        } else {
+            told.arguments(Calls.arguments(method, call.arguments()));
+            answer = Values.print(call.answer());
+        }
+        return told.answer(isSilent(call) ? "" : answer).build();
+    }
+
+    /** Whether nothing came back that could be told. */
+    private static boolean isSilent(Call call) {
+        return switch (call.ending()) {
+            case RUNNING, UNEXPECTED -> true;
+            case THREW -> false;
+            case ANSWERED, DEFAULTED, REAL ->
+                call.answer() == Call.UNSEEN || call.log().method().givesNothing();
+        };
+    }
+
+    private static void addStatements(SceneState scene, Conversation.Builder told) {
+        List<Order> orders = new ArrayList<>();
+        for (Statement statement : scene.statements()) {
+            Order order = statement.order();
+            if (order != null && !orders.contains(order)) {
+                orders.add(order);
+            }
+            told.add(TestStatement.builder()
+                    .verb(statement.verb())
+                    .receiver(statement.receiver())
+                    .signature(statement.method().signature())
+                    .text(statement.patternText())
+                    .min(statement.count().min())
+                    .max(statement.count().max())
+                    .found(statement.found())
+                    .query(!statement.method().givesNothing())
+                    .parameters(statement.pattern().rules().length)
+                    .pinned(statement.pattern().pinned())
+                    .order(orders.indexOf(order) + 1)
+                    .place(statement.line())
+                    .build());
+        }
+    }
+}

@@ -1,0 +1,104 @@
+package dev.zelotype.engine.scene;
+
+import dev.zelotype.doubles.Severity;
+import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.pattern.PatternReader;
+import dev.zelotype.engine.statement.SpokenScene;
+import dev.zelotype.error.CheckFailure;
+import dev.zelotype.error.MisuseException;
+import java.lang.invoke.MethodHandles;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One test's scene, from its opening to its verdict. Safe for use from any thread.
+ */
+public final class SceneState extends SpokenScene {
+
+    private static @Nullable Function<SceneState, ? extends AutoCloseable> shown;
+
+    private @Nullable SubjectBuilder subjects;
+
+    public SceneState(String title, Severity unused, int linesKept, boolean worded) {
+        super(title, true, unused, linesKept, worded);
+    }
+
+    /** Says how tests see a scene; said once, by the class that they see. */
+    public static void shownBy(Function<SceneState, ? extends AutoCloseable> view) {
+        shown = view;
+    }
+
+    /** The scene as tests see it. */
+    public <T extends AutoCloseable> T as(Class<T> type) {
+        try {
+            MethodHandles.lookup().ensureInitialized(type);
+        } catch (IllegalAccessException e) {
+            throw Sneaky.rethrow(e);
+        }
+        return type.cast(shown.apply(this));
+    }
+
+    /** Opens the scene on this thread; the class of its test, if known, is got ready for what its patterns replace. */
+    public void open(@Nullable Class<?> test) {
+        if (test != null) {
+            prepare(PatternReader.replacedBy(test));
+        }
+        enter();
+    }
+
+    public synchronized SubjectBuilder subjects() {
+        SubjectBuilder known = subjects;
+        if (known == null) {
+            known = new SubjectBuilder(this);
+            subjects = known;
+        }
+        return known;
+    }
+
+    /** The class that was built as the subject last, or null. */
+    @Nullable
+    synchronized Class<?> subject() {
+        return subjects == null ? null : subjects.subjectType();
+    }
+
+    /**
+     * Closes the scene.
+     *
+     * @return all that is wrong with it as one exception, or null; null as well if it was closed before
+     */
+    public @Nullable Throwable close() {
+        return shut() ? verdict() : null;
+    }
+
+    private @Nullable Throwable verdict() {
+        List<String> unmet = demands().unmet();
+        List<String> failures = new ArrayList<>(refusals());
+        failures.addAll(unmet);
+        if (unused() == Severity.FAIL) {
+            unusedSuppositions().forEach(text -> failures.add("Nobody needed " + text + "."));
+        }
+        List<String> misuses = unfinished();
+        if (failures.isEmpty()) {
+            return misuses.isEmpty()
+                    ? null
+                    : new MisuseException(numbered(misuses), "finish each statement, or remove it");
+        }
+        failures.addAll(misuses);
+        return new CheckFailure(
+                withConversation(new FailureText(numbered(failures))).toString(), null);
+    }
+
+    private static String numbered(List<String> texts) {
+        if (texts.size() == 1) {
+            return texts.get(0);
+        }
+        StringBuilder out = new StringBuilder(texts.size() + " problems in this scene:");
+        for (int i = 0; i < texts.size(); i++) {
+            out.append("\n\n").append(i + 1).append(". ").append(texts.get(i));
+        }
+        return out.toString();
+    }
+}

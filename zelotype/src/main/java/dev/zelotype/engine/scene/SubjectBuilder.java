@@ -1,0 +1,299 @@
+package dev.zelotype.engine.scene;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.decide.DoubleState;
+import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.error.MisuseException;
+import java.lang.invoke.MethodType;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Field;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.lang.reflect.Parameter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Builds the subjects of a scene with its doubles: one double for each type, or for each name where several of a type are
+ * wanted, whatever order things are asked for.
+ */
+public final class SubjectBuilder {
+    private @Nullable Class<?> subjectType;
+
+    private final SceneState scene;
+    private final Map<String, Object> provided = new LinkedHashMap<>();
+    private final Set<Object> given = Collections.newSetFromMap(new IdentityHashMap<>());
+
+    SubjectBuilder(SceneState scene) {
+        this.scene = scene;
+    }
+
+    /** What a subject asks for. */
+    private record Wish(Class<?> type, @Nullable String name, boolean byNameOnly) {
+
+        @Override
+        public String toString() {
+            return Values.typeName(type) + (name == null ? "" : " " + name);
+        }
+    }
+
+    public synchronized void provide(String name, @Nullable Object value) {
+        if (provided.containsKey(name)) {
+            throw new MisuseException("'" + name + "' is provided twice.", "provide one value for each name");
+        }
+        provided.put(name, value);
+    }
+
+    /** The type of the subject that was asked for last, or null. */
+    @Nullable
+    Class<?> subjectType() {
+        return subjectType;
+    }
+
+    /** Whether a subject was given this object. */
+    public synchronized boolean gave(Object object) {
+        return given.contains(object);
+    }
+
+    /** The scene's double of a type, made now if there is none yet. */
+    public synchronized Object the(Class<?> type, @Nullable String name, @Nullable Kind kind) {
+        DoubleState known = find(new Wish(type, name, name != null));
+        if (known == null) {
+            return scene.make(NewDouble.of(kind == null ? Kind.STUB : kind, name, DoubleClass.of(type)))
+                    .self();
+        }
+        if (kind != null && known.kind() != kind) {
+            throw new MisuseException(
+                    known.name() + " is a " + known.kind().word() + " already, not a " + kind.word() + ".",
+                    "ask for it before anything else needs it");
+        }
+        return known.self();
+    }
+
+    /** A new subject; what nobody declared becomes a double of the given kind. */
+    public synchronized Object subject(Class<?> type, Kind others) {
+        subjectType = type;
+        if (type.isInterface() || Modifier.isAbstract(type.getModifiers()) || type.isArray() || type.isPrimitive()) {
+            throw new MisuseException(
+                    Values.typeName(type) + " cannot be a subject: it has no constructor to call.",
+                    "name the class under test");
+        }
+        Constructor<?> constructor = choose(type);
+        Object subject = construct(constructor, others);
+        if (constructor.getParameterCount() == 0) {
+            callSetters(subject, others);
+            fillFields(subject, others);
+        }
+        return subject;
+    }
+
+    private Constructor<?> choose(Class<?> type) {
+        List<Constructor<?>> best = new ArrayList<>();
+        Constructor<?> largest = null;
+        for (Constructor<?> constructor : type.getDeclaredConstructors()) {
+            if (Modifier.isPrivate(constructor.getModifiers()) || constructor.isSynthetic()) {
+                continue;
+            }
+            if (largest == null || constructor.getParameterCount() > largest.getParameterCount()) {
+                largest = constructor;
+            }
+            if (missing(constructor).isEmpty()) {
+                int most = best.isEmpty() ? -1 : best.get(0).getParameterCount();
+                if (constructor.getParameterCount() > most) {
+                    best.clear();
+                }
+                if (constructor.getParameterCount() >= most) {
+                    best.add(constructor);
+                }
+            }
+        }
+        if (largest == null) {
+            throw new MisuseException(
+                    Values.typeName(type) + " has private constructors only.", "build it in the test");
+        }
+        if (best.isEmpty()) {
+            Wish missing = missing(largest).get(0);
+            throw new MisuseException(
+                    "No constructor of " + Values.typeName(type) + " can be called: " + text(largest) + " needs "
+                            + missing + ", which is no type to double.",
+                    missing.name() == null
+                            ? "compile the class with -parameters, and provide the value by its name"
+                            : "provide it, with scene.provide(\"" + missing.name() + "\", ...) or a field @Provided "
+                                    + missing);
+        }
+        if (best.size() > 1) {
+            List<String> texts = new ArrayList<>();
+            best.forEach(constructor -> texts.add(text(constructor)));
+            throw new MisuseException(
+                    "Several constructors of " + Values.typeName(type) + " can be called: "
+                            + String.join(" and ", texts) + ".",
+                    "build it in the test, with the doubles of your choice");
+        }
+        return best.get(0);
+    }
+
+    private static String text(Constructor<?> constructor) {
+        List<String> wishes = new ArrayList<>();
+        for (Wish wish : wishes(constructor)) {
+            wishes.add(wish.toString());
+        }
+        return Values.typeName(constructor.getDeclaringClass()) + "(" + String.join(", ", wishes) + ")";
+    }
+
+    private static List<Wish> wishes(Constructor<?> constructor) {
+        List<Wish> wishes = new ArrayList<>();
+        for (Parameter parameter : constructor.getParameters()) {
+            int sameType = 0;
+            for (Class<?> other : constructor.getParameterTypes()) {
+                sameType += other == parameter.getType() ? 1 : 0;
+            }
+            wishes.add(new Wish(
+                    parameter.getType(), parameter.isNamePresent() ? parameter.getName() : null, sameType > 1));
+        }
+        return wishes;
+    }
+
+    private List<Wish> missing(Constructor<?> constructor) {
+        List<Wish> missing = new ArrayList<>();
+        for (Wish wish : wishes(constructor)) {
+            if (!isProvided(wish) && !isDoublable(wish.type()) && find(wish) == null) {
+                missing.add(wish);
+            }
+        }
+        return missing;
+    }
+
+    private static boolean isDoublable(Class<?> type) {
+        return DoubleClass.canDouble(type)
+                && type != Object.class
+                && !type.getName().startsWith("java.lang.");
+    }
+
+    private boolean isProvided(Wish wish) {
+        return wish.name() != null && provided.containsKey(wish.name());
+    }
+
+    private Object construct(Constructor<?> constructor, Kind others) {
+        List<Object> arguments = new ArrayList<>();
+        for (Wish wish : wishes(constructor)) {
+            arguments.add(fulfil(wish, others));
+        }
+        try {
+            constructor.setAccessible(true);
+            return constructor.newInstance(arguments.toArray());
+        } catch (InvocationTargetException e) {
+            throw Sneaky.rethrow(e.getCause());
+        } catch (ReflectiveOperationException e) {
+            throw new MisuseException(text(constructor) + " cannot be called.", "open its package to dev.zelotype", e);
+        }
+    }
+
+    private @Nullable Object fulfil(Wish wish, Kind others) {
+        if (isProvided(wish)) {
+            Object value = provided.get(wish.name());
+            Class<?> boxed = MethodType.methodType(wish.type()).wrap().returnType();
+            if (value == null ? wish.type().isPrimitive() : !boxed.isInstance(value)) {
+                throw new MisuseException(
+                        "'" + wish.name() + "' was provided as " + Values.print(value) + ", but " + wish
+                                + " is wanted.",
+                        "provide a value of that type");
+            }
+            return value;
+        }
+        DoubleState known = find(wish);
+        if (known == null) {
+            known = scene.make(NewDouble.of(others, wish.name(), DoubleClass.of(wish.type())));
+        }
+        given.add(known.self());
+        return known.self();
+    }
+
+    /** The double that fulfils a wish: of just this type if there is one, by its name if there are several. */
+    private @Nullable DoubleState find(Wish wish) {
+        List<DoubleState> exact = new ArrayList<>();
+        List<DoubleState> fitting = new ArrayList<>();
+        for (DoubleState each : scene.doubles()) {
+            boolean named = !wish.byNameOnly() || each.name().equals(wish.name());
+            if (named && each.doubleClass().doubledType() == wish.type()) {
+                exact.add(each);
+            } else if (named && wish.type() != Object.class && wish.type().isInstance(each.self())) {
+                fitting.add(each);
+            }
+        }
+        List<DoubleState> candidates = exact.isEmpty() ? fitting : exact;
+        if (candidates.size() > 1) {
+            List<DoubleState> sameName = new ArrayList<>(candidates);
+            sameName.removeIf(each -> !each.name().equals(wish.name()));
+            if (sameName.size() != 1) {
+                throw new MisuseException(
+                        "Several doubles could be " + wish + ": " + names(candidates) + ".",
+                        "give one of them the name that the subject uses");
+            }
+            return sameName.get(0);
+        }
+        return candidates.isEmpty() ? null : candidates.get(0);
+    }
+
+    private static String names(List<DoubleState> all) {
+        List<String> names = new ArrayList<>();
+        all.forEach(each -> names.add(each.name()));
+        return String.join(", ", names);
+    }
+
+    private void callSetters(Object subject, Kind others) {
+        for (Method method : subject.getClass().getMethods()) {
+            boolean setter = method.getName().startsWith("set")
+                    && method.getParameterCount() == 1
+                    && !Modifier.isStatic(method.getModifiers());
+            if (!setter) {
+                continue;
+            }
+            String property = method.getName().substring(3);
+            Wish wish = new Wish(
+                    method.getParameterTypes()[0],
+                    property.isEmpty() ? null : Character.toLowerCase(property.charAt(0)) + property.substring(1),
+                    false);
+            if (isProvided(wish) || isDoublable(wish.type())) {
+                try {
+                    method.setAccessible(true);
+                    method.invoke(subject, fulfil(wish, others));
+                } catch (InvocationTargetException e) {
+                    throw Sneaky.rethrow(e.getCause());
+                } catch (IllegalAccessException e) {
+                    throw new MisuseException(method + " cannot be called.", "open its package to dev.zelotype", e);
+                }
+            }
+        }
+    }
+
+    private void fillFields(Object subject, Kind others) {
+        for (Class<?> type = subject.getClass(); type != Object.class; type = type.getSuperclass()) {
+            for (Field field : type.getDeclaredFields()) {
+                int modifiers = field.getModifiers();
+                Wish wish = new Wish(field.getType(), field.getName(), false);
+                boolean open =
+                        !Modifier.isPrivate(modifiers) && !Modifier.isStatic(modifiers) && !Modifier.isFinal(modifiers);
+                if (open && (isProvided(wish) || isDoublable(field.getType()))) {
+                    try {
+                        field.setAccessible(true);
+                        if (isProvided(wish) || field.get(subject) == null) {
+                            field.set(subject, fulfil(wish, others));
+                        }
+                    } catch (IllegalAccessException e) {
+                        throw new MisuseException(field + " cannot be written.", "open its package to dev.zelotype", e);
+                    }
+                }
+            }
+        }
+    }
+}

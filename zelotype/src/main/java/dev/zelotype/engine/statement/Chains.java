@@ -1,0 +1,94 @@
+package dev.zelotype.engine.statement;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.decide.DoubleState;
+import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.engine.decide.Rule;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.PatternReader;
+import dev.zelotype.error.MisuseException;
+import java.util.List;
+
+/**
+ * Patterns of several calls in a row, such as {@code () -> site.mount().rate()}: every link but the last answers with a
+ * double.
+ */
+final class Chains {
+
+    private Chains() {}
+
+    /**
+     * The last call of a chain as a pattern on the double that the calls before it give.
+     *
+     * @param mayMakeLinks whether a missing link is supposed on the way
+     */
+    static CallPattern resolve(PatternReader.Written written, boolean mayMakeLinks) {
+        CallPattern pattern = written.first();
+        for (PatternReader.Link next : written.further()) {
+            DoubleState linked = linkOf((DoubleState) pattern.participant(), pattern, next, mayMakeLinks);
+            DoubledMethod method = linked.doubleClass().find(next.name(), next.descriptor());
+            if (method == null) {
+                throw new MisuseException(
+                        Calls.pattern(pattern) + " answers with " + linked.name() + ", which has no " + next.name()
+                                + ".",
+                        "suppose it in a statement of its own");
+            }
+            pattern = pattern.next(linked, method, next.rules());
+        }
+        return pattern;
+    }
+
+    private static DoubleState linkOf(
+            DoubleState owner, CallPattern link, PatternReader.Link next, boolean mayMakeLinks) {
+        List<Rule> suppositions = owner.partOfStatement().rules(link.method());
+        for (int i = suppositions.size() - 1; i >= 0; i--) {
+            Rule known = suppositions.get(i);
+            if ((known.pattern().coversAll() || known.patternText().equals(Calls.pattern(link)))
+                    && DoubleClass.participantOf(known.plainValue()) instanceof DoubleState linked) {
+                refuseUnlessFits(link, linked, next.type());
+                return linked;
+            }
+        }
+        if (!mayMakeLinks) {
+            throw new MisuseException(
+                    "Nothing is known of calls beyond " + Calls.pattern(link)
+                            + ": it was not told to answer with a double.",
+                    "suppose the chain, or what " + Calls.pattern(link) + " returns, before the subject runs");
+        }
+        Class<?> type = next.type();
+        if (!link.method().returnType().isAssignableFrom(type)
+                && type.isAssignableFrom(link.method().returnType())) {
+            type = link.method().returnType();
+        }
+        DoubleState made = owner.partOfStatement()
+                .scene()
+                .make(NewDouble.of(Kind.STUB, owner.name() + "." + link.method().name() + "()", type));
+        new InBetween(link).returns(made.self());
+        return made;
+    }
+
+    private static void refuseUnlessFits(CallPattern link, DoubleState linked, Class<?> wanted) {
+        if (!wanted.isInstance(linked.self())) {
+            throw new MisuseException(
+                    Calls.pattern(link) + " answers with " + linked.name() + ", which is no " + wanted.getSimpleName()
+                            + ".",
+                    "suppose what " + Calls.pattern(link) + " returns in a statement of its own, before the chains");
+        }
+    }
+
+    /** Lets a call in the middle of a chain answer with the double that carries it on. */
+    private static final class InBetween extends Supposition {
+
+        InBetween(CallPattern link) {
+            super(new Written(link, null));
+        }
+
+        @Override
+        boolean isOfTest() {
+            return false;
+        }
+    }
+}

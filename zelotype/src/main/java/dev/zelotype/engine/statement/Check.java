@@ -1,0 +1,188 @@
+package dev.zelotype.engine.statement;
+
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.decide.Count;
+import dev.zelotype.engine.decide.MethodState;
+import dev.zelotype.engine.decide.Rows;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.replace.Replacing;
+import dev.zelotype.error.CheckFailure;
+import dev.zelotype.error.MisuseException;
+import java.io.Serializable;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Asks how often some calls happened. It checks when it is given its count.
+ */
+public final class Check extends Statement {
+
+    private final @Nullable Order order = Order.current();
+    private @Nullable Duration patience;
+    private Count count = Count.ONCE;
+    private long found;
+
+    private Check(Verb verb, Written written) {
+        super(written.said(verb), written.part());
+        refuseIfNotRecorded();
+        refuseIfUnheard();
+        if (!scene().isOpenScene()) {
+            throw new MisuseException(
+                    verb.call() + "(" + patternText() + ") stands outside any scene: nobody would notice if"
+                            + " it were left without a count.",
+                    "open a scene first: annotate the test class with @WithDoubles, or"
+                            + " try (Scene scene = Scene.open()) { ... }");
+        }
+        scene().demands().settleLast();
+    }
+
+    private void refuseIfUnheard() {
+        if (!part().owner().hears(method())) {
+            throw Replacing.notWatched(patternText(), receiver());
+        }
+    }
+
+    public static Check of(Serializable shape) {
+        Check check = new Check(Verb.VERIFIED, read(shape, false));
+        check.scene().begun(check, "give it a count, such as .once() or .never()");
+        return check;
+    }
+
+    /** The arguments of the calls that a pattern covers. */
+    public static <T> List<T> recorded(Serializable shape, Function<Object[], T> typed) {
+        Check check = new Check(Verb.RECORDED, read(shape, false));
+        check.refuseWithoutArguments();
+        check.pattern().refuseUnlessAllFreeHere();
+        List<T> found = new ArrayList<>();
+        for (Call call : check.matching()) {
+            call.account();
+            found.add(typed.apply(check.pattern().free(call.arguments())));
+        }
+        // Not a copy that refuses null, since an argument may be null.
+        return Collections.unmodifiableList(found);
+    }
+
+    public void within(Duration time) {
+        say(() -> waitFor(time));
+    }
+
+    private void waitFor(Duration time) {
+        if (patience != null) {
+            throw new MisuseException(this + " waits already: " + Waiting.text(patience) + ".", "give one within(...)");
+        }
+        if (time == null || time.isNegative() || time.isZero()) {
+            throw new MisuseException("within(" + time + ") leaves no time.", "give a duration above zero");
+        }
+        if (order != null) {
+            throw new MisuseException(
+                    "within(...) stands inside inThisOrder(...).",
+                    "wait for the last call with a verify(...).within(...) before the order");
+        }
+        patience = time;
+    }
+
+    public void count(int least, int most) {
+        say(() -> check(Count.of(least, most)));
+    }
+
+    private void check(Count wanted) {
+        if (isFixed()) {
+            throw new MisuseException(
+                    this + " has been checked already: " + count.text() + ".",
+                    "write a new verify(...) for another count");
+        }
+        fix();
+        scene().completed(this);
+        count = wanted;
+        scene().said(this);
+        if (order != null) {
+            refuseWithoutArguments();
+            order.verify(this);
+            return;
+        }
+        Waiting waiting = patience == null ? null : new Waiting(patience, wanted);
+        found = waiting == null ? countNow() : waiting.until(this::countNow);
+        boolean interrupted = waiting != null && waiting.wasInterrupted();
+        if (!wanted.holds(found) || interrupted) {
+            throw new CheckFailure(explain(wanted, found, interrupted), null);
+        }
+        accountAll();
+    }
+
+    @Override
+    public Count count() {
+        return count;
+    }
+
+    /** How many calls there were when it asked; within an order, how many there are now. */
+    @Override
+    public int found() {
+        return (int)
+                Math.min(Integer.MAX_VALUE, order == null ? found : matching().size());
+    }
+
+    @Override
+    public @Nullable Order order() {
+        return order;
+    }
+
+    boolean covers(Call call) {
+        return call.log() == state() && pattern().covers(call.arguments());
+    }
+
+    /** The calls that the pattern covers, oldest first. */
+    List<Call> matching() {
+        List<Call> calls = state().calls();
+        calls.removeIf(call -> !pattern().covers(call.arguments()));
+        return calls;
+    }
+
+    private long countNow() {
+        MethodState log = state();
+        boolean all = pattern().coversAll();
+        if (!all) {
+            refuseWithoutArguments();
+        }
+        long[] found = {log.countedOnly()};
+        log.each(call -> found[0] += all || pattern().covers(call.arguments()) ? 1 : 0);
+        return found[0];
+    }
+
+    private void accountAll() {
+        state().each(call -> {
+            if (pattern().covers(call.arguments())) {
+                call.expect();
+            }
+        });
+        state().accountAllCounted();
+    }
+
+    private void refuseWithoutArguments() {
+        if (state().keepsOnlyCount()) {
+            throw new MisuseException(
+                    "Of calls of " + receiver() + "." + method().name()
+                            + " only the number is kept, so nothing can be said about their arguments or order.",
+                    "check the number of all calls, or leave out keepOnlyCounts(...)");
+        }
+    }
+
+    private String explain(Count wanted, long found, boolean interrupted) {
+        scene().calls();
+        String time = patience == null ? "" : " within " + Waiting.text(patience);
+        FailureText text = new FailureText("Expected " + wanted.text() + " of " + patternText() + time + ", but "
+                + (interrupted ? "the waiting thread was interrupted, and until then " : "") + Count.happened(found)
+                + ".");
+        if (found < wanted.min()) {
+            text.section("Closest", Calls.closest(pattern(), state().calls(), part().callsOfOverloads(method())));
+        } else {
+            text.section(found == 1 ? "The call" : "The calls", Rows.of(matching()));
+        }
+        return scene().withConversation(text).toString();
+    }
+}

@@ -1,0 +1,65 @@
+package dev.zelotype.engine.statement;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.Severity;
+import dev.zelotype.engine.decide.CallScene;
+import dev.zelotype.engine.decide.DoubleState;
+import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.error.MisuseException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The side of a scene that statements meet: what was said in it, in its order, and what was left half said.
+ */
+public class SpokenScene extends CallScene {
+
+    private final List<Statement> said = new ArrayList<>();
+    private final Map<Statement, String> unfinished = new LinkedHashMap<>();
+
+    protected SpokenScene(String title, boolean open, Severity unused, int linesKept, boolean worded) {
+        super(title, open, unused, linesKept, worded);
+    }
+
+    /** Makes a double; outside any scene, one that belongs to a scene of its own that nobody closes. */
+    public static DoubleState makeDouble(NewDouble order) {
+        CallScene scene = current();
+        if (scene == null) {
+            if (order.kind() == Kind.MOCK) {
+                throw new MisuseException(
+                        "A mock of " + order.type().doubledType().getSimpleName()
+                                + " was made outside any scene: nobody would check what it expects.",
+                        "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
+            }
+            scene = new SpokenScene("", false, Severity.IGNORE, LINES_KEPT, false);
+        }
+        return scene.make(order);
+    }
+
+    final synchronized void begun(Statement statement, String cure) {
+        demands().settleLast();
+        unfinished.put(statement, cure);
+    }
+
+    final synchronized void completed(Statement statement) {
+        unfinished.remove(statement);
+    }
+
+    final synchronized void said(Statement statement) {
+        said.add(statement);
+    }
+
+    /** What the test said of calls so far, in its order. */
+    public final synchronized List<Statement> statements() {
+        return List.copyOf(said);
+    }
+
+    /** The statements left half said, each with its cure. */
+    protected final synchronized List<String> unfinished() {
+        List<String> texts = new ArrayList<>();
+        unfinished.forEach((statement, cure) -> texts.add(statement + " is unfinished: " + cure + "."));
+        return texts;
+    }
+}

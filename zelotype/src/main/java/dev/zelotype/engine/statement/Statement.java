@@ -1,0 +1,184 @@
+package dev.zelotype.engine.statement;
+
+import dev.zelotype.call.Shape;
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.engine.calls.Lines;
+import dev.zelotype.engine.decide.Count;
+import dev.zelotype.engine.decide.DoubleState;
+import dev.zelotype.engine.decide.MethodState;
+import dev.zelotype.engine.decide.Part;
+import dev.zelotype.engine.decide.Said;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.PatternReader;
+import dev.zelotype.error.MisuseException;
+import java.io.Serializable;
+import java.lang.StackWalker.StackFrame;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A statement of the test about calls of one double: a supposition, an expectation or a check. It belongs to the scene in
+ * which it is made.
+ */
+public abstract class Statement {
+
+    private final Said said;
+    private final Part part;
+    private boolean fixed;
+
+    Statement(Said said, Part part) {
+        this.said = said;
+        this.part = part;
+        if (part.scene().closed()) {
+            throw new MisuseException(
+                    said.verb().call() + "(" + said.patternText() + ") comes too late: the scene of "
+                            + part.owner().name() + " is closed.",
+                    "write it before the end of the test, and make doubles anew for each");
+        }
+    }
+
+    /** A pattern, where in the test it is written, and the part of the double that it speaks of. */
+    record Written(CallPattern pattern, @Nullable StackFrame frame, Part part) {
+
+        Written(CallPattern pattern, @Nullable StackFrame frame) {
+            this(pattern, frame, ((DoubleState) pattern.participant()).partOfStatement());
+        }
+
+        Said said(Verb verb) {
+            return new Said(verb, pattern, frame);
+        }
+
+        MethodState state() {
+            return part.state(pattern.method());
+        }
+    }
+
+    /** Reads a pattern; a chain becomes a pattern on the double at its end. */
+    static Written read(Serializable shape, boolean mayMakeLinks) {
+        // Looked up first: reading may weave the very method that makes the statement, and its lines are gone then.
+        StackFrame frame = Lines.caller();
+        return new Written(Chains.resolve(PatternReader.read(shape, mayMakeLinks), mayMakeLinks), frame);
+    }
+
+    public final void with(@Nullable Object... values) {
+        say(() -> {
+            refuseIfFixed("with(...)");
+            narrow(pattern().with(values));
+        });
+    }
+
+    public final void where(@Nullable String description, @Nullable Shape condition) {
+        say(() -> {
+            refuseIfFixed("where(...)");
+            if (condition == null) {
+                throw new MisuseException(
+                        "The condition of " + verb().call() + "(...).where is null.", "give a condition");
+            }
+            narrow(pattern().where(description, free -> holds(condition, free)));
+        });
+    }
+
+    private static boolean holds(Shape condition, Object[] free) {
+        try {
+            return (Boolean) condition.spread(free);
+        } catch (Throwable e) {
+            throw Sneaky.rethrow(e);
+        }
+    }
+
+    void narrow(CallPattern narrower) {
+        said.narrow(narrower);
+    }
+
+    /** Goes on with the statement; one that is refused is not reported as unfinished besides. */
+    final void say(Runnable more) {
+        try {
+            more.run();
+        } catch (MisuseException e) {
+            scene().completed(this);
+            throw e;
+        }
+    }
+
+    private void refuseIfFixed(String what) {
+        if (fixed) {
+            throw new MisuseException(
+                    what + " comes too late: " + this + " is complete already.",
+                    "narrow the pattern right after " + verb().call() + "(...)");
+        }
+    }
+
+    /** From here on the pattern stays as it is. */
+    final void fix() {
+        fixed = true;
+    }
+
+    final boolean isFixed() {
+        return fixed;
+    }
+
+    public final Verb verb() {
+        return said.verb();
+    }
+
+    /** How many calls it asks for. */
+    public abstract Count count();
+
+    /** How many of them there were. */
+    public abstract int found();
+
+    /** The order that it is part of, or null. */
+    public abstract @Nullable Order order();
+
+    /** What messages call the double that it speaks of. */
+    public final String receiver() {
+        return part.owner().name();
+    }
+
+    /** What the double is told and asked in the scene of this statement. */
+    final Part part() {
+        return part;
+    }
+
+    final SpokenScene scene() {
+        // Every scene is one to which something can be said.
+        return (SpokenScene) part.scene();
+    }
+
+    final MethodState state() {
+        return part.state(method());
+    }
+
+    public final DoubledMethod method() {
+        return pattern().method();
+    }
+
+    public final CallPattern pattern() {
+        return said.pattern();
+    }
+
+    public final String patternText() {
+        return said.patternText();
+    }
+
+    /** Where it stands in the test. */
+    public final String line() {
+        return said.line();
+    }
+
+    final void refuseIfNotRecorded() {
+        if (method().ofObject()) {
+            throw new MisuseException(
+                    "Calls of " + receiver() + "." + method().name()
+                            + " are not recorded, as of all methods of Object.",
+                    "check something that the subject asks for");
+        }
+    }
+
+    /** The statement with its line, for messages. */
+    @Override
+    public final String toString() {
+        return said.toString();
+    }
+}

@@ -1,0 +1,206 @@
+package dev.zelotype.engine.statement;
+
+import dev.zelotype.call.Around;
+import dev.zelotype.call.Shape;
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.engine.decide.Count;
+import dev.zelotype.engine.decide.Fitting;
+import dev.zelotype.engine.decide.KindRule;
+import dev.zelotype.engine.decide.Part;
+import dev.zelotype.engine.decide.Rule;
+import dev.zelotype.engine.decide.Step;
+import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.replace.Replacing;
+import dev.zelotype.error.MisuseException;
+import java.io.Serializable;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Says what some calls answer: a queue of answers of which the last one stays. It takes effect with its first answer.
+ */
+public class Supposition extends Statement {
+
+    private final Rule rule;
+
+    Supposition(Rule rule, Part part) {
+        super(rule, part);
+        this.rule = rule;
+    }
+
+    Supposition(Written written) {
+        this(new Rule(Verb.SUPPOSED, written.pattern(), written.frame()), written.part());
+    }
+
+    public static Supposition of(Serializable shape) {
+        Supposition statement = new Supposition(read(shape, true));
+        Kind kind = statement.part().owner().kind();
+        if (!KindRule.of(kind).canBeSupposed()) {
+            throw new MisuseException(
+                    statement.receiver() + " is a " + kind.word() + ": any call of it fails, so it answers nothing.",
+                    "make it a stub");
+        }
+        DoubledMethod method = statement.method();
+        if (method.isConstructor() && Replacing.canBeBare(method.returnType())) {
+            // Complete as it is: the new object does not run its real constructor.
+            statement.takeEffect();
+        } else {
+            statement.scene().begun(statement, "say what it answers, such as .returns(...)");
+        }
+        return statement;
+    }
+
+    public final void returns(@Nullable Object first, @Nullable Object... more) {
+        say(() -> {
+            add(value(first));
+            for (Object next : more) {
+                add(value(next));
+            }
+        });
+    }
+
+    private Step value(@Nullable Object value) {
+        DoubledMethod method = method();
+        if (method.isConstructor() && value == null) {
+            throw new MisuseException(
+                    "The answer of " + this + " is null, which no constructor gives.",
+                    "return an object, such as stub(" + method.returnType().getSimpleName() + ".class)");
+        }
+        if (!Fitting.fits(value, method.returnType())) {
+            throw new MisuseException(
+                    "The answer of " + this + " does not fit: " + Fitting.misfit(value, method.returnType()) + ".",
+                    "return a value of the method's own type");
+        }
+        return new Step.Value(value);
+    }
+
+    public final void fails(@Nullable Throwable failure) {
+        say(() -> add(failing(failure)));
+    }
+
+    private Step failing(@Nullable Throwable failure) {
+        if (failure == null) {
+            throw new MisuseException("The exception of " + this + " is null.", "give the exception to throw");
+        }
+        DoubledMethod method = method();
+        if (!method.canThrow(failure)) {
+            throw new MisuseException(
+                    this + " cannot fail with " + failure.getClass().getSimpleName()
+                            + ": the method does not declare this checked exception.",
+                    "use an unchecked exception" + declared(method));
+        }
+        return new Step.Failing(failure);
+    }
+
+    private static String declared(DoubledMethod method) {
+        Class<?>[] types = method.executable().getExceptionTypes();
+        return types.length == 0 ? "" : ", or one of those that it does: " + Values.print(types);
+    }
+
+    /** Answers by running a lambda; one that only acts leaves the answer to be an empty value. */
+    public final void runs(@Nullable Shape lambda, boolean acts) {
+        say(() -> {
+            refuseNull(lambda);
+            add(acts ? new Step.Acting(lambda) : new Step.Answering(lambda, line()));
+        });
+    }
+
+    public final void around(@Nullable Around lambda) {
+        say(() -> {
+            refuseNull(lambda);
+            refuseWithoutReal();
+            add(new Step.Surrounding(lambda, line()));
+        });
+    }
+
+    private void refuseNull(@Nullable Object lambda) {
+        if (lambda == null) {
+            throw new MisuseException("The answer of " + this + " is null.", "give a lambda, or .returns(null)");
+        }
+        pattern().refuseUnlessAllFreeHere();
+    }
+
+    public final void doesNothing() {
+        say(() -> add(new Step.Value(null)));
+    }
+
+    /** Answers from a table; {@code key} makes one of its keys of the free parameters. */
+    public final void returnsFrom(@Nullable Map<?, ?> table, Function<Object[], ?> key) {
+        say(() -> {
+            if (table == null) {
+                throw new MisuseException("The table of " + this + " is null.", "give a map from arguments to answers");
+            }
+            Map<?, ?> copy = new HashMap<>(table);
+            copy.values().forEach(this::value);
+            narrow(pattern().where("the table lists it", free -> copy.containsKey(key.apply(free))));
+            add(new Step.Lookup(copy, key));
+        });
+    }
+
+    public final void callsReal() {
+        say(() -> {
+            refuseWithoutReal();
+            add(new Step.Real());
+        });
+    }
+
+    private void refuseWithoutReal() {
+        if (!part().owner().hasReal(method())) {
+            throw new MisuseException(
+                    this + " cannot call real code: the method is abstract and there is no real object.",
+                    !method().hasCode()
+                            ? "say what it answers, or make the double with spy(realObject)"
+                            : "say what it answers");
+        }
+    }
+
+    private void add(Step step) {
+        refuseAnswer();
+        if (rule.add(step)) {
+            fix();
+            scene().completed(this);
+            boolean effective = method().isConstructor() && Replacing.canBeBare(method().returnType());
+            if (!effective) {
+                takeEffect();
+            }
+        }
+    }
+
+    /** Makes the double heed this statement. */
+    void takeEffect() {
+        state().add(rule);
+        if (isOfTest()) {
+            scene().supposed(rule);
+        }
+        scene().said(this);
+    }
+
+    /** Refuses an answer that no call could ever get. */
+    void refuseAnswer() {
+        // A supposition may always answer.
+    }
+
+    /** Whether it was said by a statement of the test, and not only to carry a chain on. */
+    boolean isOfTest() {
+        return true;
+    }
+
+    @Override
+    public Count count() {
+        return Count.ANY;
+    }
+
+    @Override
+    public int found() {
+        return rule.used() ? 1 : 0;
+    }
+
+    @Override
+    public @Nullable Order order() {
+        return null;
+    }
+}

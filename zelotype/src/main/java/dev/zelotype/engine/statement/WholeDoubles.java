@@ -1,0 +1,189 @@
+package dev.zelotype.engine.statement;
+
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.calls.MethodLog;
+import dev.zelotype.engine.decide.CallScene;
+import dev.zelotype.engine.decide.Count;
+import dev.zelotype.engine.decide.Demand;
+import dev.zelotype.engine.decide.DoubleState;
+import dev.zelotype.engine.decide.MethodState;
+import dev.zelotype.engine.decide.Part;
+import dev.zelotype.engine.decide.Rows;
+import dev.zelotype.engine.decide.Rule;
+import dev.zelotype.engine.explain.Columns;
+import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.replace.Replacing;
+import dev.zelotype.error.CheckFailure;
+import dev.zelotype.error.MisuseException;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Statements about doubles as a whole.
+ */
+public final class WholeDoubles {
+
+    private WholeDoubles() {}
+
+    private static List<Part> parts(String verb, Object[] doubles) {
+        if (doubles.length == 0) {
+            throw new MisuseException(verb + "() names no double, so it says nothing.", "name the doubles");
+        }
+        List<Part> all = new ArrayList<>();
+        for (Object each : doubles) {
+            all.add(part(verb, each));
+        }
+        return all;
+    }
+
+    private static Part part(String verb, @Nullable Object object) {
+        if (DoubleClass.participantOf(object) instanceof DoubleState told) {
+            Part part = told.partOfStatement();
+            if (part.scene().closed()) {
+                throw new MisuseException(
+                        verb + "(" + told.name() + ") comes too late: its scene is closed.",
+                        "write it before the end of the test");
+            }
+            part.scene().demands().settleLast();
+            return part;
+        }
+        throw new MisuseException(
+                verb + "(...) was given "
+                        + (object == null
+                                ? "null"
+                                : Values.print(object) + ", a real " + Values.typeName(object.getClass()))
+                        + ", which is no double.",
+                "give a double, such as one made with stub(...)");
+    }
+
+    /** Fails unless each call of the doubles is one that a statement of the test speaks of. */
+    public static void verifyNothingElse(Object... doubles) {
+        String sentence = "Expected no other calls than those supposed, expected or verified";
+        List<Call> others = new ArrayList<>();
+        List<String> counted = new ArrayList<>();
+        List<Part> parts = parts("verifyNothingElse", doubles);
+        for (Part part : parts) {
+            for (Call call : part.calls()) {
+                if (!call.accounted()) {
+                    others.add(call);
+                }
+            }
+            for (MethodState state : part.knownStates()) {
+                addCounted(counted, state, state.unaccountedCounted());
+            }
+        }
+        refuse(parts.get(0).scene(), sentence, others, counted);
+    }
+
+    /** Fails if a double was called at all. */
+    public static void verifyUntouched(Object... doubles) {
+        List<Call> calls = new ArrayList<>();
+        List<String> counted = new ArrayList<>();
+        List<Part> parts = parts("verifyUntouched", doubles);
+        for (Part part : parts) {
+            calls.addAll(part.calls());
+            for (MethodState state : part.knownStates()) {
+                addCounted(counted, state, state.countedOnly());
+            }
+        }
+        refuse(parts.get(0).scene(), "Expected no call at all of " + names(doubles), calls, counted);
+    }
+
+    /** Says how many calls there were of which nothing else is known. */
+    private static void addCounted(List<String> lines, MethodLog log, long calls) {
+        if (calls > 0) {
+            lines.add(log.owner().name() + "." + log.method().signature() + "    " + Count.calls(calls)
+                    + ", of which only the number is kept");
+        }
+    }
+
+    private static String names(Object[] doubles) {
+        List<String> names = new ArrayList<>();
+        for (Object each : doubles) {
+            names.add(Values.print(each));
+        }
+        return String.join(", ", names);
+    }
+
+    private static void refuse(CallScene scene, String sentence, List<Call> calls, List<String> counted) {
+        if (calls.isEmpty() && counted.isEmpty()) {
+            return;
+        }
+        CallScene.rank(calls);
+        List<String> lines = new ArrayList<>(calls.isEmpty() ? List.of() : Rows.of(calls));
+        lines.addAll(counted);
+        String happened = counted.isEmpty() ? Count.happened(calls.size()) : "there were some";
+        FailureText text = new FailureText(sentence + ", but " + happened + ".")
+                .section(calls.size() == 1 && counted.isEmpty() ? "The call" : "The calls", lines);
+        throw new CheckFailure(scene.withHints(text).toString(), null);
+    }
+
+    /** Records the calls of classes from now on. */
+    public static void watch(Class<?>... types) {
+        if (types.length == 0) {
+            throw new MisuseException("watch() names no class, so it watches nothing.", "name the classes");
+        }
+        for (Class<?> type : types) {
+            if (type == null) {
+                throw new MisuseException("watch(...) was given null.", "give a class, such as SiderealClock.class");
+            }
+            ((DoubleState) Replacing.watched(type)).watch();
+        }
+    }
+
+    /** Forgets the calls so far; what the doubles are told stays. */
+    public static void forgetCalls(Object... doubles) {
+        for (Part part : parts("forgetCalls", doubles)) {
+            for (MethodState state : part.knownStates()) {
+                state.forget();
+            }
+        }
+    }
+
+    /** From now on keeps only how often each method is called. */
+    public static void keepOnlyCounts(Object... doubles) {
+        for (Part part : parts("keepOnlyCounts", doubles)) {
+            DoubleClass type = part.owner().doubleClass();
+            for (int i = 0; i < type.methodCount(); i++) {
+                part.state(type.method(i)).keepOnlyCount();
+            }
+        }
+    }
+
+    /** What a double is told, and what it was asked. */
+    public static String describe(Object object) {
+        if (!(DoubleClass.participantOf(object) instanceof DoubleState told)) {
+            throw new MisuseException(
+                    "describe(...) was given " + Values.print(object) + ", which is no double.",
+                    "give a double, such as one made with stub(...)");
+        }
+        List<String[]> rows = new ArrayList<>();
+        Part part = told.partOfStatement();
+        for (MethodState state : part.knownStates()) {
+            DoubledMethod method = state.method();
+            for (Demand demand : part.demands(method)) {
+                rows.add(demand.row());
+            }
+            for (Rule supposition : part.rules(method)) {
+                rows.add(new String[] {
+                    supposition.patternText(),
+                    "supposed" + (supposition.used() ? "" : ", not needed yet"),
+                    supposition.line()
+                });
+            }
+        }
+        List<Call> calls = part.calls();
+        CallScene.rank(calls);
+        return new FailureText(told.name() + " is a " + told.kind().word() + " of "
+                        + Values.typeName(told.doubleClass().doubledType()) + ".")
+                .section("Told", rows.isEmpty() ? List.of("nothing") : Columns.align(rows))
+                .section(
+                        "Asked (" + Count.calls(calls.size()) + ")",
+                        calls.isEmpty() ? List.of("nothing") : Rows.of(calls))
+                .toString();
+    }
+}

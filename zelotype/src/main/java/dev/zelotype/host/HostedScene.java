@@ -1,0 +1,146 @@
+package dev.zelotype.host;
+
+import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
+import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.scene.SceneState;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For hosts of tests: the scene of one test, with what a host says and asks besides what the test does. Safe for use
+ * from any thread.
+ *
+ * <pre>{@code
+ * HostedScene hosted = HostedScene.of(SceneSettings.defaults()).titled("NightRunTest.closes").inTest(testClass).open();
+ * ... // set-up methods
+ * hosted.endSetUp();
+ * ... // the test itself
+ * hosted.closeAfter(failure);
+ * }</pre>
+ */
+public final class HostedScene {
+
+    private final SceneState state;
+    private final Scene scene;
+
+    private HostedScene(SceneState state) {
+        this.state = state;
+        this.scene = state.as(Scene.class);
+    }
+
+    /**
+     * Begins a scene.
+     *
+     * @param settings how it behaves
+     * @return what more is to be said of it
+     */
+    public static Opening of(SceneSettings settings) {
+        return new Opening(settings);
+    }
+
+    /** A scene that is still to be opened. Not safe for use from several threads. */
+    public static final class Opening {
+
+        private final SceneSettings settings;
+        private String title = "";
+        private boolean details;
+        private @Nullable Class<?> test;
+
+        private Opening(SceneSettings settings) {
+            this.settings = settings;
+        }
+
+        /**
+         * Says what messages call the scene: the test that it belongs to. Without a title it is called after its doubles.
+         *
+         * @param titleOfScene the title
+         * @return this
+         */
+        public Opening titled(String titleOfScene) {
+            title = titleOfScene;
+            return this;
+        }
+
+        /**
+         * Says which class holds the test: what its patterns replace is got ready before its methods run.
+         *
+         * @param testClass the class
+         * @return this
+         */
+        public Opening inTest(Class<?> testClass) {
+            test = testClass;
+            return this;
+        }
+
+        /**
+         * Says whether arguments and answers are printed at the time of the call, and its times are noted, so that the
+         * conversation tells them as they were even if they change later. Off by default, since each call then costs as
+         * much as printing it.
+         *
+         * @param keep whether to keep details
+         * @return this
+         */
+        public Opening keepingDetails(boolean keep) {
+            details = keep;
+            return this;
+        }
+
+        /**
+         * Opens the scene, current on this thread until it is closed.
+         *
+         * @return the scene
+         */
+        public HostedScene open() {
+            SceneState state = new SceneState(title, settings.unusedSuppositions(), settings.linesOfCalls(), details);
+            state.open(test);
+            return new HostedScene(state);
+        }
+    }
+
+    /**
+     * The scene as the test sees it.
+     *
+     * @return the scene
+     */
+    public Scene scene() {
+        return scene;
+    }
+
+    /**
+     * Says that what was supposed so far is a base set-up that several tests share: what this test does not need of it is
+     * not noted as unused.
+     */
+    public void endSetUp() {
+        state.endSetUp();
+    }
+
+    /**
+     * Whether a subject of this scene was given an object.
+     *
+     * @param object a double
+     * @return whether some subject got it
+     */
+    public boolean gaveToSubject(Object object) {
+        return state.subjects().gave(object);
+    }
+
+    /**
+     * Closes the scene of a test that may have failed already. What the scene has to report does not hide the first failure:
+     * it is added to it. Does nothing if the scene is closed already.
+     *
+     * @param failure why the test failed, or null if it did not
+     * @throws dev.zelotype.error.CheckFailure if the test did not fail, and the doubles were not called as expected
+     * @throws dev.zelotype.error.MisuseException if only unfinished statements are to be reported
+     */
+    @SuppressWarnings("exports")
+    public void closeAfter(@Nullable Throwable failure) {
+        Throwable problem = state.close();
+        if (problem == null) {
+            return;
+        }
+        if (failure == null) {
+            throw Sneaky.rethrow(problem);
+        }
+        failure.addSuppressed(problem);
+    }
+}
