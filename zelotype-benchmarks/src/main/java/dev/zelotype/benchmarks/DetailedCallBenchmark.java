@@ -4,8 +4,8 @@ import static dev.zelotype.Zelotype.forgetCalls;
 import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
 
-import dev.zelotype.host.HostedScene;
 import dev.zelotype.SceneSettings;
+import dev.zelotype.host.HostedScene;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -36,7 +36,9 @@ public class DetailedCallBenchmark {
 
     @Setup
     public void setUp() {
-        HostedScene.of(SceneSettings.defaults().linesOfCalls(0)).keepingDetails(true).open();
+        HostedScene.of(SceneSettings.defaults().linesOfCalls(0))
+                .keepingDetails(true)
+                .open();
         detailed = stub(Mount.class);
         suppose(detailed::track).returns(7);
     }

@@ -1,13 +1,13 @@
 package dev.zelotype.benchmarks;
 
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.Ending;
-import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Verb;
+import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalWriter;
@@ -15,7 +15,6 @@ import dev.zelotype.report.site.Site;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;

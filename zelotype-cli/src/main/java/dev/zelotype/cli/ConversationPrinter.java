@@ -1,8 +1,8 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.journal.JournalScene;
 import java.util.ArrayList;
 import java.util.List;

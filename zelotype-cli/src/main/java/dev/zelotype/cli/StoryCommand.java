@@ -1,9 +1,9 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.doubles.Role;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.site.Site;
-import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Picture;
 import dev.zelotype.report.story.Story;

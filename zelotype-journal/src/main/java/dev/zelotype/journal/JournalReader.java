@@ -4,22 +4,22 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonToken;
 import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.Ending;
-import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.Role;
 import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.Verb;
-import dev.zelotype.doubles.Kind;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -200,7 +200,8 @@ public final class JournalReader {
         for (Object each : (List<?>) open.scene.getOrDefault("doubles", List.of())) {
             Map<?, ?> info = (Map<?, ?>) each;
             String type = (String) info.get("type");
-            told.add(NamedDouble.of((String) info.get("name"), Kind.valueOf(constant((String) info.get("kind"))), type));
+            told.add(
+                    NamedDouble.of((String) info.get("name"), Kind.valueOf(constant((String) info.get("kind"))), type));
             if (doubledTypes.add(type)) {
                 told.add(types.getOrDefault(type, DoubledType.of(type, List.of())));
             }

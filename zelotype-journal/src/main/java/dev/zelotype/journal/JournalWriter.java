@@ -2,10 +2,10 @@ package dev.zelotype.journal;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.TestStatement;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;

@@ -1,8 +1,8 @@
 package dev.zelotype.junit;
 
 import dev.zelotype.Scene;
-import dev.zelotype.host.HostedScene;
 import dev.zelotype.error.MisuseException;
+import dev.zelotype.host.HostedScene;
 import java.lang.reflect.Parameter;
 import java.util.ArrayList;
 import java.util.List;

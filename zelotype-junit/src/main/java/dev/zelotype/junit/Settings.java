@@ -2,8 +2,8 @@ package dev.zelotype.junit;
 
 import dev.zelotype.SceneSettings;
 import dev.zelotype.doubles.Severity;
-import dev.zelotype.host.HostedScene;
 import dev.zelotype.error.MisuseException;
+import dev.zelotype.host.HostedScene;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Arrays;

@@ -5,7 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.Role;
 import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalScene.Outcome;
@@ -15,7 +16,6 @@ import dev.zelotype.report.coverage.CoverageTable;
 import dev.zelotype.report.site.ReportException;
 import dev.zelotype.report.site.Site;
 import dev.zelotype.report.story.Item;
-import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Picture;
 import dev.zelotype.report.story.Story;
@@ -60,9 +60,7 @@ class ReportTest {
         assertThat(folded.items()).hasSize(7);
         assertThat(folded.items().get(2)).isInstanceOfSatisfying(Item.Loop.class, loop -> {
             assertThat(loop.times()).isEqualTo(4);
-            assertThat(loop.messages())
-                    .extracting(Item.Message::signature)
-                    .containsExactly("humidityAt(String)", "rate()");
+            assertThat(loop.messages()).extracting(Item.Message::text).containsExactly("humidityAt(\"0\")", "rate()");
         });
         assertThat(folded.items().stream().mapToInt(Item::calls).sum())
                 .isEqualTo(troubled.conversation().calls().size());
@@ -70,7 +68,7 @@ class ReportTest {
                 .map(item -> ((Item.Message) item).number())
                 .containsExactly(3, 4);
         assertThat(story.cut(13, 99).items())
-                .map(item -> ((Item.Message) item).mark())
+                .map(item -> ((Item.Message) item).role())
                 .containsExactly(Role.UNEXPECTED, Role.MISSING);
     }
 
@@ -271,7 +269,7 @@ class ReportTest {
                 .containsExactly("NightRun subject");
         assertThat(TextStory.of(story, 80, TextStory.Signs.DRAWN)).isNotEmpty();
         assertThat(Site.storyPage(story)).contains("silent");
-        Conversation.RecordedCall call = troubled.conversation().calls().get(0);
+        RecordedCall call = troubled.conversation().calls().get(0);
         assertThat(call.caller()).as("a lambda's class").contains("$$Lambda");
         assertThat(Story.of(troubled).lifelines().get(0).name()).isEqualTo("NightRun");
     }

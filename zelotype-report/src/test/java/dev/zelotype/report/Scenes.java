@@ -1,14 +1,14 @@
 package dev.zelotype.report;
 
 import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.Ending;
-import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.Role;
 import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.Verb;
-import dev.zelotype.doubles.Kind;
 import dev.zelotype.journal.JournalScene;
 import java.util.List;
 
@@ -33,9 +33,8 @@ final class Scenes {
     private int statements;
 
     Scenes call(String receiver, String signature, String argument, String answer, Ending ending) {
-        Role role = ending == Ending.UNEXPECTED
-                ? Role.UNEXPECTED
-                : receiver.equals("dome") ? Role.EXPECTED : Role.ALLOWED;
+        Role role =
+                ending == Ending.UNEXPECTED ? Role.UNEXPECTED : receiver.equals("dome") ? Role.EXPECTED : Role.ALLOWED;
         told.add(RecordedCall.builder()
                 .number(calls + 1)
                 .caller("dev.observatory.NightRun$$Lambda/0x1")

@@ -1,9 +1,9 @@
 package dev.zelotype.report.coverage;
 
 import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.journal.JournalScene;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -63,8 +63,7 @@ final class StoryJson {
         out.writeStringField("text", message.text());
         out.writeStringField("answer", message.answerText());
         out.writeStringField("mark", message.role().word());
-        out.writeBooleanField(
-                "defaulted", message.isDefaulted());
+        out.writeBooleanField("defaulted", message.isDefaulted());
         out.writeStringField("place", message.place());
         out.writeStringField("thread", message.thread());
         out.writeNumberField("micros", message.micros());

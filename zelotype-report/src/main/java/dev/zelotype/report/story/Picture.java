@@ -125,8 +125,8 @@ public final class Picture {
         String word = message.role() == Role.UNEXPECTED || message.role() == Role.MISSING
                 ? "\\n<size:11>" + message.role().word()
                 : "";
-        line("p" + message.from() + " " + arrow + " p" + message.to() + " : "
-                + Story.sign(message.role()) + " " + number + escaped(message.text()) + word);
+        line("p" + message.from() + " " + arrow + " p" + message.to() + " : " + Story.sign(message.role()) + " "
+                + number + escaped(message.text()) + word);
         if (!message.answerText().isEmpty() && message.role() != Role.UNEXPECTED) {
             line("p" + message.to() + " -[#6b7b88,dashed]> p" + message.from() + " : " + escaped(message.answerText()));
         }

@@ -1,8 +1,8 @@
 package dev.zelotype.report.story;
 
 import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.Role;
 import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.Verb;
@@ -166,8 +166,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
                     ? ""
                     : conversation.calls().get(0).thread();
             conversation.calls().forEach(call -> items.add(message(call, own)));
-            missing.forEach(
-                    statement -> items.add(Message.missing(statement, 0, receiver(statement.receiver()))));
+            missing.forEach(statement -> items.add(Message.missing(statement, 0, receiver(statement.receiver()))));
             return new Story(scene, List.copyOf(lifelines), List.copyOf(items));
         }
 
