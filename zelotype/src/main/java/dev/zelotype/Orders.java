@@ -2,7 +2,9 @@ package dev.zelotype;
 
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.statement.SpokenScene;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
@@ -30,10 +32,12 @@ final class Orders {
     }
 
     @SuppressWarnings("unchecked")
-    static <T> T makeOfSeveral(Kind kind, Class<? super T> type, Class<?>[] more) {
+    static <T> T makeOfSeveral(Kind kind, Class<? super T> type, Class<?> second, Class<?>[] more) {
         List<Class<?>> all = new ArrayList<>();
         all.add(checked(type));
-        for (Class<?> each : more) {
+        List<Class<?>> further = new ArrayList<>(List.of(checked(second)));
+        further.addAll(List.of(more));
+        for (Class<?> each : further) {
             if (!checked(each).isInterface()) {
                 throw new MisuseException(
                         each.getName() + " is no interface.", "give the class first, then interfaces");
@@ -63,6 +67,18 @@ final class Orders {
         return (T) SpokenScene.makeDouble(NewDouble.spy(name, real)).self();
     }
 
+    static <T> T named(T one, String name) {
+        Participant known = DoubleClass.participantOf(one);
+        if (known == null) {
+            throw new MisuseException(
+                    "named(...) was given " + Values.print(one) + ", which is no double.",
+                    "give a double, such as one made with fake(...)");
+        }
+        checkName(name, known.kind());
+        known.rename(name);
+        return one;
+    }
+
     private static void checkName(@Nullable String name, Kind kind) {
         if (name != null && name.isBlank()) {
             throw new MisuseException(
@@ -73,6 +89,11 @@ final class Orders {
     private static Class<?> checked(@Nullable Class<?> type) {
         if (type == null) {
             throw new MisuseException("The type to double is null.", "give a class, such as WeatherStation.class");
+        }
+        if (type == Object.class) {
+            throw new MisuseException(
+                    "A double of Object answers nothing: its methods are those of every double, and are not recorded.",
+                    "name the type that the subject asks for");
         }
         return type;
     }

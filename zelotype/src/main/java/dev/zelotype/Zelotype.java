@@ -153,6 +153,23 @@ public final class Zelotype {
     }
 
     /**
+     * As {@link #stub(Class)}, of several types at once.
+     *
+     * <pre>{@code
+     * Dome dome = stub(Dome.class, AutoCloseable.class);
+     * }</pre>
+     *
+     * @param type the type of the variable: a class or an interface
+     * @param second a further interface
+     * @param more further interfaces
+     * @param <T> the type of the variable that takes the double
+     * @return a new double of the current scene
+     */
+    public static <T> T stub(Class<? super T> type, Class<?> second, Class<?>... more) {
+        return Orders.makeOfSeveral(Kind.STUB, type, second, more);
+    }
+
+    /**
      * Makes a mock: a call neither supposed nor expected fails at once, and expectations are checked when the scene closes.
      *
      * <pre>{@code
@@ -203,6 +220,23 @@ public final class Zelotype {
      */
     public static <T> T mock(Class<? super T> type, String name, Consumer<? super T> setUp) {
         return Orders.make(Kind.MOCK, type, name, setUp);
+    }
+
+    /**
+     * As {@link #mock(Class)}, of several types at once.
+     *
+     * <pre>{@code
+     * Dome dome = mock(Dome.class, AutoCloseable.class);
+     * }</pre>
+     *
+     * @param type the type of the variable: a class or an interface
+     * @param second a further interface
+     * @param more further interfaces
+     * @param <T> the type of the variable that takes the double
+     * @return a new double of the current scene
+     */
+    public static <T> T mock(Class<? super T> type, Class<?> second, Class<?>... more) {
+        return Orders.makeOfSeveral(Kind.MOCK, type, second, more);
     }
 
     /**
@@ -259,6 +293,23 @@ public final class Zelotype {
     }
 
     /**
+     * As {@link #spy(Class)}, of several types at once.
+     *
+     * <pre>{@code
+     * Dome dome = spy(Dome.class, AutoCloseable.class);
+     * }</pre>
+     *
+     * @param type the type of the variable: a class or an interface
+     * @param second a further interface
+     * @param more further interfaces
+     * @param <T> the type of the variable that takes the double
+     * @return a new double of the current scene
+     */
+    public static <T> T spy(Class<? super T> type, Class<?> second, Class<?>... more) {
+        return Orders.makeOfSeveral(Kind.SPY, type, second, more);
+    }
+
+    /**
      * Makes a dummy: it fills a place, and any call of it fails.
      *
      * <pre>{@code
@@ -284,6 +335,23 @@ public final class Zelotype {
      */
     public static <T> T dummy(Class<? super T> type, String name) {
         return Orders.make(Kind.DUMMY, type, name, null);
+    }
+
+    /**
+     * As {@link #dummy(Class)}, of several types at once.
+     *
+     * <pre>{@code
+     * Dome dome = dummy(Dome.class, AutoCloseable.class);
+     * }</pre>
+     *
+     * @param type the type of the variable: a class or an interface
+     * @param second a further interface
+     * @param more further interfaces
+     * @param <T> the type of the variable that takes the double
+     * @return a new double of the current scene
+     */
+    public static <T> T dummy(Class<? super T> type, Class<?> second, Class<?>... more) {
+        return Orders.makeOfSeveral(Kind.DUMMY, type, second, more);
     }
 
     /**
@@ -316,22 +384,6 @@ public final class Zelotype {
     }
 
     /**
-     * Makes a stub of several types at once.
-     *
-     * <pre>{@code
-     * Dome dome = stubOf(Dome.class, AutoCloseable.class);
-     * }</pre>
-     *
-     * @param type the type of the variable: a class or an interface
-     * @param interfaces further interfaces
-     * @param <T> the type of the variable that takes the double
-     * @return a new double of the current scene
-     */
-    public static <T> T stubOf(Class<? super T> type, Class<?>... interfaces) {
-        return Orders.makeOfSeveral(Kind.STUB, type, interfaces);
-    }
-
-    /**
      * Makes a fake: the code of an abstract class (or an interface's default methods) works, and a method that it leaves
      * out fails with the signature to add.
      *
@@ -347,6 +399,23 @@ public final class Zelotype {
      */
     public static <T> T fake(Class<? super T> type, Object... constructorArguments) {
         return Orders.fake(type, constructorArguments);
+    }
+
+    /**
+     * Gives a double of any kind a name for messages and pictures.
+     *
+     * <pre>{@code
+     * InMemoryLog log = named(fake(InMemoryLog.class, "North Ridge"), "log");
+     * }</pre>
+     *
+     * @param one the double
+     * @param name what messages call it from now on
+     * @param <T> the double's type
+     * @return the same double
+     * @throws dev.zelotype.error.MisuseException if it is no double, or the name is blank
+     */
+    public static <T> T named(T one, String name) {
+        return Orders.named(one, name);
     }
 
     /**

@@ -12,12 +12,11 @@ import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalWriter;
 import dev.zelotype.report.site.Site;
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
 
 /**
  * Writes the journal of a suite of 10,000 tests and a million calls, and the report of it; prints the milliseconds of both
@@ -47,11 +46,7 @@ public final class MillionCalls {
             System.out.println((written - start) / 1_000_000 + " " + (reported - written) / 1_000_000 + " "
                     + Files.size(writer.file()) / 1_000_000);
         } finally {
-            try (Stream<Path> files = Files.walk(folder)) {
-                for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-                    Files.delete(file);
-                }
-            }
+            WholeFiles.delete(folder);
         }
     }
 

@@ -7,27 +7,21 @@ import static dev.zelotype.Zelotype.verify;
 import dev.zelotype.Scene;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
-import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Measurement;
-import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
-import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
-import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
  * Twenty checks over a thousand calls, with an order and without. Each takes as many calls as it likes, so there are very
  * many ways to read the calls.
  */
-@State(Scope.Thread)
-@BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 3, time = 1)
 @Fork(1)
-public class OrderBenchmark {
+public class OrderBenchmark extends Measured {
 
     private static final int CALLS = 1_000;
     private static final int STATEMENTS = 20;

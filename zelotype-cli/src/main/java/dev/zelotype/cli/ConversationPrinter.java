@@ -4,6 +4,7 @@ import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.journal.JournalScene;
+import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -85,10 +86,7 @@ final class ConversationPrinter {
     }
 
     private static String caller(RecordedCall call) {
-        String name = call.caller();
-        int inner = name.indexOf("$$");
-        name = inner < 0 ? name : name.substring(0, inner);
-        return name.substring(name.lastIndexOf('.') + 1);
+        return TypeNames.simple(TypeNames.named(call.caller()));
     }
 
     private static String callText(RecordedCall call) {

@@ -5,6 +5,7 @@ import dev.zelotype.report.coverage.Coverage;
 import dev.zelotype.report.coverage.Coverage.Row;
 import dev.zelotype.report.coverage.Coverage.Sort;
 import dev.zelotype.report.coverage.CoverageTable;
+import dev.zelotype.tools.TypeNames;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
@@ -95,8 +96,7 @@ final class CoverageCommand implements Callable<Integer> {
         Sort order = order();
         Coverage coverage = new Coverage();
         JournalReader.read(journal.path(), coverage::add);
-        Pattern wanted =
-                Pattern.compile(Pattern.quote(only).replace("*", "\\E.*\\Q").replace(",", "\\E|\\Q"));
+        Pattern wanted = TypeNames.wanted(only);
         List<Row> rows = coverage.rows(order).stream()
                 .filter(row -> wanted.matcher(row.type()).matches())
                 .toList();
@@ -167,8 +167,7 @@ final class CoverageCommand implements Callable<Integer> {
     }
 
     private static String name(Row row, Sort order) {
-        String simple = row.type()
-                .substring(Math.max(row.type().lastIndexOf('.'), row.type().lastIndexOf('$')) + 1);
+        String simple = TypeNames.simple(row.type());
         return order == Sort.NAME ? "  " + row.method() : simple + "." + row.method();
     }
 

@@ -1,14 +1,13 @@
 package dev.zelotype.cli;
 
 import dev.zelotype.journal.JournalReader;
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import org.junit.platform.engine.discovery.DiscoverySelectors;
 import org.junit.platform.launcher.LauncherDiscoveryRequest;
 import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
@@ -129,10 +128,8 @@ final class DemoCommand implements Callable<Integer> {
     }
 
     private static void delete(Path folder) {
-        try (Stream<Path> files = Files.walk(folder)) {
-            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-                Files.deleteIfExists(file);
-            }
+        try {
+            WholeFiles.delete(folder);
         } catch (IOException e) {
             // Files among the temporary ones that cannot be removed are the system's to remove.
             return;

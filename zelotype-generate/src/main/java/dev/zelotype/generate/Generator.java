@@ -1,6 +1,7 @@
 package dev.zelotype.generate;
 
 import dev.zelotype.generate.Outcome.State;
+import dev.zelotype.tools.TypeNames;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -9,7 +10,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
-import java.util.regex.Pattern;
 
 /**
  * Writes doubles as source.
@@ -46,7 +46,7 @@ public final class Generator {
      * @throws GenerateException if a place is missing or cannot be read, or the sources do not compile
      */
     public void addFrom(List<Path> places, String only) {
-        Predicate<String> wanted = wanted(only);
+        Predicate<String> wanted = TypeNames.wanted(only).asMatchPredicate();
         List<Path> sources = new ArrayList<>();
         for (Path place : places) {
             if (types.holdsClasses(place)) {
@@ -71,7 +71,7 @@ public final class Generator {
         for (String name : names) {
             if (name.contains("*")) {
                 String packageName = name.substring(0, Math.max(0, name.lastIndexOf('.')));
-                types.readPackage(packageName, name, wanted(name));
+                types.readPackage(packageName, name, TypeNames.wanted(name).asMatchPredicate());
             } else {
                 whole.add(name);
             }
@@ -79,14 +79,6 @@ public final class Generator {
         if (!whole.isEmpty()) {
             types.readNamed(whole);
         }
-    }
-
-    private static Predicate<String> wanted(String patterns) {
-        List<Pattern> wanted = new ArrayList<>();
-        for (String pattern : patterns.split(",")) {
-            wanted.add(Pattern.compile(Pattern.quote(pattern.strip()).replace("*", "\\E.*\\Q")));
-        }
-        return name -> wanted.stream().anyMatch(pattern -> pattern.matcher(name).matches());
     }
 
     /**

@@ -3,13 +3,12 @@ package dev.zelotype.generate;
 import com.github.difflib.DiffUtils;
 import com.github.difflib.UnifiedDiffUtils;
 import dev.zelotype.generate.Outcome.State;
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
@@ -27,7 +26,6 @@ final class OutputFolder {
 
     private final Path folder;
     private final String again;
-    private final Set<Path> foldersMade = new HashSet<>();
 
     OutputFolder(Path folder, String again) {
         this.folder = folder;
@@ -96,17 +94,7 @@ final class OutputFolder {
     /** Writes a file whole or not at all. */
     void write(Path file, String source) {
         try {
-            if (foldersMade.add(file.getParent())) {
-                Files.createDirectories(file.getParent());
-            }
-            Path beside = file.resolveSibling(file.getFileName() + ".tmp");
-            try {
-                Files.writeString(beside, withHeader(source));
-                Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING);
-            } catch (IOException e) {
-                Files.deleteIfExists(beside);
-                throw e;
-            }
+            WholeFiles.write(file, withHeader(source).getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new GenerateException(file + " cannot be written: " + e + ".");
         }

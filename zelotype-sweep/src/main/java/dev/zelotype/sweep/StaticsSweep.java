@@ -12,14 +12,22 @@ import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
+import javax.tools.Diagnostic;
+import javax.tools.DiagnosticCollector;
+import javax.tools.JavaCompiler;
+import javax.tools.JavaFileObject;
+import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 
 /**
@@ -55,7 +63,7 @@ public final class StaticsSweep {
         StaticsSweep sweep = new StaticsSweep(Files.createTempDirectory("zelotype-statics"), arguments[1]);
         boolean fine = sweep.run(packages);
         if (arguments.length == 2) {
-            Files.writeString(Path.of(arguments[0]), sweep.page());
+            sweep.writeInto(Path.of(arguments[0]));
         }
         System.exit(fine ? 0 : 1);
     }
@@ -147,18 +155,34 @@ public final class StaticsSweep {
             Files.writeString(file, source(each));
             files.add(file.toString());
         }
-        List<String> command = new ArrayList<>(List.of(
+        List<String> options = List.of(
                 "-nowarn",
                 "-XDsuppressNotes",
                 "-proc:none",
                 "-d",
                 folder.toString(),
                 "-cp",
-                System.getProperty("java.class.path")));
-        command.addAll(files);
-        if (ToolProvider.getSystemJavaCompiler().run(null, null, null, command.toArray(new String[0])) != 0) {
-            throw new IllegalStateException("The made-up callers do not compile.");
+                System.getProperty("java.class.path"));
+        DiagnosticCollector<JavaFileObject> said = new DiagnosticCollector<>();
+        JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
+        try (StandardJavaFileManager manager = compiler.getStandardFileManager(said, null, null)) {
+            if (compiler.getTask(null, manager, said, options, null, manager.getJavaFileObjects(files.toArray(new String[0])))
+                    .call()) {
+                return;
+            }
         }
+        Set<String> preview = new HashSet<>();
+        for (Diagnostic<? extends JavaFileObject> each : said.getDiagnostics()) {
+            if (each.getKind() == Diagnostic.Kind.ERROR) {
+                if (!each.getMessage(Locale.ROOT).contains("preview API") || preview.size() == all.size()) {
+                    throw new IllegalStateException("The made-up callers do not compile: " + each);
+                }
+                preview.add(Path.of(each.getSource().getName()).getFileName().toString());
+            }
+        }
+        // What is only tried out in this JDK is not there for ordinary code.
+        all.removeIf(each -> preview.contains("S" + each.number() + ".java"));
+        compile(all);
     }
 
     private static String source(Replaced each) {
@@ -272,17 +296,35 @@ public final class StaticsSweep {
         }
     }
 
-    private String page() {
+    /** Writes what this JDK has shown into its own section of the page; what others have shown stays. */
+    private void writeInto(Path page) throws IOException {
+        String head = """
+                # Statics sweep
+
+                Every public static method and constructor of some packages of the JDK: each is the first replacement of a JVM of
+                its own, is told to fail, and is called. Written by `zelotype-sweep/statics`.
+                """;
+        Map<String, String> sections = new TreeMap<>();
+        if (Files.exists(page)) {
+            for (String section : Files.readString(page).split("\n(?=## JDK )")) {
+                if (section.startsWith("## JDK ")) {
+                    sections.put(section.substring(0, section.indexOf('\n')), section.strip());
+                }
+            }
+        }
+        String title = "## JDK " + System.getProperty("java.specification.version");
+        sections.put(title, title + "\n\n" + section().strip());
+        Files.writeString(page, head + "\n" + String.join("\n\n", sections.values()) + "\n");
+    }
+
+    private String section() {
         StringBuilder rows = new StringBuilder();
         tallies.forEach((name, tally) -> rows.append("| `%s` | %d | %d | %d | %d |\n"
                 .formatted(name, tally.works, tally.nativeOnes, tally.refused, tally.wrong)));
         StringBuilder reasons = new StringBuilder();
         refusals.forEach((method, reason) -> reasons.append("| `%s` | %s |\n".formatted(method, reason)));
         return """
-                # Statics sweep
-
-                Every public static method and constructor of some packages of the JDK, tried on JDK %s: each is the first
-                replacement of a JVM of its own, is told to fail, and is called. Written by `zelotype-sweep/statics`.
+                Tried on %s.
 
                 | package | answered as told | native ones of these | refused | wrong |
                 |---|---|---|---|---|

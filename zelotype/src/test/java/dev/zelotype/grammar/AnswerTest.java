@@ -5,7 +5,6 @@ import static dev.zelotype.Zelotype.fake;
 import static dev.zelotype.Zelotype.mock;
 import static dev.zelotype.Zelotype.spy;
 import static dev.zelotype.Zelotype.stub;
-import static dev.zelotype.Zelotype.stubOf;
 import static dev.zelotype.Zelotype.suppose;
 import static dev.zelotype.Zelotype.verify;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -345,7 +344,7 @@ class AnswerTest {
     @Test
     void a_double_has_no_public_method_that_its_type_does_not_have() {
         List<String> names = new ArrayList<>();
-        for (Method method : stubOf(Dome.class, AutoCloseable.class).getClass().getMethods()) {
+        for (Method method : stub(Dome.class, AutoCloseable.class).getClass().getMethods()) {
             names.add(method.getName());
         }
         names.removeAll(List.of("getClass", "notify", "notifyAll", "wait"));

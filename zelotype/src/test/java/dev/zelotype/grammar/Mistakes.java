@@ -7,6 +7,7 @@ import static dev.zelotype.Zelotype.fake;
 import static dev.zelotype.Zelotype.inThisOrder;
 import static dev.zelotype.Zelotype.keepOnlyCounts;
 import static dev.zelotype.Zelotype.mock;
+import static dev.zelotype.Zelotype.named;
 import static dev.zelotype.Zelotype.recorded;
 import static dev.zelotype.Zelotype.spy;
 import static dev.zelotype.Zelotype.stub;
@@ -486,6 +487,17 @@ final class Mistakes {
     void countsOnly() {
         keepOnlyCounts(log);
         recorded((String text) -> log.note(text));
+    }
+
+    @Mistake("A double of Object")
+    void doubleOfObject() {
+        Dome dome = stub(Object.class);
+        dome.open();
+    }
+
+    @Mistake("A name for a real object")
+    void namedReal() {
+        named(realList, "list");
     }
 
     @Mistake("A negative number of lines")

@@ -2,7 +2,6 @@ package dev.zelotype.grammar;
 
 import static dev.zelotype.Zelotype.recorded;
 import static dev.zelotype.Zelotype.stub;
-import static dev.zelotype.Zelotype.stubOf;
 import static dev.zelotype.Zelotype.suppose;
 import static dev.zelotype.Zelotype.verify;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -123,7 +122,7 @@ class TypesTest {
 
     @Test
     void several_types_at_once() throws Exception {
-        Dome dome = stubOf(Dome.class, Callable.class, AutoCloseable.class);
+        Dome dome = stub(Dome.class, Callable.class, AutoCloseable.class);
         Callable<String> callable = callable(dome);
         suppose(callable::call).answers(() -> "called");
         ((AutoCloseable) dome).close();

@@ -7,7 +7,6 @@ import static dev.zelotype.Zelotype.mock;
 import static dev.zelotype.Zelotype.recorded;
 import static dev.zelotype.Zelotype.spy;
 import static dev.zelotype.Zelotype.stub;
-import static dev.zelotype.Zelotype.stubOf;
 import static dev.zelotype.Zelotype.suppose;
 import static dev.zelotype.Zelotype.verify;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -85,7 +84,7 @@ class DoublesTest {
         WeatherStation dry =
                 stub(WeatherStation.class, w -> suppose(w::humidity).returns(40));
         Map<String, SkyTarget> targets = stub(Map.class);
-        Dome both = stubOf(Dome.class, AutoCloseable.class);
+        Dome both = stub(Dome.class, AutoCloseable.class);
 
         assertThat(north).hasToString("north mount");
         assertThat(dry.humidity()).isEqualTo(40);

@@ -86,7 +86,11 @@ public final class Coverage {
                     counted,
                     typeOf.get(statement.receiver()),
                     statement.signature(),
-                    statement.verb().ordinal());
+                    switch (statement.verb()) {
+                        case SUPPOSED -> 0;
+                        case EXPECTED -> 1;
+                        case VERIFIED, RECORDED -> 2;
+                    });
         }
         for (RecordedCall call : conversation.calls()) {
             count(counted, typeOf.get(call.receiver()), call.signature(), 3);

@@ -59,13 +59,22 @@ public final class CoverageTable {
     }
 
     /**
-     * Writes one method as a JSON object.
+     * One method as a JSON object on one line.
      *
-     * @param out where to
      * @param row the method
-     * @throws IOException if it cannot be written
+     * @return the text
      */
-    public static void write(JsonGenerator out, Row row) throws IOException {
+    public static String json(Row row) {
+        StringWriter text = new StringWriter();
+        try (JsonGenerator out = new JsonFactory().createGenerator(text)) {
+            write(out, row);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
+    private static void write(JsonGenerator out, Row row) throws IOException {
         out.writeStartObject();
         out.writeStringField("type", row.type());
         out.writeStringField("method", row.method());

@@ -289,7 +289,7 @@ public final class Site implements AutoCloseable {
         out.writeEndObject();
         out.writeArrayFieldStart("coverage");
         for (Coverage.Row row : coverage.rows(Coverage.Sort.NAME)) {
-            CoverageTable.write(out, row);
+            out.writeRawValue(CoverageTable.json(row));
         }
         out.writeEndArray();
         found(out, "defaulted", defaulted);

@@ -1,10 +1,10 @@
 package dev.zelotype.report.site;
 
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
 import java.util.stream.Stream;
 
 /**
@@ -66,7 +66,7 @@ final class SiteFolder {
     /** Puts the site in its place. */
     void finish() {
         try {
-            delete(target);
+            WholeFiles.delete(target);
             Files.move(growing, target);
             target.toFile().setReadable(true, false);
             target.toFile().setExecutable(true, false);
@@ -79,20 +79,9 @@ final class SiteFolder {
     void abandon() {
         abandoned = true;
         try {
-            delete(growing);
+            WholeFiles.delete(growing);
         } catch (IOException e) {
             throw failed(e);
-        }
-    }
-
-    private static void delete(Path folder) throws IOException {
-        if (!Files.exists(folder)) {
-            return;
-        }
-        try (Stream<Path> files = Files.walk(folder)) {
-            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(file);
-            }
         }
     }
 

@@ -8,6 +8,7 @@ import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.story.Item.Message;
+import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -158,7 +159,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
                                 .anyMatch(statement -> statement.receiver().equals(info.name()));
                 if (speaks) {
                     receivers.put(info.name(), lifelines.size());
-                    lifelines.add(new Lifeline(info.name(), info.kind().word(), simple(info.type())));
+                    lifelines.add(new Lifeline(info.name(), info.kind().word(), TypeNames.simple(info.type())));
                 }
             }
             List<Item> items = new ArrayList<>();
@@ -171,10 +172,10 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
         }
 
         private int caller(String className) {
-            return callers.computeIfAbsent(outermost(className), name -> {
-                boolean subject = outermost(conversation.subject()).equals(name) && !name.isEmpty();
-                lifelines.add(
-                        new Lifeline(name.isEmpty() ? "somebody" : simple(name), subject ? "subject" : "caller", ""));
+            return callers.computeIfAbsent(TypeNames.named(className), name -> {
+                boolean subject = TypeNames.named(conversation.subject()).equals(name) && !name.isEmpty();
+                lifelines.add(new Lifeline(
+                        name.isEmpty() ? "somebody" : TypeNames.simple(name), subject ? "subject" : "caller", ""));
                 return lifelines.size() - 1;
             });
         }
@@ -188,17 +189,6 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
 
         private Message message(RecordedCall call, String ownThread) {
             return Message.of(call, caller(call.caller()), receiver(call.receiver()), ownThread);
-        }
-
-        /** Lambdas and anonymous classes are part of the class around them. */
-        private static String outermost(String className) {
-            int hidden = className.indexOf("$$");
-            String name = hidden < 0 ? className : className.substring(0, hidden);
-            return name.replaceAll("\\$\\d.*", "");
-        }
-
-        private static String simple(String className) {
-            return className.substring(Math.max(className.lastIndexOf('.'), className.lastIndexOf('$')) + 1);
         }
     }
 }

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.calls;
 
-import dev.zelotype.engine.make.MadeNames;
+import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.engine.make.Ours;
 import java.lang.StackWalker.StackFrame;
 import java.util.Iterator;
 import java.util.function.Function;
@@ -35,10 +36,10 @@ public final class Lines {
             for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
                 StackFrame frame = i.next();
                 String name = frame.getClassName();
-                if (isOurs(name) || toSkip-- > 0) {
+                if (Ours.has(name) || toSkip-- > 0) {
                     continue;
                 }
-                if (!isOfJdk(name)) {
+                if (!Jdk.has(name)) {
                     return frame;
                 }
                 first = first == null ? frame : first;
@@ -57,19 +58,12 @@ public final class Lines {
         return WALKER.walk(woven ? FirstOutside.WOVEN : FirstOutside.PLAIN);
     }
 
-    private static boolean isOfJdk(String className) {
-        return className.startsWith("java.") || className.startsWith("jdk.") || className.startsWith("sun.");
-    }
-
-    private static boolean isOurs(String className) {
-        if (MadeNames.isMade(className)) {
-            return true;
+    /** The frame with its file and line looked up now, since the JVM forgets them when the class is woven. */
+    public static @Nullable StackFrame settled(@Nullable StackFrame frame) {
+        if (frame != null) {
+            frame.toStackTraceElement();
         }
-        return className.startsWith("dev.zelotype.")
-                && (className.startsWith("engine.", 13)
-                        || className.indexOf('.', 13) < 0
-                        || className.startsWith("host.", 13)
-                        || className.startsWith("junit.", 13));
+        return frame;
     }
 
     /** The frame as a place that people can go to, such as {@code NightRun.java:41}. */

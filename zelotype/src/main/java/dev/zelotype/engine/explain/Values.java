@@ -1,6 +1,7 @@
 package dev.zelotype.engine.explain;
 
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
 import java.lang.reflect.Array;
 import java.util.Collection;
@@ -25,7 +26,7 @@ public final class Values {
     /** Whether printing it runs nobody's code. */
     private static boolean isPlain(Object value) {
         return value instanceof String
-                || value instanceof Number && isOfJdk(value.getClass())
+                || value instanceof Number && Jdk.has(value.getClass())
                 || value instanceof Boolean;
     }
 
@@ -54,9 +55,9 @@ public final class Values {
         Class<?> type = value.getClass();
         if (type.isArray()) {
             return elements(new ArrayElements(value), Array.getLength(value), depth);
-        } else if (value instanceof Collection<?> all && isOfJdk(type)) {
+        } else if (value instanceof Collection<?> all && Jdk.has(type)) {
             return elements(all, all.size(), depth);
-        } else if (value instanceof Map<?, ?> map && isOfJdk(type)) {
+        } else if (value instanceof Map<?, ?> map && Jdk.has(type)) {
             return entries(map, depth);
         } else if (value instanceof Throwable thrown) {
             return typeName(type) + (thrown.getMessage() == null ? "" : ": " + plain(thrown.getMessage()));
@@ -117,10 +118,6 @@ public final class Values {
             shown++;
         }
         return out.append('}').toString();
-    }
-
-    private static boolean isOfJdk(Class<?> type) {
-        return type.getName().startsWith("java.");
     }
 
     /** A type's name without its package. */

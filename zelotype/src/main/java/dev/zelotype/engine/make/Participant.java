@@ -15,7 +15,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
 
     private final String baseName;
     private final int number;
-    private @Nullable String name;
+    private volatile @Nullable String name;
     private final Kind kind;
     private final DoubleClass doubleClass;
 
@@ -35,6 +35,11 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
             name = known;
         }
         return known;
+    }
+
+    /** Calls it something else from now on. */
+    public final void rename(String newName) {
+        name = newName;
     }
 
     public final Kind kind() {

@@ -60,7 +60,11 @@ public final class Check extends Statement {
         check.refuseWithoutArguments();
         check.pattern().refuseUnlessAllFreeHere();
         List<T> found = new ArrayList<>();
-        for (Call call : check.matching()) {
+        List<Call> matching = check.matching();
+        check.count = Count.ANY;
+        check.found = matching.size();
+        check.scene().said(check);
+        for (Call call : matching) {
             call.account();
             found.add(typed.apply(check.pattern().free(call.arguments())));
         }

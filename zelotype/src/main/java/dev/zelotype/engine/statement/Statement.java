@@ -57,7 +57,7 @@ public abstract class Statement {
     /** Reads a pattern; a chain becomes a pattern on the double at its end. */
     static Written read(Serializable shape, boolean mayMakeLinks) {
         // Looked up first: reading may weave the very method that makes the statement, and its lines are gone then.
-        StackFrame frame = Lines.caller();
+        StackFrame frame = Lines.settled(Lines.caller());
         return new Written(Chains.resolve(PatternReader.read(shape, mayMakeLinks), mayMakeLinks), frame);
     }
 

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.weave;
 
 import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.engine.make.Ours;
 import dev.zelotype.error.MisuseException;
 import java.lang.instrument.ClassFileTransformer;
 import java.lang.instrument.Instrumentation;
@@ -34,19 +35,8 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
 
     private static @Nullable Weaver only;
 
-    /** Whose calls are nobody's subject's: ours and the test frameworks'. */
-    private static final List<String> OTHERS = List.of(
-            "dev.zelotype.engine.",
-            "dev.zelotype.stage.",
-            "dev.zelotype.call.",
-            "dev.zelotype.doubles.",
-            "dev.zelotype.error.",
-            "dev.zelotype.host.",
-            "dev.zelotype.junit.",
-            "dev.zelotype.journal.",
-            "org.junit.",
-            "org.opentest4j.",
-            "org.apache.maven.surefire.");
+    /** Frameworks that run tests: their calls are nobody's subject's. */
+    private static final List<String> HOSTS = List.of("org.junit.", "org.opentest4j.", "org.apache.maven.surefire.");
 
     private final Instrumentation instrumentation;
     private final Decider decider;
@@ -87,6 +77,8 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         Linker linker = new Linker(decider);
         this.gate = Gate.open(instrumentation, this, linker);
         linker.through(gate);
+        // Loads the classes that are asked about each class that loads, themselves included.
+        isUsers(Weaver.class.getName());
         instrumentation.addTransformer(this, true);
     }
 
@@ -214,13 +206,12 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     }
 
     private static boolean isUsers(String className) {
-        for (String prefix : OTHERS) {
+        for (String prefix : HOSTS) {
             if (className.startsWith(prefix)) {
                 return false;
             }
         }
-        return !className.contains("$ZelotypeDouble")
-                && !(className.startsWith("dev.zelotype.") && className.indexOf('.', 13) < 0);
+        return !Ours.has(className);
     }
 
     /** The classes whose calls were to be woven, and could not be. */
