@@ -166,7 +166,13 @@ public final class StaticsSweep {
         DiagnosticCollector<JavaFileObject> said = new DiagnosticCollector<>();
         JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
         try (StandardJavaFileManager manager = compiler.getStandardFileManager(said, null, null)) {
-            if (compiler.getTask(null, manager, said, options, null, manager.getJavaFileObjects(files.toArray(new String[0])))
+            if (compiler.getTask(
+                            null,
+                            manager,
+                            said,
+                            options,
+                            null,
+                            manager.getJavaFileObjects(files.toArray(new String[0])))
                     .call()) {
                 return;
             }
