@@ -8,16 +8,11 @@ import dev.zelotype.engine.pattern.MethodCode.Member;
 import dev.zelotype.engine.pattern.Symbols.Asked;
 import dev.zelotype.engine.pattern.Symbols.Call;
 import dev.zelotype.engine.pattern.Symbols.NewArray;
-import dev.zelotype.engine.pattern.Symbols.NewLambda;
 import dev.zelotype.engine.pattern.Symbols.Parameter;
 import dev.zelotype.engine.pattern.Symbols.Result;
 import dev.zelotype.engine.pattern.Symbols.Unmade;
-import dev.zelotype.engine.pattern.Symbols.Wide;
 import dev.zelotype.error.MisuseException;
-import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
-import org.objectweb.asm.ConstantDynamic;
-import org.objectweb.asm.Handle;
 import org.objectweb.asm.Label;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
@@ -34,6 +29,7 @@ final class LambdaReader {
     private final LambdaForm form;
     private final MethodCode code;
     private final RealCode real;
+    private final Operands operands;
     private final Rules rules;
     private final Refused refused;
     private final Frame frame;
@@ -55,6 +51,7 @@ final class LambdaReader {
         this.real = new RealCode(form.owner());
         this.refused = new Refused(form);
         this.frame = new Frame(refused);
+        this.operands = new Operands(frame, real);
         this.rules = new Rules(real, refused);
         this.self = code.isStatic() ? null : form.captured(0);
         fillLocals();
@@ -134,7 +131,7 @@ final class LambdaReader {
             return;
         }
         switch (opcode) {
-            case Opcodes.LDC -> frame.push(constant(instruction.operand()));
+            case Opcodes.LDC -> frame.push(operands.constant(instruction.operand()));
             case Opcodes.NEW -> frame.push(new Unmade((String) instruction.operand()));
             case Opcodes.CHECKCAST -> cast((String) instruction.operand());
             case Opcodes.INSTANCEOF ->
@@ -143,7 +140,7 @@ final class LambdaReader {
                 frame.push(new NewArray(Frame.elementType(instruction.number()), (Integer) frame.popKnown()));
             case Opcodes.ANEWARRAY ->
                 frame.push(new NewArray(real.type((String) instruction.operand()), (Integer) frame.popKnown()));
-            case Opcodes.MULTIANEWARRAY -> grid((String) instruction.operand(), instruction.number());
+            case Opcodes.MULTIANEWARRAY -> operands.pushGrid((String) instruction.operand(), instruction.number());
             case Opcodes.GETSTATIC -> get((Member) instruction.operand(), null);
             case Opcodes.GETFIELD -> get((Member) instruction.operand(), notNull(frame.popKnown()));
             case Opcodes.PUTFIELD, Opcodes.PUTSTATIC -> throw refused.other("writes into a field");
@@ -153,7 +150,7 @@ final class LambdaReader {
             case Opcodes.TABLESWITCH, Opcodes.LOOKUPSWITCH ->
                 place = MethodCode.placeOf(
                         ((MethodCode.Switch) instruction.operand()).target((Integer) frame.popKnown()));
-            case Opcodes.INVOKEDYNAMIC -> dynamic((MethodCode.Dynamic) instruction.operand());
+            case Opcodes.INVOKEDYNAMIC -> operands.pushDynamic((MethodCode.Dynamic) instruction.operand());
             default -> {
                 if (opcode >= Opcodes.INVOKEVIRTUAL && opcode <= Opcodes.INVOKEINTERFACE) {
                     invoke((Member) instruction.operand(), opcode);
@@ -175,15 +172,6 @@ final class LambdaReader {
         return value;
     }
 
-    private Object constant(Object constant) throws Throwable {
-        if (constant instanceof Type || constant instanceof Handle) {
-            return real.literal(constant);
-        } else if (constant instanceof ConstantDynamic dynamic) {
-            return Frame.onStack(real.literal(dynamic), Type.getType(dynamic.getDescriptor()));
-        }
-        return constant instanceof Long || constant instanceof Double ? new Wide(constant) : constant;
-    }
-
     private void cast(String internalName) {
         Object value = frame.peek();
         if (!Symbols.isSymbol(value) && value != null) {
@@ -193,56 +181,8 @@ final class LambdaReader {
         }
     }
 
-    private void grid(String descriptor, int dimensions) {
-        int[] lengths = new int[dimensions];
-        for (int i = dimensions - 1; i >= 0; i--) {
-            lengths[i] = (Integer) frame.popKnown();
-        }
-        Class<?> element = real.type(descriptor);
-        for (int i = 0; i < dimensions; i++) {
-            element = element.getComponentType();
-        }
-        frame.push(Array.newInstance(element, lengths));
-    }
-
     private void get(Member field, @Nullable Object target) throws ReflectiveOperationException {
         frame.push(Frame.onStack(real.read(field, target), Type.getType(field.descriptor())));
-    }
-
-    private void dynamic(MethodCode.Dynamic recipe) throws Throwable {
-        Type[] types = Type.getArgumentTypes(recipe.descriptor());
-        Object[] arguments = frame.popAll(types.length);
-        String bootstrap = recipe.bootstrap().getOwner();
-        if (bootstrap.equals("java/lang/invoke/LambdaMetafactory")) {
-            frame.push(new NewLambda(recipe, known(arguments, types)));
-        } else if (recipe.bootstrap().getName().equals("makeConcatWithConstants")) {
-            frame.push(Concatenation.of((String) recipe.arguments()[0], recipe.arguments(), known(arguments, types)));
-        } else {
-            Object value = real.dynamic(recipe, made(known(arguments, types)));
-            frame.push(Frame.onStack(value, Type.getReturnType(recipe.descriptor())));
-        }
-    }
-
-    /** Arguments as real values of their own types; a symbol among them is refused. */
-    private Object[] known(Object[] arguments, Type[] types) {
-        Object[] values = new Object[arguments.length];
-        for (int i = 0; i < values.length; i++) {
-            values[i] = arguments[i] instanceof NewLambda
-                    ? arguments[i]
-                    : Frame.offStack(frame.known(arguments[i]), types[i]);
-        }
-        return values;
-    }
-
-    /** Arguments of which lambdas are made for real, since real code may run them. */
-    private Object[] made(Object[] arguments) throws Throwable {
-        for (int i = 0; i < arguments.length; i++) {
-            if (arguments[i] instanceof NewLambda lambda) {
-                arguments[i] =
-                        real.lambda(lambda.recipe(), made(lambda.captured().clone()));
-            }
-        }
-        return arguments;
     }
 
     private void invoke(Member method, int opcode) throws Throwable {
@@ -297,7 +237,7 @@ final class LambdaReader {
                 || givesNothing(method)) {
             throw refused.realCode(method.name(), target);
         }
-        Object value = real.call(method, opcode, target, made(known(arguments, types)));
+        Object value = real.call(method, opcode, target, operands.made(operands.known(arguments, types)));
         push(value, method);
     }
 
@@ -333,11 +273,11 @@ final class LambdaReader {
             mean(Asked.A_CLASS, null, null, method, types, arguments);
             return;
         }
-        Object[] values = known(arguments, types);
+        Object[] values = operands.known(arguments, types);
         if (!Frame.isBoxing(method) && (givesNothing(method) || Tail.isLastCall(code, place))) {
             throw refused.staticCode(real.type(method.owner()), method.name());
         }
-        push(real.callStatic(method, made(values)), method);
+        push(real.callStatic(method, operands.made(values)), method);
     }
 
     private void construct(Unmade unmade, Member constructor, Type[] types, Object[] arguments) throws Throwable {
@@ -348,11 +288,11 @@ final class LambdaReader {
             return;
         }
         Class<?> type = real.type(unmade.type);
-        Object[] values = known(arguments, types);
+        Object[] values = operands.known(arguments, types);
         if (Tail.isLastCall(code, place)) {
             throw refused.staticCode(type, "new");
         }
-        Object made = real.construct(type, constructor.descriptor(), made(values));
+        Object made = real.construct(type, constructor.descriptor(), operands.made(values));
         rules.madeHere(made);
         frame.replace(unmade, made);
     }
