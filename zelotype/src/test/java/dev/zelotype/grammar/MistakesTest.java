@@ -22,14 +22,19 @@ import org.junit.jupiter.api.Test;
 class MistakesTest {
 
     private static final Path PAGE = Path.of("../docs/mistakes.md");
-    private static final Path SOURCE = Path.of("src/test/java/dev/zelotype/grammar/Mistakes.java");
+    private static final Path SOURCES = Path.of("src/test/java/dev/zelotype/grammar");
 
     @Test
     void the_page_of_mistakes_shows_each_message_as_it_is() throws IOException {
-        String source = Files.readString(SOURCE);
-        List<Method> mistakes = new ArrayList<>(List.of(Mistakes.class.getDeclaredMethods()));
+        String source = "";
+        List<Method> mistakes = new ArrayList<>();
+        for (Class<?> type : List.of(Mistakes.class, MistakesInStatements.class)) {
+            source += Files.readString(SOURCES.resolve(type.getSimpleName() + ".java"));
+            mistakes.addAll(List.of(type.getDeclaredMethods()));
+        }
         mistakes.removeIf(method -> !method.isAnnotationPresent(Mistake.class));
-        mistakes.sort(Comparator.comparingInt(method -> source.indexOf("void " + method.getName() + "()")));
+        String all = source;
+        mistakes.sort(Comparator.comparingInt(method -> all.indexOf("void " + method.getName() + "()")));
         StringBuilder page = new StringBuilder("""
                 # Mistakes, and what Zelotype says about them
 
@@ -57,7 +62,7 @@ class MistakesTest {
         MisuseException misuse = null;
         HostedScene scene = HostedScene.of(SceneSettings.defaults()).open();
         try {
-            mistake.invoke(new Mistakes());
+            mistake.invoke(mistake.getDeclaringClass() == Mistakes.class ? new Mistakes() : new MistakesInStatements());
         } catch (InvocationTargetException e) {
             assertThat(e.getCause()).as(mistake.getName()).isInstanceOf(MisuseException.class);
             misuse = (MisuseException) e.getCause();
@@ -72,8 +77,8 @@ class MistakesTest {
         assertThat(misuse).as(mistake.getName() + " is no error").isNotNull();
         assertThat(misuse.getMessage()).as(mistake.getName()).contains("\n  Cure: ");
         return misuse.getMessage()
-                .replaceAll("Mistakes\\.java:\\d+", "Mistakes.java:...")
-                .replaceAll("\\bMistakes\\$(?=[A-Z])", "");
+                .replaceAll("Mistakes(InStatements)?\\.java:\\d+", "Mistakes.java:...")
+                .replaceAll("\\bMistakes(InStatements)?\\$(?=[A-Z])", "");
     }
 
     private static String body(String source, String method) {
