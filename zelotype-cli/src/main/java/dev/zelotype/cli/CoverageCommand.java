@@ -40,6 +40,10 @@ import picocli.CommandLine.Spec;
         })
 final class CoverageCommand implements Callable<Integer> {
 
+    private static final int NARROWEST = 20;
+    private static final int WIDEST = 58;
+    private static final int NUMBER = 9;
+
     private final Terminal terminal;
 
     @Spec
@@ -139,40 +143,39 @@ final class CoverageCommand implements Callable<Integer> {
     private String text(List<Row> rows, Sort order, boolean styled) {
         int widest =
                 rows.stream().mapToInt(row -> name(row, order).length()).max().orElse(0);
-        widest = Math.min(Math.max(widest, 20), 58);
-        StringBuilder out = new StringBuilder();
-        String head = pad("", widest) + "  supposed  expected  verified    called";
-        out.append(styled ? terminal.styled("faint", head) : head).append('\n');
+        Table table = new Table(
+                terminal, styled, Math.min(Math.max(widest, NARROWEST), WIDEST), NUMBER, NUMBER, NUMBER, NUMBER);
+        table.row("faint", "", right("supposed"), right("expected"), right("verified"), right("called"));
         String type = "";
         for (Row row : rows) {
             if (order == Sort.NAME && !row.type().equals(type)) {
                 type = row.type();
-                out.append(styled ? terminal.styled("bold", type) : type).append('\n');
+                table.line("bold", type);
             }
-            String called = row.isExercised() ? String.valueOf(row.called()) : "never";
-            String padded = " ".repeat(Math.max(0, 8 - called.length())) + called;
-            out.append(pad(name(row, order), widest))
-                    .append(String.format("  %8d  %8d  %8d  ", row.supposed(), row.expected(), row.verified()))
-                    .append(styled && !row.isExercised() ? terminal.styled("fg(160)", padded) : padded)
-                    .append('\n');
+            table.row(
+                    row.isExercised() ? "" : "fg(160)",
+                    name(row, order),
+                    right(row.supposed()),
+                    right(row.expected()),
+                    right(row.verified()),
+                    right(row.isExercised() ? row.called() : "never"));
         }
         long exercised = rows.stream().filter(Row::isExercised).count();
-        out.append(String.format(
-                Locale.ROOT,
-                "%d of %d methods are exercised (%.1f %%)%n",
-                exercised,
-                rows.size(),
-                Coverage.percent(rows)));
-        return out.toString();
+        return table
+                + String.format(
+                        Locale.ROOT,
+                        "%d of %d methods are exercised (%.1f %%)%n",
+                        exercised,
+                        rows.size(),
+                        Coverage.percent(rows));
+    }
+
+    private static String right(Object cell) {
+        return String.format("%" + NUMBER + "s", cell);
     }
 
     private static String name(Row row, Sort order) {
         String simple = TypeNames.simple(row.type());
         return order == Sort.NAME ? "  " + row.method() : simple + "." + row.method();
-    }
-
-    private static String pad(String text, int width) {
-        String cut = text.length() <= width ? text : text.substring(0, width - 3) + "...";
-        return cut + " ".repeat(width - cut.length());
     }
 }

@@ -66,8 +66,10 @@ final class DemoCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         List<DemoExample> chosen = chosen();
         if (list) {
-            DemoExample.ALL.forEach(
-                    example -> terminal.out().println(String.format("%-12s  %s", example.name(), example.about())));
+            Table table = new Table(terminal, false, 12, 80);
+            DemoExample.ALL.forEach(example -> table.row("", example.name(), example.about()));
+            terminal.out().print(table);
+            terminal.out().flush();
             return 0;
         }
         Path folder = Files.createTempDirectory("zelotype-journal");

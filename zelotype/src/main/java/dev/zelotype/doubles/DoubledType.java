@@ -43,4 +43,14 @@ public final class DoubledType {
     public List<String> methods() {
         return methods;
     }
+
+    /**
+     * It in words, for people.
+     *
+     * @return one line
+     */
+    @Override
+    public String toString() {
+        return name + methods;
+    }
 }

@@ -53,4 +53,14 @@ public final class NamedDouble {
     public String type() {
         return type;
     }
+
+    /**
+     * It in words, for people.
+     *
+     * @return one line
+     */
+    @Override
+    public String toString() {
+        return name + " (" + kind.word() + " of " + type + ")";
+    }
 }

@@ -208,6 +208,16 @@ public final class RecordedCall {
         };
     }
 
+    /**
+     * The call in words, for people.
+     *
+     * @return one line
+     */
+    @Override
+    public String toString() {
+        return (receiver + "." + text() + " " + answerText() + " " + place()).stripTrailing();
+    }
+
     /** Puts one together. Not safe for use from several threads. */
     public static final class Builder {
 

@@ -168,6 +168,16 @@ public final class TestStatement {
         return min == max && min > 0;
     }
 
+    /**
+     * The statement in words, for people.
+     *
+     * @return one line
+     */
+    @Override
+    public String toString() {
+        return verb.call() + "(" + text + ") at " + place;
+    }
+
     /** Puts one together. Not safe for use from several threads. */
     public static final class Builder {
 
