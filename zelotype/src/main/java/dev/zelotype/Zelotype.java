@@ -81,7 +81,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Everything a test needs, to be imported statically: doubles of five kinds, and four verbs for what they answer
+ * For tests: everything a test needs, to be imported statically: doubles of five kinds, and four verbs for what they answer
  * ({@code suppose}), what must happen ({@code expect}), what did happen ({@code verify}) and with which arguments
  * ({@code recorded}). A call is always written as Java: a method reference or a lambda.
  *

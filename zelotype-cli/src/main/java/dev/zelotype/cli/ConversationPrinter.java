@@ -95,9 +95,7 @@ final class ConversationPrinter {
 
     private String answer(RecordedCall call) {
         return switch (call.ending()) {
-            case RUNNING -> "(still running)";
-            case UNEXPECTED -> "(unexpected)";
-            case THREW -> "threw " + call.answer();
+            case RUNNING, UNEXPECTED, THREW -> call.answerText();
             case DEFAULTED -> {
                 defaulted |= !call.answer().isEmpty();
                 yield call.answer().isEmpty() ? "" : terminal.sign("⇠ ", "~ ") + call.answer();

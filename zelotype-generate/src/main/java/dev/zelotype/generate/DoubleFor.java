@@ -6,8 +6,8 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * Asks for doubles as source, written while the test sources are compiled: into the package of the annotated class or
- * package.
+ * For builds and tools: asks for doubles as source, written while the test sources are compiled: into the package of the
+ * annotated class or package.
  *
  * <pre>{@code
  * @DoubleFor(WeatherStation.class)

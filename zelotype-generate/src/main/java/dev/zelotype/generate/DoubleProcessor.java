@@ -16,8 +16,8 @@ import javax.lang.model.type.TypeMirror;
 import javax.tools.Diagnostic;
 
 /**
- * Writes the doubles that {@link DoubleFor} asks for while the compiler runs. Each double depends on the one class that
- * asks for it, so incremental builds redo only what changed.
+ * For builds and tools: writes the doubles that {@link DoubleFor} asks for while the compiler runs. Each double depends
+ * on the one class that asks for it, so incremental builds redo only what changed.
  */
 public final class DoubleProcessor extends AbstractProcessor {
 

@@ -1,7 +1,8 @@
 package dev.zelotype.generate;
 
 /**
- * Doubles cannot be written. The message says what is wrong, where, and what to do; nothing was written.
+ * For builds and tools: doubles cannot be written. The message says what is wrong, where, and what to do; nothing was
+ * written.
  */
 public final class GenerateException extends RuntimeException {
 

@@ -12,7 +12,7 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 
 /**
- * Writes doubles as source.
+ * For builds and tools: writes doubles as source.
  *
  * <pre>{@code
  * Generator generator = new Generator(List.of(), Progress.NONE);

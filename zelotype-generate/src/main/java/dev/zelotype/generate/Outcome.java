@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * What became, or would become, of one file.
+ * For builds and tools: what became, or would become, of one file.
  *
  * @param file the file
  * @param state how it stands to what was generated

@@ -1,7 +1,7 @@
 package dev.zelotype.generate;
 
 /**
- * Hears how far a long run has come.
+ * For builds and tools: hears how far a long run has come.
  *
  * <pre>{@code
  * Progress progress = (doing, done, total) -> System.err.println(doing + " " + done + " of " + total);

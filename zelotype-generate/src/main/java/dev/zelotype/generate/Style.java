@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Set;
 
 /**
- * What sort of double is written.
+ * For builds and tools: what sort of double is written.
  */
 public enum Style {
     /** An abstract class with an empty answer for every method; a test overrides what it needs. */

@@ -3,7 +3,7 @@ package dev.zelotype.journal;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A journal cannot be written or read. The message names the file and what to do.
+ * For readers and writers of journals: a journal cannot be written or read. The message names the file and what to do.
  */
 public final class JournalException extends RuntimeException {
 

@@ -29,7 +29,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reads journals, scene by scene, in memory bounded by the largest scene.
+ * For readers and writers of journals: reads journals, scene by scene, in memory bounded by the largest scene.
  *
  * <pre>{@code
  * JournalReader.read(Path.of("target/journal"), scene -> System.out.println(scene.title() + " " + scene.outcome()));

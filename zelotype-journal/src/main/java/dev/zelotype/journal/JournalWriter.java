@@ -20,8 +20,9 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Writes the scenes of one JVM into one file of its own, so that forks and machines never share one. Each scene is
- * written whole when it ends: a killed JVM loses only the scenes that were running. Safe for use from any thread.
+ * For readers and writers of journals: writes the scenes of one JVM into one file of its own, so that forks and machines
+ * never share one. Each scene is written whole when it ends: a killed JVM loses only the scenes that were running. Safe
+ * for use from any thread.
  *
  * <pre>{@code
  * JournalWriter journal = new JournalWriter(Path.of("target/journal"), Pattern.compile("token-[0-9a-f]+"));

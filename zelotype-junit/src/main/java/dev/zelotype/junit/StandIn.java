@@ -7,8 +7,8 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * Asks for a double, in a field of a test class or as a parameter of a test or set-up method. The field's or parameter's
- * name is the double's name in messages.
+ * For tests: asks for a double, in a field of a test class or as a parameter of a test or set-up method. The field's or
+ * parameter's name is the double's name in messages.
  */
 @Target({ElementType.FIELD, ElementType.PARAMETER})
 @Retention(RetentionPolicy.RUNTIME)

@@ -7,7 +7,7 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * Asks for the class under test, built with a double for everything it takes: those of the test's {@link StandIn}
+ * For tests: asks for the class under test, built with a double for everything it takes: those of the test's {@link StandIn}
  * fields, values of its {@link Provided} fields, and new doubles for what the test does not mention. See
  * {@link dev.zelotype.Scene#subject(Class)} for the rules.
  */

@@ -9,10 +9,10 @@ import java.lang.annotation.Target;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
- * Opens a scene for each test of the class, and hands it the doubles it asks for with {@link StandIn} and the class
- * under test it asks for with {@link UnderTest}. A parameter of type {@link dev.zelotype.Scene} is given the scene. At the
- * end of the test the scene is closed, which checks what was expected. When the test failed, the conversation is attached
- * to the failure.
+ * For tests: opens a scene for each test of the class, and hands it the doubles it asks for with {@link StandIn} and the
+ * class under test it asks for with {@link UnderTest}. A parameter of type {@link dev.zelotype.Scene} is given the
+ * scene. At the end of the test the scene is closed, which checks what was expected. When the test failed, the
+ * conversation is attached to the failure.
  *
  * <pre>{@code
  * @WithDoubles

@@ -3,7 +3,7 @@ package dev.zelotype.tools;
 import java.util.regex.Pattern;
 
 /**
- * Names of types as people read them and ask for them. Stateless.
+ * For Zelotype's own tools: names of types as people read them and ask for them. Stateless.
  */
 public final class TypeNames {
 

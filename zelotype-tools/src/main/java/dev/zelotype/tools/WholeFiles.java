@@ -8,7 +8,7 @@ import java.util.Comparator;
 import java.util.stream.Stream;
 
 /**
- * Files that appear whole or not at all. Stateless.
+ * For Zelotype's own tools: files that appear whole or not at all. Stateless.
  */
 public final class WholeFiles {
 

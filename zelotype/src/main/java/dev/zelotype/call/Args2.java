@@ -3,7 +3,7 @@ package dev.zelotype.call;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The two arguments of a recorded call, each with its own type.
+ * For tests: the two arguments of a recorded call, each with its own type.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

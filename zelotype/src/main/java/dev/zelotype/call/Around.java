@@ -4,8 +4,8 @@ import java.io.Serializable;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What all answers around real code have in common, whatever their number of parameters. For the library itself; a test
- * writes a lambda.
+ * For tests: what all answers around real code have in common, whatever their number of parameters. For the library
+ * itself; a test writes a lambda.
  */
 public interface Around extends Serializable {
 

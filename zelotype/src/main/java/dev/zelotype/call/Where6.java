@@ -3,7 +3,7 @@ package dev.zelotype.call;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A condition on the six free parameters of a call pattern.
+ * For tests: a condition on the six free parameters of a call pattern.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

@@ -3,7 +3,7 @@ package dev.zelotype.doubles;
 import java.util.Locale;
 
 /**
- * How a call of a double ended.
+ * For tests and readers of results: how a call of a double ended.
  */
 public enum Ending {
     /** It has not returned yet. */
@@ -18,6 +18,22 @@ public enum Ending {
     THREW,
     /** The double refused it. */
     UNEXPECTED;
+
+    /**
+     * The answer of a call that ended this way, with what is to be known of it.
+     *
+     * @param answer what came back or was thrown, as text; empty if there is nothing to tell
+     * @return such as {@code = 95}, {@code = 0 (by default)} or {@code threw ...}; empty for a call that gives nothing back
+     */
+    public String said(String answer) {
+        return switch (this) {
+            case RUNNING -> "(still running)";
+            case UNEXPECTED -> "(refused)";
+            case THREW -> "threw " + answer;
+            case DEFAULTED -> answer.isEmpty() ? "" : "= " + answer + " (by default)";
+            case ANSWERED, REAL -> answer.isEmpty() ? "" : "= " + answer;
+        };
+    }
 
     /**
      * The ending as the word that messages and journals use.

@@ -195,17 +195,10 @@ public final class RecordedCall {
     /**
      * The answer with what is to be known of it.
      *
-     * @return such as {@code = 95}, {@code = "" (by default)}, {@code threw ...} or {@code refused}; empty if nothing
-     * came back
+     * @return as {@link Ending#said} tells it
      */
     public String answerText() {
-        return switch (ending) {
-            case RUNNING -> "";
-            case UNEXPECTED -> "refused";
-            case THREW -> "threw " + answer;
-            case DEFAULTED -> answer.isEmpty() ? "" : "= " + answer + " (by default)";
-            case ANSWERED, REAL -> answer.isEmpty() ? "" : "= " + answer;
-        };
+        return ending.said(answer);
     }
 
     /**

@@ -3,7 +3,7 @@ package dev.zelotype.doubles;
 import java.util.Locale;
 
 /**
- * What the test thinks of a call.
+ * For tests and readers of results: what the test thinks of a call.
  */
 public enum Role {
     /** An expectation was met by it, or a check has found it. */

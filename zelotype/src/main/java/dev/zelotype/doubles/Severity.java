@@ -1,7 +1,7 @@
 package dev.zelotype.doubles;
 
 /**
- * What becomes of something that is not wrong, but worth knowing.
+ * For tests and readers of results: what becomes of something that is not wrong, but worth knowing.
  */
 public enum Severity {
     /** Nothing is said. */

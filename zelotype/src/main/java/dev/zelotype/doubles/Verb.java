@@ -3,7 +3,7 @@ package dev.zelotype.doubles;
 import java.util.Locale;
 
 /**
- * What a statement of a test does.
+ * For tests and readers of results: what a statement of a test does.
  */
 public enum Verb {
     /** Says what a call answers. */

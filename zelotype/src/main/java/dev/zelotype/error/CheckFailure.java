@@ -3,7 +3,8 @@ package dev.zelotype.error;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A check did not hold: a call is missing, or happened too often, at the wrong time or without being expected.
+ * For whoever reads failures: a check did not hold: a call is missing, or happened too often, at the wrong time or
+ * without being expected.
  */
 public class CheckFailure extends AssertionError {
 

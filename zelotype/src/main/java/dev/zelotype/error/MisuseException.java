@@ -3,8 +3,8 @@ package dev.zelotype.error;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Zelotype was used in a way that cannot mean anything, or would only look like a check. The message says what is wrong
- * and what to write instead.
+ * For whoever reads failures: zelotype was used in a way that cannot mean anything, or would only look like a check. The
+ * message says what is wrong and what to write instead.
  */
 public final class MisuseException extends RuntimeException {
 

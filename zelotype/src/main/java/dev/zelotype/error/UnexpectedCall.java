@@ -1,8 +1,8 @@
 package dev.zelotype.error;
 
 /**
- * A double was called in a way that it was told to object to. Thrown at the call itself; the scene remembers it, so that
- * the test fails even where the subject swallows it.
+ * For whoever reads failures: a double was called in a way that it was told to object to. Thrown at the call itself; the
+ * scene remembers it, so that the test fails even where the subject swallows it.
  */
 public final class UnexpectedCall extends CheckFailure {
 

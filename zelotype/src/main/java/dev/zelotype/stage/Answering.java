@@ -6,7 +6,7 @@ import dev.zelotype.engine.statement.Supposition;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Says what a query answers. The answers queue up: each call takes the next, and the last one stays.
+ * For tests: says what a query answers. The answers queue up: each call takes the next, and the last one stays.
  *
  * @param <Q> the shape of a computed answer
  * @param <D> the shape of an action

@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.engine.statement.Check;
 
 /**
- * A check on calls with no free parameters: say how often they must have happened.
+ * For tests: a check on calls with no free parameters: say how often they must have happened.
  */
 public final class Check0 extends Counting {
 

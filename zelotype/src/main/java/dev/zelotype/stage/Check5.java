@@ -5,7 +5,7 @@ import dev.zelotype.engine.statement.Check;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A check on calls with five free parameters: narrow it, then say how often they must have happened.
+ * For tests: a check on calls with five free parameters: narrow it, then say how often they must have happened.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.engine.statement.Check;
 
 /**
- * Says how often a call must have happened, which completes the check.
+ * For tests: says how often a call must have happened, which completes the check.
  */
 public class Counted {
 

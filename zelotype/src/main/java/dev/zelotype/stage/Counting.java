@@ -4,7 +4,7 @@ import dev.zelotype.engine.statement.Check;
 import java.time.Duration;
 
 /**
- * Says how often a call must have happened, which completes the check, and how long to wait for it.
+ * For tests: says how often a call must have happened, which completes the check, and how long to wait for it.
  */
 public class Counting extends Counted {
 

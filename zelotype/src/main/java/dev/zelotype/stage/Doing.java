@@ -5,7 +5,7 @@ import dev.zelotype.call.Shape;
 import dev.zelotype.engine.statement.Supposition;
 
 /**
- * Says what a void call does. The actions queue up: each call takes the next, and the last one stays.
+ * For tests: says what a void call does. The actions queue up: each call takes the next, and the last one stays.
  *
  * @param <D> the shape of an action
  * @param <O> the shape of an action around the real code

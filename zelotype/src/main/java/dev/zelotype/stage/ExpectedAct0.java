@@ -5,7 +5,8 @@ import dev.zelotype.call.AroundAct0;
 import dev.zelotype.engine.statement.Expectation;
 
 /**
- * A void call with no free parameters that is expected: say what it does and how often it happens.
+ * For tests: a void call with no free parameters that is expected: say what it does
+ * and how often it happens.
  */
 public final class ExpectedAct0 extends ExpectedDoing<Act0, AroundAct0> {
 

@@ -7,7 +7,8 @@ import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A void call with four free parameters that is expected: narrow it, then say what it does and how often it happens.
+ * For tests: a void call with four free parameters that is expected: narrow it, then say what it does
+ * and how often it happens.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

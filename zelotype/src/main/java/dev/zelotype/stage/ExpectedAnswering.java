@@ -6,7 +6,7 @@ import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Says how often a query is expected (once if nothing else is said), and what it answers.
+ * For tests: says how often a query is expected (once if nothing else is said), and what it answers.
  *
  * @param <Q> the shape of a computed answer
  * @param <D> the shape of an action

@@ -5,7 +5,7 @@ import dev.zelotype.call.Shape;
 import dev.zelotype.engine.statement.Expectation;
 
 /**
- * Says how often a void call is expected (once if nothing else is said), and what it does.
+ * For tests: says how often a void call is expected (once if nothing else is said), and what it does.
  *
  * @param <D> the shape of an action
  * @param <O> the shape of an action around the real code

@@ -7,7 +7,8 @@ import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A query with no free parameters that is expected: say what it answers and how often it happens.
+ * For tests: a query with no free parameters that is expected: say what it answers
+ * and how often it happens.
  *
  * @param <R> the type of the value that comes back
  */

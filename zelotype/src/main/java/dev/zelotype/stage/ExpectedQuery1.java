@@ -9,7 +9,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A query with one free parameter that is expected: narrow it, then say what it answers and how often it happens.
+ * For tests: a query with one free parameter that is expected: narrow it, then say what it answers
+ * and how often it happens.
  *
  * @param <A> the type of the first parameter
  * @param <R> the type of the value that comes back

@@ -10,7 +10,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A query with six free parameters that is expected: narrow it, then say what it answers and how often it happens.
+ * For tests: a query with six free parameters that is expected: narrow it, then say what it answers
+ * and how often it happens.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

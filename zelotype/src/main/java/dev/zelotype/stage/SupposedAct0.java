@@ -5,7 +5,7 @@ import dev.zelotype.call.AroundAct0;
 import dev.zelotype.engine.statement.Supposition;
 
 /**
- * A void call with no free parameters that is supposed to answer: say what it does.
+ * For tests: a void call with no free parameters that is supposed to answer: say what it does.
  */
 public final class SupposedAct0 extends Doing<Act0, AroundAct0> {
 

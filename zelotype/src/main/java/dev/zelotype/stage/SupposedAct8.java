@@ -7,7 +7,7 @@ import dev.zelotype.engine.statement.Supposition;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A void call with eight free parameters that is supposed to answer: narrow it, then say what it does.
+ * For tests: a void call with eight free parameters that is supposed to answer: narrow it, then say what it does.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

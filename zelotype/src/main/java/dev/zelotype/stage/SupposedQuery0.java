@@ -7,7 +7,7 @@ import dev.zelotype.engine.statement.Supposition;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A query with no free parameters that is supposed to answer: say what it answers.
+ * For tests: a query with no free parameters that is supposed to answer: say what it answers.
  *
  * @param <R> the type of the value that comes back
  */

@@ -9,7 +9,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A query with one free parameter that is supposed to answer: narrow it, then say what it answers.
+ * For tests: a query with one free parameter that is supposed to answer: narrow it, then say what it answers.
  *
  * @param <A> the type of the first parameter
  * @param <R> the type of the value that comes back

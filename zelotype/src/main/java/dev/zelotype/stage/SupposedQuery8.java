@@ -10,7 +10,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A query with eight free parameters that is supposed to answer: narrow it, then say what it answers.
+ * For tests: a query with eight free parameters that is supposed to answer: narrow it, then say what it answers.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

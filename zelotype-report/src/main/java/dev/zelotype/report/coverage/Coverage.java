@@ -14,8 +14,8 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /**
- * Which methods of each doubled type the tests exercise, and how. Memory is bounded by the number of methods. For one
- * thread.
+ * For Zelotype's own tools: which methods of each doubled type the tests exercise, and how. Memory is bounded by the
+ * number of methods. For one thread.
  *
  * <pre>{@code
  * Coverage coverage = new Coverage();

@@ -9,7 +9,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 
 /**
- * Coverage for other programs.
+ * For Zelotype's own tools: coverage for other programs.
  *
  * <pre>{@code
  * Files.writeString(Path.of("coverage.csv"), CoverageTable.csv(coverage.rows(Coverage.Sort.NAME)));

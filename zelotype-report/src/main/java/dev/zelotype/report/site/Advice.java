@@ -11,7 +11,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * A place where a test looks as if it said more than it means, with a milder form. A hint, not a verdict.
+ * For Zelotype's own tools: a place where a test looks as if it said more than it means, with a milder form. A hint, not
+ * a verdict.
  *
  * @param rule what was noticed
  * @param place the source file and line of the statement

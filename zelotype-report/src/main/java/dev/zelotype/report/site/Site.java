@@ -27,9 +27,9 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /**
- * A site of static files that opens from a disk: the overview in one file, the stories in files of a hundred, which the
- * page fetches when one is looked at. Scenes are written as they come, so memory is bounded by the number of tests and
- * not by that of their calls. For one thread.
+ * For Zelotype's own tools: a site of static files that opens from a disk: the overview in one file, the stories in
+ * files of a hundred, which the page fetches when one is looked at. Scenes are written as they come, so memory is
+ * bounded by the number of tests and not by that of their calls. For one thread.
  *
  * <pre>{@code
  * try (Site site = new Site(folder, "Observatory")) {

@@ -8,7 +8,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A step of a conversation: one message, or several that are repeated.
+ * For Zelotype's own tools: a step of a conversation: one message, or several that are repeated.
  */
 public sealed interface Item {
 

@@ -5,7 +5,7 @@ import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 
 /**
- * A story as Mermaid text, which hosts of Markdown draw as a sequence diagram.
+ * For Zelotype's own tools: a story as Mermaid text, which hosts of Markdown draw as a sequence diagram.
  *
  * <pre>{@code
  * String text = Mermaid.of(Story.of(scene).folded());

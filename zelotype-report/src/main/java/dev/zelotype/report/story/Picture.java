@@ -15,7 +15,7 @@ import net.sourceforge.plantuml.FileFormatOption;
 import net.sourceforge.plantuml.SourceStringReader;
 
 /**
- * A story as a sequence diagram with lifelines and messages, drawn into a file.
+ * For Zelotype's own tools: a story as a sequence diagram with lifelines and messages, drawn into a file.
  *
  * <pre>{@code
  * try (OutputStream file = Files.newOutputStream(Path.of("night.svg"))) {

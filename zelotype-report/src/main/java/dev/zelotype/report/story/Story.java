@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * One test's conversation, ready to be drawn.
+ * For Zelotype's own tools: one test's conversation, ready to be drawn.
  *
  * <pre>{@code
  * JournalReader.read(folder, scene -> System.out.println(Mermaid.of(Story.of(scene).folded())));

@@ -8,7 +8,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A story as lines of text: lifelines beside each other, and a line for each message.
+ * For Zelotype's own tools: a story as lines of text: lifelines beside each other, and a line for each message.
  *
  * <pre>{@code
  * TextStory.of(Story.of(scene).folded(), 100, TextStory.Signs.DRAWN)

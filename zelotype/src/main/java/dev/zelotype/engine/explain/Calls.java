@@ -1,5 +1,6 @@
 package dev.zelotype.engine.explain;
 
+import dev.zelotype.doubles.Ending;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.make.DoubledMethod;
@@ -84,17 +85,9 @@ public final class Calls {
 
     /** What came back from a call, such as {@code = 40}; empty for a void call that returned. */
     public static String answer(Call call) {
-        return switch (call.ending()) {
-            case RUNNING -> "(still running)";
-            case UNEXPECTED -> "(unexpected)";
-            case THREW -> "threw " + Values.print(call.answer());
-            case DEFAULTED ->
-                call.log().method().givesNothing() ? "" : "= " + Values.print(call.answer()) + " (by default)";
-            case ANSWERED, REAL ->
-                call.log().method().givesNothing() || call.answer() == Call.UNSEEN
-                        ? ""
-                        : "= " + Values.print(call.answer());
-        };
+        boolean silent = call.ending() != Ending.THREW
+                && (call.answer() == Call.UNSEEN || call.log().method().givesNothing());
+        return call.ending().said(silent ? "" : Values.print(call.answer()));
     }
 
     /**

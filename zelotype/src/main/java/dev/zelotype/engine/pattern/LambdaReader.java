@@ -34,19 +34,11 @@ final class LambdaReader {
     private final Refused refused;
     private final Frame frame;
     private final @Nullable Object self;
-    private final Finals finals;
     private @Nullable Call call;
     private int place;
 
-    /** Who sees to it that final methods of doubles can be meant. */
-    interface Finals {
-
-        void prepare(Participant participant, String name, String descriptor);
-    }
-
-    private LambdaReader(LambdaForm form, MethodCode code, Finals finals) {
+    private LambdaReader(LambdaForm form, MethodCode code) {
         this.form = form;
-        this.finals = finals;
         this.code = code;
         this.real = new RealCode(form.owner());
         this.refused = new Refused(form);
@@ -62,7 +54,7 @@ final class LambdaReader {
      *
      * @throws MisuseException if it means none, more than one, or does anything else
      */
-    static Call read(LambdaForm form, Finals finals) {
+    static Call read(LambdaForm form) {
         MethodCode code = LambdaCode.of(form.owner(), form.methodName(), form.methodDescriptor());
         if (code == null) {
             throw new MisuseException(
@@ -71,7 +63,7 @@ final class LambdaReader {
                     "write it as a method reference, such as weather::humidityAt, and narrow it with with(...) or"
                             + " where(...)");
         }
-        return new LambdaReader(form, code, finals).read();
+        return new LambdaReader(form, code).read();
     }
 
     private void fillLocals() {
@@ -222,7 +214,7 @@ final class LambdaReader {
         Participant participant = opcode == Opcodes.INVOKESPECIAL ? null : DoubleClass.participantOf(target);
         boolean last = Tail.isTail(code, place);
         if (participant != null && (last || !isOfObject(method))) {
-            finals.prepare(participant, method.name(), method.descriptor());
+            PatternReader.prepareFinal(participant, method.name(), method.descriptor());
             DoubledMethod doubled = participant.doubleClass().find(method.name(), method.descriptor());
             if (doubled != null) {
                 mean(Asked.A_DOUBLE, participant, doubled, method, types, arguments);

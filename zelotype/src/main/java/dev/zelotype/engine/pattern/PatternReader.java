@@ -102,7 +102,7 @@ public final class PatternReader {
                     "make a double, such as stub(" + form.owner().getSimpleName()
                             + ".class), give it to the subject, and use it in the pattern");
         }
-        doubleFinal(participant, form.methodName(), form.methodDescriptor());
+        prepareFinal(participant, form.methodName(), form.methodDescriptor());
         refuseFixed(participant, form.methodName(), form.methodDescriptor());
         DoubledMethod method = participant.doubleClass().find(form.methodName(), form.methodDescriptor());
         if (method == null) {
@@ -159,7 +159,7 @@ public final class PatternReader {
     }
 
     /** A pattern that names a final method of a doubled class has it woven. */
-    private void doubleFinal(Participant participant, String name, String descriptor) {
+    static void prepareFinal(Participant participant, String name, String descriptor) {
         if (participant.doubleClass().find(name, descriptor) == null
                 && participant.doubleClass().findFinal(name, descriptor) != null) {
             Replacing.doubleFinals(participant.doubleClass());
@@ -190,7 +190,7 @@ public final class PatternReader {
     }
 
     private Written readLambda() {
-        Call last = LambdaReader.read(form, this::doubleFinal);
+        Call last = LambdaReader.read(form);
         List<Call> calls = new ArrayList<>();
         for (Call call = last; call != null; call = call.before()) {
             calls.add(0, call);
