@@ -66,7 +66,7 @@ final class DemoCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         List<DemoExample> chosen = chosen();
         if (list) {
-            Table table = new Table(terminal, false, 12, 80);
+            Table table = new Table(terminal, false, 13, 80);
             DemoExample.ALL.forEach(example -> table.row("", example.name(), example.about()));
             terminal.out().print(table);
             terminal.out().flush();

@@ -137,7 +137,7 @@ class MainTest {
                 dev.zelotype.examples.observatory.Mount
                   park()                        0         0         2         5
                   rate()                        0         0         0     never
-                  slewTo(SkyTarget)             0         0         2         5
+                  slewTo(SkyTarget)             0         0         3         5
                   track(SkyTarget, int)         0         0         0     never
                 2 of 4 methods are exercised (50.0 %)
                 """);

@@ -1,0 +1,14 @@
+/**
+ * Scenes, doubles and journals for JUnit Jupiter tests.
+ */
+module dev.zelotype.junit {
+    requires transitive dev.zelotype;
+    requires dev.zelotype.journal;
+    requires org.junit.jupiter.api;
+    requires static org.jspecify;
+
+    exports dev.zelotype.junit;
+
+    opens dev.zelotype.junit to
+            org.junit.platform.commons;
+}
