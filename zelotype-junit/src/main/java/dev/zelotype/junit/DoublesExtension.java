@@ -2,43 +2,80 @@ package dev.zelotype.junit;
 
 import dev.zelotype.Scene;
 import dev.zelotype.error.MisuseException;
-import dev.zelotype.host.HostedScene;
+import dev.zelotype.journal.TestScene;
 import java.lang.reflect.Parameter;
-import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.TestInstance.Lifecycle;
+import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.BeforeTestExecutionCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+import org.junit.jupiter.api.extension.ExtensionContext.Store;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
+import org.junit.jupiter.api.extension.TestWatcher;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.opentest4j.TestAbortedException;
 
 /**
  * What {@link WithDoubles} registers: opens the scene before a test, fills fields and parameters, and closes it after.
  */
 final class DoublesExtension
-        implements BeforeEachCallback, BeforeTestExecutionCallback, AfterEachCallback, ParameterResolver {
+        implements BeforeEachCallback,
+                BeforeTestExecutionCallback,
+                AfterEachCallback,
+                AfterAllCallback,
+                TestWatcher,
+                ParameterResolver {
 
     private static final Namespace NAMESPACE = Namespace.create(DoublesExtension.class);
+    private static final String OPENED = "opened";
 
     DoublesExtension() {}
 
     @Override
     public void beforeEach(ExtensionContext context) {
-        Injection injection = new Injection(Settings.of(context).open());
-        context.getStore(NAMESPACE).put(Injection.class, injection);
-        injection.fill(context.getRequiredTestInstances().getAllInstances());
+        store(context).put(OPENED, true);
+        Injection injection = new Injection(TestScene.open(Settings.of(context), name(context)));
+        store(context).put(Injection.class, injection);
+        List<Object> tests = context.getRequiredTestInstances().getAllInstances();
+        if (isShared(context)) {
+            Injection.refuseFields(tests);
+        }
+        injection.fill(tests, context.getRequiredTestMethod());
+    }
+
+    /** Whether tests that run at the same time have one instance of their class. */
+    private static boolean isShared(ExtensionContext context) {
+        return context.getTestInstanceLifecycle().orElse(Lifecycle.PER_METHOD) == Lifecycle.PER_CLASS
+                && context.getExecutionMode() == ExecutionMode.CONCURRENT;
+    }
+
+    private static Store store(ExtensionContext context) {
+        return context.getStore(NAMESPACE);
+    }
+
+    private static TestScene.Name name(ExtensionContext context) {
+        // The invocations of a parameterised test stand below their method, not below their class.
+        ExtensionContext group = context;
+        while (group.getTestMethod().isPresent() && group.getParent().isPresent()) {
+            group = group.getParent().get();
+        }
+        String method = context.getTestMethod().map(found -> found.getName()).orElse("");
+        return TestScene.Name.of(context.getRequiredTestClass(), method)
+                .titled(context.getDisplayName(), group.getDisplayName());
     }
 
     @Override
     public void beforeTestExecution(ExtensionContext context) {
-        injection(context).hosted().endSetUp();
+        injection(context).test().hosted().endSetUp();
     }
 
     private static Injection injection(ExtensionContext context) {
-        return context.getStore(NAMESPACE).get(Injection.class, Injection.class);
+        return store(context).get(Injection.class, Injection.class);
     }
 
     @Override
@@ -63,42 +100,39 @@ final class DoublesExtension
 
     @Override
     public void afterEach(ExtensionContext context) {
-        Injection injection = context.getStore(NAMESPACE).remove(Injection.class, Injection.class);
+        Injection injection = store(context).remove(Injection.class, Injection.class);
         if (injection == null) {
             return;
         }
-        HostedScene hosted = injection.hosted();
         Throwable failure = context.getExecutionException().orElse(null);
+        List<String> notes = injection.notes();
         try {
-            hosted.closeAfter(failure);
-        } catch (RuntimeException | Error e) {
-            failure = e;
-            throw e;
+            notes = injection.test().close(failure, isAborted(failure), notes);
         } finally {
-            attachConversation(failure, hosted);
-            publishNotes(context, injection);
-            Journals.write(context, hosted.scene(), injection.notes(), failure);
+            // What is worth knowing though it is not wrong goes into the test's report.
+            if (!notes.isEmpty()) {
+                context.publishReportEntry("zelotype.notes", String.join("\n", notes));
+            }
         }
     }
 
-    /** What is worth knowing though it is not wrong goes into the test's report. */
-    private static void publishNotes(ExtensionContext context, Injection injection) {
-        List<String> notes = new ArrayList<>(injection.hosted().scene().notes());
-        notes.addAll(injection.notes());
-        if (!notes.isEmpty()) {
-            context.publishReportEntry("zelotype.notes", String.join("\n", notes));
+    private static boolean isAborted(@Nullable Throwable failure) {
+        return failure instanceof TestAbortedException;
+    }
+
+    /** A test that failed before it had a scene, as in its constructor, is in the journal all the same. */
+    @Override
+    public void testFailed(ExtensionContext context, Throwable cause) {
+        if (store(context).get(OPENED) == null) {
+            TestScene.neverOpened(Settings.of(context), name(context), cause, false);
         }
     }
 
-    /** A failure that does not tell the conversation itself is followed by it. */
-    private static void attachConversation(@Nullable Throwable failure, HostedScene hosted) {
-        boolean toldAlready =
-                failure == null || String.valueOf(failure.getMessage()).contains("\n  Conversation (");
-        if (!toldAlready && !hosted.scene().conversation().calls().isEmpty()) {
-            List<String> unneeded = hosted.scene().notes();
-            failure.addSuppressed(new ConversationOfTheTest(hosted.scene().conversationText()
-                    + (unneeded.isEmpty() ? "" : "\nSupposed, but not needed by any call\n")
-                    + String.join("\n", unneeded)));
-        }
+    /** As {@link #testFailed}, for a class whose tests never ran. */
+    @Override
+    public void afterAll(ExtensionContext context) {
+        context.getExecutionException()
+                .ifPresent(failure ->
+                        TestScene.neverOpened(Settings.of(context), name(context), failure, isAborted(failure)));
     }
 }

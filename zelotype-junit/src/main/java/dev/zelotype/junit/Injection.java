@@ -1,48 +1,89 @@
 package dev.zelotype.junit;
 
-import dev.zelotype.Scene;
 import dev.zelotype.Zelotype;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.error.MisuseException;
-import dev.zelotype.host.HostedScene;
+import dev.zelotype.journal.TestScene;
+import java.lang.annotation.Annotation;
+import java.lang.reflect.AnnotatedElement;
+import java.lang.reflect.Executable;
 import java.lang.reflect.Field;
+import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.Parameter;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.platform.commons.support.AnnotationSupport;
+import org.junit.platform.commons.support.HierarchyTraversalMode;
 
 /**
- * Hands one test its doubles and subjects.
+ * Hands one test its doubles and subjects. All doubles that the test asks for, in whatever place, are there before the first
+ * subject is built, so that the subject gets just these.
  */
 final class Injection {
 
-    private final HostedScene hosted;
-    private final Scene scene;
-    private final List<Object> declared = new ArrayList<>();
+    private final TestScene test;
+    /** The doubles that the test asks for, by type and name. */
+    private final Map<Wish, Declared> declared = new LinkedHashMap<>();
+
+    private final Map<Parameter, Object> ofParameters = new HashMap<>();
     private boolean hasSubject;
 
-    Injection(HostedScene hosted) {
-        this.hosted = hosted;
-        this.scene = hosted.scene();
+    Injection(TestScene test) {
+        this.test = test;
     }
 
-    HostedScene hosted() {
-        return hosted;
+    TestScene test() {
+        return test;
     }
+
+    private record Wish(Class<?> type, @Nullable String name) {}
+
+    private record Declared(Object made, Kind kind) {}
 
     private interface Filler {
         void fill(Object test, Field field) throws IllegalAccessException;
     }
 
-    /** Fills the fields of a test instance and those around it: doubles and values first, then the subjects. */
-    void fill(List<Object> tests) {
-        for (Object test : tests) {
-            eachField(test, this::fillStandIn);
+    /** Refuses fields where tests that run at the same time would overwrite each other's. */
+    static void refuseFields(List<Object> tests) {
+        for (Object each : tests) {
+            eachField(each, (test, field) -> {
+                if (isFilled(field)) {
+                    throw new MisuseException(
+                            name(field) + " is shared by tests that run at the same time, since all of them have one"
+                                    + " instance of their class.",
+                            "ask for doubles and subjects as parameters of the test methods");
+                }
+            });
         }
-        for (Object test : tests) {
-            eachField(test, this::fillUnderTest);
+    }
+
+    private static boolean isFilled(AnnotatedElement element) {
+        return element.isAnnotationPresent(StandIn.class) || element.isAnnotationPresent(UnderTest.class);
+    }
+
+    /** Fills the fields of a test instance and those around it: doubles and values first, then the subjects. */
+    void fill(List<Object> tests, Method method) {
+        for (Object each : tests) {
+            eachField(each, this::fillStandIn);
+        }
+        declareParameters(method);
+        for (Object each : tests) {
+            for (Class<? extends Annotation> around : List.of(BeforeEach.class, AfterEach.class)) {
+                AnnotationSupport.findAnnotatedMethods(each.getClass(), around, HierarchyTraversalMode.TOP_DOWN)
+                        .forEach(this::declareParameters);
+            }
+        }
+        for (Object each : tests) {
+            eachField(each, this::fillUnderTest);
         }
     }
 
@@ -59,26 +100,24 @@ final class Injection {
         }
     }
 
-    private void fillStandIn(Object test, Field field) throws IllegalAccessException {
+    private void fillStandIn(Object instance, Field field) throws IllegalAccessException {
         StandIn asked = field.getAnnotation(StandIn.class);
         if (asked != null) {
             writable(field);
-            Object made = makeDouble(asked.value(), field.getType(), field.getName());
-            declared.add(made);
-            field.set(test, made);
+            field.set(instance, declare(asked.value(), field.getType(), field.getName()));
         }
         if (field.isAnnotationPresent(Provided.class)) {
             field.setAccessible(true);
-            scene.provide(field.getName(), field.get(test));
+            test.scene().provide(field.getName(), field.get(instance));
         }
     }
 
-    private void fillUnderTest(Object test, Field field) throws IllegalAccessException {
+    private void fillUnderTest(Object instance, Field field) throws IllegalAccessException {
         UnderTest asked = field.getAnnotation(UnderTest.class);
         if (asked != null) {
             writable(field);
             hasSubject = true;
-            field.set(test, scene.subject(field.getType(), asked.others()));
+            field.set(instance, test.scene().subject(field.getType(), asked.others()));
         }
     }
 
@@ -95,36 +134,65 @@ final class Injection {
         return "The field " + field.getDeclaringClass().getSimpleName() + "." + field.getName();
     }
 
+    private void declareParameters(Executable executable) {
+        for (Parameter parameter : executable.getParameters()) {
+            StandIn asked = parameter.getAnnotation(StandIn.class);
+            if (asked != null) {
+                ofParameters.put(parameter, declare(asked.value(), parameter.getType(), nameOf(parameter)));
+            }
+        }
+    }
+
+    private static @Nullable String nameOf(Parameter parameter) {
+        return parameter.isNamePresent() ? parameter.getName() : null;
+    }
+
+    /** The double of this type and name; made now if nobody asked for it before. */
+    private Object declare(Kind kind, Class<?> type, @Nullable String name) {
+        Declared known = declared.get(new Wish(type, name));
+        if (known == null) {
+            known = new Declared(makeDouble(kind, type, name), kind);
+            declared.put(new Wish(type, name), known);
+        } else if (known.kind() != kind) {
+            throw new MisuseException(
+                    known.made() + " is asked for as a " + known.kind().word() + " and as a " + kind.word() + ".",
+                    "ask for one kind, or give the second double another name");
+        }
+        return known.made();
+    }
+
     Object resolve(ParameterContext context) {
         Parameter parameter = context.getParameter();
         UnderTest subject = context.findAnnotation(UnderTest.class).orElse(null);
         if (subject != null) {
             hasSubject = true;
-            return scene.subject(parameter.getType(), subject.others());
+            return test.scene().subject(parameter.getType(), subject.others());
         }
         StandIn asked = context.findAnnotation(StandIn.class).orElse(null);
-        return asked == null
-                ? scene
-                : makeDouble(
-                        asked.value(), parameter.getType(), parameter.isNamePresent() ? parameter.getName() : null);
+        if (asked == null) {
+            return test.scene();
+        }
+        Object known = ofParameters.get(parameter);
+        return known == null ? declare(asked.value(), parameter.getType(), nameOf(parameter)) : known;
     }
 
     private static Object makeDouble(Kind kind, Class<?> type, @Nullable String name) {
-        return switch (kind) {
-            case STUB -> name == null ? Zelotype.stub(type) : Zelotype.stub(type, name);
-            case MOCK -> name == null ? Zelotype.mock(type) : Zelotype.mock(type, name);
-            case SPY -> name == null ? Zelotype.spy(type) : Zelotype.spy(type, name);
-            case DUMMY -> name == null ? Zelotype.dummy(type) : Zelotype.dummy(type, name);
+        Object made = switch (kind) {
+            case STUB -> Zelotype.stub(type);
+            case MOCK -> Zelotype.mock(type);
+            case SPY -> Zelotype.spy(type);
+            case DUMMY -> Zelotype.dummy(type);
             case FAKE -> Zelotype.fake(type);
         };
+        return name == null ? made : Zelotype.named(made, name);
     }
 
     /** What is worth knowing about the declarations of the test. */
     List<String> notes() {
         List<String> notes = new ArrayList<>();
-        for (Object each : declared) {
-            if (hasSubject && !hosted.gaveToSubject(each)) {
-                notes.add("the collaborator " + each + " is declared, but the subject takes none of its type");
+        for (Declared each : declared.values()) {
+            if (hasSubject && !test.hosted().gaveToSubject(each.made())) {
+                notes.add("the collaborator " + each.made() + " is declared, but the subject takes none of its type");
             }
         }
         return notes;

@@ -298,19 +298,6 @@ class LifecycleTest {
     }
 
     @Test
-    void an_unknown_setting_is_reported(@TempDir Path journal) {
-        System.setProperty("zelotype.jornal", "typo");
-        try {
-            assertThat(failure(run(WithDoublesTest.GoodTest.class, journal), "first"))
-                    .isInstanceOf(MisuseException.class)
-                    .hasMessageContaining("There is no setting zelotype.jornal")
-                    .hasMessageContaining("[zelotype.journal, zelotype.lines, zelotype.mask, zelotype.unused]");
-        } finally {
-            System.clearProperty("zelotype.jornal");
-        }
-    }
-
-    @Test
     void settings_come_from_configuration_parameters(@TempDir Path journal) {
         run(WithDoublesTest.GoodTest.class, journal, "zelotype.lines", "0")
                 .testEvents()

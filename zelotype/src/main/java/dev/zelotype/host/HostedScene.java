@@ -4,6 +4,7 @@ import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.scene.SceneState;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -122,6 +123,22 @@ public final class HostedScene {
      */
     public boolean gaveToSubject(Object object) {
         return state.subjects().gave(object);
+    }
+
+    /**
+     * Attaches the conversation to a failure that does not tell it itself, so that whoever reads the failure knows what the
+     * subject asked.
+     *
+     * @param failure why the test failed
+     */
+    public void attachConversation(Throwable failure) {
+        boolean toldAlready = String.valueOf(failure.getMessage()).contains("\n  Conversation (");
+        if (!toldAlready && !state.calls().isEmpty()) {
+            List<String> notes = state.notes();
+            failure.addSuppressed(new ConversationOfTheTest(scene.conversationText()
+                    + (notes.isEmpty() ? "" : "\nSupposed, but not needed by any call\n")
+                    + String.join("\n", notes)));
+        }
     }
 
     /**

@@ -5,7 +5,9 @@ import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Constructor;
@@ -69,7 +71,7 @@ public final class SubjectBuilder {
     public synchronized Object the(Class<?> type, @Nullable String name, @Nullable Kind kind) {
         DoubleState known = find(new Wish(type, name, name != null));
         if (known == null) {
-            return scene.make(NewDouble.of(kind == null ? Kind.STUB : kind, name, DoubleClass.of(type)))
+            return scene.make(NewDouble.of(kind == null ? Kind.STUB : kind, name, type))
                     .self();
         }
         if (kind != null && known.kind() != kind) {
@@ -174,9 +176,20 @@ public final class SubjectBuilder {
     }
 
     private static boolean isDoublable(Class<?> type) {
-        return DoubleClass.canDouble(type)
+        return (DoubleClass.canDouble(type) || Replacing.canReplace(type) || isReplaceableEnum(type))
                 && type != Object.class
                 && !type.getName().startsWith("java.lang.");
+    }
+
+    private static boolean isReplaceableEnum(Class<?> type) {
+        return type.isEnum() && !Jdk.has(type) && type.getEnumConstants().length > 0;
+    }
+
+    /** What is to be made for a wish; of an enum, which has just its constants, a spy on the first of them. */
+    private static NewDouble order(Wish wish, Kind kind) {
+        return isReplaceableEnum(wish.type())
+                ? NewDouble.spy(wish.name(), wish.type().getEnumConstants()[0])
+                : NewDouble.of(kind, wish.name(), wish.type());
     }
 
     private boolean isProvided(Wish wish) {
@@ -212,7 +225,7 @@ public final class SubjectBuilder {
         }
         DoubleState known = find(wish);
         if (known == null) {
-            known = scene.make(NewDouble.of(others, wish.name(), DoubleClass.of(wish.type())));
+            known = scene.make(order(wish, others));
         }
         given.add(known.self());
         return known.self();

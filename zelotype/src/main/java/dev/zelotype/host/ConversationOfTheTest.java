@@ -1,4 +1,4 @@
-package dev.zelotype.junit;
+package dev.zelotype.host;
 
 /**
  * Not a problem of its own: what the subject asked its doubles in a test that failed, attached to the failure.

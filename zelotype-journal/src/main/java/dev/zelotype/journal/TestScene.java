@@ -1,0 +1,172 @@
+package dev.zelotype.journal;
+
+import dev.zelotype.Scene;
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.host.HostedScene;
+import dev.zelotype.journal.JournalScene.Outcome;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For hosts of tests: the scene of one test, from its opening to its place in the journal. When the test fails, the
+ * conversation is attached to the failure.
+ *
+ * <pre>{@code
+ * TestScene test = TestScene.open(settings, TestScene.Name.of(NightRunTest.class, "closes()"));
+ * ... // the test
+ * test.close(failure, false, List.of());
+ * }</pre>
+ */
+public final class TestScene {
+
+    private static final Map<Path, JournalWriter> WRITERS = new ConcurrentHashMap<>();
+
+    private final TestSettings settings;
+    private final Name name;
+    private final HostedScene hosted;
+
+    private TestScene(TestSettings settings, Name name) {
+        this.settings = settings;
+        this.name = name;
+        this.hosted = HostedScene.of(settings.scene())
+                .titled(name.testClass.getSimpleName() + "." + name.method.replaceFirst("\\(.*", ""))
+                .inTest(name.testClass)
+                // What a journal tells must be what was so at the time of the call.
+                .keepingDetails(settings.journal() != null)
+                .open();
+    }
+
+    /** What a test is called. Immutable. */
+    public static final class Name {
+
+        private final Class<?> testClass;
+        private final String method;
+        private final String title;
+        private final String group;
+
+        private Name(Class<?> testClass, String method, String title, String group) {
+            this.testClass = testClass;
+            this.method = method;
+            this.title = title;
+            this.group = group;
+        }
+
+        /**
+         * The name of a test method.
+         *
+         * @param testClass the class that holds it
+         * @param method the method
+         * @return the name; reports call the test and its class by it as well
+         */
+        public static Name of(Class<?> testClass, String method) {
+            return new Name(testClass, method, method, testClass.getSimpleName());
+        }
+
+        /**
+         * Says what reports call the test.
+         *
+         * @param titleOfTest the test's title
+         * @param titleOfClass the title of its class
+         * @return a name with titles
+         */
+        public Name titled(String titleOfTest, String titleOfClass) {
+            return new Name(testClass, method, titleOfTest, titleOfClass);
+        }
+    }
+
+    /**
+     * Opens the scene of a test on this thread.
+     *
+     * @param settings how it behaves, and whether there is a journal
+     * @param name the test
+     * @return the scene
+     */
+    public static TestScene open(TestSettings settings, Name name) {
+        return new TestScene(settings, name);
+    }
+
+    /**
+     * Notes a test that failed before it had a scene, as in its constructor, in the journal.
+     *
+     * @param settings whether there is a journal
+     * @param name the test
+     * @param failure why it failed
+     * @param aborted whether it only gave up because an assumption did not hold
+     */
+    public static void neverOpened(TestSettings settings, Name name, Throwable failure, boolean aborted) {
+        write(settings, name, Conversation.builder().build(), failure, aborted);
+    }
+
+    /**
+     * The scene as the test sees it.
+     *
+     * @return the scene
+     */
+    public Scene scene() {
+        return hosted.scene();
+    }
+
+    /**
+     * The scene as a host sees it.
+     *
+     * @return the scene
+     */
+    public HostedScene hosted() {
+        return hosted;
+    }
+
+    /**
+     * Closes the scene: attaches what the failure does not tell, and adds the test to the journal.
+     *
+     * @param failure why the test failed, or null if it did not
+     * @param aborted whether it only gave up because an assumption did not hold
+     * @param notes what else is worth knowing about the test
+     * @return all that is worth knowing, though it is not wrong
+     * @throws dev.zelotype.error.CheckFailure if the test did not fail, and its doubles were not called as expected
+     */
+    @SuppressWarnings("exports")
+    public List<String> close(@Nullable Throwable failure, boolean aborted, List<String> notes) {
+        Throwable why = failure;
+        List<String> all = new ArrayList<>();
+        try {
+            hosted.closeAfter(failure);
+        } catch (RuntimeException | Error e) {
+            why = e;
+            throw e;
+        } finally {
+            if (why != null) {
+                hosted.attachConversation(why);
+            }
+            all.addAll(hosted.scene().notes());
+            all.addAll(notes);
+            write(settings, name, hosted.scene().conversation().withNotes(notes), why, aborted);
+        }
+        return all;
+    }
+
+    private static void write(
+            TestSettings settings, Name name, Conversation conversation, @Nullable Throwable failure, boolean aborted) {
+        Path folder = settings.journal();
+        if (folder == null) {
+            return;
+        }
+        WRITERS.computeIfAbsent(folder, missing -> new JournalWriter(missing, settings.mask()))
+                .write(JournalScene.of(name.testClass.getName() + "#" + name.method, conversation)
+                        .title(name.title)
+                        .group(name.group)
+                        .ended(
+                                failure == null ? Outcome.PASSED : aborted ? Outcome.ABORTED : Outcome.FAILED,
+                                firstLine(failure))
+                        .build());
+    }
+
+    private static String firstLine(@Nullable Throwable failure) {
+        return failure == null
+                ? ""
+                : String.valueOf(failure.getMessage()).lines().findFirst().orElse("");
+    }
+}

@@ -1,0 +1,174 @@
+package dev.zelotype.journal;
+
+import dev.zelotype.SceneSettings;
+import dev.zelotype.doubles.Severity;
+import dev.zelotype.error.MisuseException;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.regex.Pattern;
+import java.util.regex.PatternSyntaxException;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For hosts of tests: what users set for the scenes of a run, by the names {@code zelotype.journal}, {@code zelotype.mask},
+ * {@code zelotype.unused} and {@code zelotype.lines}. Immutable.
+ *
+ * <pre>{@code
+ * TestSettings settings = TestSettings.of(name -> Optional.ofNullable(System.getProperty(name)));
+ * }</pre>
+ */
+public final class TestSettings {
+
+    private static final String JOURNAL = "zelotype.journal";
+    private static final String MASK = "zelotype.mask";
+    private static final String UNUSED = "zelotype.unused";
+    private static final String LINES = "zelotype.lines";
+    private static final Set<String> KNOWN = new TreeSet<>(List.of(JOURNAL, MASK, UNUSED, LINES));
+    private static final String PREFIX = "zelotype.";
+    /** Names that differ by more letters are somebody else's. */
+    private static final int NEAR = 2;
+
+    private final SceneSettings scene;
+    private final @Nullable Path journal;
+    private final @Nullable Pattern mask;
+
+    private TestSettings(SceneSettings scene, @Nullable Path journal, @Nullable Pattern mask) {
+        this.scene = scene;
+        this.journal = journal;
+        this.mask = mask;
+    }
+
+    /**
+     * Reads the settings.
+     *
+     * @param lookup gives the value of a setting by its name
+     * @return the settings
+     * @throws MisuseException if a value cannot mean anything
+     */
+    public static TestSettings of(Function<String, Optional<String>> lookup) {
+        SceneSettings scene = SceneSettings.defaults();
+        Optional<String> unused = lookup.apply(UNUSED);
+        if (unused.isPresent()) {
+            scene = scene.unusedSuppositions(severity(unused.get()));
+        }
+        Optional<String> lines = lookup.apply(LINES);
+        if (lines.isPresent()) {
+            scene = scene.linesOfCalls(number(lines.get()));
+        }
+        return new TestSettings(
+                scene,
+                lookup.apply(JOURNAL).map(Path::of).orElse(null),
+                lookup.apply(MASK).map(TestSettings::pattern).orElse(null));
+    }
+
+    /**
+     * Says that a name which is nearly that of a setting is none. Other names are left alone: a build may have its own.
+     *
+     * @param names names that users have set, of any kind
+     * @throws MisuseException if one is nearly, but not quite, the name of a setting
+     */
+    public static void refuseNearMisses(Iterable<String> names) {
+        for (String name : names) {
+            if (!name.regionMatches(true, 0, PREFIX, 0, PREFIX.length()) || KNOWN.contains(name)) {
+                continue;
+            }
+            for (String known : KNOWN) {
+                if (distance(name.toLowerCase(Locale.ROOT), known) <= NEAR) {
+                    throw new MisuseException(
+                            "There is no setting " + name + ".", "write " + known + "; the settings are " + KNOWN);
+                }
+            }
+        }
+    }
+
+    /** How many letters must be exchanged, added or left out to make one word the other. */
+    private static int distance(String from, String to) {
+        int[] row = new int[to.length() + 1];
+        for (int j = 0; j < row.length; j++) {
+            row[j] = j;
+        }
+        for (int i = 1; i <= from.length(); i++) {
+            int diagonal = row[0];
+            row[0] = i;
+            for (int j = 1; j < row.length; j++) {
+                int above = row[j];
+                int exchanged = diagonal + (from.charAt(i - 1) == to.charAt(j - 1) ? 0 : 1);
+                row[j] = Math.min(exchanged, 1 + Math.min(above, row[j - 1]));
+                diagonal = above;
+            }
+        }
+        return row[to.length()];
+    }
+
+    private static Severity severity(String value) {
+        try {
+            return Severity.valueOf(value.toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            throw new MisuseException(
+                    UNUSED + "=" + value + " is no severity.", "give one of " + Arrays.toString(Severity.values()), e);
+        }
+    }
+
+    private static int number(String value) {
+        try {
+            int number = Integer.parseInt(value);
+            if (number >= 0) {
+                return number;
+            }
+        } catch (NumberFormatException e) {
+            throw new MisuseException(LINES + "=" + value + " is no number.", "give 0 or more", e);
+        }
+        throw new MisuseException(LINES + "=" + value + " is negative.", "give 0 or more");
+    }
+
+    private static Pattern pattern(String mask) {
+        try {
+            return Pattern.compile(mask);
+        } catch (PatternSyntaxException e) {
+            throw new MisuseException(
+                    MASK + "=" + mask + " is no regular expression: " + e.getDescription() + ".",
+                    "give one that matches what no journal may show",
+                    e);
+        }
+    }
+
+    /**
+     * The same settings for a class of tests that says how its scenes behave.
+     *
+     * @param unused what becomes of suppositions that no call needed; null to leave it as it is
+     * @param lines for how many calls the line is noted; negative to leave it as it is
+     * @return changed settings
+     */
+    @SuppressWarnings("exports")
+    public TestSettings with(@Nullable Severity unused, int lines) {
+        SceneSettings changed = unused == null ? scene : scene.unusedSuppositions(unused);
+        return new TestSettings(lines < 0 ? changed : changed.linesOfCalls(lines), journal, mask);
+    }
+
+    /**
+     * How scenes behave.
+     *
+     * @return the settings of a scene
+     */
+    public SceneSettings scene() {
+        return scene;
+    }
+
+    /** Where the journal goes, or null. */
+    @Nullable
+    Path journal() {
+        return journal;
+    }
+
+    /** What nothing that is written may show, or null. */
+    @Nullable
+    Pattern mask() {
+        return mask;
+    }
+}
