@@ -2,7 +2,6 @@ package dev.zelotype.engine.make;
 
 import static org.objectweb.asm.Opcodes.AASTORE;
 import static org.objectweb.asm.Opcodes.ACC_ABSTRACT;
-import static org.objectweb.asm.Opcodes.ACC_FINAL;
 import static org.objectweb.asm.Opcodes.ACC_NATIVE;
 import static org.objectweb.asm.Opcodes.ACC_PRIVATE;
 import static org.objectweb.asm.Opcodes.ACC_PUBLIC;
@@ -63,12 +62,7 @@ final class DoubleClassWriter {
             names[i] = Type.getInternalName(interfaces.get(i));
         }
         out.visit(
-                V17,
-                ACC_PUBLIC | ACC_FINAL | ACC_SUPER | ACC_SYNTHETIC,
-                className,
-                null,
-                Type.getInternalName(superclass),
-                names);
+                V17, ACC_PUBLIC | ACC_SUPER | ACC_SYNTHETIC, className, null, Type.getInternalName(superclass), names);
         out.visitField(ACC_PRIVATE | ACC_TRANSIENT | ACC_SYNTHETIC, RECEIVER, FUNCTION_TYPE, null, null)
                 .visitEnd();
         if (superclass != Object.class) {
