@@ -13,4 +13,8 @@ module dev.zelotype {
     exports dev.zelotype.error;
     exports dev.zelotype.host;
     exports dev.zelotype.stage;
+
+    // The JVM calls the agent's class from there.
+    opens dev.zelotype.engine.weave to
+            java.instrument;
 }

@@ -6,6 +6,7 @@ import static dev.zelotype.doubles.Kind.MOCK;
 import static dev.zelotype.doubles.Kind.STUB;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.UnderTest;
@@ -32,6 +33,14 @@ class EveningTest {
         expect(dome::open).once();
 
         assertEquals(4711, evening.begin());
+    }
+
+    @Test
+    void without_anything_said_of_it_the_clock_is_real() {
+        suppose(weather::humidity).returns(40);
+        suppose(dome::open).doesNothing();
+
+        assertTrue(evening.begin() != 4711);
     }
 
     @Test

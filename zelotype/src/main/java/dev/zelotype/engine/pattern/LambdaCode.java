@@ -77,15 +77,22 @@ final class LambdaCode extends ClassVisitor {
         return named;
     }
 
-    /** Whether a method's name is one that compilers give to the methods of lambdas. */
-    static boolean isNameOfLambda(String method) {
-        return method.startsWith("lambda$") || method.contains("$lambda$") || method.startsWith("$anonfun$");
+    /**
+     * Whether a compiler wrote a method for the body of a lambda or for a reference: javac marks such methods, others give
+     * them telling names, or names of two parts to private methods that nobody overrides.
+     */
+    static boolean isOfCompiler(int modifiers, String method) {
+        int closed = Opcodes.ACC_PRIVATE | Opcodes.ACC_STATIC | Opcodes.ACC_FINAL;
+        return method.startsWith("lambda$")
+                || method.contains("$lambda$")
+                || method.startsWith("$anonfun$")
+                || (modifiers & closed) == closed && method.indexOf('$') > 0;
     }
 
     @Override
     public @Nullable MethodVisitor visitMethod(
             int access, String name, String descriptor, @Nullable String signature, String @Nullable [] exceptions) {
-        if ((access & Opcodes.ACC_SYNTHETIC) == 0 && !isNameOfLambda(name)) {
+        if ((access & Opcodes.ACC_SYNTHETIC) == 0 && !isOfCompiler(access, name)) {
             return new MethodVisitor(Opcodes.ASM9) {
                 @Override
                 public void visitInvokeDynamicInsn(String called, String type, Handle bootstrap, Object... arguments) {

@@ -125,8 +125,8 @@ final class LambdaForm {
      * such methods as javac does, but give them telling names, or give a static method captured values.
      */
     boolean isLambda() {
-        return LambdaCode.isNameOfLambda(methodName())
-                || implementation == null
+        return implementation == null
+                || LambdaCode.isOfCompiler(implementation.getModifiers(), methodName())
                 || implementation.isSynthetic() && !isBridge()
                 || isStatic() && form.getCapturedArgCount() > 0;
     }

@@ -211,6 +211,16 @@ final class LambdaReader {
     }
 
     private void onObject(Object target, Member method, int opcode, Type[] types, Object[] arguments) throws Throwable {
+        PropertyReference property = PropertyReference.of(target, method.name());
+        if (property != null) {
+            onObject(
+                    property.target(),
+                    property.accessor(),
+                    Opcodes.INVOKEVIRTUAL,
+                    Type.getArgumentTypes(property.accessor().descriptor()),
+                    arguments);
+            return;
+        }
         Participant participant = opcode == Opcodes.INVOKESPECIAL ? null : DoubleClass.participantOf(target);
         boolean last = Tail.isTail(code, place);
         if (participant != null && (last || !isOfObject(method))) {

@@ -1,0 +1,42 @@
+package dev.zelotype.engine.pattern;
+
+import dev.zelotype.engine.pattern.MethodCode.Member;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.Type;
+
+/**
+ * A reference to a property of an object, as Kotlin writes them: an object of its own that is asked for the value.
+ *
+ * @param target the object whose property it is
+ * @param accessor the method that gives or sets the value
+ */
+record PropertyReference(Object target, Member accessor) {
+
+    private static final String KOTLIN = "kotlin.jvm.internal.CallableReference";
+
+    /** What a call of an object means if that is a reference to a property; else null. */
+    static @Nullable PropertyReference of(Object object, String called) throws ReflectiveOperationException {
+        Class<?> type = object.getClass();
+        while (type != null && !type.getName().equals(KOTLIN)) {
+            type = type.getSuperclass();
+        }
+        if (type == null || !(called.equals("get") || called.equals("invoke") || called.equals("set"))) {
+            return null;
+        }
+        Object target = type.getMethod("getBoundReceiver").invoke(object);
+        String getter = (String) type.getMethod("getSignature").invoke(object);
+        int end = getter.indexOf('(');
+        if (target == null || end < 0) {
+            return null;
+        }
+        String owner = Type.getInternalName(target.getClass());
+        if (!called.equals("set")) {
+            return new PropertyReference(
+                    target, new Member(owner, getter.substring(0, end), getter.substring(end), false));
+        }
+        String name = (String) type.getMethod("getName").invoke(object);
+        String setter = "set" + name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
+        return new PropertyReference(target, new Member(owner, setter, "(" + getter.substring(end + 2) + ")V", false));
+    }
+}
