@@ -1,6 +1,5 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.journal.JournalReader;
 import dev.zelotype.report.coverage.Coverage;
 import dev.zelotype.report.coverage.Coverage.Row;
 import dev.zelotype.report.coverage.Coverage.Sort;
@@ -89,7 +88,7 @@ final class CoverageCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        if (failUnder < 0 || failUnder > 100) {
+        if (!(failUnder >= 0 && failUnder <= 100)) {
             throw new ParameterException(
                     spec.commandLine(), "--fail-under=" + failUnder + " is no share: give 0 to 100.");
         }
@@ -97,9 +96,10 @@ final class CoverageCommand implements Callable<Integer> {
             throw new ParameterException(
                     spec.commandLine(), "There is no format '" + format + "': give text, csv or json.");
         }
+        OutputFile.refuseFolder(spec, into);
         Sort order = order();
         Coverage coverage = new Coverage();
-        JournalReader.read(journal.path(), coverage::add);
+        journal.read(terminal, coverage::add);
         Pattern wanted = TypeNames.wanted(only);
         List<Row> rows = coverage.rows(order).stream()
                 .filter(row -> wanted.matcher(row.type()).matches())

@@ -1,6 +1,5 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.journal.JournalReader;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -65,6 +64,7 @@ final class DemoCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         List<DemoExample> chosen = chosen();
+        OutputFile.refuseNoFolder(spec, into);
         if (list) {
             Table table = new Table(terminal, false, 13, 80);
             DemoExample.ALL.forEach(example -> table.row("", example.name(), example.about()));
@@ -85,12 +85,13 @@ final class DemoCommand implements Callable<Integer> {
             asMeant &= example.fails() ? summary.getTestsSucceededCount() == 0 : summary.getTestsFailedCount() == 0;
         }
         ConversationPrinter printer = new ConversationPrinter(terminal);
-        JournalReader.read(folder, printer::print);
+        JournalOption journal = JournalOption.of(folder);
+        journal.read(terminal, printer::print);
         printer.printTotal(passed, failed);
         if (failed > 0 && asMeant) {
             terminal.out().println("those that failed are meant to: they show what failures say");
         }
-        Path page = ReportCommand.write(terminal, folder, into, "The demo");
+        Path page = ReportCommand.write(terminal, journal, into, "The demo");
         terminal.out().println("report: " + page);
         if (chosen.size() < DemoExample.ALL.size()) {
             terminal.out().println(terminal.styled("faint", "more examples: zelotype demo --list"));

@@ -6,6 +6,8 @@ import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Outcome.State;
 import dev.zelotype.generate.Style;
 import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -13,6 +15,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.zip.ZipFile;
+import javax.lang.model.SourceVersion;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -109,6 +113,7 @@ final class GenerateCommand implements Callable<Integer> {
         if (from.isEmpty() && types.isEmpty()) {
             throw new ParameterException(spec.commandLine(), "Say what to write doubles for, with --from or --type.");
         }
+        refuseWrongUse();
         Set<Style> chosen = chosenStyles();
         Generator generator = new Generator(paths(classPath), new ProgressLines(terminal.err()));
         if (!from.isEmpty()) {
@@ -121,6 +126,48 @@ final class GenerateCommand implements Callable<Integer> {
         List<Outcome> outcomes = check || dryRun ? plan.compare() : plan.write(force);
         print(outcomes, generator.leftOut());
         return exitCode(outcomes);
+    }
+
+    private void refuseWrongUse() {
+        OutputFile.refuseNoFolder(spec, into);
+        refuseTogether(check && dryRun, "--check", "--dry-run");
+        refuseTogether(check && force, "--check", "--force");
+        refuseTogether(dryRun && force, "--dry-run", "--force");
+        if (!packageName.isEmpty() && !SourceVersion.isName(packageName)) {
+            throw new ParameterException(
+                    spec.commandLine(),
+                    "--package=" + packageName + " is no name of a package: give one such as dev.observatory.doubles.");
+        }
+        if (only.isBlank()) {
+            throw new ParameterException(spec.commandLine(), "--only names no type: give names, or leave it out.");
+        }
+        for (Path place : paths(classPath)) {
+            if (!Files.exists(place)) {
+                throw new ParameterException(
+                        spec.commandLine(),
+                        "There is no " + place + ", which --class-path names. Give jars and folders.");
+            }
+            if (Files.isRegularFile(place) && !isJar(place)) {
+                throw new ParameterException(
+                        spec.commandLine(),
+                        place + ", which --class-path names, is no jar that can be read. Give jars and" + " folders.");
+            }
+        }
+    }
+
+    private void refuseTogether(boolean both, String one, String other) {
+        if (both) {
+            throw new ParameterException(
+                    spec.commandLine(), one + " and " + other + " contradict each other: give one of them.");
+        }
+    }
+
+    private static boolean isJar(Path file) {
+        try (ZipFile jar = new ZipFile(file.toFile())) {
+            return jar.size() >= 0;
+        } catch (IOException e) {
+            return false;
+        }
     }
 
     private Set<Style> chosenStyles() {

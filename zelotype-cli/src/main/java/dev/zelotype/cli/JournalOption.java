@@ -1,12 +1,23 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.journal.JournalException;
+import dev.zelotype.journal.JournalReader;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.Losses;
 import java.nio.file.Path;
+import java.util.function.Consumer;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
 
 /**
- * Where a command reads journals; the same for all that do.
+ * Where a command reads journals, and what it does about damaged ones; the same for all that do.
  */
 final class JournalOption {
+
+    @Spec(Spec.Target.MIXEE)
+    private CommandSpec spec;
 
     @Option(
             names = "--journal",
@@ -15,7 +26,30 @@ final class JournalOption {
             description = "The folder, or one file, of the journal. Default: ${DEFAULT-VALUE}.")
     private Path journal;
 
+    @Option(names = "--strict", description = "Refuses a journal of which anything cannot be read.")
+    private boolean strict;
+
+    /** A journal that no user named. */
+    static JournalOption of(Path folder) {
+        JournalOption option = new JournalOption();
+        option.journal = folder;
+        return option;
+    }
+
     Path path() {
         return journal;
+    }
+
+    /** Reads the journal; what could not be read is told, or refused. */
+    void read(Terminal terminal, Consumer<JournalScene> sink) {
+        if (journal.toString().isEmpty()) {
+            throw new ParameterException(
+                    spec.commandLine(), "--journal names no folder: give one, such as target/journal.");
+        }
+        Losses losses = JournalReader.read(journal, sink);
+        if (strict && !losses.isEmpty()) {
+            throw new JournalException(String.join(System.lineSeparator(), losses.lines()));
+        }
+        losses.lines().forEach(terminal.err()::println);
     }
 }

@@ -8,9 +8,12 @@ import java.io.UncheckedIOException;
 import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Help.Ansi.Style;
+import picocli.CommandLine.Help.ColorScheme;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
+import picocli.CommandLine.UnmatchedArgumentException;
 
 /**
  * The {@code zelotype} command.
@@ -56,11 +59,29 @@ public final class Main implements Runnable {
     static CommandLine commandLine(Terminal terminal) {
         CommandLine commandLine = new CommandLine(new Main(), new CommandFactory(terminal));
         commandLine.setUsageHelpWidth(100);
+        commandLine.setUsageHelpAutoWidth(true);
         commandLine.setOut(terminal.out());
         commandLine.setErr(terminal.err());
-        commandLine.setColorScheme(CommandLine.Help.defaultColorScheme(terminal.ansi()));
+        // Colours that can be read on white and on black.
+        commandLine.setColorScheme(new ColorScheme.Builder(terminal.ansi())
+                .commands(Style.bold)
+                .options(Style.bold, Style.fg_cyan)
+                .parameters(Style.fg_cyan)
+                .optionParams(Style.italic)
+                .build());
+        commandLine.setParameterExceptionHandler(Main::pointOut);
         commandLine.setExecutionExceptionHandler(Main::explain);
         return commandLine;
+    }
+
+    /** What is wrong with the arguments, in a line or two; who wants all of the help asks for it. */
+    private static int pointOut(ParameterException problem, String[] arguments) {
+        CommandLine commandLine = problem.getCommandLine();
+        PrintWriter err = commandLine.getErr();
+        err.println(problem.getMessage());
+        UnmatchedArgumentException.printSuggestions(problem, err);
+        err.println("For all options: " + commandLine.getCommandSpec().qualifiedName() + " --help");
+        return CommandLine.ExitCode.USAGE;
     }
 
     private static int explain(Exception problem, CommandLine commandLine, CommandLine.ParseResult parsed)

@@ -3,7 +3,11 @@ package dev.zelotype.cli;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParameterException;
 
 /**
  * What commands write for their users.
@@ -16,7 +20,36 @@ final class OutputFile {
         try {
             WholeFiles.write(file, content);
         } catch (IOException e) {
-            throw new UncheckedIOException(file + " cannot be written: " + e.getMessage(), e);
+            throw new UncheckedIOException(file + " cannot be written: " + WholeFiles.reason(e) + ".", e);
+        }
+    }
+
+    /** Refuses what cannot be a file to write. */
+    static void refuseFolder(CommandSpec spec, @Nullable Path into) {
+        if (into == null) {
+            return;
+        }
+        if (into.toString().isBlank()) {
+            throw new ParameterException(spec.commandLine(), "--into names no file: give one, or leave it out.");
+        }
+        if (Files.isDirectory(into)) {
+            throw new ParameterException(
+                    spec.commandLine(),
+                    "--into=" + into + " is a folder: give the file to write, such as " + into.resolve("out") + ".");
+        }
+    }
+
+    /** Refuses what cannot be a folder to write into. */
+    static void refuseNoFolder(CommandSpec spec, Path into) {
+        if (into.toString().isBlank()) {
+            throw new ParameterException(spec.commandLine(), "--into names no folder: give one.");
+        }
+        if (into.toAbsolutePath().normalize().getFileName() == null) {
+            throw new ParameterException(
+                    spec.commandLine(), "--into=" + into + " is the root of all files: give a folder of your own.");
+        }
+        if (Files.exists(into) && !Files.isDirectory(into)) {
+            throw new ParameterException(spec.commandLine(), "--into=" + into + " is a file: give a folder.");
         }
     }
 }

@@ -1,12 +1,13 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.journal.JournalReader;
 import dev.zelotype.report.site.Site;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
 
 /**
  * Writes a site about a test run.
@@ -27,6 +28,9 @@ import picocli.CommandLine.Option;
 final class ReportCommand implements Callable<Integer> {
 
     private final Terminal terminal;
+
+    @Spec
+    private CommandSpec spec;
 
     @Mixin
     private JournalOption journal = new JournalOption();
@@ -51,19 +55,20 @@ final class ReportCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Path page = write(terminal, journal.path(), into, title);
+        OutputFile.refuseNoFolder(spec, into);
+        Path page = write(terminal, journal, into, title);
         terminal.out().println("written: " + page);
         return 0;
     }
 
     /** Writes the site of a journal; nothing of it stays if it is interrupted. */
-    static Path write(Terminal terminal, Path journal, Path into, String title) {
+    static Path write(Terminal terminal, JournalOption journal, Path into, String title) {
         ProgressLines progress = new ProgressLines(terminal.err());
         try (Site site = new Site(into, title)) {
             Thread cleaning = new Thread(site::close);
             Runtime.getRuntime().addShutdownHook(cleaning);
             int[] tests = {0};
-            JournalReader.read(journal, scene -> {
+            journal.read(terminal, scene -> {
                 site.add(scene);
                 progress.reached("tests read", ++tests[0]);
             });

@@ -1,7 +1,6 @@
 package dev.zelotype.cli;
 
 import dev.zelotype.doubles.Role;
-import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.site.Site;
 import dev.zelotype.report.story.Mermaid;
@@ -44,6 +43,7 @@ import picocli.CommandLine.Spec;
 final class StoryCommand implements Callable<Integer> {
 
     private static final int WIDTH = 100;
+    private static final int MOST_DRAWN = 400;
     private static final int MOST_NAMED = 20;
 
     private final Terminal terminal;
@@ -92,7 +92,7 @@ final class StoryCommand implements Callable<Integer> {
         List<JournalScene> found = new ArrayList<>();
         List<String> names = new ArrayList<>();
         boolean many = format.equals("text") || format.equals("mermaid");
-        JournalReader.read(journal.path(), scene -> {
+        journal.read(terminal, scene -> {
             if (fits(scene)) {
                 names.add(scene.test() + "  " + scene.title());
                 if (many && into == null) {
@@ -127,10 +127,12 @@ final class StoryCommand implements Callable<Integer> {
             throw new ParameterException(
                     spec.commandLine(), "There is no outcome '" + outcome + "': give passed, failed or aborted.");
         }
-        if (!calls.matches("|\\d{1,9}-\\d{1,9}")) {
+        if (!calls.matches("|\\d{1,9}-\\d{1,9}") || !calls.isEmpty() && (first() < 1 || last() < first())) {
             throw new ParameterException(
-                    spec.commandLine(), "--calls=" + calls + " is no range: give two numbers, such as 100-140.");
+                    spec.commandLine(),
+                    "--calls=" + calls + " is no range: give two numbers, the smaller one first, such as 100-140.");
         }
+        OutputFile.refuseFolder(spec, into);
         if (format.equals("png") && into == null) {
             throw new ParameterException(spec.commandLine(), "A png is not for terminals: give a file with --into.");
         }
@@ -156,20 +158,40 @@ final class StoryCommand implements Callable<Integer> {
         return text.toLowerCase(Locale.ROOT).contains(part.toLowerCase(Locale.ROOT));
     }
 
+    private int first() {
+        return Integer.parseInt(calls.split("-")[0]);
+    }
+
+    private int last() {
+        return Integer.parseInt(calls.split("-")[1]);
+    }
+
     private Story story(JournalScene scene) {
         Story story = Story.of(scene);
         if (!calls.isEmpty()) {
-            String[] ends = calls.split("-");
-            story = story.cut(Integer.parseInt(ends[0]), Integer.parseInt(ends[1]));
+            int all = scene.conversation().calls().size();
+            if (first() > all) {
+                throw new ParameterException(
+                        spec.commandLine(),
+                        "--calls=" + calls + " lies beyond the end: the test made " + all + " calls.");
+            }
+            story = story.cut(first(), last());
         }
         return unfold ? story : story.folded();
     }
 
     private byte[] content(List<JournalScene> scenes) {
         Story first = story(scenes.get(0));
+        boolean drawn = format.equals("svg") || format.equals("png");
+        if (drawn && first.items().size() > MOST_DRAWN) {
+            throw new ParameterException(
+                    spec.commandLine(),
+                    "The story has " + scenes.get(0).conversation().calls().size()
+                            + " calls, more than can be looked at in a picture. Draw some, such as --calls 1-100.");
+        }
         if (format.equals("html")) {
             return Site.storyPage(first).getBytes(StandardCharsets.UTF_8);
-        } else if (format.equals("svg") || format.equals("png")) {
+        } else if (drawn) {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             Picture.draw(first, Picture.Format.valueOf(format.toUpperCase(Locale.ROOT)), out);
             return out.toByteArray();

@@ -82,7 +82,7 @@ final class OutputFolder {
                     .sorted()
                     .toList();
         } catch (IOException e) {
-            throw new GenerateException("The folder " + folder + " cannot be read: " + e + ".");
+            throw new GenerateException("The folder " + folder + " cannot be read: " + WholeFiles.reason(e) + ".");
         }
     }
 
@@ -96,7 +96,7 @@ final class OutputFolder {
         try {
             WholeFiles.write(file, withHeader(source).getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
-            throw new GenerateException(file + " cannot be written: " + e + ".");
+            throw new GenerateException(file + " cannot be written: " + WholeFiles.reason(e) + ".");
         }
     }
 

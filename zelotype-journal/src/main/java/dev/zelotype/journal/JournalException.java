@@ -9,6 +9,15 @@ public final class JournalException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
+    /**
+     * A problem that whoever reads a journal has found.
+     *
+     * @param message what is wrong and what to do
+     */
+    public JournalException(String message) {
+        super(message);
+    }
+
     JournalException(String message, @Nullable Throwable cause) {
         super(message, cause);
     }

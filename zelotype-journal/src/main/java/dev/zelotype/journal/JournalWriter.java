@@ -8,8 +8,14 @@ import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.TestStatement;
 import java.io.IOException;
 import java.io.StringWriter;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.HashSet;
@@ -38,32 +44,25 @@ public final class JournalWriter {
     public static final String MASKED = "***";
 
     private final Path file;
-    private final @Nullable Pattern mask;
+    private final String run;
+    private final @Nullable Mask mask;
     private final JsonFactory json = new JsonFactory();
     private final Set<String> typesWritten = new HashSet<>();
     private int scenes;
+    private int missing;
+    private String whyMissing = "";
 
     /**
-     * Prepares a file in a folder, which is made if it is missing.
+     * Prepares a file in a folder, which is made with the first scene if it is missing.
      *
      * @param folder where the journal goes
      * @param mask what no value, failure, note or title may show: each match is written as {@value #MASKED}; null to
      *     show everything
-     * @throws JournalException if the folder cannot be written to
      */
     public JournalWriter(Path folder, @Nullable Pattern mask) {
-        this.mask = mask;
-        file = folder.resolve("zelotype-" + ProcessHandle.current().pid() + "-"
-                + UUID.randomUUID().toString().substring(0, 8) + ".jsonl");
-        try {
-            Files.createDirectories(folder);
-            append("{\"journal\":" + VERSION + "}\n");
-        } catch (IOException e) {
-            throw new JournalException(
-                    "No journal can be written to " + folder.toAbsolutePath() + ": " + e
-                            + ". Give a folder that can be written to as zelotype.journal.",
-                    e);
-        }
+        this.mask = mask == null ? null : new Mask(mask);
+        run = ProcessHandle.current().pid() + "-" + UUID.randomUUID().toString().substring(0, 8);
+        file = folder.resolve("zelotype-" + run + ".jsonl");
     }
 
     /**
@@ -76,17 +75,32 @@ public final class JournalWriter {
     }
 
     /**
-     * Adds a scene.
+     * Adds a scene: whole, or not at all. What could not be written before is told as soon as something can be.
      *
      * @param scene the scene
-     * @throws JournalException if it cannot be written
+     * @throws JournalException if it cannot be written; the file stays as it was before
      */
     public synchronized void write(JournalScene scene) {
         int id = ++scenes;
         StringWriter lines = new StringWriter();
+        boolean fresh = !Files.exists(file);
+        Set<String> types = fresh ? new HashSet<>() : new HashSet<>(typesWritten);
         try {
+            if (fresh) {
+                line(lines, out -> {
+                    out.writeNumberField("journal", VERSION);
+                    out.writeStringField("run", run);
+                });
+            }
+            if (missing > 0) {
+                int lost = missing;
+                line(lines, out -> {
+                    out.writeNumberField("missing", lost);
+                    out.writeStringField("why", masked(whyMissing));
+                });
+            }
             for (DoubledType type : scene.conversation().types()) {
-                if (typesWritten.add(type.name())) {
+                if (types.add(type.name())) {
                     typeLine(lines, type);
                 }
             }
@@ -98,14 +112,50 @@ public final class JournalWriter {
                 statementLine(lines, id, statement);
             }
             endLine(lines, id, scene);
-            append(lines.toString());
+            append(lines.toString().getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
-            throw new JournalException("The journal " + file + " cannot be written: " + e + ".", e);
+            missing++;
+            whyMissing = reason(e);
+            throw new JournalException(
+                    "The journal " + file.toAbsolutePath() + " cannot be written: " + whyMissing
+                            + ". Give a folder that can be written to as zelotype.journal.",
+                    e);
+        }
+        missing = 0;
+        typesWritten.clear();
+        typesWritten.addAll(types);
+    }
+
+    private void append(byte[] lines) throws IOException {
+        Files.createDirectories(file.toAbsolutePath().getParent());
+        try (FileChannel channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            long before = channel.size();
+            try {
+                channel.position(before);
+                ByteBuffer rest = ByteBuffer.wrap(lines);
+                while (rest.hasRemaining()) {
+                    channel.write(rest);
+                }
+            } catch (IOException e) {
+                channel.truncate(before);
+                throw e;
+            }
         }
     }
 
-    private void append(String text) throws IOException {
-        Files.write(file, text.getBytes(StandardCharsets.UTF_8), StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+    /** Why a file cannot be read or written, in the words of people. */
+    static String reason(Exception e) {
+        Throwable cause = e.getCause() instanceof IOException inner ? inner : e;
+        if (cause instanceof NoSuchFileException) {
+            return "there is no " + cause.getMessage();
+        } else if (cause instanceof AccessDeniedException) {
+            return "access to " + cause.getMessage() + " is denied";
+        } else if (cause instanceof FileAlreadyExistsException) {
+            return cause.getMessage() + " is a file";
+        } else if (cause instanceof FileSystemException system && system.getReason() != null) {
+            return system.getReason();
+        }
+        return cause.getMessage() == null ? cause.getClass().getSimpleName() : cause.getMessage();
     }
 
     private interface Fields {
@@ -124,16 +174,16 @@ public final class JournalWriter {
     private void sceneLine(StringWriter lines, int id, JournalScene scene) throws IOException {
         line(lines, out -> {
             out.writeNumberField("scene", id);
-            out.writeStringField("test", scene.test());
+            out.writeStringField("test", masked(scene.test()));
             out.writeStringField("title", masked(scene.title()));
             out.writeStringField("group", masked(scene.group()));
-            out.writeStringField("subject", scene.conversation().subject());
+            out.writeStringField("subject", masked(scene.conversation().subject()));
             out.writeArrayFieldStart("doubles");
             for (NamedDouble info : scene.conversation().doubles()) {
                 out.writeStartObject();
-                out.writeStringField("name", info.name());
+                out.writeStringField("name", masked(info.name()));
                 out.writeStringField("kind", info.kind().word());
-                out.writeStringField("type", info.type());
+                out.writeStringField("type", masked(info.type()));
                 out.writeEndObject();
             }
             out.writeEndArray();
@@ -144,15 +194,15 @@ public final class JournalWriter {
         line(lines, out -> {
             out.writeNumberField("call", call.number());
             out.writeNumberField("scene", id);
-            out.writeStringField("from", call.caller());
-            out.writeStringField("to", call.receiver());
-            out.writeStringField("method", call.signature());
+            out.writeStringField("from", masked(call.caller()));
+            out.writeStringField("to", masked(call.receiver()));
+            out.writeStringField("method", masked(call.signature()));
             strings(out, "arguments", call.arguments());
             out.writeStringField("answer", masked(call.answer()));
             out.writeStringField("outcome", call.ending().word());
             out.writeStringField("role", call.role().word());
-            out.writeStringField("thread", call.thread());
-            out.writeStringField("file", call.file());
+            out.writeStringField("thread", masked(call.thread()));
+            out.writeStringField("file", masked(call.file()));
             out.writeNumberField("line", call.line());
             out.writeNumberField("micros", call.micros());
             if (call.tookMicros() >= 0) {
@@ -163,10 +213,10 @@ public final class JournalWriter {
 
     private void typeLine(StringWriter lines, DoubledType type) throws IOException {
         line(lines, out -> {
-            out.writeStringField("type", type.name());
+            out.writeStringField("type", masked(type.name()));
             out.writeArrayFieldStart("methods");
             for (String method : type.methods()) {
-                out.writeString(method);
+                out.writeString(masked(method));
             }
             out.writeEndArray();
         });
@@ -176,8 +226,8 @@ public final class JournalWriter {
         line(lines, out -> {
             out.writeStringField("statement", statement.verb().word());
             out.writeNumberField("scene", id);
-            out.writeStringField("to", statement.receiver());
-            out.writeStringField("method", statement.signature());
+            out.writeStringField("to", masked(statement.receiver()));
+            out.writeStringField("method", masked(statement.signature()));
             out.writeStringField("text", masked(statement.text()));
             out.writeNumberField("min", statement.min());
             if (statement.max() != Integer.MAX_VALUE) {
@@ -188,12 +238,12 @@ public final class JournalWriter {
             out.writeNumberField("parameters", statement.parameters());
             out.writeNumberField("pinned", statement.pinned());
             out.writeNumberField("order", statement.order());
-            out.writeStringField("place", statement.place());
+            out.writeStringField("place", masked(statement.place()));
         });
     }
 
     private String masked(String text) {
-        return mask == null ? text : mask.matcher(text).replaceAll(MASKED);
+        return mask == null ? text : mask.apply(text);
     }
 
     private void endLine(StringWriter lines, int id, JournalScene scene) throws IOException {

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,6 +25,7 @@ import org.jspecify.annotations.Nullable;
 public final class TestScene {
 
     private static final Map<Path, JournalWriter> WRITERS = new ConcurrentHashMap<>();
+    private static final AtomicBoolean WARNED = new AtomicBoolean();
 
     private final TestSettings settings;
     private final Name name;
@@ -37,6 +39,7 @@ public final class TestScene {
                 .inTest(name.testClass)
                 // What a journal tells must be what was so at the time of the call.
                 .keepingDetails(settings.journal() != null)
+                .masking(settings.mask())
                 .open();
     }
 
@@ -154,19 +157,33 @@ public final class TestScene {
         if (folder == null) {
             return;
         }
-        WRITERS.computeIfAbsent(folder, missing -> new JournalWriter(missing, settings.mask()))
-                .write(JournalScene.of(name.testClass.getName() + "#" + name.method, conversation)
-                        .title(name.title)
-                        .group(name.group)
-                        .ended(
-                                failure == null ? Outcome.PASSED : aborted ? Outcome.ABORTED : Outcome.FAILED,
-                                firstLine(failure))
-                        .build());
+        JournalScene scene = JournalScene.of(name.testClass.getName() + "#" + name.method, conversation)
+                .title(name.title)
+                .group(name.group)
+                .ended(
+                        failure == null ? Outcome.PASSED : aborted ? Outcome.ABORTED : Outcome.FAILED,
+                        firstLine(failure))
+                .build();
+        try {
+            WRITERS.computeIfAbsent(folder, missing -> new JournalWriter(missing, settings.mask()))
+                    .write(scene);
+        } catch (JournalException e) {
+            // A test that passed does not fail because its journal cannot be kept; but somebody should know.
+            if (WARNED.compareAndSet(false, true)) {
+                System.getLogger(TestScene.class.getName()).log(System.Logger.Level.WARNING, e.getMessage());
+            }
+        }
     }
 
     private static String firstLine(@Nullable Throwable failure) {
-        return failure == null
-                ? ""
-                : String.valueOf(failure.getMessage()).lines().findFirst().orElse("");
+        if (failure == null) {
+            return "";
+        }
+        try {
+            return String.valueOf(failure.getMessage()).lines().findFirst().orElse("");
+        } catch (Throwable e) {
+            return failure.getClass().getName() + " (its message cannot be told: "
+                    + e.getClass().getName() + ")";
+        }
     }
 }

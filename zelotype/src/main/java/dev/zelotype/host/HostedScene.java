@@ -2,9 +2,11 @@ package dev.zelotype.host;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
+import dev.zelotype.engine.explain.Mask;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.scene.SceneState;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -87,6 +89,19 @@ public final class HostedScene {
         }
 
         /**
+         * Says what no text may show that Zelotype writes or attaches: failures, conversations and journals alike. It counts
+         * for the whole JVM from now on.
+         *
+         * @param hidden matches what is shown as {@code ***}; null for nothing
+         * @return this
+         */
+        @SuppressWarnings("exports")
+        public Opening masking(@Nullable Pattern hidden) {
+            Mask.set(hidden);
+            return this;
+        }
+
+        /**
          * Opens the scene, current on this thread until it is closed.
          *
          * @return the scene
@@ -132,12 +147,20 @@ public final class HostedScene {
      * @param failure why the test failed
      */
     public void attachConversation(Throwable failure) {
-        boolean toldAlready = String.valueOf(failure.getMessage()).contains("\n  Conversation (");
-        if (!toldAlready && !state.calls().isEmpty()) {
+        if (!tellsConversation(failure) && !state.calls().isEmpty()) {
             List<String> notes = state.notes();
             failure.addSuppressed(new ConversationOfTheTest(scene.conversationText()
                     + (notes.isEmpty() ? "" : "\nSupposed, but not needed by any call\n")
-                    + String.join("\n", notes)));
+                    + Mask.apply(String.join("\n", notes))));
+        }
+    }
+
+    private static boolean tellsConversation(Throwable failure) {
+        try {
+            return String.valueOf(failure.getMessage()).contains("\n  Conversation (");
+        } catch (RuntimeException | Error e) {
+            // A message that cannot be told tells nothing.
+            return false;
         }
     }
 

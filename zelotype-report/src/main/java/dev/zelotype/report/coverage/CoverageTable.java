@@ -28,11 +28,17 @@ public final class CoverageTable {
     public static String csv(List<Row> rows) {
         StringBuilder out = new StringBuilder("type,method,supposed,expected,verified,called\n");
         for (Row row : rows) {
-            out.append(row.type()).append(",\"").append(row.method()).append("\",");
+            out.append(cell(row.type())).append(',').append(cell(row.method())).append(',');
             out.append(row.supposed()).append(',').append(row.expected()).append(',');
             out.append(row.verified()).append(',').append(row.called()).append('\n');
         }
         return out.toString();
+    }
+
+    /** A cell of text by RFC 4180; one that a spreadsheet would take for a formula is kept from running. */
+    private static String cell(String text) {
+        String safe = !text.isEmpty() && "=+-@\t\r".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
+        return '"' + safe.replace("\"", "\"\"") + '"';
     }
 
     /**

@@ -87,6 +87,8 @@ final class SiteFolder {
 
     private ReportException failed(IOException e) {
         return new ReportException(
-                "The report cannot be written to " + target + ": " + e + ". Give a folder that can be written to.", e);
+                "The report cannot be written to " + target + ": " + WholeFiles.reason(e)
+                        + ". Give a folder that can be written to.",
+                e);
     }
 }

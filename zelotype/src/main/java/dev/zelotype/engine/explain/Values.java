@@ -46,7 +46,7 @@ public final class Values {
         }
         try {
             return depth == 0 ? "..." : printOther(value, depth);
-        } catch (Exception | LinkageError | StackOverflowError | AssertionError e) {
+        } catch (Throwable e) {
             return typeName(value.getClass()) + " (its toString threw " + typeName(e.getClass()) + ")";
         }
     }
@@ -126,13 +126,15 @@ public final class Values {
         return name.isEmpty() ? type.getName().substring(type.getName().lastIndexOf('.') + 1) : name;
     }
 
-    private static String quote(String text, char mark) {
+    private static String quote(String original, char mark) {
+        String text = Mask.apply(original);
         String shown = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
         String quoted = mark + visible(shown, mark) + mark;
         return text.length() > LONGEST ? quoted + "... (" + text.length() + " characters)" : quoted;
     }
 
-    private static String plain(String text) {
+    private static String plain(String original) {
+        String text = Mask.apply(original);
         String shown = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
         return visible(shown, '\0') + (text.length() > LONGEST ? "... (" + text.length() + " characters)" : "");
     }

@@ -11,6 +11,7 @@ import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Rows;
 import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Mask;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.statement.Order;
@@ -48,7 +49,7 @@ public final class ConversationView {
     }
 
     public static String textOf(SceneState scene) {
-        return String.join("\n", Rows.of(scene.calls()));
+        return Mask.apply(String.join("\n", Rows.of(scene.calls())));
     }
 
     private static RecordedCall recorded(Call call) {

@@ -1,0 +1,198 @@
+package dev.zelotype.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import picocli.CommandLine.Help.Ansi;
+
+/**
+ * Every wrong use is an error of exit code 2 that says in a line or two what was wrong and what to do, and writes nothing.
+ */
+class WrongUseTest {
+
+    private static final String FILE = "<file>";
+    private static final String FOLDER = "<folder>";
+
+    @TempDir
+    Path temporary;
+
+    /** Arguments, and a part of what is said about them. */
+    private record Wrong(List<String> arguments, String said) {
+
+        @Override
+        public String toString() {
+            return String.join(" ", arguments);
+        }
+    }
+
+    private static Wrong wrong(String said, String... arguments) {
+        return new Wrong(List.of(arguments), said);
+    }
+
+    static Stream<Wrong> wrong_uses() {
+        List<Wrong> all = new ArrayList<>(List.of(
+                wrong("Say what to do."),
+                wrong("Unmatched argument at index 0: 'nonsense'", "nonsense"),
+                wrong("There is no example 'surplus': give one of night-run, doubles", "demo", "surplus"),
+                wrong("Missing required option: '--into=FOLDER'", "report"),
+                wrong("Missing required option: '--into=FOLDER'", "generate"),
+                wrong("Say what to write doubles for", "generate", "--into", "x"),
+                wrong("contradict each other", "generate", "--into", "x", "--type", "a.B", "--check", "--force"),
+                wrong("contradict each other", "generate", "--into", "x", "--type", "a.B", "--check", "--dry-run"),
+                wrong("contradict each other", "generate", "--into", "x", "--type", "a.B", "--dry-run", "--force"),
+                wrong("A png is not for terminals", "story", "--format", "png"),
+                wrong("There is no type a.B", "generate", "--into", "x", "--type", "a.B"),
+                wrong("There is no file or folder no/such", "generate", "--into", "x", "--from", "no/such")));
+        for (String command : List.of("demo", "story", "coverage", "report", "generate")) {
+            all.add(wrong("Unknown option: '--nonsense'", command, "--into", "x", "--nonsense"));
+            all.add(wrong("Unknown option: '-x'", command, "--into", "x", "-x"));
+            all.add(wrong("Missing required parameter for option '--into'", command, "--into"));
+        }
+        for (String command : List.of("story", "coverage")) {
+            all.add(wrong("--into names no file", command, "--into", ""));
+            all.add(wrong("is a folder: give the file to write", command, "--into", FOLDER));
+            all.add(wrong("is a folder: give the file to write", command, "--into", "/"));
+            for (String format : List.of("gif", "TEXT", "xml", " ", "text,csv", "jsonl", "tex")) {
+                all.add(wrong("There is no format '" + format + "'", command, "--format", format));
+            }
+        }
+        for (String[] command :
+                new String[][] {{"demo"}, {"report"}, {"generate", "--type", "java.util.concurrent.Callable"}}) {
+            for (String[] into : new String[][] {
+                {"", "names no folder"},
+                {"/", "is the root of all files"},
+                {FILE, "is a file: give a folder"},
+                {"/..", "is the root of all files"}
+            }) {
+                List<String> arguments = new ArrayList<>(List.of(command));
+                arguments.addAll(List.of("--into", into[0]));
+                all.add(new Wrong(arguments, into[1]));
+            }
+        }
+        for (String command : List.of("story", "coverage", "report")) {
+            for (String[] journal : new String[][] {
+                {"", "--journal names no folder"},
+                {"no/such/place", "There is no journal in no/such/place"},
+                {FOLDER, "There is no journal in "}
+            }) {
+                List<String> arguments = new ArrayList<>(List.of(command, "--journal", journal[0]));
+                if (command.equals("report")) {
+                    arguments.addAll(List.of("--into", "x"));
+                }
+                all.add(new Wrong(arguments, journal[1]));
+            }
+        }
+        for (String share : List.of("-1", "101", "NaN", "Infinity", "-Infinity", "1e9")) {
+            all.add(wrong("is no share: give 0 to 100", "coverage", "--fail-under", share));
+        }
+        for (String share : List.of("many", "", "50%", "1,5")) {
+            all.add(wrong("Invalid value for option '--fail-under'", "coverage", "--fail-under", share));
+        }
+        for (String order : List.of("up", "", "names", "least,most")) {
+            all.add(wrong("There is no order '" + order + "'", "coverage", "--sort", order));
+        }
+        for (String calls : List.of(
+                "1to4",
+                "9-3",
+                "0-3",
+                "-3",
+                "3-",
+                "3",
+                "a-b",
+                "1-2-3",
+                "1 - 4",
+                "99999999999-4",
+                "-1--4",
+                "2-1",
+                "٣-٤")) {
+            all.add(wrong("is no range", "story", "--calls=" + calls));
+        }
+        for (String outcome : List.of("odd", "PASSED", "green", "passed,failed")) {
+            all.add(wrong("There is no outcome '" + outcome + "'", "story", "--outcome", outcome));
+        }
+        for (String style : List.of("mad", "stub,mad", "", "STUBS", "stub;spy")) {
+            all.add(wrong(
+                    "There is no style", "generate", "--type", "java.lang.Runnable", "--into", "x", "--style", style));
+        }
+        for (String name : List.of(
+                "../../x", "a-b", "int", "a..b", ".a", "a.", "a.class", "1a", "a b", "a/b", "/tmp", "a.1", "true",
+                "a;b")) {
+            all.add(wrong(
+                    "is no name of a package",
+                    "generate",
+                    "--type",
+                    "java.lang.Runnable",
+                    "--into",
+                    "x",
+                    "--package",
+                    name));
+        }
+        for (String path : List.of("no/such.jar", FOLDER + ":no/such", "nowhere")) {
+            all.add(wrong(
+                    "which --class-path names",
+                    "generate",
+                    "--type",
+                    "java.lang.Runnable",
+                    "--into",
+                    "x",
+                    "--class-path",
+                    path));
+        }
+        all.add(wrong(
+                "is no jar that can be read",
+                "generate",
+                "--type",
+                "java.lang.Runnable",
+                "--into",
+                "x",
+                "--class-path",
+                FILE));
+        for (String type :
+                List.of("java.lang.String", "java.util.concurrent.TimeUnit", "java.lang.Nothing", "Nothing", "*")) {
+            all.add(new Wrong(List.of("generate", "--into", "x", "--type", type), type.replace("*", "")));
+        }
+        return all.stream();
+    }
+
+    @Test
+    void there_are_at_least_a_hundred_and_twenty() {
+        assertThat(wrong_uses().map(Wrong::toString).distinct()).hasSizeGreaterThanOrEqualTo(120);
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void wrong_uses(Wrong wrong) throws IOException {
+        Path folder = Files.createDirectory(temporary.resolve("folder"));
+        Path file = Files.writeString(temporary.resolve("file"), "kept");
+        StringWriter out = new StringWriter();
+        StringWriter err = new StringWriter();
+        String[] arguments = wrong.arguments().stream()
+                .map(word -> word.replace(FOLDER, folder.toString()).replace(FILE, file.toString()))
+                .toArray(String[]::new);
+        int code = Main.commandLine(
+                        new Terminal(new PrintWriter(out, true), new PrintWriter(err, true), Ansi.OFF, true))
+                .execute(arguments);
+        assertThat(code).as(err.toString()).isEqualTo(2);
+        assertThat(err.toString())
+                .contains(wrong.said())
+                .doesNotContain("\tat ")
+                .doesNotContain("Exception")
+                .doesNotContain("Usage:");
+        assertThat(err.toString().lines().count()).as(err.toString()).isLessThanOrEqualTo(6);
+        assertThat(out.toString()).isEmpty();
+        assertThat(Path.of("x")).doesNotExist();
+        assertThat(folder).isEmptyDirectory();
+        assertThat(file).hasContent("kept");
+    }
+}

@@ -1,0 +1,174 @@
+package dev.zelotype.journal;
+
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonToken;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The fields of one line, each of the type that the format gives it.
+ */
+final class JournalFields {
+
+    private static final JsonFactory JSON = new JsonFactory();
+    private static final int DEEPEST = 8;
+
+    private final Map<?, ?> fields;
+    private final Map<String, String> words;
+
+    private JournalFields(Map<?, ?> fields, Map<String, String> words) {
+        this.fields = fields;
+        this.words = words;
+    }
+
+    /** A line that is not as the format says; the message tells what, in the words of the format. */
+    static final class Damaged extends Exception {
+        private static final long serialVersionUID = 1L;
+
+        Damaged(String message) {
+            super(message, null, false, false);
+        }
+    }
+
+    /** Reads a line; {@code words} keeps texts that come again and again once. */
+    static JournalFields parse(String line, Map<String, String> words) throws Damaged {
+        try (JsonParser parser = JSON.createParser(line)) {
+            parser.nextToken();
+            Object value = value(parser, 0);
+            if (!(value instanceof Map<?, ?> fields) || parser.nextToken() != null) {
+                throw new Damaged("it is no JSON object");
+            }
+            return new JournalFields(fields, words);
+        } catch (IOException e) {
+            throw new Damaged("it is no JSON object");
+        }
+    }
+
+    private static @Nullable Object value(JsonParser parser, int depth) throws IOException, Damaged {
+        JsonToken token = parser.currentToken();
+        if (token == null || depth > DEEPEST) {
+            throw new Damaged("it is no JSON object");
+        } else if (token == JsonToken.START_OBJECT) {
+            Map<String, @Nullable Object> fields = new LinkedHashMap<>();
+            while (parser.nextToken() != JsonToken.END_OBJECT) {
+                String name = parser.currentName();
+                parser.nextToken();
+                fields.put(name, value(parser, depth + 1));
+            }
+            return fields;
+        } else if (token == JsonToken.START_ARRAY) {
+            List<@Nullable Object> elements = new ArrayList<>();
+            while (parser.nextToken() != JsonToken.END_ARRAY) {
+                elements.add(value(parser, depth + 1));
+            }
+            return elements;
+        } else if (token == JsonToken.VALUE_NUMBER_INT) {
+            return parser.getNumberValue();
+        } else if (token == JsonToken.VALUE_TRUE || token == JsonToken.VALUE_FALSE) {
+            return parser.getBooleanValue();
+        }
+        return token == JsonToken.VALUE_NULL ? null : parser.getText();
+    }
+
+    boolean has(String name) {
+        return fields.containsKey(name);
+    }
+
+    String text(String name) throws Damaged {
+        if (!fields.containsKey(name)) {
+            return "";
+        }
+        if (fields.get(name) instanceof String text) {
+            return Visible.text(text);
+        }
+        throw new Damaged("\"" + name + "\" is no text");
+    }
+
+    /** A text that comes again and again, kept once. */
+    String word(String name) throws Damaged {
+        return words.computeIfAbsent(text(name), same -> same);
+    }
+
+    int number(String name) throws Damaged {
+        long number = count(name, 0);
+        if (number > Integer.MAX_VALUE) {
+            throw new Damaged("\"" + name + "\" is too large");
+        }
+        return (int) number;
+    }
+
+    /** A number of zero or more. */
+    long count(String name, long missing) throws Damaged {
+        if (!fields.containsKey(name)) {
+            return missing;
+        }
+        Object value = fields.get(name);
+        if ((value instanceof Integer || value instanceof Long) && ((Number) value).longValue() >= 0) {
+            return ((Number) value).longValue();
+        }
+        throw new Damaged("\"" + name + "\" is no number of zero or more");
+    }
+
+    boolean flag(String name) throws Damaged {
+        if (!fields.containsKey(name)) {
+            return false;
+        }
+        if (fields.get(name) instanceof Boolean flag) {
+            return flag;
+        }
+        throw new Damaged("\"" + name + "\" is neither true nor false");
+    }
+
+    List<String> texts(String name) throws Damaged {
+        List<String> texts = new ArrayList<>();
+        for (Object each : list(name)) {
+            if (!(each instanceof String text)) {
+                throw new Damaged("\"" + name + "\" holds something that is no text");
+            }
+            texts.add(Visible.text(text));
+        }
+        return texts;
+    }
+
+    List<JournalFields> objects(String name) throws Damaged {
+        List<JournalFields> objects = new ArrayList<>();
+        for (Object each : list(name)) {
+            if (!(each instanceof Map<?, ?> map)) {
+                throw new Damaged("\"" + name + "\" holds something that is no object");
+            }
+            objects.add(new JournalFields(map, words));
+        }
+        return objects;
+    }
+
+    private List<?> list(String name) throws Damaged {
+        if (!fields.containsKey(name)) {
+            return List.of();
+        }
+        if (fields.get(name) instanceof List<?> list) {
+            return list;
+        }
+        throw new Damaged("\"" + name + "\" is no list");
+    }
+
+    /** One of the words of an enum. */
+    <E extends Enum<E>> E word(String name, Class<E> type) throws Damaged {
+        Map<String, E> known = new HashMap<>();
+        for (E each : type.getEnumConstants()) {
+            known.put(each.name().toLowerCase(Locale.ROOT), each);
+        }
+        E found = known.get(text(name));
+        if (found == null) {
+            throw new Damaged("\"" + name + "\" is none of "
+                    + String.join(", ", known.keySet().stream().sorted().toList()));
+        }
+        return found;
+    }
+}

@@ -1,0 +1,65 @@
+package dev.zelotype.journal;
+
+import dev.zelotype.journal.JournalFields.Damaged;
+import java.io.BufferedInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/**
+ * The lines of a file as bytes first, so that one that is no text does not keep the others from being read.
+ */
+final class JournalLines implements AutoCloseable {
+
+    private static final int BUFFER = 1 << 16;
+    private static final String BYTE_ORDER_MARK = "\ufeff";
+
+    private final InputStream in;
+    private final ByteArrayOutputStream line = new ByteArrayOutputStream(BUFFER);
+    private boolean first = true;
+
+    JournalLines(Path file) throws IOException {
+        in = new BufferedInputStream(Files.newInputStream(file), BUFFER);
+    }
+
+    /** Goes to the next line; false at the end. */
+    boolean next() throws IOException {
+        line.reset();
+        int read = in.read();
+        if (read < 0) {
+            return false;
+        }
+        for (; read >= 0 && read != '\n'; read = in.read()) {
+            line.write(read);
+        }
+        return true;
+    }
+
+    String text() throws Damaged {
+        try {
+            String text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .onUnmappableCharacter(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(line.toByteArray()))
+                    .toString();
+            boolean marked = first && text.startsWith(BYTE_ORDER_MARK);
+            first = false;
+            return marked ? text.substring(1) : text;
+        } catch (CharacterCodingException e) {
+            first = false;
+            throw new Damaged("it is not in UTF-8");
+        }
+    }
+
+    @Override
+    public void close() throws IOException {
+        in.close();
+    }
+}

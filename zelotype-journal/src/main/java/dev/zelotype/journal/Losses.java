@@ -1,0 +1,77 @@
+package dev.zelotype.journal;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * For readers of journals: what could not be read, and why. For one thread.
+ */
+public final class Losses {
+
+    private static final int MOST_NAMED = 5;
+
+    private final Set<String> places = new LinkedHashSet<>();
+    private int scenes;
+    private int read;
+
+    Losses() {}
+
+    void sceneRead() {
+        read++;
+    }
+
+    void sceneLost(String place) {
+        scenes++;
+        places.add(place);
+    }
+
+    void note(String place) {
+        places.add(place);
+    }
+
+    /**
+     * Whether everything could be read.
+     *
+     * @return true if nothing is missing
+     */
+    public boolean isEmpty() {
+        return places.isEmpty();
+    }
+
+    /**
+     * How many scenes are missing.
+     *
+     * @return the number
+     */
+    public int scenes() {
+        return scenes;
+    }
+
+    /**
+     * What is missing, for people: how many scenes, and where with the reason.
+     *
+     * @return lines; none if nothing is missing
+     */
+    public List<String> lines() {
+        List<String> lines = new ArrayList<>();
+        if (places.isEmpty()) {
+            return lines;
+        }
+        int all = scenes + read;
+        lines.add(
+                scenes == 0
+                        ? "Something in the journal could not be read, but no scene is missing:"
+                        : scenes + (scenes == 1 ? " scene" : " scenes") + " of " + all + " could not be read:");
+        int named = 0;
+        for (String place : places) {
+            if (named++ == MOST_NAMED) {
+                lines.add("  and " + (places.size() - MOST_NAMED) + " more places");
+                break;
+            }
+            lines.add("  " + place);
+        }
+        return lines;
+    }
+}

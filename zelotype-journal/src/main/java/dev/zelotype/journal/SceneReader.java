@@ -1,0 +1,255 @@
+package dev.zelotype.journal;
+
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.Role;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.journal.JournalFields.Damaged;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Puts the lines of one file together to scenes. Scenes are written whole, one after the other, so a damaged line
+ * belongs to the scene that is open when it comes.
+ */
+final class SceneReader {
+
+    private final String file;
+    private final Consumer<JournalScene> sink;
+    private final Losses losses;
+    private final Set<String> runs;
+    private final Map<String, DoubledType> types = new HashMap<>();
+    private final Map<String, String> words = new HashMap<>();
+    private final Set<Integer> lostIds = new HashSet<>();
+    private @Nullable Open open;
+    private boolean any;
+
+    private static final class Open {
+        private final int id;
+        private final JournalFields head;
+        private final List<RecordedCall> calls = new ArrayList<>();
+        private final List<TestStatement> statements = new ArrayList<>();
+
+        Open(int id, JournalFields head) {
+            this.id = id;
+            this.head = head;
+        }
+    }
+
+    SceneReader(String file, Consumer<JournalScene> sink, Losses losses, Set<String> runs) {
+        this.file = file;
+        this.sink = sink;
+        this.losses = losses;
+        this.runs = runs;
+    }
+
+    /** Takes a line; false if the file is not to be read on. */
+    boolean take(String line, int number) throws Damaged {
+        JournalFields fields;
+        try {
+            fields = JournalFields.parse(line, words);
+        } catch (Damaged e) {
+            String whole = wholeLineIn(line);
+            if (whole == null) {
+                throw e;
+            }
+            // A line that was cut, with the next one written right behind it.
+            damaged(number, "it was cut off");
+            return take(whole, number);
+        }
+        if (number == 1 && !any) {
+            any = true;
+            return header(fields);
+        }
+        any = true;
+        line(fields, number);
+        return true;
+    }
+
+    private @Nullable String wholeLineIn(String line) {
+        for (int start = line.indexOf("{\"", 1); start > 0; start = line.indexOf("{\"", start + 1)) {
+            String rest = line.substring(start);
+            try {
+                JournalFields fields = JournalFields.parse(rest, words);
+                if (fields.has("scene") || fields.has("type") || fields.has("end") || fields.has("journal")) {
+                    return rest;
+                }
+            } catch (Damaged e) {
+                continue;
+            }
+        }
+        return null;
+    }
+
+    private boolean header(JournalFields fields) throws Damaged {
+        if (!fields.has("journal")) {
+            losses.note(file + ": it is no Zelotype journal, since its first line gives no version");
+            return false;
+        }
+        long version = fields.count("journal", 0);
+        if (version > JournalWriter.VERSION) {
+            throw new JournalException(
+                    "The journal " + file + " is of version " + version + ", but this Zelotype reads up to version "
+                            + JournalWriter.VERSION + ". Read it with the Zelotype that wrote it, or a newer one.",
+                    null);
+        }
+        String run = fields.text("run");
+        if (!run.isEmpty() && !runs.add(run)) {
+            losses.note(file + ": its scenes were read from another file already");
+            return false;
+        }
+        return true;
+    }
+
+    private void line(JournalFields fields, int number) throws Damaged {
+        if (fields.has("call")) {
+            Open scene = openFor(fields, number);
+            if (scene != null) {
+                scene.calls.add(call(fields));
+            }
+        } else if (fields.has("statement")) {
+            Open scene = openFor(fields, number);
+            if (scene != null) {
+                scene.statements.add(statement(fields));
+            }
+        } else if (fields.has("type")) {
+            String name = fields.text("type");
+            types.put(name, DoubledType.of(name, fields.texts("methods")));
+        } else if (fields.has("scene")) {
+            lose(number, "the scene before it has no end");
+            open = new Open(fields.number("scene"), fields);
+        } else if (fields.has("end")) {
+            end(fields, number);
+        } else if (fields.has("missing")) {
+            long missing = fields.count("missing", 0);
+            String why = fields.text("why");
+            for (long i = 0; i < missing; i++) {
+                losses.sceneLost(file + ":" + number + ": it could not be written: " + why);
+            }
+        }
+    }
+
+    private @Nullable Open openFor(JournalFields fields, int number) throws Damaged {
+        int id = fields.number("scene");
+        Open scene = open;
+        if (scene != null && scene.id == id) {
+            return scene;
+        }
+        orphan(id, number);
+        return null;
+    }
+
+    /** A scene of which the beginning is missing. */
+    private void orphan(int id, int number) {
+        if (lostIds.add(id)) {
+            losses.sceneLost(file + ":" + number + ": the beginning of its scene is missing");
+        }
+    }
+
+    /** A line that cannot be read costs the scene that is open. */
+    void damaged(int number, String why) {
+        any = true;
+        if (open == null) {
+            losses.note(file + ":" + number + ": " + why);
+        } else {
+            lose(number, why);
+        }
+    }
+
+    private void lose(int number, String why) {
+        Open lost = open;
+        if (lost != null) {
+            open = null;
+            if (lostIds.add(lost.id)) {
+                losses.sceneLost(file + ":" + number + ": " + why);
+            }
+        }
+    }
+
+    /** The file ends. */
+    void end(int lines) {
+        if (!any) {
+            losses.note(file + ": it is empty");
+        }
+        lose(lines, "the file ends in the middle of its scene");
+    }
+
+    private void end(JournalFields fields, int number) throws Damaged {
+        int id = fields.number("end");
+        Open scene = open;
+        if (scene == null || scene.id != id) {
+            orphan(id, number);
+            return;
+        }
+        JournalScene read = scene(scene, fields);
+        open = null;
+        losses.sceneRead();
+        sink.accept(read);
+    }
+
+    private RecordedCall call(JournalFields fields) throws Damaged {
+        return RecordedCall.builder()
+                .number(fields.number("call"))
+                .caller(fields.word("from"))
+                .receiver(fields.word("to"))
+                .signature(fields.word("method"))
+                .arguments(fields.texts("arguments"))
+                .answer(fields.text("answer"))
+                .ending(fields.word("outcome", Ending.class))
+                .role(fields.word("role", Role.class))
+                .thread(fields.word("thread"))
+                .file(fields.word("file"))
+                .line(fields.number("line"))
+                .micros(fields.count("micros", 0))
+                .tookMicros(fields.count("took", -1))
+                .build();
+    }
+
+    private TestStatement statement(JournalFields fields) throws Damaged {
+        return TestStatement.builder()
+                .verb(fields.word("statement", Verb.class))
+                .receiver(fields.word("to"))
+                .signature(fields.word("method"))
+                .text(fields.text("text"))
+                .min(fields.number("min"))
+                .max(fields.has("max") ? fields.number("max") : Integer.MAX_VALUE)
+                .found(fields.number("found"))
+                .query(fields.flag("query"))
+                .parameters(fields.number("parameters"))
+                .pinned(fields.number("pinned"))
+                .order(fields.number("order"))
+                .place(fields.word("place"))
+                .build();
+    }
+
+    private JournalScene scene(Open scene, JournalFields end) throws Damaged {
+        Conversation.Builder told = Conversation.builder().subject(scene.head.text("subject"));
+        Set<String> doubledTypes = new HashSet<>();
+        for (JournalFields one : scene.head.objects("doubles")) {
+            String type = one.word("type");
+            told.add(NamedDouble.of(one.text("name"), one.word("kind", Kind.class), type));
+            if (doubledTypes.add(type)) {
+                told.add(types.getOrDefault(type, DoubledType.of(type, List.of())));
+            }
+        }
+        scene.calls.forEach(told::add);
+        scene.statements.forEach(told::add);
+        end.texts("notes").forEach(told::note);
+        return JournalScene.of(scene.head.text("test"), told.build())
+                .title(scene.head.text("title"))
+                .group(scene.head.text("group"))
+                .ended(end.word("outcome", JournalScene.Outcome.class), end.text("failure"))
+                .build();
+    }
+}
