@@ -35,11 +35,24 @@ public final class JournalReader {
      * @throws JournalException if there is no journal, or it is of a newer version
      */
     public static Losses read(Path folderOrFile, Consumer<JournalScene> sink) {
+        return read(folderOrFile, sink, claim -> {});
+    }
+
+    /**
+     * As {@link #read(Path, Consumer)}, with the claims that were held against real objects.
+     *
+     * @param folderOrFile what to read
+     * @param sink is given each scene that could be read
+     * @param claims is given each claim that could be read
+     * @return what could not
+     * @throws JournalException if there is no journal, or it is of a newer version
+     */
+    public static Losses read(Path folderOrFile, Consumer<JournalScene> sink, Consumer<JournalClaim> claims) {
         List<Path> files = files(folderOrFile);
         Losses losses = new Losses();
         Set<String> runs = new HashSet<>();
         for (Path file : files) {
-            readFile(file, sink, losses, runs);
+            readFile(new SceneReader(file.getFileName().toString(), sink, claims, losses, runs), file, losses);
         }
         return losses;
     }
@@ -67,8 +80,7 @@ public final class JournalReader {
         return files;
     }
 
-    private static void readFile(Path file, Consumer<JournalScene> sink, Losses losses, Set<String> runs) {
-        SceneReader scenes = new SceneReader(file.getFileName().toString(), sink, losses, runs);
+    private static void readFile(SceneReader scenes, Path file, Losses losses) {
         int number = 0;
         try (JournalLines lines = new JournalLines(file)) {
             while (lines.next()) {

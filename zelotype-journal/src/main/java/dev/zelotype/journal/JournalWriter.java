@@ -82,9 +82,53 @@ public final class JournalWriter {
      */
     public synchronized void write(JournalScene scene) {
         int id = ++scenes;
-        StringWriter lines = new StringWriter();
         boolean fresh = !Files.exists(file);
         Set<String> types = fresh ? new HashSet<>() : new HashSet<>(typesWritten);
+        add(fresh, lines -> {
+            for (DoubledType type : scene.conversation().types()) {
+                if (types.add(type.name())) {
+                    typeLine(lines, type);
+                }
+            }
+            sceneLine(lines, id, scene);
+            for (RecordedCall call : scene.conversation().calls()) {
+                callLine(lines, id, call);
+            }
+            for (TestStatement statement : scene.conversation().statements()) {
+                statementLine(lines, id, statement);
+            }
+            endLine(lines, id, scene);
+        });
+        typesWritten.clear();
+        typesWritten.addAll(types);
+    }
+
+    /**
+     * Adds what came of a claim.
+     *
+     * @param claim the claim
+     * @throws JournalException if it cannot be written; the file stays as it was before
+     */
+    public synchronized void write(JournalClaim claim) {
+        add(
+                !Files.exists(file),
+                lines -> line(lines, out -> {
+                    out.writeStringField("claim", claim.isKept() ? "kept" : "broken");
+                    out.writeStringField("of", masked(claim.type()));
+                    out.writeStringField("method", masked(claim.signature()));
+                    out.writeStringField("text", masked(claim.text()));
+                    out.writeStringField("place", masked(claim.place()));
+                    out.writeStringField("real", masked(claim.real()));
+                    out.writeStringField("failure", masked(claim.failure()));
+                }));
+    }
+
+    private interface Lines {
+        void write(StringWriter lines) throws IOException;
+    }
+
+    private void add(boolean fresh, Lines content) {
+        StringWriter lines = new StringWriter();
         try {
             if (fresh) {
                 line(lines, out -> {
@@ -99,19 +143,7 @@ public final class JournalWriter {
                     out.writeStringField("why", masked(whyMissing));
                 });
             }
-            for (DoubledType type : scene.conversation().types()) {
-                if (types.add(type.name())) {
-                    typeLine(lines, type);
-                }
-            }
-            sceneLine(lines, id, scene);
-            for (RecordedCall call : scene.conversation().calls()) {
-                callLine(lines, id, call);
-            }
-            for (TestStatement statement : scene.conversation().statements()) {
-                statementLine(lines, id, statement);
-            }
-            endLine(lines, id, scene);
+            content.write(lines);
             append(lines.toString().getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             missing++;
@@ -122,8 +154,6 @@ public final class JournalWriter {
                     e);
         }
         missing = 0;
-        typesWritten.clear();
-        typesWritten.addAll(types);
     }
 
     private void append(byte[] lines) throws IOException {

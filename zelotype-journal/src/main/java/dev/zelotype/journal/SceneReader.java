@@ -27,6 +27,7 @@ final class SceneReader {
 
     private final String file;
     private final Consumer<JournalScene> sink;
+    private final Consumer<JournalClaim> claims;
     private final Losses losses;
     private final Set<String> runs;
     private final Map<String, DoubledType> types = new HashMap<>();
@@ -47,7 +48,9 @@ final class SceneReader {
         }
     }
 
-    SceneReader(String file, Consumer<JournalScene> sink, Losses losses, Set<String> runs) {
+    SceneReader(
+            String file, Consumer<JournalScene> sink, Consumer<JournalClaim> claims, Losses losses, Set<String> runs) {
+        this.claims = claims;
         this.file = file;
         this.sink = sink;
         this.losses = losses;
@@ -113,7 +116,15 @@ final class SceneReader {
     }
 
     private void line(JournalFields fields, int number) throws Damaged {
-        if (fields.has("call")) {
+        if (fields.has("claim")) {
+            JournalClaim.Builder claim = JournalClaim.of(fields.text("of"), fields.text("method"), fields.text("text"))
+                    .place(fields.text("place"))
+                    .real(fields.text("real"));
+            claims.accept(
+                    fields.text("claim").equals("broken")
+                            ? claim.broken(fields.text("failure")).build()
+                            : claim.build());
+        } else if (fields.has("call")) {
             Open scene = openFor(fields, number);
             if (scene != null) {
                 scene.calls.add(call(fields));

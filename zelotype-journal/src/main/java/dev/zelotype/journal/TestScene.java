@@ -2,14 +2,18 @@ package dev.zelotype.journal;
 
 import dev.zelotype.Scene;
 import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.host.HostedScene;
 import dev.zelotype.journal.JournalScene.Outcome;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -105,6 +109,39 @@ public final class TestScene {
     }
 
     /**
+     * The tests that rely on a supposition, as far as the journal tells by now.
+     *
+     * @param settings where the journal is
+     * @param claim the claim that says the same
+     * @return the tests' names; empty without a journal
+     */
+    public static List<String> relyingOn(TestSettings settings, JournalClaim claim) {
+        Path folder = settings.journal();
+        List<String> tests = new ArrayList<>();
+        if (folder == null || !Files.isDirectory(folder)) {
+            return tests;
+        }
+        try {
+            JournalReader.read(folder, scene -> {
+                if (scene.conversation().statements().stream().anyMatch(said -> isSame(said, claim))) {
+                    tests.add(scene.test());
+                }
+            });
+        } catch (JournalException e) {
+            // Without a journal that can be read nobody knows.
+            return List.of();
+        }
+        return tests;
+    }
+
+    private static boolean isSame(TestStatement said, JournalClaim claim) {
+        return said.verb() == Verb.SUPPOSED
+                && said.found() > 0
+                && said.signature().equals(claim.signature())
+                && said.place().equals(claim.place());
+    }
+
+    /**
      * The scene as the test sees it.
      *
      * @return the scene
@@ -153,8 +190,7 @@ public final class TestScene {
 
     private static void write(
             TestSettings settings, Name name, Conversation conversation, @Nullable Throwable failure, boolean aborted) {
-        Path folder = settings.journal();
-        if (folder == null) {
+        if (settings.journal() == null) {
             return;
         }
         JournalScene scene = JournalScene.of(name.testClass.getName() + "#" + name.method, conversation)
@@ -164,9 +200,25 @@ public final class TestScene {
                         failure == null ? Outcome.PASSED : aborted ? Outcome.ABORTED : Outcome.FAILED,
                         firstLine(failure))
                 .build();
+        keep(settings, writer -> writer.write(scene));
+    }
+
+    /**
+     * Adds what came of a claim to the journal, if there is one.
+     *
+     * @param settings whether there is a journal
+     * @param claim the claim
+     */
+    public static void keep(TestSettings settings, JournalClaim claim) {
+        if (settings.journal() != null) {
+            keep(settings, writer -> writer.write(claim));
+        }
+    }
+
+    private static void keep(TestSettings settings, Consumer<JournalWriter> what) {
         try {
-            WRITERS.computeIfAbsent(folder, missing -> new JournalWriter(missing, settings.mask()))
-                    .write(scene);
+            what.accept(
+                    WRITERS.computeIfAbsent(settings.journal(), folder -> new JournalWriter(folder, settings.mask())));
         } catch (JournalException e) {
             // A test that passed does not fail because its journal cannot be kept; but somebody should know.
             if (WARNED.compareAndSet(false, true)) {

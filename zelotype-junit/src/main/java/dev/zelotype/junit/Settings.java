@@ -4,6 +4,7 @@ import dev.zelotype.error.MisuseException;
 import dev.zelotype.journal.TestSettings;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.TreeSet;
@@ -27,6 +28,12 @@ final class Settings {
         WithDoubles annotation = annotation(context);
         return TestSettings.of(context::getConfigurationParameter)
                 .with(annotation.unused().length > 0 ? annotation.unused()[0] : null, annotation.lines());
+    }
+
+    /** What is set without a running test: by system properties or in the file. */
+    static TestSettings ofFile() {
+        Properties file = readFile();
+        return TestSettings.of(name -> Optional.ofNullable(System.getProperty(name, file.getProperty(name))));
     }
 
     private static WithDoubles annotation(ExtensionContext context) {

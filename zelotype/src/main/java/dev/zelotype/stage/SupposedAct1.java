@@ -56,4 +56,22 @@ public final class SupposedAct1<A extends @Nullable Object> extends Doing<Act1<A
         statement.where(description, condition);
         return this;
     }
+
+    /**
+     * Gives values for the free parameters, for claims that are held against a real object; a stub takes no notice of
+     * them. May be said several times.
+     *
+     * @param first a value of the first free parameter, or null
+     * @param more further ones, each an example of its own
+     * @return this statement, to go on with
+     */
+    @SafeVarargs
+    @SuppressWarnings("varargs")
+    public final SupposedAct1<A> forExample(@Nullable A first, @Nullable A... more) {
+        statement.forExample(first);
+        for (A each : more) {
+            statement.forExample(each);
+        }
+        return this;
+    }
 }

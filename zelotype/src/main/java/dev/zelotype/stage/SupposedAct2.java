@@ -59,4 +59,17 @@ public final class SupposedAct2<A extends @Nullable Object, B extends @Nullable 
         statement.where(description, condition);
         return this;
     }
+
+    /**
+     * Gives values for the free parameters, for claims that are held against a real object; a stub takes no notice of
+     * them. May be said several times.
+     *
+     * @param first a value of the first free parameter, or null
+     * @param second a value of the second free parameter, or null
+     * @return this statement, to go on with
+     */
+    public SupposedAct2<A, B> forExample(@Nullable A first, @Nullable B second) {
+        statement.forExample(first, second);
+        return this;
+    }
 }

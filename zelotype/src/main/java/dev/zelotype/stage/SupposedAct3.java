@@ -61,4 +61,18 @@ public final class SupposedAct3<A extends @Nullable Object, B extends @Nullable 
         statement.where(description, condition);
         return this;
     }
+
+    /**
+     * Gives values for the free parameters, for claims that are held against a real object; a stub takes no notice of
+     * them. May be said several times.
+     *
+     * @param first a value of the first free parameter, or null
+     * @param second a value of the second free parameter, or null
+     * @param third a value of the third free parameter, or null
+     * @return this statement, to go on with
+     */
+    public SupposedAct3<A, B, C> forExample(@Nullable A first, @Nullable B second, @Nullable C third) {
+        statement.forExample(first, second, third);
+        return this;
+    }
 }

@@ -71,4 +71,21 @@ public final class SupposedAct5<
         statement.where(description, condition);
         return this;
     }
+
+    /**
+     * Gives values for the free parameters, for claims that are held against a real object; a stub takes no notice of
+     * them. May be said several times.
+     *
+     * @param first a value of the first free parameter, or null
+     * @param second a value of the second free parameter, or null
+     * @param third a value of the third free parameter, or null
+     * @param fourth a value of the fourth free parameter, or null
+     * @param fifth a value of the fifth free parameter, or null
+     * @return this statement, to go on with
+     */
+    public SupposedAct5<A, B, C, D, E> forExample(
+            @Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth, @Nullable E fifth) {
+        statement.forExample(first, second, third, fourth, fifth);
+        return this;
+    }
 }

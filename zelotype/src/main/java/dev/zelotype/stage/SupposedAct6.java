@@ -79,4 +79,27 @@ public final class SupposedAct6<
         statement.where(description, condition);
         return this;
     }
+
+    /**
+     * Gives values for the free parameters, for claims that are held against a real object; a stub takes no notice of
+     * them. May be said several times.
+     *
+     * @param first a value of the first free parameter, or null
+     * @param second a value of the second free parameter, or null
+     * @param third a value of the third free parameter, or null
+     * @param fourth a value of the fourth free parameter, or null
+     * @param fifth a value of the fifth free parameter, or null
+     * @param sixth a value of the sixth free parameter, or null
+     * @return this statement, to go on with
+     */
+    public SupposedAct6<A, B, C, D, E, F> forExample(
+            @Nullable A first,
+            @Nullable B second,
+            @Nullable C third,
+            @Nullable D fourth,
+            @Nullable E fifth,
+            @Nullable F sixth) {
+        statement.forExample(first, second, third, fourth, fifth, sixth);
+        return this;
+    }
 }

@@ -4,6 +4,9 @@ import dev.zelotype.call.Act0;
 import dev.zelotype.call.AroundQuery0;
 import dev.zelotype.call.Query0;
 import dev.zelotype.engine.statement.Supposition;
+import java.util.Objects;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,5 +24,27 @@ public final class SupposedQuery0<R extends @Nullable Object> extends Answering<
     @SuppressWarnings("exports")
     public SupposedQuery0(Supposition statement) {
         super(statement);
+    }
+    /**
+     * Says how the answer is compared with that of a real object where {@code equals} does not serve, for claims that
+     * are held against one; a stub takes no notice of it.
+     *
+     * @param alike given the claimed value and the real one, says whether they are alike
+     * @return this statement, to go on with
+     */
+    @SuppressWarnings("unchecked")
+    public SupposedQuery0<R> comparedBy(BiPredicate<? super R, ? super R> alike) {
+        statement.comparedBy((BiPredicate<Object, Object>) alike);
+        return this;
+    }
+
+    /**
+     * As {@link #comparedBy(BiPredicate)}, by what is to be equal of both.
+     *
+     * @param key takes from a value what counts
+     * @return this statement, to go on with
+     */
+    public SupposedQuery0<R> comparedBy(Function<? super R, ?> key) {
+        return comparedBy((claimed, real) -> Objects.equals(key.apply(claimed), key.apply(real)));
     }
 }

@@ -6,6 +6,9 @@ import dev.zelotype.call.Query1;
 import dev.zelotype.call.Where1;
 import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
+import java.util.Objects;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -62,6 +65,24 @@ public final class SupposedQuery1<A extends @Nullable Object, R extends @Nullabl
     }
 
     /**
+     * Gives values for the free parameters, for claims that are held against a real object; a stub takes no notice of
+     * them. May be said several times.
+     *
+     * @param first a value of the first free parameter, or null
+     * @param more further ones, each an example of its own
+     * @return this statement, to go on with
+     */
+    @SafeVarargs
+    @SuppressWarnings("varargs")
+    public final SupposedQuery1<A, R> forExample(@Nullable A first, @Nullable A... more) {
+        statement.forExample(first);
+        for (A each : more) {
+            statement.forExample(each);
+        }
+        return this;
+    }
+
+    /**
      * Answers from a table: a call whose arguments the table does not list is not covered by this statement.
      *
      * @param table the answers by arguments; copied now
@@ -70,5 +91,27 @@ public final class SupposedQuery1<A extends @Nullable Object, R extends @Nullabl
     public Answering<Query1<A, R>, Act1<A>, AroundQuery1<A, R>, R> returnsFrom(Map<A, ? extends R> table) {
         statement.returnsFrom(table, arguments -> arguments[0]);
         return this;
+    }
+    /**
+     * Says how the answer is compared with that of a real object where {@code equals} does not serve, for claims that
+     * are held against one; a stub takes no notice of it.
+     *
+     * @param alike given the claimed value and the real one, says whether they are alike
+     * @return this statement, to go on with
+     */
+    @SuppressWarnings("unchecked")
+    public SupposedQuery1<A, R> comparedBy(BiPredicate<? super R, ? super R> alike) {
+        statement.comparedBy((BiPredicate<Object, Object>) alike);
+        return this;
+    }
+
+    /**
+     * As {@link #comparedBy(BiPredicate)}, by what is to be equal of both.
+     *
+     * @param key takes from a value what counts
+     * @return this statement, to go on with
+     */
+    public SupposedQuery1<A, R> comparedBy(Function<? super R, ?> key) {
+        return comparedBy((claimed, real) -> Objects.equals(key.apply(claimed), key.apply(real)));
     }
 }

@@ -7,6 +7,9 @@ import dev.zelotype.call.Query4;
 import dev.zelotype.call.Where4;
 import dev.zelotype.engine.statement.Supposition;
 import java.util.Map;
+import java.util.Objects;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -75,6 +78,22 @@ public final class SupposedQuery4<
     }
 
     /**
+     * Gives values for the free parameters, for claims that are held against a real object; a stub takes no notice of
+     * them. May be said several times.
+     *
+     * @param first a value of the first free parameter, or null
+     * @param second a value of the second free parameter, or null
+     * @param third a value of the third free parameter, or null
+     * @param fourth a value of the fourth free parameter, or null
+     * @return this statement, to go on with
+     */
+    public SupposedQuery4<A, B, C, D, R> forExample(
+            @Nullable A first, @Nullable B second, @Nullable C third, @Nullable D fourth) {
+        statement.forExample(first, second, third, fourth);
+        return this;
+    }
+
+    /**
      * Answers from a table: a call whose arguments the table does not list is not covered by this statement.
      *
      * @param table the answers by arguments; copied now
@@ -84,5 +103,27 @@ public final class SupposedQuery4<
             Map<Args4<A, B, C, D>, ? extends R> table) {
         statement.returnsFrom(table, arguments -> new Args4<>(arguments[0], arguments[1], arguments[2], arguments[3]));
         return this;
+    }
+    /**
+     * Says how the answer is compared with that of a real object where {@code equals} does not serve, for claims that
+     * are held against one; a stub takes no notice of it.
+     *
+     * @param alike given the claimed value and the real one, says whether they are alike
+     * @return this statement, to go on with
+     */
+    @SuppressWarnings("unchecked")
+    public SupposedQuery4<A, B, C, D, R> comparedBy(BiPredicate<? super R, ? super R> alike) {
+        statement.comparedBy((BiPredicate<Object, Object>) alike);
+        return this;
+    }
+
+    /**
+     * As {@link #comparedBy(BiPredicate)}, by what is to be equal of both.
+     *
+     * @param key takes from a value what counts
+     * @return this statement, to go on with
+     */
+    public SupposedQuery4<A, B, C, D, R> comparedBy(Function<? super R, ?> key) {
+        return comparedBy((claimed, real) -> Objects.equals(key.apply(claimed), key.apply(real)));
     }
 }

@@ -20,6 +20,7 @@ class ArchitectureTest {
             "dev.zelotype.host",
             "dev.zelotype",
             "dev.zelotype.stage",
+            "dev.zelotype.engine.claim",
             "dev.zelotype.engine.scene",
             "dev.zelotype.engine.statement",
             "dev.zelotype.engine.decide",

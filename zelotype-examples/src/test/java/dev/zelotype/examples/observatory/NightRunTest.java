@@ -9,13 +9,14 @@ import static dev.zelotype.Zelotype.verifyUntouched;
 import static dev.zelotype.doubles.Kind.MOCK;
 import static dev.zelotype.doubles.Kind.SPY;
 import static dev.zelotype.doubles.Kind.STUB;
+import static dev.zelotype.examples.observatory.CatalogClaims.HARROW;
+import static dev.zelotype.examples.observatory.CatalogClaims.QUILL;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayNameGeneration;
 import org.junit.jupiter.api.DisplayNameGenerator.ReplaceUnderscores;
@@ -24,9 +25,6 @@ import org.junit.jupiter.api.Test;
 @WithDoubles
 @DisplayNameGeneration(ReplaceUnderscores.class)
 class NightRunTest {
-
-    private static final SkyTarget HARROW = new SkyTarget("Harrow-2", 47);
-    private static final SkyTarget QUILL = new SkyTarget("Quill-9", 61);
 
     @StandIn(STUB)
     WeatherStation weather;
@@ -52,8 +50,7 @@ class NightRunTest {
     @BeforeEach
     void a_clear_night_over_two_targets() {
         suppose(weather::humidity).returns(40);
-        suppose(() -> catalog.find("Harrow-2")).returns(Optional.of(HARROW));
-        suppose(() -> catalog.find("Quill-9")).returns(Optional.of(QUILL));
+        CatalogClaims.claims(catalog);
         suppose(camera::expose).does((time, onFrame, onFailure) -> onFrame.accept(new Frame(12)));
         suppose(log::append).answers(entry -> entry.numbered(7));
     }

@@ -62,8 +62,7 @@ public final class Part {
     }
 
     /** The newest rule that covers a call; what was said around this scene counts last. */
-    @Nullable
-    Rule covering(DoubledMethod method, Object[] arguments) {
+    public @Nullable Rule covering(DoubledMethod method, Object[] arguments) {
         for (Part part = this; part != null; part = part.beneath()) {
             MethodState state = part.states[method.index()];
             Rule found = state == null ? null : state.covering(arguments);

@@ -4,6 +4,7 @@ import dev.zelotype.doubles.Verb;
 import dev.zelotype.engine.pattern.CallPattern;
 import java.lang.StackWalker.StackFrame;
 import java.util.Arrays;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +29,11 @@ public class Rule extends Said {
         longer[steps.length] = step;
         steps = longer;
         return longer.length == 1;
+    }
+
+    /** The answers, in their order; the last one stays. */
+    public final List<Step> steps() {
+        return List.of(steps);
     }
 
     /** Whether there is an answer, as what only demands a call need not have one. */

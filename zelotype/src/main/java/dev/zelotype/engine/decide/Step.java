@@ -3,6 +3,7 @@ package dev.zelotype.engine.decide;
 import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.error.MisuseException;
@@ -22,6 +23,20 @@ public sealed interface Step {
     /** Whether the real code answers. */
     default boolean isReal() {
         return false;
+    }
+
+    /** What it does, as the end of a sentence. */
+    default String said() {
+        if (this instanceof Value value) {
+            return "returns " + Values.print(value.value());
+        } else if (this instanceof Failing failing) {
+            return "fails with " + Values.print(failing.failure());
+        } else if (this instanceof Lookup) {
+            return "returns what a table lists";
+        } else if (this instanceof Acting) {
+            return "does what a lambda does";
+        }
+        return isReal() ? "calls the real code" : "answers what a lambda makes of it";
     }
 
     /** Gives a value back. */

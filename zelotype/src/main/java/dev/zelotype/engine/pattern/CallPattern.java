@@ -125,7 +125,7 @@ public final class CallPattern {
 
     /** What the free parameters stand for in a call, or null if the call is not covered. */
     public Object @Nullable [] free(Object[] arguments) {
-        Object[] free = open();
+        Object[] free = openValues();
         for (int i = 0; i < rules.length; i++) {
             if (!rules[i].covers(arguments[i], free)) {
                 return null;
@@ -139,7 +139,7 @@ public final class CallPattern {
         return free;
     }
 
-    private Object[] open() {
+    private Object[] openValues() {
         if (freeTypes.length == 0) {
             return NO_ARGUMENTS;
         }
@@ -151,7 +151,7 @@ public final class CallPattern {
     /** The numbers of the arguments that are not covered; empty if only the conditions say no. */
     public List<Integer> uncovered(Object[] arguments) {
         List<Integer> uncovered = new ArrayList<>();
-        Object[] free = open();
+        Object[] free = openValues();
         for (int i = 0; i < rules.length; i++) {
             if (!rules[i].covers(arguments[i], free)) {
                 uncovered.add(i);
@@ -162,7 +162,7 @@ public final class CallPattern {
 
     /** The conditions that say no to a call whose arguments are covered otherwise. */
     public List<Condition> unmet(Object[] arguments) {
-        Object[] free = open();
+        Object[] free = openValues();
         for (int i = 0; i < rules.length; i++) {
             if (!rules[i].covers(arguments[i], free)) {
                 return List.of();
@@ -229,6 +229,59 @@ public final class CallPattern {
             return copy;
         }
         return was;
+    }
+
+    /** How many free parameters have no value yet. */
+    public int open() {
+        boolean[] open = new boolean[freeTypes.length];
+        for (ArgumentRule rule : rules) {
+            markOpen(rule, open);
+        }
+        int count = 0;
+        for (boolean each : open) {
+            count += each ? 1 : 0;
+        }
+        return count;
+    }
+
+    private static void markOpen(ArgumentRule rule, boolean[] open) {
+        if (rule instanceof ArgumentRule.Free free) {
+            open[free.parameter()] = true;
+        } else if (rule instanceof ArgumentRule.Elements elements) {
+            for (ArgumentRule element : elements.rules()) {
+                markOpen(element, open);
+            }
+        }
+    }
+
+    /** The arguments of the call that the pattern means, with these values for its free parameters. */
+    public Object[] example(Object[] free) {
+        Object[] arguments = new Object[rules.length];
+        for (int i = 0; i < rules.length; i++) {
+            arguments[i] = example(rules[i], method.parameterTypes()[i], free);
+        }
+        return arguments;
+    }
+
+    private static @Nullable Object example(ArgumentRule rule, Class<?> type, Object[] free) {
+        if (rule instanceof ArgumentRule.Free parameter) {
+            Object value = free[parameter.parameter()];
+            return value == null || parameter.type() == parameter.passedAs()
+                    ? value
+                    : Widening.convert(value, parameter.passedAs());
+        } else if (rule instanceof ArgumentRule.Bound bound) {
+            Object value = bound.value();
+            return value == null || bound.free().type() == bound.free().passedAs()
+                    ? value
+                    : Widening.convert(value, bound.free().passedAs());
+        } else if (rule instanceof ArgumentRule.Elements elements) {
+            Object array = Array.newInstance(type.getComponentType(), elements.rules().length);
+            for (int i = 0; i < elements.rules().length; i++) {
+                Array.set(array, i, example(elements.rules()[i], type.getComponentType(), free));
+            }
+            return array;
+        }
+        return ((ArgumentRule.Literal) rule).value();
     }
 
     /** The pattern with a further condition. */

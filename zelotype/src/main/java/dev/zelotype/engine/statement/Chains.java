@@ -87,7 +87,7 @@ final class Chains {
         }
 
         @Override
-        boolean isOfTest() {
+        public boolean isOfTest() {
             return false;
         }
     }

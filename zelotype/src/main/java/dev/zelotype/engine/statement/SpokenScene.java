@@ -57,7 +57,7 @@ public class SpokenScene extends CallScene {
     }
 
     /** The statements left half said, each with its cure. */
-    protected final synchronized List<String> unfinished() {
+    public final synchronized List<String> unfinished() {
         List<String> texts = new ArrayList<>();
         unfinished.forEach((statement, cure) -> texts.add(statement + " is unfinished: " + cure + "."));
         return texts;

@@ -5,6 +5,7 @@ import dev.zelotype.call.Shape;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.Verb;
 import dev.zelotype.engine.decide.Count;
+import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Fitting;
 import dev.zelotype.engine.decide.KindRule;
 import dev.zelotype.engine.decide.Part;
@@ -12,11 +13,16 @@ import dev.zelotype.engine.decide.Rule;
 import dev.zelotype.engine.decide.Step;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.function.BiPredicate;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
@@ -25,7 +31,11 @@ import org.jspecify.annotations.Nullable;
  */
 public class Supposition extends Statement {
 
+    private static final String TUPLES = "dev.zelotype.call.Args";
+
     private final Rule rule;
+    private final List<Object[]> examples = new ArrayList<>();
+    private @Nullable BiPredicate<Object, Object> comparison;
 
     Supposition(Rule rule, Part part) {
         super(rule, part);
@@ -136,9 +146,45 @@ public class Supposition extends Statement {
             }
             Map<?, ?> copy = new HashMap<>(table);
             copy.values().forEach(this::value);
+            copy.keySet().forEach(listed -> examples.add(freeOf(listed)));
             narrow(pattern().where("the table lists it", free -> copy.containsKey(key.apply(free))));
             add(new Step.Lookup(copy, key));
         });
+    }
+
+    /** Gives values for the free parameters, for whoever holds the statement against a real object. */
+    public final void forExample(@Nullable Object... free) {
+        say(() -> {
+            pattern().refuseUnlessAllFreeHere();
+            examples.add(free);
+        });
+    }
+
+    /** Says how an answer is compared with that of a real object. */
+    public final void comparedBy(@Nullable BiPredicate<Object, Object> alike) {
+        say(() -> {
+            if (alike == null) {
+                throw new MisuseException("The comparison of " + this + " is null.", "give a lambda");
+            }
+            comparison = alike;
+        });
+    }
+
+    public final List<Object[]> examples() {
+        return List.copyOf(examples);
+    }
+
+    public final @Nullable BiPredicate<Object, Object> comparison() {
+        return comparison;
+    }
+
+    public final Rule rule() {
+        return rule;
+    }
+
+    /** The double that it speaks of. */
+    public final DoubleState about() {
+        return part().owner();
     }
 
     public final void callsReal() {
@@ -170,6 +216,22 @@ public class Supposition extends Statement {
         }
     }
 
+    /** The free parameters that a key of a table stands for: itself, or the parts of a tuple. */
+    private Object[] freeOf(@Nullable Object key) {
+        if (key == null || !(key instanceof Record) || !key.getClass().getName().startsWith(TUPLES)) {
+            return new Object[] {key};
+        }
+        List<Object> free = new ArrayList<>();
+        try {
+            for (RecordComponent part : key.getClass().getRecordComponents()) {
+                free.add(part.getAccessor().invoke(key));
+            }
+        } catch (ReflectiveOperationException e) {
+            throw Sneaky.rethrow(e);
+        }
+        return free.toArray();
+    }
+
     /** Makes the double heed this statement. */
     void takeEffect() {
         state().add(rule);
@@ -185,7 +247,7 @@ public class Supposition extends Statement {
     }
 
     /** Whether it was said by a statement of the test, and not only to carry a chain on. */
-    boolean isOfTest() {
+    public boolean isOfTest() {
         return true;
     }
 

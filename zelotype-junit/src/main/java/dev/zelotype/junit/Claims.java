@@ -1,0 +1,141 @@
+package dev.zelotype.junit;
+
+import dev.zelotype.Claim;
+import dev.zelotype.error.CheckFailure;
+import dev.zelotype.journal.JournalClaim;
+import dev.zelotype.journal.TestScene;
+import dev.zelotype.journal.TestSettings;
+import java.net.URI;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.function.ThrowingSupplier;
+
+/**
+ * For tests with JUnit: what tests suppose of a collaborator, held against a real one, each claim as a test of its own. What
+ * came of them is noted in the journal.
+ *
+ * <pre>{@code
+ * @TestFactory
+ * Stream<DynamicTest> the_real_catalog_keeps_the_claims() {
+ *     return Claims.of(TargetCatalog.class, CatalogClaims::claims).heldAgainst(() -> new FileCatalog(folder));
+ * }
+ * }</pre>
+ *
+ * <p>Immutable; safe for use from any thread. Nothing is null.
+ *
+ * @param <T> the collaborator's type
+ */
+public final class Claims<T> {
+
+    private static final int MOST_TESTS = 5;
+
+    private final dev.zelotype.Claims<T> claims;
+    private final Class<?> source;
+
+    private Claims(dev.zelotype.Claims<T> claims, Class<?> source) {
+        this.claims = claims;
+        this.source = source;
+    }
+
+    /**
+     * The claims of a method.
+     *
+     * @param type the collaborator's type
+     * @param claims says what is claimed of the double it is given, with {@code suppose(...)} only
+     * @param <T> the type
+     * @return the claims
+     */
+    public static <T> Claims<T> of(Class<T> type, Consumer<? super T> claims) {
+        return new Claims<>(dev.zelotype.Claims.of(type, claims), type);
+    }
+
+    /**
+     * Claims about static methods.
+     *
+     * @param claims says what is claimed
+     * @return the claims
+     */
+    public static Claims<Void> ofStatics(Runnable claims) {
+        return new Claims<>(dev.zelotype.Claims.ofStatics(claims), Claims.class);
+    }
+
+    /**
+     * A test for each claim.
+     *
+     * @param real makes a fresh real object for each test
+     * @return the tests, named as the claims are written
+     * @throws dev.zelotype.error.MisuseException if the method does anything but suppose, or nothing
+     */
+    public Stream<DynamicTest> heldAgainst(ThrowingSupplier<? extends T> real) {
+        TestSettings settings = Settings.ofFile();
+        return claims.each().stream()
+                .map(claim ->
+                        DynamicTest.dynamicTest(claim.name(), place(claim), () -> hold(claim, real.get(), settings)));
+    }
+
+    /**
+     * A test for each claim about static methods.
+     *
+     * @return the tests
+     */
+    public Stream<DynamicTest> heldAgainstRealCode() {
+        return heldAgainst(() -> null);
+    }
+
+    /**
+     * Holds all claims against one real object, without tests of their own.
+     *
+     * @param object the object
+     * @throws CheckFailure if any is broken; all that are broken are reported together
+     */
+    public void check(T object) {
+        claims.check(object);
+    }
+
+    /** Where tools lead who asks for the test. */
+    private URI place(Claim<T> claim) {
+        String[] parts = claim.place().split(":");
+        String name = source.getName().replaceAll("\\$.*", "");
+        return URI.create("class:" + name + (parts.length == 2 ? "?line=" + parts[1] : ""));
+    }
+
+    private void hold(Claim<T> claim, @Nullable T real, TestSettings settings) {
+        JournalClaim.Builder told = JournalClaim.of(claim.type(), claim.signature(), claim.text())
+                .place(claim.place())
+                .real(real == null ? claim.type() : real.getClass().getName());
+        try {
+            claim.hold(real);
+        } catch (CheckFailure e) {
+            JournalClaim broken = told.broken(firstDifference(e)).build();
+            TestScene.keep(settings, broken);
+            List<String> tests = TestScene.relyingOn(settings, broken);
+            if (tests.isEmpty()) {
+                throw e;
+            }
+            CheckFailure more = new CheckFailure(e.getMessage() + tests(tests), e.getCause());
+            more.setStackTrace(e.getStackTrace());
+            throw more;
+        }
+        TestScene.keep(settings, told.build());
+    }
+
+    private static String firstDifference(CheckFailure e) {
+        List<String> lines = e.getMessage().lines().map(String::strip).toList();
+        int at = lines.indexOf("Difference");
+        return at < 0 || at + 1 == lines.size() ? lines.get(0) : lines.get(at + 1);
+    }
+
+    private static String tests(List<String> tests) {
+        StringBuilder text = new StringBuilder("\n\n  Tests that rely on it");
+        tests.stream().limit(MOST_TESTS).forEach(test -> text.append("\n    ").append(test));
+        return tests.size() <= MOST_TESTS
+                ? text.toString()
+                : text.append("\n    and ")
+                        .append(tests.size() - MOST_TESTS)
+                        .append(" more")
+                        .toString();
+    }
+}

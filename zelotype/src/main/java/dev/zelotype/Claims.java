@@ -1,0 +1,100 @@
+package dev.zelotype;
+
+import dev.zelotype.engine.claim.ClaimSet;
+import dev.zelotype.error.CheckFailure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+
+/**
+ * For tests: what tests suppose of a collaborator, held against a real one, so that stub and real one agree. The same method
+ * sets up a stub in the subject's tests.
+ *
+ * <pre>{@code
+ * static void claims(TargetCatalog catalog) {
+ *     suppose(() -> catalog.find("Harrow-2")).returns(Optional.of(HARROW));
+ *     suppose(catalog::find).where("blank", String::isBlank).forExample("", " ").fails(new IllegalArgumentException());
+ * }
+ *
+ * TargetCatalog catalog = stub(TargetCatalog.class, CatalogClaims::claims);               // in the subject's tests
+ * Claims.of(TargetCatalog.class, CatalogClaims::claims).check(new FileCatalog(folder));    // in the collaborator's tests
+ * }</pre>
+ *
+ * <p>With JUnit, {@code dev.zelotype.junit.Claims} makes a test of each. Immutable; safe for use from any thread. Nothing is
+ * null.
+ *
+ * @param <T> the collaborator's type
+ */
+public final class Claims<T> {
+
+    private final ClaimSet set;
+
+    private Claims(ClaimSet set) {
+        this.set = set;
+    }
+
+    /**
+     * The claims of a method.
+     *
+     * @param type the collaborator's type
+     * @param claims says what is claimed of the double it is given, with {@code suppose(...)} only
+     * @param <T> the type
+     * @return the claims
+     */
+    public static <T> Claims<T> of(Class<T> type, Consumer<? super T> claims) {
+        return new Claims<>(new ClaimSet(type, collaborator -> claims.accept(type.cast(collaborator))));
+    }
+
+    /**
+     * Claims about static methods, such as {@code suppose(SiderealClock::zone).returns("UTC")}.
+     *
+     * @param claims says what is claimed
+     * @return the claims, to be held against nothing but the real methods
+     */
+    public static Claims<Void> ofStatics(Runnable claims) {
+        return new Claims<>(new ClaimSet(null, nobody -> claims.run()));
+    }
+
+    /**
+     * Each claim by itself.
+     *
+     * @return the claims, in the order they are said
+     * @throws dev.zelotype.error.MisuseException if the method does anything but suppose, or nothing
+     */
+    public List<Claim<T>> each() {
+        List<Claim<T>> all = new ArrayList<>();
+        List<ClaimSet.Told> told = set.told();
+        for (int i = 0; i < told.size(); i++) {
+            all.add(new Claim<>(set, i, told.get(i)));
+        }
+        return all;
+    }
+
+    /**
+     * Holds all claims against one real object.
+     *
+     * @param real the object
+     * @throws CheckFailure if any is broken; all that are broken are reported together
+     * @throws dev.zelotype.error.MisuseException if a claim cannot be held against it
+     */
+    public void check(T real) {
+        List<String> broken = new ArrayList<>();
+        for (Claim<T> claim : each()) {
+            try {
+                claim.hold(real);
+            } catch (CheckFailure e) {
+                broken.add(e.getMessage());
+            }
+        }
+        if (!broken.isEmpty()) {
+            StringBuilder text = new StringBuilder();
+            if (broken.size() > 1) {
+                text.append(broken.size()).append(" claims are broken:");
+            }
+            for (int i = 0; i < broken.size(); i++) {
+                text.append(broken.size() > 1 ? "\n\n" + (i + 1) + ". " : "").append(broken.get(i));
+            }
+            throw new CheckFailure(text.toString(), null);
+        }
+    }
+}

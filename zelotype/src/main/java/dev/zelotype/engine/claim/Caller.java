@@ -1,0 +1,155 @@
+package dev.zelotype.engine.claim;
+
+import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Participant;
+import dev.zelotype.error.MisuseException;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.lang.reflect.Proxy;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Makes the call that a claim is about, of either side, and notes all that becomes of it.
+ */
+final class Caller {
+
+    /** A future that nobody completes says nothing. */
+    private static final long PATIENCE_SECONDS = 5;
+
+    private Caller() {}
+
+    /** Asks a double, given as what stands behind it, or a real object. */
+    static Outcome call(DoubledMethod method, Object[] example, @Nullable Object target) {
+        List<String> callbacks = new ArrayList<>();
+        List<Object> written = new ArrayList<>();
+        Object[] arguments = example.clone();
+        Class<?>[] types = method.executable().getParameterTypes();
+        int shift = arguments.length - types.length;
+        for (int i = shift; i < arguments.length; i++) {
+            arguments[i] = watched(arguments[i], types[i - shift], method.parameterName(i), callbacks, written);
+        }
+        try {
+            return new Outcome(awaited(invoke(method, target, arguments)), null, callbacks, written);
+        } catch (MisuseException e) {
+            throw e;
+        } catch (Throwable e) {
+            return new Outcome(null, e, callbacks, written);
+        }
+    }
+
+    private static @Nullable Object invoke(DoubledMethod method, @Nullable Object target, Object[] arguments)
+            throws Throwable {
+        if (target instanceof Participant stub) {
+            return stub.apply(method.index(), arguments);
+        }
+        method.executable().setAccessible(true);
+        try {
+            Method called = (Method) method.executable();
+            if (method.takesInstance()) {
+                return called.invoke(arguments[0], Arrays.copyOfRange(arguments, 1, arguments.length));
+            }
+            return called.invoke(Modifier.isStatic(called.getModifiers()) ? null : target, arguments);
+        } catch (InvocationTargetException e) {
+            throw e.getCause();
+        }
+    }
+
+    /** An argument whose calls and changes are noted: one that can be called, or an array. */
+    private static @Nullable Object watched(
+            @Nullable Object argument, Class<?> type, String name, List<String> callbacks, List<Object> written) {
+        if (argument != null && argument.getClass().isArray()) {
+            Object copy = copy(argument);
+            written.add(copy);
+            return copy;
+        }
+        boolean callable =
+                type.isInterface() && isFunctional(type) && !type.getName().equals("java.lang.Comparable");
+        if (!callable) {
+            return argument;
+        }
+        return Proxy.newProxyInstance(
+                type.getClassLoader() == null ? Caller.class.getClassLoader() : type.getClassLoader(),
+                new Class<?>[] {type},
+                (proxy, called, passed) -> {
+                    if (called.getDeclaringClass() == Object.class) {
+                        return called.getName().equals("equals") ? proxy == passed[0] : ofObject(called, name);
+                    }
+                    if (!Modifier.isAbstract(called.getModifiers())) {
+                        return java.lang.reflect.InvocationHandler.invokeDefault(proxy, called, passed);
+                    }
+                    List<String> texts = new ArrayList<>();
+                    for (Object each : passed == null ? new Object[0] : passed) {
+                        texts.add(Values.print(each));
+                    }
+                    callbacks.add(name + "." + called.getName() + "(" + String.join(", ", texts) + ")");
+                    if (argument == null) {
+                        return zero(called.getReturnType());
+                    }
+                    called.setAccessible(true);
+                    try {
+                        return called.invoke(argument, passed);
+                    } catch (InvocationTargetException e) {
+                        throw e.getCause();
+                    }
+                });
+    }
+
+    private static Object ofObject(Method called, String name) {
+        return called.getName().equals("hashCode") ? (Object) name.hashCode() : name;
+    }
+
+    private static boolean isFunctional(Class<?> type) {
+        int open = 0;
+        for (Method method : type.getMethods()) {
+            boolean ofObject = Arrays.stream(Object.class.getMethods())
+                    .anyMatch(known -> known.getName().equals(method.getName())
+                            && Arrays.equals(known.getParameterTypes(), method.getParameterTypes()));
+            open += Modifier.isAbstract(method.getModifiers()) && !ofObject ? 1 : 0;
+        }
+        return open == 1;
+    }
+
+    private static @Nullable Object zero(Class<?> type) {
+        return type.isPrimitive() && type != void.class
+                ? java.lang.reflect.Array.get(java.lang.reflect.Array.newInstance(type, 1), 0)
+                : null;
+    }
+
+    private static Object copy(Object array) {
+        int length = java.lang.reflect.Array.getLength(array);
+        Object copy = java.lang.reflect.Array.newInstance(array.getClass().getComponentType(), length);
+        System.arraycopy(array, 0, copy, 0, length);
+        return copy;
+    }
+
+    /** What comes in time: the value of a future, what a stream holds. */
+    private static @Nullable Object awaited(@Nullable Object value) throws Throwable {
+        Future<?> future = value instanceof CompletionStage<?> stage
+                ? stage.toCompletableFuture()
+                : value instanceof Future<?> plain ? plain : null;
+        if (future == null) {
+            return Likeness.settled(value);
+        }
+        try {
+            return Likeness.settled(future.get(PATIENCE_SECONDS, TimeUnit.SECONDS));
+        } catch (ExecutionException | CompletionException e) {
+            throw e.getCause() == null ? e : e.getCause();
+        } catch (TimeoutException e) {
+            throw new MisuseException(
+                    "A future was not completed within " + PATIENCE_SECONDS + " s, so there is nothing to compare.",
+                    "claim one that completes, and give the real object what it needs to complete its own",
+                    e);
+        }
+    }
+}

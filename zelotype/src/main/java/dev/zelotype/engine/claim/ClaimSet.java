@@ -1,0 +1,318 @@
+package dev.zelotype.engine.claim;
+
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.Severity;
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.engine.decide.DoubleState;
+import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.engine.decide.Rule;
+import dev.zelotype.engine.decide.Step;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Columns;
+import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.scene.SceneState;
+import dev.zelotype.engine.statement.Statement;
+import dev.zelotype.engine.statement.Supposition;
+import dev.zelotype.error.CheckFailure;
+import dev.zelotype.error.MisuseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiPredicate;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The statements of a method that supposes something of a collaborator, each ready to be held against a real one. The
+ * method is run anew for each, so that no queue of answers is half used.
+ */
+public final class ClaimSet {
+
+    private final @Nullable Class<?> type;
+    private final Consumer<Object> claims;
+
+    /**
+     * Claims about a type.
+     *
+     * @param type the type; null for claims about static methods only
+     * @param claims says what is claimed of the double it is given
+     */
+    public ClaimSet(@Nullable Class<?> type, Consumer<Object> claims) {
+        this.type = type;
+        this.claims = claims;
+    }
+
+    /** What was said, with the double that it was said of, in the scene in which it was said. */
+    private record Said(SceneState scene, @Nullable DoubleState about, List<Supposition> suppositions) {}
+
+    /** What is known of a claim before it is held. */
+    public record Told(String name, String place, String type, String signature, String text) {}
+
+    /** All claims, in the order they were said. */
+    public List<Told> told() {
+        SceneState scene = open();
+        try {
+            Said said = run(scene);
+            List<Told> all = new ArrayList<>();
+            for (Supposition each : said.suppositions()) {
+                all.add(new Told(
+                        each.patternText() + " " + words(each),
+                        each.line(),
+                        each.about().doubleClass().doubledType().getName(),
+                        each.method().signature(),
+                        each.patternText()));
+            }
+            return all;
+        } finally {
+            scene.close();
+        }
+    }
+
+    private static String words(Supposition claim) {
+        List<String> steps = new ArrayList<>();
+        claim.rule().steps().forEach(step -> steps.add(step.said()));
+        return String.join(", then ", steps);
+    }
+
+    private static SceneState open() {
+        SceneState scene = new SceneState("claims", Severity.IGNORE, 0, false);
+        scene.open(null);
+        return scene;
+    }
+
+    private Said run(SceneState scene) {
+        DoubleState about = type == null ? null : scene.make(NewDouble.of(Kind.STUB, null, type));
+        claims.accept(about == null ? null : about.self());
+        List<Supposition> suppositions = new ArrayList<>();
+        for (Statement statement : scene.statements()) {
+            if (statement.verb() != Verb.SUPPOSED) {
+                throw new MisuseException(
+                        statement + " stands among claims, which only suppose.",
+                        "leave it to the tests of the subject");
+            }
+            Supposition supposition = (Supposition) statement;
+            if (supposition.isOfTest()) {
+                refuseOther(scene, about, supposition);
+                refuseMeaningless(supposition);
+                suppositions.add(supposition);
+            }
+        }
+        if (!scene.calls().isEmpty()) {
+            throw new MisuseException(
+                    "The claims themselves call " + Calls.call(scene.calls().get(0)) + ".",
+                    "say what the collaborator does with suppose(...); nobody asks it here");
+        }
+        if (suppositions.isEmpty()) {
+            throw new MisuseException(
+                    "Nothing is claimed" + (type == null ? "" : " of " + type.getSimpleName()) + ".",
+                    "say at least one suppose(...) of the collaborator that the method is given");
+        }
+        List<String> unfinished = scene.unfinished();
+        if (!unfinished.isEmpty()) {
+            throw new MisuseException(unfinished.get(0), "finish the statement, or remove it");
+        }
+        return new Said(scene, about, suppositions);
+    }
+
+    /** Claims speak of the collaborator, of what chains lead to, of what it answers with, or of static methods. */
+    private static void refuseOther(SceneState scene, @Nullable DoubleState about, Supposition claim) {
+        DoubleState spokenOf = claim.about();
+        boolean known = spokenOf == about || spokenOf.doubleClass().isWoven() || parent(scene, spokenOf) != null;
+        if (!known) {
+            throw new MisuseException(
+                    claim + " speaks of " + spokenOf.name()
+                            + ", which is not the collaborator of these claims, and none that" + " it answers with.",
+                    "claim it in a method of its own");
+        }
+    }
+
+    private static void refuseMeaningless(Supposition claim) {
+        boolean real = claim.rule().steps().stream().anyMatch(Step::isReal);
+        if (real || claim.method().isConstructor()) {
+            throw new MisuseException(
+                    claim + " claims nothing: " + (real ? "the real code does what it does." : "it makes an object."),
+                    "say what comes back, or leave it out of the claims");
+        }
+    }
+
+    /** What a double of the scene is the answer of, or null. */
+    private static @Nullable Supposition parent(SceneState scene, DoubleState answered) {
+        for (Statement statement : scene.statements()) {
+            if (statement instanceof Supposition supposition
+                    && supposition.about() != answered
+                    && supposition.rule().plainValue() == answered.self()) {
+                return supposition;
+            }
+        }
+        return null;
+    }
+
+    /**
+     * Holds a claim against a real object.
+     *
+     * @param index which of them
+     * @param real the object; null for claims about static methods
+     * @throws CheckFailure if the real object does otherwise
+     */
+    public void hold(int index, @Nullable Object real) {
+        refuseUnreal(real);
+        SceneState scene = open();
+        Supposition claim;
+        Object[][] examples;
+        List<List<Outcome>> claimed = new ArrayList<>();
+        try {
+            Said said = run(scene);
+            claim = said.suppositions().get(index);
+            examples = examples(claim);
+            for (Object[] example : examples) {
+                refuseUncovered(claim, example);
+                List<Outcome> outcomes = new ArrayList<>();
+                for (int i = 0; i < claim.rule().steps().size(); i++) {
+                    outcomes.add(Caller.call(claim.method(), claim.pattern().example(example), claim.about()));
+                }
+                claimed.add(outcomes);
+            }
+        } finally {
+            scene.close();
+        }
+        for (int i = 0; i < examples.length; i++) {
+            Object target = target(scene, claim, real);
+            for (Outcome outcome : claimed.get(i)) {
+                Object[] arguments = claim.pattern().example(examples[i]);
+                compare(claim, arguments, outcome, Caller.call(claim.method(), arguments, target), real);
+            }
+        }
+    }
+
+    private void refuseUnreal(@Nullable Object real) {
+        if (type == null) {
+            return;
+        }
+        if (real == null) {
+            throw new MisuseException("The real object is null.", "give one that the claims can be held against");
+        }
+        if (DoubleClass.participantOf(real) != null) {
+            throw new MisuseException(
+                    Values.print(real) + " is a double: claims held against it would prove nothing.",
+                    "give a real " + type.getSimpleName());
+        }
+        if (!type.isInstance(real)) {
+            throw new MisuseException(
+                    Values.print(real) + " is no " + type.getSimpleName() + ".", "give an object of that type");
+        }
+    }
+
+    /** The real object that is asked: the given one, or what it answers with where a chain or another double leads on. */
+    private static @Nullable Object target(SceneState scene, Supposition claim, @Nullable Object real) {
+        Supposition parent = parent(scene, claim.about());
+        if (parent == null) {
+            return real;
+        }
+        Object holder = target(scene, parent, real);
+        Outcome led = Caller.call(parent.method(), parent.pattern().example(examples(parent)[0]), holder);
+        if (led.thrown() != null || led.value() == null) {
+            throw new CheckFailure(
+                    "The claim " + claim + " cannot be held: " + parent.patternText() + " of the real object "
+                            + led.said(false) + ".",
+                    led.thrown());
+        }
+        return led.value();
+    }
+
+    private static Object[][] examples(Supposition claim) {
+        int open = claim.pattern().open();
+        if (claim.examples().isEmpty()) {
+            if (open > 0) {
+                throw new MisuseException(
+                        claim + " has " + open + (open == 1 ? " free parameter" : " free parameters")
+                                + " and no example, so nobody knows what to ask the real object.",
+                        "add .forExample(...), or write the claim with values");
+            }
+            return new Object[][] {new Object[0]};
+        }
+        return claim.examples().toArray(new Object[0][]);
+    }
+
+    private static void refuseUncovered(Supposition claim, Object[] free) {
+        Object[] arguments = claim.pattern().example(free);
+        String call = Calls.call(claim.about(), claim.method(), arguments);
+        if (!claim.pattern().covers(arguments)) {
+            throw new MisuseException(
+                    "The example " + call + " is not covered by its own claim, " + claim + ".",
+                    "give an example that fits the pattern and its conditions");
+        }
+        Rule answering = claim.about().partOfStatement().covering(claim.method(), arguments);
+        if (answering != claim.rule()) {
+            throw new MisuseException(
+                    "The example " + call + " of " + claim + " is answered by a later claim, " + answering + ".",
+                    "give an example that only this claim covers, or say the more general claim first");
+        }
+    }
+
+    private static void compare(
+            Supposition claim, Object[] arguments, Outcome claimed, Outcome real, @Nullable Object realObject) {
+        List<String> differences = differences(claim, claimed, real);
+        if (differences.isEmpty()) {
+            return;
+        }
+        DoubledMethod method = claim.method();
+        boolean nothing = method.givesNothing();
+        String who = realObject == null ? "the real code" : Values.typeName(realObject.getClass());
+        List<String[]> rows =
+                List.of(new String[] {"the stub", claimed.said(nothing)}, new String[] {who, real.said(nothing)});
+        throw new CheckFailure(
+                new FailureText("The real one does not do what the stub says.")
+                        .section("Asked both", List.of(Calls.call(claim.about(), method, arguments)))
+                        .section("They", Columns.align(rows))
+                        .section("Difference", differences)
+                        .section(
+                                "Claimed at",
+                                List.of(Columns.gap(claim.patternText() + " " + words(claim), claim.line())))
+                        .toString(),
+                real.thrown());
+    }
+
+    private static List<String> differences(Supposition claim, Outcome claimed, Outcome real) {
+        List<String> lines = new ArrayList<>();
+        if (claimed.thrown() != null || real.thrown() != null) {
+            boolean both = claimed.thrown() != null && real.thrown() != null;
+            if (!both) {
+                lines.add(claimed.thrown() == null ? "only the real one fails" : "only the stub fails");
+            } else if (claimed.thrown().getClass() != real.thrown().getClass()) {
+                lines.add("the exceptions are of different types");
+            } else if (!Likeness.sameThrown(claimed.thrown(), real.thrown())) {
+                lines.add("the messages of the exceptions differ");
+            }
+        } else if (!claim.method().givesNothing() && !alike(claim, claimed.value(), real.value())) {
+            lines.add("expected " + Values.print(claimed.value()) + ", was " + Values.print(real.value()));
+            lines.addAll(Likeness.difference(claimed.value(), real.value()));
+        }
+        if (!claimed.callbacks().equals(real.callbacks())) {
+            lines.add("the stub called back "
+                    + (claimed.callbacks().isEmpty() ? "nothing" : String.join(", ", claimed.callbacks())));
+            lines.add("the real one called back "
+                    + (real.callbacks().isEmpty() ? "nothing" : String.join(", ", real.callbacks())));
+        }
+        for (int i = 0; i < claimed.written().size(); i++) {
+            if (!Likeness.of(claimed.written().get(i), real.written().get(i), Object.class)) {
+                lines.add("the stub left " + Values.print(claimed.written().get(i)) + " in an argument, the real one "
+                        + Values.print(real.written().get(i)));
+            }
+        }
+        return lines;
+    }
+
+    private static boolean alike(Supposition claim, @Nullable Object claimed, @Nullable Object real) {
+        BiPredicate<Object, Object> comparison = claim.comparison();
+        if (comparison != null) {
+            return claimed != null && real != null ? comparison.test(claimed, real) : claimed == real;
+        }
+        if (DoubleClass.participantOf(claimed) instanceof DoubleState) {
+            // Another collaborator: it has claims of its own, if any.
+            return real != null;
+        }
+        return Likeness.of(claimed, real, claim.method().returnType());
+    }
+}
