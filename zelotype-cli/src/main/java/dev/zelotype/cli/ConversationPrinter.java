@@ -3,6 +3,7 @@ package dev.zelotype.cli;
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
@@ -41,6 +42,21 @@ final class ConversationPrinter {
             line("  " + terminal.styled("fg(160)", scene.failure()));
         }
         scene.conversation().notes().forEach(note -> line("  " + terminal.styled("faint", "not needed: " + note)));
+    }
+
+    /** Prints a claim that a real object was held to. */
+    void print(JournalClaim claim) {
+        String real = TypeNames.simple(claim.real());
+        line("");
+        if (claim.isKept()) {
+            line(terminal.styled("bold,fg(34)", terminal.sign("✔", "ok")) + " " + real + " keeps the claim "
+                    + claim.text());
+        } else {
+            line(terminal.styled("bold,fg(160)", terminal.sign("✘", "BROKEN")) + " " + real + " breaks the claim "
+                    + claim.text());
+            line("  " + terminal.styled("fg(160)", claim.failure()) + "  "
+                    + terminal.styled("faint", "claimed at " + claim.place()));
+        }
     }
 
     void printTotal(long passed, long failed) {

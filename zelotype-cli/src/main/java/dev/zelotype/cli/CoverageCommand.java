@@ -40,7 +40,7 @@ import picocli.CommandLine.Spec;
 final class CoverageCommand implements Callable<Integer> {
 
     private static final int NARROWEST = 20;
-    private static final int WIDEST = 58;
+    private static final int WIDEST = 50;
     private static final int NUMBER = 9;
 
     private final Terminal terminal;
@@ -82,6 +82,14 @@ final class CoverageCommand implements Callable<Integer> {
             description = "Exit code 1 if a smaller share of the methods is called by any test.")
     private double failUnder;
 
+    @Option(
+            names = "--fail-unclaimed",
+            description = {
+                "Exit code 1 if a supposed answer is broken by a real object, or was never compared with one",
+                "(claims)."
+            })
+    private boolean failUnclaimed;
+
     CoverageCommand(Terminal terminal) {
         this.terminal = terminal;
     }
@@ -99,7 +107,7 @@ final class CoverageCommand implements Callable<Integer> {
         OutputFile.refuseFolder(spec, into);
         Sort order = order();
         Coverage coverage = new Coverage();
-        journal.read(terminal, coverage::add);
+        journal.read(terminal, coverage::add, coverage::add);
         Pattern wanted = TypeNames.wanted(only);
         List<Row> rows = coverage.rows(order).stream()
                 .filter(row -> wanted.matcher(row.type()).matches())
@@ -128,7 +136,21 @@ final class CoverageCommand implements Callable<Integer> {
                             failUnder));
             return 1;
         }
-        return 0;
+        return failUnclaimed && !allBacked(rows) ? 1 : 0;
+    }
+
+    private boolean allBacked(List<Row> rows) {
+        boolean backed = true;
+        for (Row row : rows) {
+            if (row.broken() + row.unclaimed() > 0) {
+                terminal.err()
+                        .println(row.type() + "." + row.method() + ": of " + row.answers() + " supposed answers "
+                                + row.broken() + " are broken and " + row.unclaimed()
+                                + " never compared with a real one");
+                backed = false;
+            }
+        }
+        return backed;
     }
 
     private Sort order() {
@@ -144,8 +166,16 @@ final class CoverageCommand implements Callable<Integer> {
         int widest =
                 rows.stream().mapToInt(row -> name(row, order).length()).max().orElse(0);
         Table table = new Table(
-                terminal, styled, Math.min(Math.max(widest, NARROWEST), WIDEST), NUMBER, NUMBER, NUMBER, NUMBER);
-        table.row("faint", "", right("supposed"), right("expected"), right("verified"), right("called"));
+                terminal,
+                styled,
+                Math.min(Math.max(widest, NARROWEST), WIDEST),
+                NUMBER,
+                NUMBER,
+                NUMBER,
+                NUMBER,
+                NUMBER);
+        table.row(
+                "faint", "", right("supposed"), right("expected"), right("verified"), right("called"), right("backed"));
         String type = "";
         for (Row row : rows) {
             if (order == Sort.NAME && !row.type().equals(type)) {
@@ -158,7 +188,8 @@ final class CoverageCommand implements Callable<Integer> {
                     right(row.supposed()),
                     right(row.expected()),
                     right(row.verified()),
-                    right(row.isExercised() ? row.called() : "never"));
+                    right(row.isExercised() ? row.called() : "never"),
+                    right(backed(row)));
         }
         long exercised = rows.stream().filter(Row::isExercised).count();
         return table
@@ -168,6 +199,11 @@ final class CoverageCommand implements Callable<Integer> {
                         exercised,
                         rows.size(),
                         Coverage.percent(rows));
+    }
+
+    /** How many of the supposed answers a real object has kept as claims. */
+    private static String backed(Row row) {
+        return row.broken() > 0 ? "broken" : row.answers() == 0 ? "" : row.backed() + " of " + row.answers();
     }
 
     private static String right(Object cell) {

@@ -37,6 +37,8 @@ import picocli.CommandLine.Spec;
         footer = {"  zelotype demo", "  zelotype demo --list", "  zelotype demo trouble", "  zelotype demo --all"})
 final class DemoCommand implements Callable<Integer> {
 
+    private static final String JOURNAL = "zelotype.journal";
+
     private final Terminal terminal;
 
     @Spec
@@ -86,7 +88,7 @@ final class DemoCommand implements Callable<Integer> {
         }
         ConversationPrinter printer = new ConversationPrinter(terminal);
         JournalOption journal = JournalOption.of(folder);
-        journal.read(terminal, printer::print);
+        journal.read(terminal, printer::print, printer::print);
         printer.printTotal(passed, failed);
         if (failed > 0 && asMeant) {
             terminal.out().println("those that failed are meant to: they show what failures say");
@@ -120,13 +122,21 @@ final class DemoCommand implements Callable<Integer> {
 
     private static TestExecutionSummary run(DemoExample example, Path folder) {
         LauncherDiscoveryRequest request = LauncherDiscoveryRequestBuilder.request()
-                .selectors(DiscoverySelectors.selectClass(example.testClass()))
-                .configurationParameter("zelotype.journal", folder.toString())
+                .selectors(example.testClasses().stream()
+                        .map(DiscoverySelectors::selectClass)
+                        .toList())
+                .configurationParameter(JOURNAL, folder.toString())
                 .configurationParameter(
                         "junit.jupiter.testmethod.order.default", "org.junit.jupiter.api.MethodOrderer$MethodName")
                 .build();
         SummaryGeneratingListener summary = new SummaryGeneratingListener();
-        LauncherFactory.create().execute(request, summary);
+        // Claims are made where no test runs yet, and ask the JVM.
+        System.setProperty(JOURNAL, folder.toString());
+        try {
+            LauncherFactory.create().execute(request, summary);
+        } finally {
+            System.clearProperty(JOURNAL);
+        }
         return summary.getSummary();
     }
 

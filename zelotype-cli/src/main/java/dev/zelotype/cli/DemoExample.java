@@ -7,17 +7,18 @@ import java.util.List;
  * What the demo can run.
  *
  * @param name what is typed
- * @param testClass the class of its tests
+ * @param testClasses the classes of its tests
  * @param about what it shows
  * @param fails whether its tests are meant to fail
  */
-record DemoExample(String name, String testClass, String about, boolean fails) {
+record DemoExample(String name, List<String> testClasses, String about, boolean fails) {
 
     private static final String PACKAGE = "dev.zelotype.examples.";
 
     /** The examples, the first of them being the one to begin with. */
     static final List<DemoExample> ALL = List.of(
             of("night-run", "observatory.NightRunTest", "a subject and its six collaborators"),
+            of("claims", "observatory.FileCatalogTest", "stub and real one agree: claims held against a real catalog"),
             of("doubles", "guide.DoublesTest", "the five kinds of doubles"),
             of("answers", "guide.AnswersTest", "saying what calls answer"),
             of("checks", "guide.ChecksTest", "saying and asking what must happen"),
@@ -27,12 +28,12 @@ record DemoExample(String name, String testClass, String about, boolean fails) {
             of("cheat-sheet", "guide.CheatSheetTest", "every line of the cheat sheet"),
             new DemoExample(
                     "trouble",
-                    PACKAGE + "observatory.TroubledNight",
+                    List.of(PACKAGE + "observatory.TroubledNight", PACKAGE + "observatory.TroubledCatalog"),
                     "what failures say: tests that are meant to fail",
                     true));
 
     private static DemoExample of(String name, String testClass, String about) {
-        return new DemoExample(name, PACKAGE + testClass, about, false);
+        return new DemoExample(name, List.of(PACKAGE + testClass), about, false);
     }
 
     static List<String> names() {

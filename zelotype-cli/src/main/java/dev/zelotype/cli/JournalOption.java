@@ -1,5 +1,6 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalException;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
@@ -42,11 +43,16 @@ final class JournalOption {
 
     /** Reads the journal; what could not be read is told, or refused. */
     void read(Terminal terminal, Consumer<JournalScene> sink) {
+        read(terminal, sink, claim -> {});
+    }
+
+    /** As {@link #read(Terminal, Consumer)}, with claims. */
+    void read(Terminal terminal, Consumer<JournalScene> sink, Consumer<JournalClaim> claims) {
         if (journal.toString().isEmpty()) {
             throw new ParameterException(
                     spec.commandLine(), "--journal names no folder: give one, such as target/journal.");
         }
-        Losses losses = JournalReader.read(journal, sink);
+        Losses losses = JournalReader.read(journal, sink, claims);
         if (strict && !losses.isEmpty()) {
             throw new JournalException(String.join(System.lineSeparator(), losses.lines()));
         }

@@ -68,10 +68,13 @@ final class ReportCommand implements Callable<Integer> {
             Thread cleaning = new Thread(site::close);
             Runtime.getRuntime().addShutdownHook(cleaning);
             int[] tests = {0};
-            journal.read(terminal, scene -> {
-                site.add(scene);
-                progress.reached("tests read", ++tests[0]);
-            });
+            journal.read(
+                    terminal,
+                    scene -> {
+                        site.add(scene);
+                        progress.reached("tests read", ++tests[0]);
+                    },
+                    site::add);
             Path page = site.finish();
             Runtime.getRuntime().removeShutdownHook(cleaning);
             return page;

@@ -50,8 +50,7 @@ class MainTest {
                 .containsPattern("\n   1  NightRun -> weather  humidity\\(\\) += 40 +NightRun\\.java:\\d+\n")
                 .containsPattern(
                         " 5  NightRun -> camera   expose\\(PT1M30S, a lambda, a lambda\\) +NightRun\\.java:\\d+\n")
-                .contains("~ Optional.empty")
-                .contains("~ an empty value, since nobody said")
+                .contains("= Optional.empty")
                 .contains("\n4 passed, 0 failed\nreport: " + report.resolve("index.html") + "\n")
                 .doesNotContain("\u001b");
         assertThat(out.toString().lines()).allMatch(line -> line.length() <= 100 || line.startsWith("report: "));
@@ -70,8 +69,10 @@ class MainTest {
                 .isZero();
         assertThat(out.toString())
                 .contains("FAILED a call that is missing")
+                .contains("BROKEN FileCatalog breaks the claim targetCatalog.find(\"Harrow-2\")")
+                .contains("expected Optional[Quill-9], was Optional[Harrow-2]")
                 .contains("Expected exactly 1 call of mount.slewTo(Harrow-2), but there was none.")
-                .contains(" passed, 3 failed\nthose that failed are meant to");
+                .contains(" passed, 4 failed\nthose that failed are meant to");
     }
 
     private String journal() throws IOException {
@@ -133,7 +134,7 @@ class MainTest {
         assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "no.Such,*.Mount", "--fail-under", "50"))
                 .isZero();
         assertThat(out.toString()).isEqualTo("""
-                                         supposed  expected  verified    called
+                                         supposed  expected  verified    called    backed
                 dev.zelotype.examples.observatory.Mount
                   park()                        0         0         2         5
                   rate()                        0         0         0     never

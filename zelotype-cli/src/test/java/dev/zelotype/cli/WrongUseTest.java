@@ -44,7 +44,7 @@ class WrongUseTest {
         List<Wrong> all = new ArrayList<>(List.of(
                 wrong("Say what to do."),
                 wrong("Unmatched argument at index 0: 'nonsense'", "nonsense"),
-                wrong("There is no example 'surplus': give one of night-run, doubles", "demo", "surplus"),
+                wrong("There is no example 'surplus': give one of night-run, claims, doubles", "demo", "surplus"),
                 wrong("Missing required option: '--into=FOLDER'", "report"),
                 wrong("Missing required option: '--into=FOLDER'", "generate"),
                 wrong("Say what to write doubles for", "generate", "--into", "x"),

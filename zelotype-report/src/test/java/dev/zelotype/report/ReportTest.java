@@ -8,6 +8,7 @@ import com.fasterxml.jackson.core.JsonParser;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.Role;
 import dev.zelotype.doubles.Verb;
+import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.coverage.Coverage;
@@ -134,16 +135,28 @@ class ReportTest {
         Coverage coverage = new Coverage();
         coverage.add(troubled);
         coverage.add(troubled);
+        String type = "dev.observatory.Weather";
+        coverage.add(JournalClaim.of(type, "humidityAt(String)", "station.humidityAt(String)")
+                .build());
+        coverage.add(JournalClaim.of(type, "humidityAt(String)", "station.humidityAt(\"x\")")
+                .broken("no")
+                .build());
         assertThat(CoverageTable.csv(coverage.rows(Sort.NAME))).isEqualTo("""
-                type,method,supposed,expected,verified,called
-                dev.observatory.Dome,"close()",0,0,0,2
-                dev.observatory.Dome,"open()",0,2,0,2
-                dev.observatory.Mount,"park()",0,0,2,0
-                dev.observatory.Mount,"rate()",0,0,0,2
-                dev.observatory.Mount,"track(String, int, int)",0,0,0,0
-                dev.observatory.Weather,"humidityAt(String)",2,0,0,2
-                dev.observatory.Weather,"note(String)",0,0,0,2
+                type,method,supposed,expected,verified,called,answers,backed,broken
+                "dev.observatory.Dome","close()",0,0,0,2,0,0,0
+                "dev.observatory.Dome","open()",0,2,0,2,0,0,0
+                "dev.observatory.Mount","park()",0,0,2,0,0,0,0
+                "dev.observatory.Mount","rate()",0,0,0,2,0,0,0
+                "dev.observatory.Mount","track(String, int, int)",0,0,0,0,0,0,0
+                "dev.observatory.Weather","humidityAt(String)",2,0,0,2,1,1,0
+                "dev.observatory.Weather","note(String)",0,0,0,2,0,0,0
                 """);
+        coverage.add(JournalClaim.of(type, "humidityAt(String)", "w.humidityAt(String)")
+                .broken("no")
+                .build());
+        assertThat(coverage.rows(Sort.NAME).get(5).broken())
+                .as("broken once is broken")
+                .isOne();
         assertThat(coverage.rows(Sort.LEAST)).extracting(Coverage.Row::called).isSorted();
         assertThat(coverage.rows(Sort.MOST).get(6).called()).isZero();
         assertThat(CoverageTable.json(coverage.rows(Sort.NAME))).contains("\"percent\" : 71.4", "\"verified\" : 2");

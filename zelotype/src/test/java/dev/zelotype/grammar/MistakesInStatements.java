@@ -16,6 +16,7 @@ import static dev.zelotype.Zelotype.verifyNothingElse;
 import static dev.zelotype.Zelotype.verifyUntouched;
 import static java.time.Duration.ofSeconds;
 
+import dev.zelotype.Claims;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.call.Query0;
 import dev.zelotype.call.Query1;
@@ -286,6 +287,43 @@ final class MistakesInStatements extends Mistaken {
     void countsOnly() {
         keepOnlyCounts(log);
         recorded((String text) -> log.note(text));
+    }
+
+    interface Gauge {
+        int level(String of);
+    }
+
+    @Mistake("Claims that claim nothing")
+    void noClaims() {
+        Claims.of(Gauge.class, gauge -> {}).check(of -> 3);
+    }
+
+    @Mistake("An expectation among claims")
+    void expectationInClaims() {
+        Claims.of(Gauge.class, gauge -> expect(dome::open).once()).check(of -> 3);
+    }
+
+    @Mistake("A claim for any argument, without an example")
+    void claimWithoutExample() {
+        Claims.of(Gauge.class, gauge -> suppose(gauge::level).returns(3)).check(of -> 3);
+    }
+
+    @Mistake("A claim held against a double")
+    void claimOfDouble() {
+        Gauge double_ = stub(Gauge.class);
+        Claims.of(Gauge.class, gauge -> suppose(() -> gauge.level("a")).returns(3))
+                .check(double_);
+    }
+
+    @Mistake("A claim held against null")
+    void claimOfNull() {
+        Claims.of(Gauge.class, gauge -> suppose(() -> gauge.level("a")).returns(3))
+                .check(null);
+    }
+
+    @Mistake("A claim about another collaborator")
+    void claimOfAnother() {
+        Claims.of(Gauge.class, gauge -> suppose(mount::rate).returns(3)).check(of -> 3);
     }
 
     @Mistake("A double of Object")

@@ -7,23 +7,15 @@ import static dev.zelotype.doubles.Kind.MOCK;
 import static dev.zelotype.doubles.Kind.SPY;
 import static dev.zelotype.doubles.Kind.STUB;
 
-import dev.zelotype.junit.Claims;
 import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayNameGeneration;
 import org.junit.jupiter.api.DisplayNameGenerator.ReplaceUnderscores;
-import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestFactory;
-import org.junit.jupiter.api.io.TempDir;
 
 /**
  * Tests that are meant to fail, so that the demo can show what failures say. The build does not run them by themselves.
@@ -68,15 +60,6 @@ class TroubledNight {
         expect(dome::open).once();
 
         run.observe(List.of("Harrow-2"));
-    }
-
-    @TestFactory
-    Stream<DynamicTest> a_claim_that_the_real_catalog_breaks(@TempDir Path folder) throws IOException {
-        Path file = Files.writeString(folder.resolve("catalog.txt"), "Harrow-2 47\n");
-        return Claims.of(
-                        TargetCatalog.class,
-                        claimed -> suppose(() -> claimed.find("Harrow-2")).returns(Optional.of(QUILL)))
-                .heldAgainst(() -> new FileCatalog(file));
     }
 
     @Test

@@ -4,6 +4,8 @@ import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -26,6 +28,10 @@ import java.util.TreeMap;
 public final class Coverage {
 
     private final Map<String, Map<String, int[]>> types = new TreeMap<>();
+    /** What was supposed of each method, by type and signature. */
+    private final Map<String, Set<String>> answers = new TreeMap<>();
+    /** What came of claims, by type, signature and calls; broken once is broken. */
+    private final Map<String, Boolean> claims = new TreeMap<>();
 
     /** Starts with nothing. */
     public Coverage() {}
@@ -55,8 +61,29 @@ public final class Coverage {
      * @param expected how many expected it beforehand
      * @param verified how many asked for it afterwards
      * @param called in how many it was called
+     * @param answers how many different answers the tests suppose
+     * @param backed how many of these a claim backs that a real object has kept
+     * @param broken how many of these a real object has broken
      */
-    public record Row(String type, String method, int supposed, int expected, int verified, int called) {
+    public record Row(
+            String type,
+            String method,
+            int supposed,
+            int expected,
+            int verified,
+            int called,
+            int answers,
+            int backed,
+            int broken) {
+
+        /**
+         * How many answers nobody has compared with a real object.
+         *
+         * @return the number
+         */
+        public int unclaimed() {
+            return answers - backed - broken;
+        }
 
         /**
          * Whether any test exercises it.
@@ -82,6 +109,11 @@ public final class Coverage {
         Map<String, String> typeOf = conversation.typesOfDoubles();
         Set<String> counted = new HashSet<>();
         for (TestStatement statement : conversation.statements()) {
+            String type = typeOf.get(statement.receiver());
+            if (type != null && statement.verb() == Verb.SUPPOSED) {
+                answers.computeIfAbsent(type + "." + statement.signature(), first -> new HashSet<>())
+                        .add(withoutReceiver(statement.text()));
+            }
             count(
                     counted,
                     typeOf.get(statement.receiver()),
@@ -95,6 +127,35 @@ public final class Coverage {
         for (RecordedCall call : conversation.calls()) {
             count(counted, typeOf.get(call.receiver()), call.signature(), 3);
         }
+    }
+
+    /**
+     * Adds a claim that was held against a real object.
+     *
+     * @param claim the claim
+     */
+    public void add(JournalClaim claim) {
+        claims.merge(
+                claim.type() + "." + claim.signature() + " " + withoutReceiver(claim.text()),
+                claim.isKept(),
+                Boolean::logicalAnd);
+    }
+
+    /** A claim may call the collaborator by another name than a test. */
+    private static String withoutReceiver(String text) {
+        return text.substring(text.indexOf('.') + 1);
+    }
+
+    private Row row(String type, String method, int[] counts) {
+        int backed = 0;
+        int broken = 0;
+        Set<String> said = answers.getOrDefault(type + "." + method, Set.of());
+        for (String text : said) {
+            Boolean kept = claims.get(type + "." + method + " " + text);
+            backed += kept != null && kept ? 1 : 0;
+            broken += kept != null && !kept ? 1 : 0;
+        }
+        return new Row(type, method, counts[0], counts[1], counts[2], counts[3], said.size(), backed, broken);
     }
 
     private void count(Set<String> counted, String type, String method, int column) {
@@ -111,8 +172,7 @@ public final class Coverage {
      */
     public List<Row> rows(Sort sort) {
         List<Row> rows = new ArrayList<>();
-        types.forEach((type, methods) -> methods.forEach(
-                (method, counts) -> rows.add(new Row(type, method, counts[0], counts[1], counts[2], counts[3]))));
+        types.forEach((type, methods) -> methods.forEach((method, counts) -> rows.add(row(type, method, counts))));
         rows.sort(sort.order);
         return rows;
     }

@@ -26,11 +26,17 @@ public final class CoverageTable {
      * @return lines
      */
     public static String csv(List<Row> rows) {
-        StringBuilder out = new StringBuilder("type,method,supposed,expected,verified,called\n");
+        StringBuilder out = new StringBuilder("type,method,supposed,expected,verified,called,answers,backed,broken\n");
         for (Row row : rows) {
             out.append(cell(row.type())).append(',').append(cell(row.method())).append(',');
             out.append(row.supposed()).append(',').append(row.expected()).append(',');
-            out.append(row.verified()).append(',').append(row.called()).append('\n');
+            out.append(row.verified())
+                    .append(',')
+                    .append(row.called())
+                    .append(',')
+                    .append(row.answers())
+                    .append(',');
+            out.append(row.backed()).append(',').append(row.broken()).append('\n');
         }
         return out.toString();
     }
@@ -88,6 +94,9 @@ public final class CoverageTable {
         out.writeNumberField("expected", row.expected());
         out.writeNumberField("verified", row.verified());
         out.writeNumberField("called", row.called());
+        out.writeNumberField("answers", row.answers());
+        out.writeNumberField("backed", row.backed());
+        out.writeNumberField("broken", row.broken());
         out.writeEndObject();
     }
 }

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.core.io.SerializedString;
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.coverage.Coverage;
 import dev.zelotype.report.coverage.CoverageTable;
@@ -53,6 +54,7 @@ public final class Site implements AutoCloseable {
     private final Map<String, Found> defaulted = new TreeMap<>();
     private final Map<String, Found> unused = new TreeMap<>();
     private final Map<Advice, Found> advice = new LinkedHashMap<>();
+    private final List<JournalClaim> claims = new ArrayList<>();
     private final List<Story> waiting = new ArrayList<>();
     private int files;
 
@@ -153,6 +155,16 @@ public final class Site implements AutoCloseable {
         if (waiting.size() == SCENES_A_FILE) {
             writeWaiting();
         }
+    }
+
+    /**
+     * Adds a claim that was held against a real object.
+     *
+     * @param claim the claim
+     */
+    public void add(JournalClaim claim) {
+        coverage.add(claim);
+        claims.add(claim);
     }
 
     private void writeWaiting() {
@@ -290,6 +302,17 @@ public final class Site implements AutoCloseable {
         out.writeArrayFieldStart("coverage");
         for (Coverage.Row row : coverage.rows(Coverage.Sort.NAME)) {
             out.writeRawValue(CoverageTable.json(row));
+        }
+        out.writeEndArray();
+        out.writeArrayFieldStart("claims");
+        for (JournalClaim claim : claims) {
+            out.writeStartObject();
+            out.writeStringField("type", claim.type());
+            out.writeStringField("text", claim.text());
+            out.writeStringField("real", claim.real());
+            out.writeStringField("place", claim.place());
+            out.writeStringField("failure", claim.failure());
+            out.writeEndObject();
         }
         out.writeEndArray();
         found(out, "defaulted", defaulted);

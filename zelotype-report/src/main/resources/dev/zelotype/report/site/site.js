@@ -100,7 +100,8 @@ const zelotype = (() => {
       busiest.length === 0 ? make("p", {class: "soft"}, "No double was called.")
         : make("div", {class: "chart", style: "height:" + (70 + busiest.length * 30) + "px"}, canvas),
       make("h2", {}, "Failed tests"),
-      failures());
+      failures(),
+      ...brokenClaims());
     if (busiest.length > 0) drawChart(canvas, busiest);
   }
 
@@ -175,6 +176,15 @@ const zelotype = (() => {
     running = zelotypeStory.show(place, loaded.get(file)[index % data.perFile]);
   }
 
+  function brokenClaims() {
+    const broken = data.claims.filter(claim => claim.failure !== "");
+    if (data.claims.length === 0) return [];
+    return [make("h2", {}, "Claims held against real objects"),
+      make("p", {}, plural(data.claims.length - broken.length, "claim") + " kept, " + broken.length + " broken."),
+      ...broken.map(claim => make("div", {class: "broken"}, make("p", {}, make("b", {}, short(claim.real)), " breaks the claim ", make("code", {}, claim.text), " at " + claim.place),
+        make("p", {class: "soft"}, claim.failure)))];
+  }
+
   function showCoverage() {
     const found = make("div", {});
     const search = make("input", {type: "search", placeholder: "Type or method ( / )", "aria-label": "Search methods", oninput: () => list()});
@@ -198,10 +208,11 @@ const zelotype = (() => {
       const value = row => row[sorting.column];
       rows.sort((a, b) => (value(a) < value(b) ? -1 : value(a) > value(b) ? 1 : 0) * (sorting.up ? 1 : -1));
       found.replaceChildren(table(
-        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true)],
+        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true), head("Backed", "backed", true)],
         rows.slice(0, 1000).map(row => make("tr", {}, make("td", {title: row.type}, short(row.type)), make("td", {class: "code"}, row.method),
           ...["supposed", "expected", "verified"].map(column => make("td", {class: "number"}, number(row[column]))),
-          make("td", {class: "number"}, row.called === 0 ? make("span", {class: "never"}, "never") : number(row.called))))),
+          make("td", {class: "number"}, row.called === 0 ? make("span", {class: "never"}, "never") : number(row.called)),
+          make("td", {class: "number", title: "supposed answers that a real object has kept as claims"}, row.answers === 0 ? "" : row.broken > 0 ? make("span", {class: "never"}, row.broken + " broken") : row.backed + " of " + row.answers)))),
         rows.length > 1000 ? make("p", {class: "soft"}, "1,000 of " + number(rows.length) + " methods: search for the others.") : "",
         rows.length === 0 ? make("p", {class: "soft"}, "No method fits.") : "");
     }
