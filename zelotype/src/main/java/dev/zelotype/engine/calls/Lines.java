@@ -54,7 +54,7 @@ public final class Lines {
     }
 
     /** As {@link #caller()}; a woven method that was called stands on the stack itself and is passed over. */
-    static @Nullable StackFrame caller(boolean woven) {
+    public static @Nullable StackFrame caller(boolean woven) {
         return WALKER.walk(woven ? FirstOutside.WOVEN : FirstOutside.PLAIN);
     }
 

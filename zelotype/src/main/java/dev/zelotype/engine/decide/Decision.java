@@ -45,6 +45,21 @@ final class Decision {
         }
     }
 
+    /** Answers a call that is to leave no trace: with what was said, else with an empty value. */
+    static @Nullable Object answerOnly(Call call) throws Throwable {
+        MethodState state = (MethodState) call.log();
+        DoubleState owner = state.part().owner();
+        for (Demand demand : state.part().demands(state.method())) {
+            if (demand.answers() && demand.covers(call.arguments())) {
+                return demand.peek().take(owner, call, demand.pattern());
+            }
+        }
+        Rule rule = state.part().covering(state.method(), call.arguments());
+        return rule != null && rule.answers()
+                ? rule.peek().take(owner, call, rule.pattern())
+                : owner.emptyValue(state.method());
+    }
+
     /**
      * Answers a call of a constructor.
      *

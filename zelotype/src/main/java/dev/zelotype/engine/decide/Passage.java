@@ -1,6 +1,10 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.make.DoubledMethod;
+import java.lang.StackWalker.StackFrame;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,6 +14,7 @@ public final class Passage {
 
     private final MethodState state;
     private final Object[] arguments;
+    private @Nullable Call call;
 
     Passage(MethodState state, Object[] arguments) {
         this.state = state;
@@ -37,6 +42,26 @@ public final class Passage {
 
     /** Lets the call go on as if it had come with other arguments. */
     public @Nullable Object proceed(Object[] others) throws Throwable {
-        return Decision.answer(state.part().scene().begin(state, others));
+        Call begun = state.part().scene().begin(state, others);
+        call = begun;
+        return Decision.answer(begun);
+    }
+
+    /**
+     * Answers as if the call had come, though nobody will know of it: it is neither recorded, nor counted for any
+     * expectation, nor passed on, and consumes no answer.
+     */
+    public @Nullable Object lose() throws Throwable {
+        return Decision.answerOnly(state.part().scene().leaveOut(state, arguments));
+    }
+
+    /** How the call ended that went on; {@link Ending#RUNNING} if none did. */
+    public Ending ending() {
+        return call == null ? Ending.RUNNING : call.ending();
+    }
+
+    /** Where the call was made. */
+    public @Nullable StackFrame caller() {
+        return Lines.caller(state.asksItself());
     }
 }

@@ -57,6 +57,12 @@ public class Rule extends Said {
         return now[Math.min(turn, now.length - 1)];
     }
 
+    /** The answer whose turn it is, which stays so. */
+    final Step peek() {
+        Step[] now = steps;
+        return now[Math.min(taken.get(), now.length - 1)];
+    }
+
     /** The value of the answer that stays, if it is a plain value; for chains. */
     public final @Nullable Object plainValue() {
         Step[] now = steps;

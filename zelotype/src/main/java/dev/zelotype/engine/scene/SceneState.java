@@ -1,6 +1,7 @@
 package dev.zelotype.engine.scene;
 
 import dev.zelotype.doubles.Severity;
+import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.pattern.PatternReader;
@@ -19,6 +20,8 @@ import org.jspecify.annotations.Nullable;
 public final class SceneState extends SpokenScene {
 
     private static @Nullable Function<SceneState, ? extends AutoCloseable> shown;
+
+    private static volatile @Nullable Disturber everywhere;
 
     private @Nullable SubjectBuilder subjects;
 
@@ -41,12 +44,18 @@ public final class SceneState extends SpokenScene {
         return type.cast(shown.apply(this));
     }
 
+    /** Lets somebody stand between subjects and doubles in every scene that opens from now on; null for nobody. */
+    public static void disturbAll(@Nullable Disturber disturber) {
+        everywhere = disturber;
+    }
+
     /** Opens the scene on this thread; the class of its test, if known, is got ready for what its patterns replace. */
     public void open(@Nullable Class<?> test) {
         if (test != null) {
             prepare(PatternReader.replacedBy(test));
         }
         enter();
+        disturbBy(everywhere);
     }
 
     public synchronized SubjectBuilder subjects() {

@@ -1,0 +1,19 @@
+package dev.zelotype.challenge;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For builds and tools: the tests cannot be challenged. The message says why, and what to do.
+ */
+public final class ChallengeException extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    ChallengeException(String message) {
+        this(message, null);
+    }
+
+    ChallengeException(String message, @Nullable Throwable cause) {
+        super(message, cause);
+    }
+}

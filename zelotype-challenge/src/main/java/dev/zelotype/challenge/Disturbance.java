@@ -1,0 +1,28 @@
+package dev.zelotype.challenge;
+
+import java.util.List;
+
+/**
+ * One thing to change in one run of one test.
+ *
+ * @param test the test's unique id
+ * @param site where the call is made, and of what
+ * @param occurrence which of the calls of that site in the test, from 0
+ * @param sort what is changed
+ * @param index which variant of an answer, or which argument
+ */
+record Disturbance(String test, String site, int occurrence, Sort sort, int index) {
+
+    String line() {
+        return Wire.line(Wire.DO, test, site, occurrence, sort, index);
+    }
+
+    static Disturbance of(List<String> fields) {
+        return new Disturbance(
+                fields.get(1),
+                fields.get(2),
+                Integer.parseInt(fields.get(3)),
+                Sort.valueOf(fields.get(4)),
+                Integer.parseInt(fields.get(5)));
+    }
+}

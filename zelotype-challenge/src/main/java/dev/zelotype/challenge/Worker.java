@@ -1,0 +1,173 @@
+package dev.zelotype.challenge;
+
+import dev.zelotype.host.CallDisturber;
+import dev.zelotype.host.DisturbedCall;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.OutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.junit.platform.engine.DiscoverySelector;
+import org.junit.platform.engine.TestExecutionResult;
+import org.junit.platform.engine.discovery.ClassNameFilter;
+import org.junit.platform.engine.discovery.DiscoverySelectors;
+import org.junit.platform.launcher.Launcher;
+import org.junit.platform.launcher.LauncherDiscoveryRequest;
+import org.junit.platform.launcher.TestExecutionListener;
+import org.junit.platform.launcher.TestIdentifier;
+import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
+import org.junit.platform.launcher.core.LauncherFactory;
+
+/**
+ * Runs tests as it is told, on the class path of the tests, in a JVM that may die of them.
+ */
+public final class Worker {
+
+    private final PrintStream wire;
+    private final Launcher launcher = LauncherFactory.create();
+    private volatile @Nullable Recorder recorder;
+
+    private Worker(PrintStream wire) {
+        this.wire = wire;
+    }
+
+    /**
+     * Takes commands from standard input until it ends.
+     *
+     * @param arguments none
+     * @throws IOException if the supervisor is gone
+     */
+    public static void main(String[] arguments) throws IOException {
+        PrintStream wire = System.out;
+        PrintStream nowhere = new PrintStream(OutputStream.nullOutputStream(), false, StandardCharsets.UTF_8);
+        System.setOut(nowhere);
+        System.setErr(nowhere);
+        Thread.setDefaultUncaughtExceptionHandler((thread, thrown) -> {});
+        new Worker(new PrintStream(wire, true, StandardCharsets.UTF_8)).work();
+        // Threads that tests have left behind do not keep the worker.
+        Runtime.getRuntime().halt(0);
+    }
+
+    private void work() throws IOException {
+        BufferedReader commands = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
+        System.setIn(java.io.InputStream.nullInputStream());
+        CallDisturber.everywhere(this::disturb);
+        List<Disturbance> round = new ArrayList<>();
+        for (String line = commands.readLine(); line != null; line = commands.readLine()) {
+            List<String> fields = Wire.fields(line);
+            switch (fields.get(0)) {
+                case Wire.PLAN -> baseline(fields.subList(1, fields.size()));
+                case Wire.DO -> round.add(Disturbance.of(fields));
+                case Wire.GO -> {
+                    run(round);
+                    round.clear();
+                }
+                default -> throw new IllegalStateException("unknown command: " + line);
+            }
+        }
+    }
+
+    private @Nullable Object disturb(DisturbedCall call) throws Throwable {
+        Recorder now = recorder;
+        return now == null ? call.proceed() : now.take(call);
+    }
+
+    private void baseline(List<String> arguments) {
+        List<DiscoverySelector> selectors = new ArrayList<>();
+        List<String> patterns = new ArrayList<>();
+        for (String argument : arguments) {
+            if (argument.startsWith("root=")) {
+                selectors.addAll(DiscoverySelectors.selectClasspathRoots(Set.of(Path.of(argument.substring(5)))));
+            } else if (argument.startsWith("class=")) {
+                selectors.add(DiscoverySelectors.selectClass(argument.substring(6)));
+            } else {
+                patterns.add(argument.substring("pattern=".length()));
+            }
+        }
+        LauncherDiscoveryRequestBuilder request =
+                LauncherDiscoveryRequestBuilder.request().selectors(selectors);
+        if (!patterns.isEmpty()) {
+            request.filters(ClassNameFilter.includeClassNamePatterns(patterns.toArray(new String[0])));
+        }
+        run(request.build(), Map.of());
+    }
+
+    private void run(List<Disturbance> round) {
+        Map<String, Disturbance> byTest = new HashMap<>();
+        Set<DiscoverySelector> selectors = new LinkedHashSet<>();
+        for (Disturbance each : round) {
+            byTest.put(each.test(), each);
+            selectors.add(DiscoverySelectors.selectUniqueId(each.test()));
+        }
+        run(
+                LauncherDiscoveryRequestBuilder.request()
+                        .selectors(new ArrayList<>(selectors))
+                        .build(),
+                byTest);
+    }
+
+    private void run(LauncherDiscoveryRequest request, Map<String, Disturbance> disturbances) {
+        launcher.execute(request, new Listener(disturbances));
+        wire.println(Wire.END);
+    }
+
+    private final class Listener implements TestExecutionListener {
+
+        private final Map<String, Disturbance> disturbances;
+        private long began;
+
+        Listener(Map<String, Disturbance> disturbances) {
+            this.disturbances = disturbances;
+        }
+
+        @Override
+        public void executionStarted(TestIdentifier test) {
+            String id = test.getUniqueId();
+            if (id.contains("[class:")) {
+                TestClasses.add(id.replaceAll(".*?\\[class:([^\\]$]*).*", "$1"));
+            }
+            if (test.isTest()) {
+                recorder = new Recorder(disturbances.get(test.getUniqueId()));
+                began = System.nanoTime();
+                wire.println(Wire.line(Wire.BEGIN, test.getUniqueId()));
+            }
+        }
+
+        @Override
+        public void executionFinished(TestIdentifier test, TestExecutionResult result) {
+            if (!test.isTest()) {
+                return;
+            }
+            Recorder done = recorder;
+            recorder = null;
+            if (done == null) {
+                return;
+            }
+            String id = test.getUniqueId();
+            if (!disturbances.containsKey(id)) {
+                done.calls().forEach(call -> wire.println(Wire.line(Wire.CALL, id) + "\t" + call));
+            }
+            String source = test.getParentId()
+                    .map(parent -> id.replaceAll(".*\\[class:([^\\]]*)].*", "$1"))
+                    .orElse("");
+            wire.println(Wire.line(
+                    Wire.DONE,
+                    id,
+                    Verdicts.of(result),
+                    done.applied(),
+                    (System.nanoTime() - began) / 1_000_000,
+                    source,
+                    test.getDisplayName(),
+                    result.getThrowable().map(Verdicts::firstLine).orElse("")));
+        }
+    }
+}

@@ -1,0 +1,156 @@
+package dev.zelotype.host;
+
+import dev.zelotype.doubles.Ending;
+import dev.zelotype.engine.decide.Passage;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.scene.SceneState;
+import java.lang.StackWalker.StackFrame;
+import java.lang.reflect.Executable;
+import java.lang.reflect.Method;
+import java.lang.reflect.Type;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For hosts that challenge tests: a call on its way to a double, before anything is known of it. For the calling thread.
+ */
+public final class DisturbedCall {
+
+    private final Passage passage;
+
+    private DisturbedCall(Passage passage) {
+        this.passage = passage;
+    }
+
+    static void everywhere(@Nullable CallDisturber disturber) {
+        SceneState.disturbAll(disturber == null ? null : passage -> disturber.disturb(new DisturbedCall(passage)));
+    }
+
+    /**
+     * The double that is called.
+     *
+     * @return its name in messages
+     */
+    public String receiver() {
+        return passage.callee().name();
+    }
+
+    /**
+     * The doubled type.
+     *
+     * @return its binary name
+     */
+    public String type() {
+        return passage.callee().doubleClass().doubledType().getName();
+    }
+
+    /**
+     * The method that is called.
+     *
+     * @return the method with the simple names of its parameter types
+     */
+    public String signature() {
+        return passage.method().signature();
+    }
+
+    /**
+     * The method that is called.
+     *
+     * @return the method, or the constructor of a replaced class
+     */
+    public Executable method() {
+        return passage.method().executable();
+    }
+
+    /**
+     * What comes back.
+     *
+     * @return the generic type; {@code void} for nothing
+     */
+    public Type returnType() {
+        return passage.method().executable() instanceof Method method ? method.getGenericReturnType() : void.class;
+    }
+
+    /**
+     * The arguments as the subject passed them.
+     *
+     * @return the arguments themselves
+     */
+    @SuppressWarnings("exports")
+    public @Nullable Object[] arguments() {
+        return passage.arguments();
+    }
+
+    /**
+     * The call as it would be written, with the double's name.
+     *
+     * @return such as {@code log.note("rain")}
+     */
+    public String text() {
+        return Calls.call(passage.callee(), passage.method(), passage.arguments());
+    }
+
+    /**
+     * A value as messages print it.
+     *
+     * @param value the value
+     * @return one line
+     */
+    @SuppressWarnings("exports")
+    public static String print(@Nullable Object value) {
+        return Values.print(value);
+    }
+
+    /**
+     * Where the call was made.
+     *
+     * @return the nearest frame outside the library; null if there is none
+     */
+    @SuppressWarnings("exports")
+    public @Nullable StackFrame caller() {
+        return passage.caller();
+    }
+
+    /**
+     * Lets the call go on as it came.
+     *
+     * @return what it answers
+     * @throws Throwable what it throws
+     */
+    @SuppressWarnings("exports")
+    public @Nullable Object proceed() throws Throwable {
+        return passage.proceed();
+    }
+
+    /**
+     * Lets the call go on as if it had come with other arguments.
+     *
+     * @param others the arguments to record, to match and to answer
+     * @return what it answers
+     * @throws Throwable what it throws
+     */
+    @SuppressWarnings("exports")
+    public @Nullable Object proceed(@Nullable Object[] others) throws Throwable {
+        return passage.proceed(others);
+    }
+
+    /**
+     * Answers as if the call had come, though it is neither recorded nor passed on, and counts for no expectation.
+     *
+     * @return what it would answer
+     * @throws Throwable what it would throw
+     */
+    @SuppressWarnings("exports")
+    public @Nullable Object lose() throws Throwable {
+        return passage.lose();
+    }
+
+    /**
+     * How the call ended that went on.
+     *
+     * @return the ending; {@link Ending#RUNNING} if none has gone on yet
+     */
+    public Ending ending() {
+        return passage.ending();
+    }
+}
