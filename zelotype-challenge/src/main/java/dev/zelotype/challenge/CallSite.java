@@ -1,0 +1,113 @@
+package dev.zelotype.challenge;
+
+import java.util.List;
+
+/**
+ * For builds and tools: a place in the code where a subject asks a collaborator something. Immutable.
+ */
+public final class CallSite {
+
+    private final String key;
+    private final int occurrence;
+    private final int count;
+    private final String receiver;
+    private final String signature;
+    private final String text;
+    private final String file;
+    private final int line;
+    private final int variants;
+    private final String defaulted;
+    private final String arguments;
+    private final List<String> names;
+    private final boolean nothing;
+
+    CallSite(List<String> fields) {
+        key = fields.get(0);
+        occurrence = Integer.parseInt(fields.get(1));
+        count = Integer.parseInt(fields.get(2));
+        receiver = fields.get(3);
+        signature = fields.get(4);
+        text = fields.get(5);
+        file = fields.get(6);
+        line = Integer.parseInt(fields.get(7));
+        variants = Integer.parseInt(fields.get(8));
+        defaulted = fields.get(9);
+        arguments = fields.get(10);
+        names = fields.get(11).isEmpty() ? List.of() : List.of(fields.get(11).split(","));
+        nothing = fields.get(12).equals("void");
+    }
+
+    String key() {
+        return key;
+    }
+
+    int occurrence() {
+        return occurrence;
+    }
+
+    int count() {
+        return count;
+    }
+
+    int variants() {
+        return variants;
+    }
+
+    /** What was answered by default; empty if something was said. */
+    String defaulted() {
+        return defaulted;
+    }
+
+    /** For each argument: {@code a} if it has another value, {@code c} if it is a callback that was run. */
+    String arguments() {
+        return arguments;
+    }
+
+    String name(int argument) {
+        return names.get(argument);
+    }
+
+    boolean givesNothing() {
+        return nothing;
+    }
+
+    /**
+     * The double that is asked.
+     *
+     * @return its name
+     */
+    public String receiver() {
+        return receiver;
+    }
+
+    /**
+     * The method that is called.
+     *
+     * @return the method with the simple names of its parameter types
+     */
+    public String signature() {
+        return signature;
+    }
+
+    /**
+     * One call of it, as it would be written.
+     *
+     * @return such as {@code log.note("rain")}
+     */
+    public String text() {
+        return text;
+    }
+
+    /**
+     * Where it stands.
+     *
+     * @return the source file and line
+     */
+    public String place() {
+        return file + ":" + line;
+    }
+
+    String method() {
+        return signature.substring(0, signature.indexOf('('));
+    }
+}

@@ -1,0 +1,327 @@
+package dev.zelotype.challenge;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For builds and tools: challenges tests. First they run as they are; then, in rounds, each runs with one thing
+ * disturbed at a time, in a JVM of its own that is given up when a test does not end. Not safe for use from several
+ * threads.
+ *
+ * <pre>{@code
+ * ChallengeResult result = new Challenge(classPath).onlyClasses("dev.observatory.*").run((done, all) -> {});
+ * result.findings().forEach(finding -> System.out.println(finding.sentence()));
+ * }</pre>
+ */
+public final class Challenge {
+
+    private static final int SLOWER = 10;
+    private static final long MORE_MILLIS = 2_000;
+    private static final long BASELINE_MILLIS = 10 * 60_000;
+    private static final int TRIES = 2;
+
+    private final List<Path> classPath;
+    private List<String> classes = List.of();
+    private String only = ".*";
+    private String test = "";
+    private Set<Sort> sorts = EnumSet.allOf(Sort.class);
+    private List<String> jvmArguments = List.of();
+    private @Nullable Duration limit;
+    private volatile boolean stopped;
+
+    private final Map<String, Baseline> tests = new LinkedHashMap<>();
+    private final List<String> leftOut = new ArrayList<>();
+    private final List<Tried> tried = new ArrayList<>();
+    private final Map<Disturbance, Integer> tries = new HashMap<>();
+    private @Nullable WorkerProcess worker;
+
+    /** A test as it is without disturbance. */
+    static final class Baseline {
+        final String id;
+        final List<CallSite> sites = new ArrayList<>();
+        String name = "";
+        long millis;
+
+        Baseline(String id) {
+            this.id = id;
+        }
+    }
+
+    /** What became of a disturbance. */
+    record Tried(Disturbance disturbance, CallSite site, String verdict, String change) {}
+
+    /**
+     * Prepares a challenge.
+     *
+     * @param classPath the class path of the tests: folders, in which tests are looked for, and jars
+     */
+    public Challenge(List<Path> classPath) {
+        this.classPath = List.copyOf(classPath);
+    }
+
+    /**
+     * Says which tests are challenged.
+     *
+     * @param names qualified names with commas between; a star stands for anything
+     * @return this
+     */
+    public Challenge onlyClasses(String names) {
+        List<String> patterns = new ArrayList<>();
+        for (String name : names.split(",")) {
+            patterns.add(java.util.regex.Pattern.quote(name.strip()).replace("*", "\\E.*\\Q"));
+        }
+        only = String.join("|", patterns);
+        return this;
+    }
+
+    /**
+     * Names test classes that are not looked for but there, as in a jar.
+     *
+     * @param names their qualified names
+     * @return this
+     */
+    public Challenge classes(List<String> names) {
+        classes = List.copyOf(names);
+        return this;
+    }
+
+    /**
+     * Says which tests of these classes are challenged.
+     *
+     * @param text a part of their names or titles
+     * @return this
+     */
+    public Challenge onlyTests(String text) {
+        test = text.toLowerCase(Locale.ROOT);
+        return this;
+    }
+
+    /**
+     * Says what is disturbed.
+     *
+     * @param wanted the sorts
+     * @return this
+     */
+    public Challenge sorts(Set<Sort> wanted) {
+        sorts = EnumSet.copyOf(wanted);
+        return this;
+    }
+
+    /**
+     * Says how the JVM of the tests is started.
+     *
+     * @param arguments such as {@code -javaagent:...}
+     * @return this
+     */
+    public Challenge jvmArguments(List<String> arguments) {
+        jvmArguments = List.copyOf(arguments);
+        return this;
+    }
+
+    /**
+     * Says how long it may take in all; what was found until then is the result.
+     *
+     * @param time the time
+     * @return this
+     */
+    public Challenge within(Duration time) {
+        limit = time;
+        return this;
+    }
+
+    /** Stops it as soon as the current test has ended. May be called from any thread. */
+    public void stop() {
+        stopped = true;
+        WorkerProcess running = worker;
+        if (running != null) {
+            running.close();
+        }
+    }
+
+    /**
+     * Runs the challenge.
+     *
+     * @param progress hears how many of the disturbances known so far were run
+     * @return what was found
+     * @throws ChallengeException if there are no tests that can be challenged
+     */
+    public ChallengeResult run(BiConsumer<Integer, Integer> progress) {
+        long end = limit == null ? Long.MAX_VALUE : System.nanoTime() + limit.toNanos();
+        try {
+            baseline();
+            Schedule schedule = new Schedule(tests.values(), sorts);
+            boolean complete = true;
+            while (!schedule.isEmpty()) {
+                if (stopped || System.nanoTime() > end) {
+                    complete = false;
+                    break;
+                }
+                round(schedule, progress);
+            }
+            return new Judge(tests, tried, leftOut, complete && !stopped).result();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return new Judge(tests, tried, leftOut, false).result();
+        } finally {
+            if (worker != null) {
+                worker.close();
+            }
+        }
+    }
+
+    private WorkerProcess worker() {
+        WorkerProcess running = worker;
+        if (running == null || running.isGone()) {
+            running = new WorkerProcess(classPath, jvmArguments);
+            worker = running;
+        }
+        return running;
+    }
+
+    private void giveUp() {
+        if (worker != null) {
+            worker.close();
+            worker = null;
+        }
+    }
+
+    private void baseline() throws InterruptedException {
+        List<Object> plan = new ArrayList<>(List.of(Wire.PLAN));
+        classes.forEach(name -> plan.add("class=" + name));
+        if (classes.isEmpty()) {
+            classPath.stream().filter(Files::isDirectory).forEach(root -> plan.add("root=" + root));
+        }
+        plan.add("pattern=" + only);
+        WorkerProcess running = worker();
+        running.send(Wire.line(plan.toArray()));
+        int found = 0;
+        while (true) {
+            String line = running.next(BASELINE_MILLIS);
+            if (line == null) {
+                throw new ChallengeException(
+                        stopped
+                                ? "It was stopped before the tests had run once."
+                                : "The tests do not run to their end: the JVM that runs them is gone or hangs ("
+                                        + running.errors()
+                                        + "). Give the whole class path of the tests, JUnit's engine included.");
+            }
+            List<String> fields = Wire.fields(line);
+            if (fields.get(0).equals(Wire.END)) {
+                break;
+            } else if (fields.get(0).equals(Wire.CALL)) {
+                tests.computeIfAbsent(fields.get(1), Baseline::new)
+                        .sites
+                        .add(new CallSite(fields.subList(2, fields.size())));
+            } else if (fields.get(0).equals(Wire.DONE)) {
+                found++;
+                ran(fields);
+            }
+        }
+        if (found == 0) {
+            throw new ChallengeException(
+                    "No test was found on the class path. Give the folder of the test classes in it, and see that --class fits.");
+        }
+        tests.values().removeIf(each -> each.name.isEmpty() || each.sites.isEmpty());
+        if (tests.isEmpty()) {
+            throw new ChallengeException("None of the " + found + " tests can be challenged: "
+                    + (leftOut.isEmpty()
+                            ? "no subject of theirs asks a double anything."
+                            : String.join("; ", leftOut.subList(0, Math.min(3, leftOut.size())))));
+        }
+    }
+
+    private void ran(List<String> fields) {
+        String id = fields.get(1);
+        String name = fields.get(5).substring(fields.get(5).lastIndexOf('.') + 1) + ": " + fields.get(6);
+        Baseline known = tests.get(id);
+        if (!fields.get(2).equals(Verdicts.PASSED)) {
+            leftOut.add(name + " does not pass as it is (" + fields.get(7) + ")");
+            tests.remove(id);
+        } else if (known != null && (name + " " + id).toLowerCase(Locale.ROOT).contains(test)) {
+            known.name = name;
+            known.millis = Long.parseLong(fields.get(4));
+        }
+    }
+
+    private void round(Schedule schedule, BiConsumer<Integer, Integer> progress) throws InterruptedException {
+        List<Disturbance> round = schedule.next();
+        WorkerProcess running = worker();
+        round.forEach(each -> running.send(each.line()));
+        running.send(Wire.GO);
+        Map<String, Disturbance> open = new LinkedHashMap<>();
+        round.forEach(each -> open.put(each.test(), each));
+        String current = null;
+        while (true) {
+            String line = running.next(patience(current));
+            if (line == null) {
+                givenUp(schedule, open, current);
+                return;
+            }
+            List<String> fields = Wire.fields(line);
+            if (fields.get(0).equals(Wire.END)) {
+                // A test that was not even found again says nothing.
+                open.values().forEach(each -> schedule.done(each, Verdicts.ABORTED));
+                return;
+            } else if (fields.get(0).equals(Wire.BEGIN)) {
+                current = fields.get(1);
+            } else if (fields.get(0).equals(Wire.DONE)) {
+                Disturbance done = open.remove(fields.get(1));
+                current = null;
+                if (done != null) {
+                    finished(schedule, done, fields.get(2), fields.get(3));
+                    progress.accept(schedule.run(), schedule.known());
+                }
+            }
+        }
+    }
+
+    private void finished(Schedule schedule, Disturbance done, String verdict, String change) {
+        if (change.isEmpty() && !verdict.equals(Verdicts.PASSED)) {
+            // It failed before anything was disturbed: the JVM is not clean any more.
+            giveUp();
+            if (tries.merge(done, 1, Integer::sum) < TRIES) {
+                schedule.again(done);
+                return;
+            }
+        }
+        String counts = change.isEmpty() ? Verdicts.ABORTED : verdict;
+        schedule.done(done, counts);
+        tried.add(new Tried(done, schedule.site(done), counts, change));
+    }
+
+    private long patience(@Nullable String current) {
+        Baseline known = current == null ? null : tests.get(current);
+        return MORE_MILLIS * (known == null ? 5 : 1) + SLOWER * (known == null ? 0 : known.millis);
+    }
+
+    /** The worker hangs or is gone: what ran just now has run away, the others are run again. */
+    private void givenUp(Schedule schedule, Map<String, Disturbance> open, @Nullable String current) {
+        giveUp();
+        if (stopped) {
+            return;
+        }
+        Disturbance away = current == null ? null : open.remove(current);
+        if (away != null) {
+            schedule.done(away, Verdicts.NOTICED);
+            tried.add(new Tried(away, schedule.site(away), Verdicts.NOTICED, "ran away"));
+        }
+        for (Disturbance each : open.values()) {
+            if (away == null && tries.merge(each, 1, Integer::sum) >= TRIES) {
+                schedule.done(each, Verdicts.ABORTED);
+            } else {
+                schedule.again(each);
+            }
+        }
+    }
+}

@@ -1,0 +1,106 @@
+package dev.zelotype.challenge;
+
+import java.util.List;
+
+/**
+ * For builds and tools: what a challenge has found. Immutable.
+ */
+public final class ChallengeResult {
+
+    private final List<ChallengedTest> tests;
+    private final List<Finding> findings;
+    private final List<String> leftOut;
+    private final int noticed;
+    private final int gaps;
+    private final int runs;
+    private final boolean complete;
+
+    ChallengeResult(
+            List<ChallengedTest> tests,
+            List<Finding> findings,
+            List<String> leftOut,
+            int noticed,
+            int gaps,
+            int runs,
+            boolean complete) {
+        this.tests = List.copyOf(tests);
+        this.findings = List.copyOf(findings);
+        this.leftOut = List.copyOf(leftOut);
+        this.noticed = noticed;
+        this.gaps = gaps;
+        this.runs = runs;
+        this.complete = complete;
+    }
+
+    /**
+     * The tests that were challenged.
+     *
+     * @return in the order they ran
+     */
+    public List<ChallengedTest> tests() {
+        return tests;
+    }
+
+    /**
+     * What was found: gaps first.
+     *
+     * @return the findings
+     */
+    public List<Finding> findings() {
+        return findings;
+    }
+
+    /**
+     * The tests that could not be challenged, each with the reason.
+     *
+     * @return one line each
+     */
+    public List<String> leftOut() {
+        return leftOut;
+    }
+
+    /**
+     * How many places were disturbed with some test noticing.
+     *
+     * @return the number
+     */
+    public int noticed() {
+        return noticed;
+    }
+
+    /**
+     * How many places were disturbed with no test noticing.
+     *
+     * @return the number
+     */
+    public int gaps() {
+        return gaps;
+    }
+
+    /**
+     * How many disturbed runs there were.
+     *
+     * @return the number
+     */
+    public int runs() {
+        return runs;
+    }
+
+    /**
+     * Whether all that was planned was run.
+     *
+     * @return false if the time was up or somebody stopped it
+     */
+    public boolean isComplete() {
+        return complete;
+    }
+
+    /**
+     * The share of disturbed places at which some test noticed.
+     *
+     * @return percent; 100 if nothing could be disturbed
+     */
+    public double percent() {
+        return noticed + gaps == 0 ? 100 : 100.0 * noticed / (noticed + gaps);
+    }
+}

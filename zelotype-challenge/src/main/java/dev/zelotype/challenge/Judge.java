@@ -1,0 +1,191 @@
+package dev.zelotype.challenge;
+
+import dev.zelotype.challenge.Challenge.Baseline;
+import dev.zelotype.challenge.Challenge.Tried;
+import dev.zelotype.challenge.Finding.Weight;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Says what the disturbed runs mean. A disturbance that any test of the suite notices is no gap, whichever tests do not; of
+ * several other answers one that is noticed is enough.
+ */
+final class Judge {
+
+    private static final String LITERALS = "[^()]*\\(([-\\w.]*|\"[^\"\\\\]*\"|[, ])*\\)";
+
+    private final Map<String, Baseline> tests;
+    private final List<Tried> tried;
+    private final List<String> leftOut;
+    private final boolean complete;
+
+    Judge(Map<String, Baseline> tests, List<Tried> tried, List<String> leftOut, boolean complete) {
+        this.tests = tests;
+        this.tried = tried;
+        this.leftOut = leftOut;
+        this.complete = complete;
+    }
+
+    /** One place and one thing that may be changed there, over all tests. */
+    private static final class Group {
+        private final CallSite site;
+        private final Sort sort;
+        private final int index;
+        private final Set<String> tests = new LinkedHashSet<>();
+        private String change = "";
+        private boolean noticed;
+        private boolean passed;
+        private boolean unclear;
+
+        Group(CallSite site, Sort sort, int index) {
+            this.site = site;
+            this.sort = sort;
+            this.index = index;
+        }
+    }
+
+    ChallengeResult result() {
+        Map<String, Group> groups = new LinkedHashMap<>();
+        Map<String, int[]> byTest = new LinkedHashMap<>();
+        tests.values().forEach(test -> byTest.put(test.id, new int[3]));
+        for (Tried each : tried) {
+            if (each.verdict().equals(Verdicts.ABORTED)) {
+                continue;
+            }
+            Sort sort = each.disturbance().sort();
+            int index = sort == Sort.ANSWER ? 0 : each.disturbance().index();
+            Group group = groups.computeIfAbsent(
+                    each.disturbance().site() + " " + sort + index, key -> new Group(each.site(), sort, index));
+            group.tests.add(tests.get(each.disturbance().test()).name);
+            group.noticed |= each.verdict().equals(Verdicts.NOTICED);
+            group.unclear |= each.verdict().equals(Verdicts.UNCLEAR);
+            if (each.verdict().equals(Verdicts.PASSED)) {
+                group.passed = true;
+                group.change = each.change();
+            }
+            byTest.get(each.disturbance().test())[
+                    each.verdict().equals(Verdicts.NOTICED) ? 0 : each.verdict().equals(Verdicts.PASSED) ? 1 : 2]++;
+        }
+        return judged(groups, byTest);
+    }
+
+    private ChallengeResult judged(Map<String, Group> groups, Map<String, int[]> byTest) {
+        List<Finding> findings = new ArrayList<>();
+        int noticed = 0;
+        int gaps = 0;
+        for (Group group : groups.values()) {
+            if (group.noticed) {
+                noticed++;
+            } else if (isSaidAlready(group, groups)) {
+                continue;
+            } else if (group.passed) {
+                gaps++;
+                findings.add(finding(Weight.GAP, group));
+            } else if (group.unclear) {
+                findings.add(finding(Weight.UNCLEAR, group));
+            }
+        }
+        findings.addAll(defaults(groups));
+        findings.sort(Comparator.comparing(Finding::weight).thenComparing(finding -> isLog(finding.site())));
+        List<ChallengedTest> challenged = new ArrayList<>();
+        byTest.forEach((id, counts) ->
+                challenged.add(new ChallengedTest(tests.get(id).name, counts[0], counts[1], counts[2])));
+        return new ChallengeResult(challenged, findings, leftOut, noticed, gaps, tried.size(), complete);
+    }
+
+    /** A call whose answer some test looks at is looked at; one that may be left out may have any argument. */
+    private static boolean isSaidAlready(Group group, Map<String, Group> groups) {
+        Group answer = groups.get(group.site.key() + " " + Sort.ANSWER + 0);
+        Group lost = groups.get(group.site.key() + " " + Sort.LOST + 0);
+        boolean looksAtAnswer = answer != null && answer.noticed;
+        boolean mayBeLost = lost != null && !lost.noticed && lost.passed && !looksAtAnswer;
+        return switch (group.sort) {
+            case LOST -> looksAtAnswer;
+            case ANSWER -> mayBeLost;
+            case ARGUMENT, CALLBACK -> mayBeLost;
+        };
+    }
+
+    private static boolean isLog(CallSite site) {
+        String name = site.receiver().toLowerCase(Locale.ROOT);
+        return name.contains("logger") || name.endsWith("log");
+    }
+
+    private Finding finding(Weight weight, Group group) {
+        CallSite site = group.site;
+        String what = site.text() + " at " + site.place();
+        String nobody = weight == Weight.GAP
+                ? ", and nobody notices."
+                : ", and the tests only crash over it: nobody knows whether they would notice.";
+        String sentence = switch (group.sort) {
+            case ANSWER ->
+                what + " could answer otherwise" + (group.change.isEmpty() ? "" : " (" + group.change + ")") + nobody;
+            case LOST -> what + " could be left out" + nobody;
+            case ARGUMENT ->
+                what + " could be given another " + site.name(group.index)
+                        + (group.change.isEmpty() ? "" : " (" + group.change + ")") + nobody;
+            case CALLBACK -> what + " need not call back " + site.name(group.index) + nobody;
+        };
+        return new Finding(weight, site, group.sort, sentence, statement(group), List.copyOf(group.tests));
+    }
+
+    private static String statement(Group group) {
+        CallSite site = group.site;
+        String count = site.count() == 1 ? ".once();" : ".times(" + site.count() + ");";
+        boolean literal = site.text().matches(LITERALS);
+        String exact = literal
+                ? "verify(() -> " + site.text() + ")" + (site.count() == 1 ? ".once();" : ".atLeast(1);")
+                : "verify(" + site.receiver() + "::" + site.method() + ")";
+        return switch (group.sort) {
+            case LOST ->
+                literal && site.count() == 1 ? exact : "verify(" + site.receiver() + "::" + site.method() + ")" + count;
+            case ARGUMENT -> literal ? exact : exact + ".where(" + lambda(site, group.index) + ")" + count;
+            case ANSWER -> "";
+            case CALLBACK -> "";
+        };
+    }
+
+    private static String lambda(CallSite site, int index) {
+        List<String> names = new ArrayList<>();
+        for (int i = 0; i < site.arguments().length(); i++) {
+            names.add(site.name(i).replace("argument ", "p"));
+        }
+        String all = String.join(", ", names);
+        return (names.size() == 1 ? all : "(" + all + ")") + " -> " + names.get(index) + ".equals(...)";
+    }
+
+    /** What tests lean on though nobody said it. */
+    private List<Finding> defaults(Map<String, Group> groups) {
+        List<Finding> notes = new ArrayList<>();
+        Map<String, CallSite> seen = new LinkedHashMap<>();
+        Map<String, Set<String>> leaning = new LinkedHashMap<>();
+        for (Baseline test : tests.values()) {
+            for (CallSite site : test.sites) {
+                Group answer = groups.get(site.key() + " " + Sort.ANSWER + 0);
+                if (!site.defaulted().isEmpty() && answer != null && answer.noticed) {
+                    seen.putIfAbsent(site.key(), site);
+                    leaning.computeIfAbsent(site.key(), first -> new LinkedHashSet<>())
+                            .add(test.name);
+                }
+            }
+        }
+        seen.forEach((key, site) -> {
+            int count = leaning.get(key).size();
+            notes.add(new Finding(
+                    Weight.NOTE,
+                    site,
+                    Sort.ANSWER,
+                    (count == 1 ? "1 test leans" : count + " tests lean") + " on " + site.defaulted() + " from "
+                            + site.text() + " at " + site.place() + ", which nobody said.",
+                    "suppose(" + site.receiver() + "::" + site.method() + ").returns(" + site.defaulted() + ");",
+                    List.copyOf(leaning.get(key))));
+        });
+        return notes;
+    }
+}

@@ -1,0 +1,99 @@
+package dev.zelotype.challenge;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What is still to be disturbed: in each round one thing for each test. Answers come first, and once one is noticed the
+ * others of the same call need not be tried, nor need the call be lost.
+ */
+final class Schedule {
+
+    private final Map<String, Deque<Disturbance>> open = new LinkedHashMap<>();
+    private final Map<String, CallSite> sites = new HashMap<>();
+    private int run;
+    private int known;
+
+    Schedule(Collection<Challenge.Baseline> tests, Set<Sort> sorts) {
+        for (Challenge.Baseline test : tests) {
+            Deque<Disturbance> all = new ArrayDeque<>();
+            for (CallSite site : test.sites) {
+                sites.put(test.id + site.key() + site.occurrence(), site);
+                add(all, test.id, site, sorts);
+            }
+            known += all.size();
+            if (!all.isEmpty()) {
+                open.put(test.id, all);
+            }
+        }
+    }
+
+    private static void add(Deque<Disturbance> all, String test, CallSite site, Set<Sort> sorts) {
+        if (sorts.contains(Sort.ANSWER)) {
+            for (int i = 0; i < site.variants(); i++) {
+                all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.ANSWER, i));
+            }
+        }
+        if (sorts.contains(Sort.LOST)) {
+            all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.LOST, 0));
+        }
+        for (int i = 0; i < site.arguments().length(); i++) {
+            char what = site.arguments().charAt(i);
+            if (what == 'a' && sorts.contains(Sort.ARGUMENT)) {
+                all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.ARGUMENT, i));
+            } else if (what == 'c' && sorts.contains(Sort.CALLBACK)) {
+                all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.CALLBACK, i));
+            }
+        }
+    }
+
+    boolean isEmpty() {
+        return open.isEmpty();
+    }
+
+    /** One thing for each test. */
+    List<Disturbance> next() {
+        List<Disturbance> round = new ArrayList<>();
+        open.values().forEach(all -> round.add(all.poll()));
+        open.values().removeIf(Deque::isEmpty);
+        return round;
+    }
+
+    void again(Disturbance disturbance) {
+        open.computeIfAbsent(disturbance.test(), first -> new ArrayDeque<>()).addFirst(disturbance);
+    }
+
+    void done(Disturbance disturbance, String verdict) {
+        run++;
+        Deque<Disturbance> rest = open.get(disturbance.test());
+        if (rest != null && disturbance.sort() == Sort.ANSWER && verdict.equals(Verdicts.NOTICED)) {
+            int before = rest.size();
+            rest.removeIf(other -> other.site().equals(disturbance.site())
+                    && other.occurrence() == disturbance.occurrence()
+                    && (other.sort() == Sort.ANSWER || other.sort() == Sort.LOST));
+            known -= before - rest.size();
+            if (rest.isEmpty()) {
+                open.remove(disturbance.test());
+            }
+        }
+    }
+
+    CallSite site(Disturbance disturbance) {
+        return sites.get(disturbance.test() + disturbance.site() + disturbance.occurrence());
+    }
+
+    int run() {
+        return run;
+    }
+
+    int known() {
+        return known;
+    }
+}
