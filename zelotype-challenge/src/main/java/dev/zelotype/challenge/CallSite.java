@@ -20,21 +20,25 @@ public final class CallSite {
     private final String arguments;
     private final List<String> names;
     private final boolean nothing;
+    private final int ofText;
+    private final List<String> values;
 
     CallSite(List<String> fields) {
         key = fields.get(0);
         occurrence = Integer.parseInt(fields.get(1));
         count = Integer.parseInt(fields.get(2));
-        receiver = fields.get(3);
-        signature = fields.get(4);
-        text = fields.get(5);
-        file = fields.get(6);
-        line = Integer.parseInt(fields.get(7));
-        variants = Integer.parseInt(fields.get(8));
-        defaulted = fields.get(9);
-        arguments = fields.get(10);
-        names = fields.get(11).isEmpty() ? List.of() : List.of(fields.get(11).split(","));
-        nothing = fields.get(12).equals("void");
+        ofText = Integer.parseInt(fields.get(3));
+        receiver = fields.get(4);
+        signature = fields.get(5);
+        text = fields.get(6);
+        file = fields.get(7);
+        line = Integer.parseInt(fields.get(8));
+        variants = Integer.parseInt(fields.get(9));
+        defaulted = fields.get(10);
+        arguments = fields.get(11);
+        names = fields.get(12).isEmpty() ? List.of() : List.of(fields.get(12).split(","));
+        nothing = fields.get(13).equals("void");
+        values = List.copyOf(fields.subList(14, fields.size()));
     }
 
     String key() {
@@ -45,8 +49,30 @@ public final class CallSite {
         return occurrence;
     }
 
+    /** How often the method of this double was called in all. */
     int count() {
         return count;
+    }
+
+    /** How often it was called just so. */
+    int ofText() {
+        return ofText;
+    }
+
+    /** The call as the pattern of a statement; empty if an argument cannot be written down. */
+    String written() {
+        if (values.contains("")) {
+            return "";
+        }
+        boolean ofInstance = !names.isEmpty() && names.get(0).equals("instance");
+        List<String> given = ofInstance ? values.subList(1, values.size()) : values;
+        return (ofInstance ? "(" + receiver + " it) -> it" : "() -> " + receiver) + "." + method() + "("
+                + String.join(", ", given) + ")";
+    }
+
+    /** An argument as source; empty if it cannot be written down. */
+    String value(int argument) {
+        return values.get(argument);
     }
 
     int variants() {

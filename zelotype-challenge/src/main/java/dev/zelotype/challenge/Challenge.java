@@ -230,7 +230,8 @@ public final class Challenge {
         }
         if (found == 0) {
             throw new ChallengeException(
-                    "No test was found on the class path. Give the folder of the test classes in it, and see that --class fits.");
+                    "No test was found on the class path. Give the folder of the test classes in it, and see that the"
+                            + " names of classes that you asked for fit.");
         }
         tests.values().removeIf(each -> each.name.isEmpty() || each.sites.isEmpty());
         if (tests.isEmpty()) {

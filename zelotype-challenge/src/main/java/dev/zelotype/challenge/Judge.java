@@ -18,8 +18,6 @@ import java.util.Set;
  */
 final class Judge {
 
-    private static final String LITERALS = "[^()]*\\(([-\\w.]*|\"[^\"\\\\]*\"|[, ])*\\)";
-
     private final Map<String, Baseline> tests;
     private final List<Tried> tried;
     private final List<String> leftOut;
@@ -125,30 +123,33 @@ final class Judge {
                 : ", and the tests only crash over it: nobody knows whether they would notice.";
         String sentence = switch (group.sort) {
             case ANSWER ->
-                what + " could answer otherwise" + (group.change.isEmpty() ? "" : " (" + group.change + ")") + nobody;
+                what + " could answer otherwise" + (group.change.isEmpty() ? "" : " (" + group.change + ")") + nobody
+                        + (weight == Weight.GAP ? " Assert on what becomes of the answer." : "");
             case LOST -> what + " could be left out" + nobody;
             case ARGUMENT ->
                 what + " could be given another " + site.name(group.index)
                         + (group.change.isEmpty() ? "" : " (" + group.change + ")") + nobody;
-            case CALLBACK -> what + " need not call back " + site.name(group.index) + nobody;
+            case CALLBACK ->
+                what + " need not call back " + site.name(group.index) + nobody
+                        + (weight == Weight.GAP ? " Assert on what the callback does." : "");
         };
         return new Finding(weight, site, group.sort, sentence, statement(group), List.copyOf(group.tests));
     }
 
     private static String statement(Group group) {
         CallSite site = group.site;
-        String count = site.count() == 1 ? ".once();" : ".times(" + site.count() + ");";
-        boolean literal = site.text().matches(LITERALS);
-        String exact = literal
-                ? "verify(() -> " + site.text() + ")" + (site.count() == 1 ? ".once();" : ".atLeast(1);")
-                : "verify(" + site.receiver() + "::" + site.method() + ")";
+        String any = "verify(" + site.receiver() + "::" + site.method() + ")";
+        String exact = "verify(" + site.written() + ")" + times(site.ofText());
         return switch (group.sort) {
-            case LOST ->
-                literal && site.count() == 1 ? exact : "verify(" + site.receiver() + "::" + site.method() + ")" + count;
-            case ARGUMENT -> literal ? exact : exact + ".where(" + lambda(site, group.index) + ")" + count;
-            case ANSWER -> "";
-            case CALLBACK -> "";
+            case LOST -> site.written().isEmpty() || site.ofText() < site.count() ? any + times(site.count()) : exact;
+            case ARGUMENT ->
+                site.written().isEmpty() ? any + ".where(" + lambda(site, group.index) + ").atLeast(1);" : exact;
+            case ANSWER, CALLBACK -> "";
         };
+    }
+
+    private static String times(int count) {
+        return count == 1 ? ".once();" : ".times(" + count + ");";
     }
 
     private static String lambda(CallSite site, int index) {
@@ -157,7 +158,13 @@ final class Judge {
             names.add(site.name(i).replace("argument ", "p"));
         }
         String all = String.join(", ", names);
-        return (names.size() == 1 ? all : "(" + all + ")") + " -> " + names.get(index) + ".equals(...)";
+        String value = site.value(index);
+        String name = names.get(index);
+        boolean primitive = value.matches("-?[0-9].*|true|false|'.*'|null|[\\w$]+\\.[A-Z_0-9]+");
+        return (names.size() == 1 ? all : "(" + all + ")") + " -> "
+                + (primitive
+                        ? name + " == " + value
+                        : name + ".equals(" + (value.isEmpty() ? "expected" : value) + ")");
     }
 
     /** What tests lean on though nobody said it. */

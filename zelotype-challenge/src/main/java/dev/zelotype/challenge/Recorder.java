@@ -22,13 +22,14 @@ final class Recorder {
 
     private final @Nullable Disturbance disturbance;
     private final Map<String, Integer> occurrences = new HashMap<>();
+    private final Map<String, Integer> made = new HashMap<>();
     private final Map<String, Noted> first = new LinkedHashMap<>();
     private final Map<String, Noted> last = new LinkedHashMap<>();
     private int calls;
     private volatile String applied = "";
 
     /** A call as the supervisor needs to know it. */
-    private record Noted(int occurrence, String line) {}
+    private record Noted(int occurrence, String method, String text, String line) {}
 
     Recorder(@Nullable Disturbance disturbance) {
         this.disturbance = disturbance;
@@ -43,14 +44,18 @@ final class Recorder {
     synchronized List<String> calls() {
         List<String> lines = new ArrayList<>();
         first.forEach((site, noted) -> {
-            int count = occurrences.get(site);
-            lines.add(Wire.line(site, noted.occurrence(), count) + "\t" + noted.line());
+            lines.add(line(site, noted));
             Noted end = last.get(site);
             if (end.occurrence() != noted.occurrence()) {
-                lines.add(Wire.line(site, end.occurrence(), count) + "\t" + end.line());
+                lines.add(line(site, end));
             }
         });
         return lines;
+    }
+
+    private String line(String site, Noted noted) {
+        return Wire.line(site, noted.occurrence(), made.get(noted.method()), made.get(noted.text())) + "\t"
+                + noted.line();
     }
 
     @Nullable
@@ -87,7 +92,7 @@ final class Recorder {
     }
 
     private @Nullable Object note(DisturbedCall call, String site, int occurrence, StackFrame caller) throws Throwable {
-        String text = call.text();
+        String text = text(call);
         int callbacks = 0;
         Object[] arguments = call.arguments().clone();
         StringBuilder names = new StringBuilder();
@@ -111,7 +116,11 @@ final class Recorder {
                 names.append(names.length() == 0 ? "" : ",").append(parameterName(call, i));
                 callbacks += ran[i] ? 1 : 0;
             }
-            int variants = threw ? 0 : Alterations.of(answer, call.returnType()).size();
+            boolean dropped = Discarded.isAnswer(
+                    caller.getClassName(), caller.getLineNumber(), call.method().getName());
+            int variants = threw || dropped
+                    ? 0
+                    : Alterations.of(answer, call.returnType()).size();
             String line = Wire.line(
                     call.receiver(),
                     call.signature(),
@@ -125,9 +134,17 @@ final class Recorder {
                     altered,
                     names,
                     call.returnType() == void.class ? "void" : "value");
+            for (int i = 0; i < arguments.length; i++) {
+                boolean made = i < call.arguments().length - call.method().getParameterCount();
+                line += "\t" + Wire.line(made ? "it" : Source.of(call.arguments()[i]));
+            }
+            Noted noted =
+                    new Noted(occurrence, call.receiver() + "." + call.signature(), call.receiver() + "." + text, line);
             synchronized (this) {
-                first.putIfAbsent(site, new Noted(occurrence, line));
-                last.put(site, new Noted(occurrence, line));
+                made.merge(noted.method(), 1, Integer::sum);
+                made.merge(noted.text(), 1, Integer::sum);
+                first.putIfAbsent(site, noted);
+                last.put(site, noted);
             }
         }
     }
@@ -168,6 +185,19 @@ final class Recorder {
         throw new IllegalStateException("A sort of disturbance has no code: " + wanted.sort());
     }
 
+    /** The call as it reads; an instance that the subject made itself has no name, and none that stays the same. */
+    private static String text(DisturbedCall call) {
+        int shift = call.arguments().length - call.method().getParameterCount();
+        if (shift == 0) {
+            return call.text();
+        }
+        List<String> printed = new ArrayList<>();
+        for (int i = shift; i < call.arguments().length; i++) {
+            printed.add(DisturbedCall.print(call.arguments()[i]));
+        }
+        return call.receiver() + "." + call.method().getName() + "(" + String.join(", ", printed) + ")";
+    }
+
     private static java.lang.reflect.Type parameterType(DisturbedCall call, int place) {
         java.lang.reflect.Type[] types = call.method().getGenericParameterTypes();
         int shift = call.arguments().length - types.length;
@@ -180,7 +210,7 @@ final class Recorder {
             return "instance";
         }
         var parameter = call.method().getParameters()[place - shift];
-        return parameter.isNamePresent() ? parameter.getName() : "argument " + (place + 1);
+        return parameter.isNamePresent() ? parameter.getName() : "argument " + (place - shift + 1);
     }
 
     private static boolean isFunction(DisturbedCall call, int place) {

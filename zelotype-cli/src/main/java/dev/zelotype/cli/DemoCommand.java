@@ -1,5 +1,6 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.challenge.Challenge;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -34,7 +35,13 @@ import picocli.CommandLine.Spec;
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:a test failed that is not meant to", "2:wrong use"},
         footerHeading = "%nExamples:%n",
-        footer = {"  zelotype demo", "  zelotype demo --list", "  zelotype demo trouble", "  zelotype demo --all"})
+        footer = {
+            "  zelotype demo",
+            "  zelotype demo --list",
+            "  zelotype demo trouble",
+            "  zelotype demo --all",
+            "  zelotype demo --challenge"
+        })
 final class DemoCommand implements Callable<Integer> {
 
     private static final String JOURNAL = "zelotype.journal";
@@ -52,6 +59,14 @@ final class DemoCommand implements Callable<Integer> {
 
     @Option(names = "--list", description = "Lists the examples and runs none.")
     private boolean list;
+
+    @Option(
+            names = "--challenge",
+            description = {
+                "Challenges the examples' tests instead: changes one thing at a time, and tells what no test",
+                "noticed."
+            })
+    private boolean challenge;
 
     @Option(
             names = "--into",
@@ -73,6 +88,12 @@ final class DemoCommand implements Callable<Integer> {
             terminal.out().print(table);
             terminal.out().flush();
             return 0;
+        }
+        if (challenge) {
+            return ChallengeRun.run(terminal, challenge(chosen), result -> {
+                ChallengeRun.print(terminal, result);
+                return 0;
+            });
         }
         Path folder = Files.createTempDirectory("zelotype-journal");
         Thread cleaning = new Thread(() -> delete(folder));
@@ -118,6 +139,13 @@ final class DemoCommand implements Callable<Integer> {
                                     + ".")));
         }
         return chosen;
+    }
+
+    private Challenge challenge(List<DemoExample> chosen) {
+        List<DemoExample> wanted = names.isEmpty() && !all ? DemoExample.OBSERVATORY : chosen;
+        List<String> classes = new ArrayList<>();
+        wanted.forEach(example -> classes.addAll(example.testClasses()));
+        return new Challenge(List.of(ChallengeRun.ownJar())).classes(classes);
     }
 
     private static TestExecutionSummary run(DemoExample example, Path folder) {

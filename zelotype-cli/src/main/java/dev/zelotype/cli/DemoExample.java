@@ -32,6 +32,11 @@ record DemoExample(String name, List<String> testClasses, String about, boolean 
                     "what failures say: tests that are meant to fail",
                     true));
 
+    /** Those whose tests were thought good: what is challenged if nothing is named. */
+    static final List<DemoExample> OBSERVATORY = ALL.stream()
+            .filter(example -> example.testClasses().get(0).contains(".observatory.") && !example.fails)
+            .toList();
+
     private static DemoExample of(String name, String testClass, String about) {
         return new DemoExample(name, List.of(PACKAGE + testClass), about, false);
     }

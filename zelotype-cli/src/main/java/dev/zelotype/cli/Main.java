@@ -1,5 +1,6 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.challenge.ChallengeException;
 import dev.zelotype.generate.GenerateException;
 import dev.zelotype.journal.JournalException;
 import dev.zelotype.report.site.ReportException;
@@ -29,6 +30,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
             StoryCommand.class,
             CoverageCommand.class,
             ReportCommand.class,
+            ChallengeCommand.class,
             GenerateCommand.class,
             AutoComplete.GenerateCompletion.class
         },
@@ -87,6 +89,7 @@ public final class Main implements Runnable {
     private static int explain(Exception problem, CommandLine commandLine, CommandLine.ParseResult parsed)
             throws Exception {
         if (problem instanceof JournalException
+                || problem instanceof ChallengeException
                 || problem instanceof GenerateException
                 || problem instanceof ReportException
                 || problem instanceof UncheckedIOException) {

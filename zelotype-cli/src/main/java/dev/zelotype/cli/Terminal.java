@@ -39,7 +39,7 @@ record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode) {
 
     /** Marks text with picocli's styles, such as {@code bold} or {@code fg(green)}; plain where colours are off. */
     String styled(String styles, String text) {
-        return text.isEmpty()
+        return text.isEmpty() || styles.isEmpty()
                 ? text
                 : Ansi.Style.on(Ansi.Style.parse(styles)).isEmpty() || !ansi.enabled()
                         ? text

@@ -22,6 +22,7 @@ public final class Ours {
                         || className.startsWith("doubles.", rest)
                         || className.startsWith("error.", rest)
                         || className.startsWith("host.", rest)
+                        || className.startsWith("challenge.", rest)
                         || className.startsWith("junit.", rest)
                         || className.startsWith("journal.", rest));
     }

@@ -1,0 +1,201 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.challenge.Challenge;
+import dev.zelotype.challenge.ChallengeResult;
+import dev.zelotype.challenge.ChallengeText;
+import dev.zelotype.challenge.Sort;
+import java.io.File;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+/**
+ * Disturbs the conversations of tests, and tells what no test noticed.
+ */
+@Command(
+        name = "challenge",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = {
+            "Can these tests fail? Runs them again and again with one thing changed between a subject and its",
+            "doubles, and tells which changes no test noticed, each with the statement to write."
+        },
+        exitCodeListHeading = "%nExit codes:%n",
+        exitCodeList = {"0:done", "1:less is noticed than --fail-under asks for", "2:wrong use"},
+        footerHeading = "%nExamples:%n",
+        footer = {
+            "  zelotype challenge --class-path target/test-classes:target/classes:lib/junit.jar",
+            "  zelotype challenge --class-path @test.path --class '*.NightRunTest' --fail-under 90"
+        })
+final class ChallengeCommand implements Callable<Integer> {
+
+    private final Terminal terminal;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Option(
+            names = "--class-path",
+            paramLabel = "PATH",
+            required = true,
+            description = {
+                "The class path of the tests, JUnit included: folders, in which tests are looked for, and jars.",
+                "@FILE reads it from a file."
+            })
+    private String classPath;
+
+    @Option(
+            names = "--class",
+            paramLabel = "NAMES",
+            defaultValue = "*",
+            description = "Only test classes whose qualified name fits one of these; * stands for anything.")
+    private String classes;
+
+    @Option(
+            names = "--test",
+            paramLabel = "TEXT",
+            defaultValue = "",
+            description = "Only tests with this text in their name.")
+    private String test;
+
+    @Option(
+            names = "--sort",
+            paramLabel = "SORTS",
+            split = ",",
+            description = "What is changed: answer, lost, argument, callback. Default: all of these.")
+    private List<String> sorts = new ArrayList<>();
+
+    @Option(
+            names = "--limit",
+            paramLabel = "SECONDS",
+            description = "How long it may take in all; what was found until then is told.")
+    private Double limit;
+
+    @Option(
+            names = "--fail-under",
+            paramLabel = "PERCENT",
+            defaultValue = "0",
+            description = "Exit code 1 if a smaller share of the disturbed places is noticed by any test.")
+    private double failUnder;
+
+    @Option(
+            names = "--format",
+            paramLabel = "FORMAT",
+            defaultValue = "text",
+            description = "text, json. Default: ${DEFAULT-VALUE}.")
+    private String format;
+
+    @Option(names = "--into", paramLabel = "FILE", description = "The file to write. Default: the terminal.")
+    private Path into;
+
+    ChallengeCommand(Terminal terminal) {
+        this.terminal = terminal;
+    }
+
+    @Override
+    public Integer call() {
+        refuseWrongUse();
+        List<Path> path = paths();
+        Path own = ChallengeRun.ownJar();
+        if (!path.contains(own)) {
+            // What a test class path may lack: the launcher, and this command's part in the other JVM.
+            path.add(own);
+        }
+        Challenge challenge =
+                new Challenge(path).onlyClasses(classes).onlyTests(test).sorts(sorts());
+        if (limit != null) {
+            challenge.within(Duration.ofMillis((long) (limit * 1000)));
+        }
+        return ChallengeRun.run(terminal, challenge, this::tell);
+    }
+
+    private int tell(ChallengeResult result) {
+        if (into == null && format.equals("text")) {
+            ChallengeRun.print(terminal, result);
+        } else {
+            String text = format.equals("json")
+                    ? ChallengeJson.of(result)
+                    : String.join(System.lineSeparator(), ChallengeText.lines(result)) + System.lineSeparator();
+            if (into == null) {
+                terminal.out().print(text);
+                terminal.out().flush();
+            } else {
+                OutputFile.write(into, text.getBytes(StandardCharsets.UTF_8));
+                terminal.out().println(ChallengeText.sum(result));
+                terminal.out().println("written to " + into);
+            }
+        }
+        if (result.percent() < failUnder) {
+            terminal.err()
+                    .println(String.format(
+                            Locale.ROOT,
+                            "%.1f %% of the disturbed places are noticed, less than the %.1f %% asked for.",
+                            result.percent(),
+                            failUnder));
+            return 1;
+        }
+        return 0;
+    }
+
+    private void refuseWrongUse() {
+        if (!(failUnder >= 0 && failUnder <= 100)) {
+            throw wrong("--fail-under=" + failUnder + " is no share: give 0 to 100.");
+        }
+        if (limit != null && !(limit > 0 && limit <= 1e9)) {
+            throw wrong("--limit=" + limit + " is no time: give seconds, such as 60.");
+        }
+        if (!List.of("text", "json").contains(format)) {
+            throw wrong("There is no format '" + format + "': give text or json.");
+        }
+        OutputFile.refuseFolder(spec, into);
+    }
+
+    private ParameterException wrong(String message) {
+        return new ParameterException(spec.commandLine(), message);
+    }
+
+    private Set<Sort> sorts() {
+        Set<Sort> wanted = EnumSet.noneOf(Sort.class);
+        for (String word : sorts) {
+            Sort found = null;
+            for (Sort each : Sort.values()) {
+                found = each.word().equalsIgnoreCase(word.strip()) ? each : found;
+            }
+            if (found == null) {
+                throw wrong("There is no sort '" + word + "': give answer, lost, argument or callback.");
+            }
+            wanted.add(found);
+        }
+        return wanted.isEmpty() ? EnumSet.allOf(Sort.class) : wanted;
+    }
+
+    private List<Path> paths() {
+        List<Path> paths = new ArrayList<>();
+        for (String entry : classPath.split(File.pathSeparator)) {
+            if (entry.isBlank()) {
+                continue;
+            }
+            Path place = Path.of(entry.strip());
+            if (!Files.exists(place)) {
+                throw wrong("There is no " + place + ", which --class-path names. Give jars and folders.");
+            }
+            paths.add(place.toAbsolutePath());
+        }
+        if (paths.isEmpty()) {
+            throw wrong("--class-path names nothing: give the folders of the test classes, and jars.");
+        }
+        return paths;
+    }
+}

@@ -1,0 +1,73 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.challenge.Challenge;
+import dev.zelotype.challenge.ChallengeResult;
+import dev.zelotype.challenge.ChallengeText;
+import java.net.URISyntaxException;
+import java.nio.file.Path;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.function.ToIntFunction;
+
+/**
+ * Runs a challenge from the terminal: with progress, and so that an interrupt still tells what was found.
+ */
+final class ChallengeRun {
+
+    private static final int SECONDS_TO_TELL = 5;
+
+    private ChallengeRun() {}
+
+    /** The jar, or the folder, that this command was started from. */
+    static Path ownJar() {
+        try {
+            return Path.of(ChallengeRun.class
+                    .getProtectionDomain()
+                    .getCodeSource()
+                    .getLocation()
+                    .toURI());
+        } catch (URISyntaxException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    static int run(Terminal terminal, Challenge challenge, ToIntFunction<ChallengeResult> tell) {
+        CountDownLatch told = new CountDownLatch(1);
+        Thread interrupt = new Thread(() -> {
+            challenge.stop();
+            try {
+                // The JVM ends with this thread, so it waits for the result to be told.
+                told.await(SECONDS_TO_TELL, TimeUnit.SECONDS);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        });
+        Runtime.getRuntime().addShutdownHook(interrupt);
+        try {
+            ProgressLines progress = new ProgressLines(terminal.err());
+            ChallengeResult result = challenge.run((done, all) -> progress.reached("disturbed runs", done, all));
+            return tell.applyAsInt(result);
+        } finally {
+            told.countDown();
+            release(interrupt);
+        }
+    }
+
+    private static void release(Thread interrupt) {
+        try {
+            Runtime.getRuntime().removeShutdownHook(interrupt);
+        } catch (IllegalStateException e) {
+            // The JVM is ending already: the hook has done its work.
+            return;
+        }
+    }
+
+    /** Prints all of a result. */
+    static void print(Terminal terminal, ChallengeResult result) {
+        for (String line : ChallengeText.lines(result)) {
+            boolean statement = line.startsWith("      ") && line.endsWith(";");
+            boolean reached = line.startsWith("      ") && !statement;
+            terminal.out().println(terminal.styled(statement ? "cyan" : reached ? "faint" : "", line));
+        }
+    }
+}
