@@ -33,6 +33,7 @@ public final class Challenge {
 
     private final List<Path> classPath;
     private List<String> classes = List.of();
+    private List<Path> roots;
     private String only = ".*";
     private String test = "";
     private Set<Sort> sorts = EnumSet.allOf(Sort.class);
@@ -68,6 +69,7 @@ public final class Challenge {
      */
     public Challenge(List<Path> classPath) {
         this.classPath = List.copyOf(classPath);
+        this.roots = this.classPath.stream().filter(Files::isDirectory).toList();
     }
 
     /**
@@ -93,6 +95,17 @@ public final class Challenge {
      */
     public Challenge classes(List<String> names) {
         classes = List.copyOf(names);
+        return this;
+    }
+
+    /**
+     * Says where tests are looked for; in all folders of the class path unless given.
+     *
+     * @param folders folders of test classes
+     * @return this
+     */
+    public Challenge from(List<Path> folders) {
+        roots = List.copyOf(folders);
         return this;
     }
 
@@ -200,7 +213,7 @@ public final class Challenge {
         List<Object> plan = new ArrayList<>(List.of(Wire.PLAN));
         classes.forEach(name -> plan.add("class=" + name));
         if (classes.isEmpty()) {
-            classPath.stream().filter(Files::isDirectory).forEach(root -> plan.add("root=" + root));
+            roots.forEach(root -> plan.add("root=" + root));
         }
         plan.add("pattern=" + only);
         WorkerProcess running = worker();

@@ -7,9 +7,11 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.Handle;
 import org.objectweb.asm.Label;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
 
 /**
  * Answers that the calling code throws away at once: another one could not be noticed by anybody.
@@ -84,6 +86,23 @@ final class Discarded {
                     int opcode, @Nullable String owner, String name, String descriptor, boolean isInterface) {
                 settle(false);
                 pending = current == line && name.equals(method) && !descriptor.endsWith(")V");
+            }
+
+            @Override
+            public void visitInvokeDynamicInsn(
+                    @Nullable String name, @Nullable String descriptor, Handle bootstrap, Object... arguments) {
+                settle(false);
+                // A method reference that is handed over as something that gives nothing.
+                boolean isReference = arguments.length == 3
+                        && arguments[1] instanceof Handle target
+                        && current == line
+                        && target.getName().equals(method)
+                        && !target.getDesc().endsWith(")V");
+                if (isReference) {
+                    boolean nothing = arguments[0] instanceof Type sam && sam.getReturnType() == Type.VOID_TYPE;
+                    dropped += nothing ? 1 : 0;
+                    used += nothing ? 0 : 1;
+                }
             }
 
             @Override

@@ -141,7 +141,7 @@ final class Judge {
         String any = "verify(" + site.receiver() + "::" + site.method() + ")";
         String exact = "verify(" + site.written() + ")" + times(site.ofText());
         return switch (group.sort) {
-            case LOST -> site.written().isEmpty() || site.ofText() < site.count() ? any + times(site.count()) : exact;
+            case LOST -> site.written().isEmpty() ? any + times(site.count()) : exact;
             case ARGUMENT ->
                 site.written().isEmpty() ? any + ".where(" + lambda(site, group.index) + ").atLeast(1);" : exact;
             case ANSWER, CALLBACK -> "";

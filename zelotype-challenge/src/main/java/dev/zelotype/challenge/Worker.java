@@ -93,8 +93,7 @@ public final class Worker {
                 patterns.add(argument.substring("pattern=".length()));
             }
         }
-        LauncherDiscoveryRequestBuilder request =
-                LauncherDiscoveryRequestBuilder.request().selectors(selectors);
+        LauncherDiscoveryRequestBuilder request = request(selectors);
         if (!patterns.isEmpty()) {
             request.filters(ClassNameFilter.includeClassNamePatterns(patterns.toArray(new String[0])));
         }
@@ -108,11 +107,15 @@ public final class Worker {
             byTest.put(each.test(), each);
             selectors.add(DiscoverySelectors.selectUniqueId(each.test()));
         }
-        run(
-                LauncherDiscoveryRequestBuilder.request()
-                        .selectors(new ArrayList<>(selectors))
-                        .build(),
-                byTest);
+        run(request(new ArrayList<>(selectors)).build(), byTest);
+    }
+
+    /** One test at a time, and no journal of runs that nobody made. */
+    private static LauncherDiscoveryRequestBuilder request(List<DiscoverySelector> selectors) {
+        return LauncherDiscoveryRequestBuilder.request()
+                .selectors(selectors)
+                .configurationParameter("junit.jupiter.execution.parallel.enabled", "false")
+                .configurationParameter("zelotype.journal", "");
     }
 
     private void run(LauncherDiscoveryRequest request, Map<String, Disturbance> disturbances) {

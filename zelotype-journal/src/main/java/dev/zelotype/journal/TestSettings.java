@@ -63,7 +63,10 @@ public final class TestSettings {
         }
         return new TestSettings(
                 scene,
-                lookup.apply(JOURNAL).map(Path::of).orElse(null),
+                lookup.apply(JOURNAL)
+                        .filter(folder -> !folder.isBlank())
+                        .map(Path::of)
+                        .orElse(null),
                 lookup.apply(MASK).map(TestSettings::pattern).orElse(null));
     }
 

@@ -1,0 +1,140 @@
+package dev.zelotype.challenge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * A check that is missing is named with the statement to write; checks that are there are left in peace; and nothing
+ * that a disturbed test does harms the others.
+ */
+class ChallengeTest {
+
+    private static List<Path> classPath() {
+        return Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
+                .map(Path::of)
+                .toList();
+    }
+
+    private static Challenge challenge(String fixture) {
+        return new Challenge(classPath()).classes(List.of("dev.zelotype.challenged." + fixture));
+    }
+
+    private static ChallengeResult run(Challenge challenge) {
+        return challenge.run((done, all) -> assertThat(done).isBetween(1, Math.max(1, all)));
+    }
+
+    @Test
+    void tests_that_look_at_everything_have_no_gap() {
+        ChallengeResult whole = run(challenge("WatchChecks"));
+
+        assertThat(whole.findings())
+                .filteredOn(finding -> finding.weight() == Finding.Weight.GAP)
+                .extracting(Finding::sentence)
+                .isEmpty();
+        assertThat(whole.percent()).isEqualTo(100);
+        assertThat(whole.isComplete()).isTrue();
+        assertThat(whole.tests())
+                .hasSize(4)
+                .allSatisfy(test -> assertThat(test.noticed()).isPositive());
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            open      | LOST     | dome.open(40)          | verify(() -> dome.open(40)).once();
+            close     | LOST     | dome.close()           | verify(() -> dome.close()).once();
+            time      | ARGUMENT | camera.expose(PT1M30S  | verify(camera::expose).where((time, done, failed) -> time.equals(Duration.ofSeconds(90))).atLeast(1);
+            notes     | LOST     | log.note("seen         | verify(() -> log.note("seen Harrow-2")).once();
+            place     | ARGUMENT | weather.warning        | verify(() -> weather.warning("north")).once();
+            warning   | LOST     | log.note("fog")        | verify(() -> log.note("fog")).once();
+            failure   | LOST     | log.note("failed       | verify(() -> log.note("failed: stuck")).once();
+            """)
+    void a_check_that_is_taken_away_is_missed(String removed, Sort sort, String call, String statement) {
+        ChallengeResult result = run(challenge("WatchChecks").jvmArguments(List.of("-Dremoved=" + removed)));
+
+        assertThat(result.findings())
+                .filteredOn(finding -> finding.weight() == Finding.Weight.GAP)
+                .anySatisfy(finding -> {
+                    assertThat(finding.sort()).isEqualTo(sort);
+                    assertThat(finding.site().text()).startsWith(call);
+                    assertThat(finding.site().place()).startsWith("Watch.java:");
+                    assertThat(finding.statement()).isEqualTo(statement);
+                })
+                .allSatisfy(finding -> assertThat(finding.sentence()).contains("nobody notices."));
+        assertThat(result.percent()).isLessThan(100);
+    }
+
+    @Test
+    void what_runs_away_ends_nothing_but_itself() {
+        ChallengeResult result = run(challenge("WildChecks").jvmArguments(List.of("-Xmx128m")));
+
+        assertThat(result.isComplete()).isTrue();
+        assertThat(result.leftOut()).isEmpty();
+        assertThat(result.tests()).hasSize(9).allSatisfy(test -> {
+            boolean sees = !test.name().contains("leaves_a_thread");
+            assertThat(test.noticed()).as(test.name()).isEqualTo(sees ? 1 : 0);
+        });
+    }
+
+    @Test
+    void tests_that_cannot_be_challenged_are_named_with_the_reason() {
+        assertThatThrownBy(() -> run(challenge("OddChecks")))
+                .isInstanceOf(ChallengeException.class)
+                .hasMessageContaining("fails_as_it_is() does not pass as it is")
+                .hasMessageContaining("is_aborted() does not pass as it is");
+        assertThatThrownBy(() -> run(challenge("OddChecks").onlyTests("has_no_double")))
+                .isInstanceOf(ChallengeException.class)
+                .hasMessageStartingWith("None of the");
+    }
+
+    @Test
+    void a_class_path_without_tests_or_without_junit_is_said(@TempDir Path empty) {
+        List<Path> without = new ArrayList<>(classPath());
+        without.removeIf(path -> path.toString().endsWith("test-classes"));
+        without.add(empty);
+        assertThatThrownBy(() -> run(new Challenge(without).from(List.of(empty))))
+                .isInstanceOf(ChallengeException.class)
+                .hasMessageStartingWith("No test was found on the class path.");
+
+        without.removeIf(path -> path.toString().contains("junit"));
+        assertThatThrownBy(() -> run(new Challenge(without).from(List.of(empty))))
+                .isInstanceOf(ChallengeException.class)
+                .hasMessageContaining("JUnit");
+        assertThatThrownBy(() -> run(new Challenge(classPath()).classes(List.of("dev.zelotype.challenged.NoSuch"))))
+                .isInstanceOf(ChallengeException.class);
+    }
+
+    @Test
+    void what_was_found_until_it_is_stopped_is_told() {
+        Challenge stopped = challenge("WatchChecks");
+        ChallengeResult some = stopped.run((done, all) -> stopped.stop());
+        assertThat(some.isComplete()).isFalse();
+        assertThat(some.runs()).isBetween(1, 10);
+        assertThat(ChallengeText.sum(some)).endsWith("not complete: stopped, or the time was up");
+
+        ChallengeResult late = run(challenge("WatchChecks").within(Duration.ofNanos(1)));
+        assertThat(late.isComplete()).isFalse();
+        assertThat(late.runs()).isZero();
+    }
+
+    @Test
+    void one_sort_and_one_test_can_be_asked_for() {
+        ChallengeResult result = run(challenge("WatchChecks").onlyTests("humid").sorts(Set.of(Sort.ANSWER)));
+        assertThat(result.tests()).singleElement().satisfies(test -> {
+            assertThat(test.name()).contains("a_humid_night");
+            assertThat(test.noticed()).isEqualTo(1);
+        });
+        assertThat(result.findings()).isEmpty();
+    }
+}

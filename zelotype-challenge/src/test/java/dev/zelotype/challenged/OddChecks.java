@@ -1,0 +1,43 @@
+package dev.zelotype.challenged;
+
+import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.suppose;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assumptions.assumeThat;
+
+import dev.zelotype.junit.WithDoubles;
+import org.junit.jupiter.api.Test;
+
+/** Tests that cannot be challenged, or only in part. */
+@WithDoubles
+class OddChecks {
+
+    private final Watch.Weather weather = stub(Watch.Weather.class);
+
+    private int asked() {
+        return new Asker().dry(weather, () -> {});
+    }
+
+    @Test
+    void fails_as_it_is() {
+        suppose(weather::humidity).returns(40);
+        assertThat(asked()).isEqualTo(41);
+    }
+
+    @Test
+    void is_aborted() {
+        suppose(weather::humidity).returns(40);
+        assumeThat(asked()).isEqualTo(41);
+    }
+
+    @Test
+    void has_no_double() {
+        assertThat("dry").isNotBlank();
+    }
+
+    @Test
+    void asks_itself() {
+        suppose(weather::humidity).returns(40);
+        assertThat(weather.humidity()).isEqualTo(40);
+    }
+}

@@ -1,0 +1,212 @@
+package dev.zelotype.maven;
+
+import dev.zelotype.challenge.Challenge;
+import dev.zelotype.challenge.ChallengeException;
+import dev.zelotype.challenge.ChallengeResult;
+import dev.zelotype.challenge.ChallengeText;
+import dev.zelotype.challenge.Sort;
+import java.io.File;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import javax.inject.Inject;
+import org.apache.maven.artifact.Artifact;
+import org.apache.maven.artifact.DependencyResolutionRequiredException;
+import org.apache.maven.execution.MavenSession;
+import org.apache.maven.plugin.AbstractMojo;
+import org.apache.maven.plugin.MojoExecutionException;
+import org.apache.maven.plugin.MojoFailureException;
+import org.apache.maven.plugins.annotations.LifecyclePhase;
+import org.apache.maven.plugins.annotations.Mojo;
+import org.apache.maven.plugins.annotations.Parameter;
+import org.apache.maven.plugins.annotations.ResolutionScope;
+import org.apache.maven.project.MavenProject;
+import org.eclipse.aether.RepositorySystem;
+import org.eclipse.aether.artifact.DefaultArtifact;
+import org.eclipse.aether.collection.CollectRequest;
+import org.eclipse.aether.graph.Dependency;
+import org.eclipse.aether.resolution.ArtifactResult;
+import org.eclipse.aether.resolution.DependencyRequest;
+import org.eclipse.aether.resolution.DependencyResolutionException;
+
+/**
+ * Asks whether the tests can fail: runs them again and again in a JVM of their own, each time with one thing changed
+ * between a subject and its doubles, and tells which changes no test noticed.
+ */
+@Mojo(
+        name = "challenge",
+        defaultPhase = LifecyclePhase.VERIFY,
+        requiresDependencyResolution = ResolutionScope.TEST,
+        threadSafe = true)
+public final class ChallengeMojo extends AbstractMojo {
+
+    private static final String PLATFORM = "org.junit.platform";
+    private static final String JUPITER = "org.junit.jupiter";
+
+    @Inject
+    RepositorySystem repositories;
+
+    @Parameter(defaultValue = "${project}", readonly = true, required = true)
+    MavenProject project;
+
+    @Parameter(defaultValue = "${session}", readonly = true, required = true)
+    MavenSession session;
+
+    @Parameter(defaultValue = "${plugin.artifacts}", readonly = true, required = true)
+    List<Artifact> pluginArtifacts;
+
+    /** Only test classes whose qualified name fits one of these, with commas between; {@code *} stands for anything. */
+    @Parameter(property = "zelotype.challenge.class", defaultValue = "*")
+    String classes;
+
+    /** Only tests with this text in their name. */
+    @Parameter(property = "zelotype.challenge.test", defaultValue = "")
+    String test;
+
+    /** What is changed: answer, lost, argument, callback; all of these unless given. */
+    @Parameter
+    List<String> sorts;
+
+    /** How many seconds it may take in all; what was found until then is told. Without limit unless given. */
+    @Parameter(property = "zelotype.challenge.limit")
+    Double limit;
+
+    /** The build fails if a smaller share of the disturbed places, in percent, is noticed by any test. */
+    @Parameter(property = "zelotype.challenge.failUnder", defaultValue = "0")
+    double failUnder;
+
+    /** How the JVM of the tests is started. Unless given, with the agent of Zelotype that {@code argLine} names, if any. */
+    @Parameter
+    List<String> jvmArguments;
+
+    @Parameter(defaultValue = "${argLine}", readonly = true)
+    String argLine;
+
+    /** Leaves the goal out. */
+    @Parameter(property = "zelotype.skip", defaultValue = "false")
+    boolean skip;
+
+    /** Made by Maven. */
+    public ChallengeMojo() {}
+
+    @Override
+    public void execute() throws MojoExecutionException, MojoFailureException {
+        if (skip || !new File(project.getBuild().getTestOutputDirectory()).isDirectory()) {
+            getLog().info(skip ? "Left out." : "There are no test classes.");
+            return;
+        }
+        if (!(failUnder >= 0 && failUnder <= 100)) {
+            throw new MojoExecutionException("failUnder=" + failUnder + " is no share: give 0 to 100.");
+        }
+        try {
+            Challenge challenge = new Challenge(classPath())
+                    .from(List.of(Path.of(project.getBuild().getTestOutputDirectory())))
+                    .onlyClasses(classes)
+                    .onlyTests(test == null ? "" : test)
+                    .sorts(sorts())
+                    .jvmArguments(jvmArguments());
+            if (limit != null) {
+                challenge.within(Duration.ofMillis((long) (limit * 1000)));
+            }
+            ChallengeResult result = challenge.run((done, all) -> getLog().debug(done + " of " + all + " runs"));
+            ChallengeText.lines(result).forEach(getLog()::info);
+            if (result.percent() < failUnder) {
+                throw new MojoFailureException(String.format(
+                        Locale.ROOT,
+                        "%.1f %% of the disturbed places are noticed, less than the %.1f %% asked for.",
+                        result.percent(),
+                        failUnder));
+            }
+        } catch (ChallengeException e) {
+            throw new MojoExecutionException(e.getMessage(), e);
+        }
+    }
+
+    private Set<Sort> sorts() throws MojoExecutionException {
+        Set<Sort> wanted = EnumSet.noneOf(Sort.class);
+        for (String word : sorts == null ? List.<String>of() : sorts) {
+            try {
+                wanted.add(Sort.valueOf(word.strip().toUpperCase(Locale.ROOT)));
+            } catch (IllegalArgumentException e) {
+                throw new MojoExecutionException(
+                        "There is no sort '" + word + "': give answer, lost, argument or callback.", e);
+            }
+        }
+        return wanted.isEmpty() ? EnumSet.allOf(Sort.class) : wanted;
+    }
+
+    private List<String> jvmArguments() {
+        if (jvmArguments != null && !jvmArguments.isEmpty()) {
+            return jvmArguments;
+        }
+        List<String> agents = new ArrayList<>();
+        for (String word : (argLine == null ? "" : argLine).split("\\s+")) {
+            if (word.startsWith("-javaagent:") && word.contains("zelotype")) {
+                agents.add(word);
+            }
+        }
+        return agents;
+    }
+
+    /** The tests' own class path, then what it lacks: JUnit's launcher and engine of its version, and the challenge. */
+    private List<Path> classPath() throws MojoExecutionException {
+        Set<Path> path = new LinkedHashSet<>();
+        try {
+            for (String element : project.getTestClasspathElements()) {
+                if (new File(element).exists()) {
+                    path.add(Path.of(element));
+                }
+            }
+        } catch (DependencyResolutionRequiredException e) {
+            throw new MojoExecutionException("The test class path is not known yet.", e);
+        }
+        String api = version(JUPITER, "junit-jupiter-api");
+        if (api != null && version(JUPITER, "junit-jupiter-engine") == null) {
+            path.addAll(resolved(JUPITER, "junit-jupiter-engine", api));
+        }
+        String commons = version(PLATFORM, "junit-platform-commons");
+        if (commons != null && version(PLATFORM, "junit-platform-launcher") == null) {
+            path.addAll(resolved(PLATFORM, "junit-platform-launcher", commons));
+        }
+        for (Artifact artifact : pluginArtifacts) {
+            if (artifact.getArtifactId().equals("zelotype-challenge")
+                    || artifact.getGroupId().equals("org.ow2.asm")
+                            && artifact.getArtifactId().equals("asm")) {
+                path.add(artifact.getFile().toPath());
+            }
+        }
+        return List.copyOf(path);
+    }
+
+    private String version(String group, String name) {
+        for (Artifact artifact : project.getArtifacts()) {
+            if (artifact.getGroupId().equals(group) && artifact.getArtifactId().equals(name)) {
+                return artifact.getVersion();
+            }
+        }
+        return null;
+    }
+
+    private List<Path> resolved(String group, String name, String version) throws MojoExecutionException {
+        CollectRequest collect = new CollectRequest(
+                new Dependency(new DefaultArtifact(group, name, "jar", version), "runtime"),
+                project.getRemoteProjectRepositories());
+        try {
+            return repositories
+                    .resolveDependencies(session.getRepositorySession(), new DependencyRequest(collect, null))
+                    .getArtifactResults()
+                    .stream()
+                    .map(ArtifactResult::getArtifact)
+                    .map(artifact -> artifact.getFile().toPath())
+                    .toList();
+        } catch (DependencyResolutionException e) {
+            throw new MojoExecutionException(
+                    "JUnit's " + name + " " + version + " cannot be fetched: " + e.getMessage(), e);
+        }
+    }
+}
