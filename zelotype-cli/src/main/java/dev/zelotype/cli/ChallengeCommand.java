@@ -107,14 +107,15 @@ final class ChallengeCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         refuseWrongUse();
-        List<Path> path = paths();
-        Path own = ChallengeRun.ownJar();
-        if (!path.contains(own)) {
-            // What a test class path may lack: the launcher, and this command's part in the other JVM.
-            path.add(own);
-        }
-        Challenge challenge =
-                new Challenge(path).onlyClasses(classes).onlyTests(test).sorts(sorts());
+        List<Path> tests = paths();
+        List<Path> path = new ArrayList<>(tests);
+        // What a test class path may lack: the launcher, and this command's part in the other JVM.
+        ChallengeRun.ownClassPath().stream().filter(own -> !tests.contains(own)).forEach(path::add);
+        Challenge challenge = new Challenge(path)
+                .from(tests.stream().filter(Files::isDirectory).toList())
+                .onlyClasses(classes)
+                .onlyTests(test)
+                .sorts(sorts());
         if (limit != null) {
             challenge.within(Duration.ofMillis((long) (limit * 1000)));
         }
@@ -193,8 +194,8 @@ final class ChallengeCommand implements Callable<Integer> {
             }
             paths.add(place.toAbsolutePath());
         }
-        if (paths.isEmpty()) {
-            throw wrong("--class-path names nothing: give the folders of the test classes, and jars.");
+        if (paths.stream().noneMatch(Files::isDirectory)) {
+            throw wrong("--class-path names no folder of test classes: give at least one, and the jars.");
         }
         return paths;
     }

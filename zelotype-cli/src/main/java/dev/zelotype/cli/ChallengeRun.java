@@ -3,8 +3,12 @@ package dev.zelotype.cli;
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
+import java.io.File;
 import java.net.URISyntaxException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.ToIntFunction;
@@ -18,14 +22,22 @@ final class ChallengeRun {
 
     private ChallengeRun() {}
 
-    /** The jar, or the folder, that this command was started from. */
-    static Path ownJar() {
+    /** The jar that this command was started from; all that it was started from where it is not in a jar. */
+    static List<Path> ownClassPath() {
         try {
-            return Path.of(ChallengeRun.class
+            Path own = Path.of(ChallengeRun.class
                     .getProtectionDomain()
                     .getCodeSource()
                     .getLocation()
                     .toURI());
+            if (!Files.isDirectory(own)) {
+                return List.of(own);
+            }
+            List<Path> all = new ArrayList<>();
+            for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
+                all.add(Path.of(entry));
+            }
+            return all;
         } catch (URISyntaxException e) {
             throw new IllegalStateException(e);
         }

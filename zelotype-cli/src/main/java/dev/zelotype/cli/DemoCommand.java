@@ -145,7 +145,7 @@ final class DemoCommand implements Callable<Integer> {
         List<DemoExample> wanted = names.isEmpty() && !all ? DemoExample.OBSERVATORY : chosen;
         List<String> classes = new ArrayList<>();
         wanted.forEach(example -> classes.addAll(example.testClasses()));
-        return new Challenge(List.of(ChallengeRun.ownJar())).classes(classes);
+        return new Challenge(ChallengeRun.ownClassPath()).classes(classes);
     }
 
     private static TestExecutionSummary run(DemoExample example, Path folder) {

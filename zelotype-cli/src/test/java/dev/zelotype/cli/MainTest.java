@@ -3,6 +3,7 @@ package dev.zelotype.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.platform.engine.discovery.DiscoverySelectors.selectClass;
 
+import java.io.File;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -56,6 +57,44 @@ class MainTest {
         assertThat(out.toString().lines()).allMatch(line -> line.length() <= 100 || line.startsWith("report: "));
         assertThat(err.toString()).isEmpty();
         assertThat(report.resolve("data/stories-0.js")).content().contains("a clear night opens");
+    }
+
+    @Test
+    void a_challenge_of_the_demo_finds_a_gap_and_the_statement_that_closes_it() {
+        assertThat(zelotype(false, "demo", "--challenge")).isZero();
+        assertThat(out.toString())
+                .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed +3 of +3\n")
+                .containsPattern(
+                        "camera\\.expose\\(.*\\) at NightRun\\.java:\\d+ could be left out, and nobody notices\\.\n"
+                                + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
+                .containsPattern(
+                        "\\d+ of \\d+ disturbed places noticed \\(\\d+\\.\\d %\\), in \\d+ runs of \\d tests\n");
+        assertThat(report).doesNotExist();
+    }
+
+    @Test
+    void a_challenge_is_told_as_json_and_fails_under_the_share_asked_for() throws IOException {
+        Path file = temporary.resolve("challenge.json");
+        String[] challenge = {
+            "challenge",
+            "--class-path",
+            "../zelotype-examples/target/test-classes" + File.pathSeparator + System.getProperty("java.class.path"),
+            "--class",
+            "*.FocusSweepTest",
+            "--format",
+            "json",
+            "--into",
+            file.toString(),
+            "--fail-under",
+            "99.5"
+        };
+        assertThat(zelotype(false, challenge)).isEqualTo(1);
+        assertThat(err.toString()).contains(" % of the disturbed places are noticed, less than the 99.5 % asked for.");
+        assertThat(file)
+                .content()
+                .contains("\"weight\" : \"gap\"")
+                .contains("\"statement\" : \"verify((SerialLink it) -> it.send(\\\"FOCUS 0\\\")).once();\"")
+                .contains("\"complete\" : true");
     }
 
     @Test
@@ -225,6 +264,7 @@ class MainTest {
         "story --help, zelotype story --test closes_when_humid",
         "coverage --help, zelotype coverage --sort least",
         "report --help, zelotype report --journal target/journal",
+        "challenge --help, zelotype challenge --class-path target/test-classes",
         "--version, zelotype 0."
     })
     void help_shows_an_example(String arguments, String expected) {

@@ -59,6 +59,25 @@ class WrongUseTest {
             all.add(wrong("Unknown option: '-x'", command, "--into", "x", "-x"));
             all.add(wrong("Missing required parameter for option '--into'", command, "--into"));
         }
+        String here = "target/test-classes";
+        for (String[] odd : new String[][] {
+            {"Missing required option: '--class-path=PATH'"},
+            {"There is no no/such, which --class-path names", "--class-path", "no/such"},
+            {"--class-path names no folder of test classes", "--class-path", ""},
+            {"--class-path names no folder of test classes", "--class-path", FILE},
+            {"No test was found", "--class-path", FOLDER},
+            {"No test was found", "--class-path", here, "--class", "no.Such"},
+            {"There is no sort 'order'", "--class-path", here, "--sort", "lost,order"},
+            {"There is no format 'xml'", "--class-path", here, "--format", "xml"},
+            {"--limit=0.0 is no time", "--class-path", here, "--limit", "0"},
+            {"--limit=NaN is no time", "--class-path", here, "--limit", "NaN"},
+            {"is no share: give 0 to 100", "--class-path", here, "--fail-under", "101"},
+            {"is a folder: give the file to write", "--class-path", here, "--into", FOLDER}
+        }) {
+            List<String> arguments = new ArrayList<>(List.of(odd));
+            arguments.set(0, "challenge");
+            all.add(new Wrong(arguments, odd[0]));
+        }
         for (String command : List.of("story", "coverage")) {
             all.add(wrong("--into names no file", command, "--into", ""));
             all.add(wrong("is a folder: give the file to write", command, "--into", FOLDER));
