@@ -116,9 +116,7 @@ final class Recorder {
                 names.append(names.length() == 0 ? "" : ",").append(parameterName(call, i));
                 callbacks += ran[i] ? 1 : 0;
             }
-            boolean dropped = Discarded.isAnswer(
-                    caller.getClassName(), caller.getLineNumber(), call.method().getName());
-            int variants = threw || dropped
+            int variants = threw || call.isAnswerDropped()
                     ? 0
                     : Alterations.of(answer, call.returnType()).size();
             String line = Wire.line(

@@ -174,9 +174,7 @@ public final class ChallengeMojo extends AbstractMojo {
             path.addAll(resolved(PLATFORM, "junit-platform-launcher", commons));
         }
         for (Artifact artifact : pluginArtifacts) {
-            if (artifact.getArtifactId().equals("zelotype-challenge")
-                    || artifact.getGroupId().equals("org.ow2.asm")
-                            && artifact.getArtifactId().equals("asm")) {
+            if (artifact.getArtifactId().equals("zelotype-challenge")) {
                 path.add(artifact.getFile().toPath());
             }
         }

@@ -4,6 +4,7 @@ import dev.zelotype.doubles.Ending;
 import dev.zelotype.engine.decide.Passage;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.pattern.DroppedAnswer;
 import dev.zelotype.engine.scene.SceneState;
 import java.lang.StackWalker.StackFrame;
 import java.lang.reflect.Executable;
@@ -152,5 +153,16 @@ public final class DisturbedCall {
      */
     public Ending ending() {
         return passage.ending();
+    }
+
+    /**
+     * Whether the code that calls throws the answer away at once, so that nobody could notice another.
+     *
+     * @return false also if the code cannot be read
+     */
+    public boolean isAnswerDropped() {
+        StackFrame caller = passage.caller();
+        return caller != null
+                && DroppedAnswer.isDropped(caller.getClassName(), caller.getLineNumber(), method().getName());
     }
 }

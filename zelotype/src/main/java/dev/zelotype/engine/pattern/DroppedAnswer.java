@@ -1,4 +1,4 @@
-package dev.zelotype.challenge;
+package dev.zelotype.engine.pattern;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -16,14 +16,14 @@ import org.objectweb.asm.Type;
 /**
  * Answers that the calling code throws away at once: another one could not be noticed by anybody.
  */
-final class Discarded {
+public final class DroppedAnswer {
 
     private static final Map<String, Boolean> KNOWN = new ConcurrentHashMap<>();
 
-    private Discarded() {}
+    private DroppedAnswer() {}
 
     /** Whether all calls of this method on this line drop the answer. Read from the class file as it was compiled. */
-    static boolean isAnswer(String className, int line, String method) {
+    public static boolean isDropped(String className, int line, String method) {
         return KNOWN.computeIfAbsent(className + ":" + line + " " + method, key -> read(className, line, method));
     }
 
