@@ -13,6 +13,8 @@ import java.util.Locale;
  */
 public final class ChallengeText {
 
+    private static final int WIDTH = 100;
+
     private ChallengeText() {}
 
     /**
@@ -22,7 +24,10 @@ public final class ChallengeText {
      * @return lines
      */
     public static List<String> lines(ChallengeResult result) {
-        List<String> lines = new ArrayList<>(tests(result));
+        List<String> lines = new ArrayList<>();
+        lines.add("Each test ran again with one thing changed at a time between its subject and a double.");
+        lines.add("");
+        lines.addAll(tests(result));
         for (Finding.Weight weight : Finding.Weight.values()) {
             List<Finding> these = result.findings().stream()
                     .filter(finding -> finding.weight() == weight)
@@ -30,7 +35,10 @@ public final class ChallengeText {
             if (!these.isEmpty()) {
                 lines.add("");
                 lines.add(title(weight, these.size()));
-                these.forEach(finding -> lines.addAll(finding(finding)));
+                for (Finding finding : these) {
+                    lines.add("");
+                    lines.addAll(finding(finding));
+                }
             }
         }
         if (!result.leftOut().isEmpty()) {
@@ -51,19 +59,21 @@ public final class ChallengeText {
         List<String> lines = new ArrayList<>();
         for (ChallengedTest test : result.tests()) {
             lines.add(String.format(
-                    Locale.ROOT,
-                    "%-" + Math.max(1, width) + "s  noticed %3d of %3d%s",
-                    test.name(),
-                    test.noticed(),
-                    test.noticed() + test.unnoticed() + test.unclear(),
-                    test.unclear() == 0 ? "" : ", " + test.unclear() + " unclear"));
+                            Locale.ROOT,
+                            "%-" + Math.max(1, width) + "s  noticed %d of %d%s",
+                            test.name(),
+                            test.noticed(),
+                            test.noticed() + test.unnoticed() + test.unclear(),
+                            test.unclear() == 0 ? "" : ", " + test.unclear() + " unclear")
+                    .stripTrailing());
         }
         return lines;
     }
 
     private static String title(Finding.Weight weight, int count) {
         return switch (weight) {
-            case GAP -> count == 1 ? "1 gap: no test notices" : count + " gaps: no test notices";
+            case GAP ->
+                count == 1 ? "1 gap: a change that no test noticed" : count + " gaps: changes that no test noticed";
             case UNCLEAR -> count + " unclear: tests crash, and nobody knows whether they would look";
             case NOTE -> "worth knowing:";
         };
@@ -77,7 +87,7 @@ public final class ChallengeText {
      */
     public static List<String> finding(Finding finding) {
         List<String> lines = new ArrayList<>();
-        lines.add("  " + finding.sentence());
+        wrap(finding.sentence(), lines);
         if (!finding.statement().isEmpty()) {
             lines.add("      " + finding.statement());
         }
@@ -86,6 +96,22 @@ public final class ChallengeText {
                     + others(finding.tests().size() - 1));
         }
         return lines;
+    }
+
+    /** Breaks a sentence between words; what follows the first line stands a little further in. */
+    private static void wrap(String sentence, List<String> lines) {
+        StringBuilder line = new StringBuilder("  ");
+        for (String word : sentence.split(" ")) {
+            if (line.length() + word.length() >= WIDTH && line.length() > 4) {
+                lines.add(line.toString());
+                line.setLength(0);
+                line.append("    ");
+            } else if (!line.toString().isBlank()) {
+                line.append(' ');
+            }
+            line.append(word);
+        }
+        lines.add(line.toString());
     }
 
     private static String others(int count) {

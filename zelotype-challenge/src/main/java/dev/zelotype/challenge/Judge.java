@@ -32,10 +32,13 @@ final class Judge {
 
     /** One place and one thing that may be changed there, over all tests. */
     private static final class Group {
-        private final CallSite site;
         private final Sort sort;
         private final int index;
         private final Set<String> tests = new LinkedHashSet<>();
+        /** The call that stands for the others: the first that passed, if any did. */
+        private CallSite site;
+
+        private String test = "";
         private String change = "";
         private boolean noticed;
         private boolean passed;
@@ -63,9 +66,11 @@ final class Judge {
             group.tests.add(tests.get(each.disturbance().test()).name);
             group.noticed |= each.verdict().equals(Verdicts.NOTICED);
             group.unclear |= each.verdict().equals(Verdicts.UNCLEAR);
-            if (each.verdict().equals(Verdicts.PASSED)) {
+            if (each.verdict().equals(Verdicts.PASSED) && !group.passed) {
                 group.passed = true;
                 group.change = each.change();
+                group.site = each.site();
+                group.test = tests.get(each.disturbance().test()).name;
             }
             byTest.get(each.disturbance().test())[
                     each.verdict().equals(Verdicts.NOTICED) ? 0 : each.verdict().equals(Verdicts.PASSED) ? 1 : 2]++;
@@ -133,7 +138,13 @@ final class Judge {
                 what + " need not call back " + site.name(group.index) + nobody
                         + (weight == Weight.GAP ? " Assert on what the callback does." : "");
         };
-        return new Finding(weight, site, group.sort, sentence, statement(group), List.copyOf(group.tests));
+        Set<String> reaching = new LinkedHashSet<>();
+        if (group.passed) {
+            // The statement is counted out for this one.
+            reaching.add(group.test);
+        }
+        reaching.addAll(group.tests);
+        return new Finding(weight, site, group.sort, sentence, statement(group), List.copyOf(reaching));
     }
 
     private static String statement(Group group) {

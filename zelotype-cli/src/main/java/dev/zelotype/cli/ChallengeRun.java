@@ -79,7 +79,8 @@ final class ChallengeRun {
         for (String line : ChallengeText.lines(result)) {
             boolean statement = line.startsWith("      ") && line.endsWith(";");
             boolean reached = line.startsWith("      ") && !statement;
-            terminal.out().println(terminal.styled(statement ? "cyan" : reached ? "faint" : "", line));
+            boolean title = !line.startsWith(" ") && (line.contains("gap") || line.contains(" unclear:"));
+            terminal.out().println(terminal.styled(statement ? "cyan" : reached ? "faint" : title ? "bold" : "", line));
         }
     }
 }

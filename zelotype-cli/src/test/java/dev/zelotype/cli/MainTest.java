@@ -63,7 +63,7 @@ class MainTest {
     void a_challenge_of_the_demo_finds_a_gap_and_the_statement_that_closes_it() {
         assertThat(zelotype(false, "demo", "--challenge")).isZero();
         assertThat(out.toString())
-                .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed +3 of +3\n")
+                .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 3 of 3\n")
                 .containsPattern(
                         "camera\\.expose\\(.*\\) at NightRun\\.java:\\d+ could be left out, and nobody notices\\.\n"
                                 + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
