@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -40,6 +41,7 @@ public final class Challenge {
     private List<String> jvmArguments = List.of();
     private @Nullable Duration limit;
     private volatile boolean stopped;
+    private boolean confirming;
 
     private final Map<String, Baseline> tests = new LinkedHashMap<>();
     private final List<String> leftOut = new ArrayList<>();
@@ -60,7 +62,7 @@ public final class Challenge {
     }
 
     /** What became of a disturbance. */
-    record Tried(Disturbance disturbance, CallSite site, String verdict, String change) {}
+    record Tried(Disturbance disturbance, CallSite site, String verdict, String change, boolean confirms) {}
 
     /**
      * Prepares a challenge.
@@ -174,15 +176,14 @@ public final class Challenge {
         try {
             baseline();
             Schedule schedule = new Schedule(tests.values(), sorts);
-            boolean complete = true;
-            while (!schedule.isEmpty()) {
-                if (stopped || System.nanoTime() > end) {
-                    complete = false;
-                    break;
-                }
-                round(schedule, progress);
+            boolean complete = rounds(schedule, end, progress);
+            if (complete) {
+                // Nobody is told of a gap that is none the second time.
+                confirming = true;
+                new Judge(tests, tried, leftOut, true).inGaps().forEach(schedule::confirm);
+                complete = rounds(schedule, end, progress);
             }
-            return new Judge(tests, tried, leftOut, complete && !stopped).result();
+            return new Judge(tests, tried, leftOut, complete).result();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return new Judge(tests, tried, leftOut, false).result();
@@ -191,6 +192,17 @@ public final class Challenge {
                 worker.close();
             }
         }
+    }
+
+    private boolean rounds(Schedule schedule, long end, BiConsumer<Integer, Integer> progress)
+            throws InterruptedException {
+        while (!schedule.isEmpty()) {
+            if (stopped || System.nanoTime() > end) {
+                return false;
+            }
+            round(schedule, progress);
+        }
+        return !stopped;
     }
 
     private WorkerProcess worker() {
@@ -216,6 +228,26 @@ public final class Challenge {
             roots.forEach(root -> plan.add("root=" + root));
         }
         plan.add("pattern=" + only);
+        int found = undisturbed(plan, this::ran);
+        if (found == 0) {
+            throw new ChallengeException(
+                    "No test was found on the class path. Give the folder of the test classes in it, and see that the"
+                            + " names of classes that you asked for fit.");
+        }
+        tests.values().removeIf(each -> each.name.isEmpty() || each.sites.isEmpty());
+        if (!tests.isEmpty()) {
+            undisturbed(plan, this::ranAgain);
+        }
+        if (tests.isEmpty()) {
+            throw new ChallengeException("None of the " + found + " tests can be challenged: "
+                    + (leftOut.isEmpty()
+                            ? "no subject of theirs asks a double anything."
+                            : String.join("; ", leftOut.subList(0, Math.min(3, leftOut.size())))));
+        }
+    }
+
+    /** Runs all tests as they are; gives how many there were. */
+    private int undisturbed(List<Object> plan, Consumer<List<String>> eachLine) throws InterruptedException {
         WorkerProcess running = worker();
         running.send(Wire.line(plan.toArray()));
         int found = 0;
@@ -231,33 +263,35 @@ public final class Challenge {
             }
             List<String> fields = Wire.fields(line);
             if (fields.get(0).equals(Wire.END)) {
-                break;
-            } else if (fields.get(0).equals(Wire.CALL)) {
-                tests.computeIfAbsent(fields.get(1), Baseline::new)
-                        .sites
-                        .add(new CallSite(fields.subList(2, fields.size())));
-            } else if (fields.get(0).equals(Wire.DONE)) {
-                found++;
-                ran(fields);
+                return found;
             }
+            found += fields.get(0).equals(Wire.DONE) ? 1 : 0;
+            eachLine.accept(fields);
         }
-        if (found == 0) {
-            throw new ChallengeException(
-                    "No test was found on the class path. Give the folder of the test classes in it, and see that the"
-                            + " names of classes that you asked for fit.");
-        }
-        tests.values().removeIf(each -> each.name.isEmpty() || each.sites.isEmpty());
-        if (tests.isEmpty()) {
-            throw new ChallengeException("None of the " + found + " tests can be challenged: "
-                    + (leftOut.isEmpty()
-                            ? "no subject of theirs asks a double anything."
-                            : String.join("; ", leftOut.subList(0, Math.min(3, leftOut.size())))));
+    }
+
+    private static String name(List<String> done) {
+        return done.get(5).substring(done.get(5).lastIndexOf('.') + 1) + ": " + done.get(6);
+    }
+
+    private void ranAgain(List<String> fields) {
+        if (fields.get(0).equals(Wire.DONE)
+                && tests.containsKey(fields.get(1))
+                && !fields.get(2).equals(Verdicts.PASSED)) {
+            leftOut.add(name(fields) + " passes only now and then (" + fields.get(7) + ")");
+            tests.remove(fields.get(1));
         }
     }
 
     private void ran(List<String> fields) {
         String id = fields.get(1);
-        String name = fields.get(5).substring(fields.get(5).lastIndexOf('.') + 1) + ": " + fields.get(6);
+        if (fields.get(0).equals(Wire.CALL)) {
+            tests.computeIfAbsent(id, Baseline::new).sites.add(new CallSite(fields.subList(2, fields.size())));
+            return;
+        } else if (!fields.get(0).equals(Wire.DONE)) {
+            return;
+        }
+        String name = name(fields);
         Baseline known = tests.get(id);
         if (!fields.get(2).equals(Verdicts.PASSED)) {
             leftOut.add(name + " does not pass as it is (" + fields.get(7) + ")");
@@ -311,7 +345,7 @@ public final class Challenge {
         }
         String counts = change.isEmpty() ? Verdicts.ABORTED : verdict;
         schedule.done(done, counts);
-        tried.add(new Tried(done, schedule.site(done), counts, change));
+        tried.add(new Tried(done, schedule.site(done), counts, change, confirming));
     }
 
     private long patience(@Nullable String current) {
@@ -328,7 +362,7 @@ public final class Challenge {
         Disturbance away = current == null ? null : open.remove(current);
         if (away != null) {
             schedule.done(away, Verdicts.NOTICED);
-            tried.add(new Tried(away, schedule.site(away), Verdicts.NOTICED, "ran away"));
+            tried.add(new Tried(away, schedule.site(away), Verdicts.NOTICED, "ran away", confirming));
         }
         for (Disturbance each : open.values()) {
             if (away == null && tries.merge(each, 1, Integer::sum) >= TRIES) {

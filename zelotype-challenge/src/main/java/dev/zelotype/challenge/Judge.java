@@ -39,6 +39,7 @@ final class Judge {
         private CallSite site;
 
         private String test = "";
+        private final List<Disturbance> passing = new ArrayList<>();
         private String change = "";
         private boolean noticed;
         private boolean passed;
@@ -51,10 +52,34 @@ final class Judge {
         }
     }
 
+    /** What passed where nobody noticed anything. */
+    List<Disturbance> inGaps() {
+        Map<String, Group> groups = groups();
+        List<Disturbance> found = new ArrayList<>();
+        for (Group group : groups.values()) {
+            if (group.passed && !group.noticed && !isSaidAlready(group, groups)) {
+                found.addAll(group.passing);
+            }
+        }
+        return found;
+    }
+
     ChallengeResult result() {
-        Map<String, Group> groups = new LinkedHashMap<>();
         Map<String, int[]> byTest = new LinkedHashMap<>();
         tests.values().forEach(test -> byTest.put(test.id, new int[3]));
+        for (Tried each : tried) {
+            if (!each.verdict().equals(Verdicts.ABORTED) && !each.confirms()) {
+                byTest.get(each.disturbance().test())[
+                        each.verdict().equals(Verdicts.NOTICED)
+                                ? 0
+                                : each.verdict().equals(Verdicts.PASSED) ? 1 : 2]++;
+            }
+        }
+        return judged(groups(), byTest);
+    }
+
+    private Map<String, Group> groups() {
+        Map<String, Group> groups = new LinkedHashMap<>();
         for (Tried each : tried) {
             if (each.verdict().equals(Verdicts.ABORTED)) {
                 continue;
@@ -66,16 +91,17 @@ final class Judge {
             group.tests.add(tests.get(each.disturbance().test()).name);
             group.noticed |= each.verdict().equals(Verdicts.NOTICED);
             group.unclear |= each.verdict().equals(Verdicts.UNCLEAR);
-            if (each.verdict().equals(Verdicts.PASSED) && !group.passed) {
-                group.passed = true;
-                group.change = each.change();
-                group.site = each.site();
-                group.test = tests.get(each.disturbance().test()).name;
+            if (each.verdict().equals(Verdicts.PASSED)) {
+                group.passing.add(each.disturbance());
+                if (!group.passed) {
+                    group.passed = true;
+                    group.change = each.change();
+                    group.site = each.site();
+                    group.test = tests.get(each.disturbance().test()).name;
+                }
             }
-            byTest.get(each.disturbance().test())[
-                    each.verdict().equals(Verdicts.NOTICED) ? 0 : each.verdict().equals(Verdicts.PASSED) ? 1 : 2]++;
         }
-        return judged(groups, byTest);
+        return groups;
     }
 
     private ChallengeResult judged(Map<String, Group> groups, Map<String, int[]> byTest) {

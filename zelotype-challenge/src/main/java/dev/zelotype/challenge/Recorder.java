@@ -20,6 +20,10 @@ final class Recorder {
 
     private static final int MANY = 10_000;
 
+    /** What runs a test's own lambdas and method references for it. */
+    private static final List<String> LIBRARIES_OF_TESTS =
+            List.of("org.junit.", "org.assertj.", "org.hamcrest.", "org.opentest4j.", "kotlin.test.", "org.testng.");
+
     private final @Nullable Disturbance disturbance;
     private final Map<String, Integer> occurrences = new HashMap<>();
     private final Map<String, Integer> made = new HashMap<>();
@@ -85,7 +89,8 @@ final class Recorder {
         String name = caller.getClassName();
         int inner = name.indexOf('$');
         String outer = inner < 0 ? name : name.substring(0, inner);
-        return outer.endsWith("Test")
+        return LIBRARIES_OF_TESTS.stream().anyMatch(name::startsWith)
+                || outer.endsWith("Test")
                 || outer.endsWith("Tests")
                 || outer.endsWith("TestCase")
                 || TestClasses.has(outer);
