@@ -96,6 +96,11 @@ final class SceneReader {
     }
 
     private boolean header(JournalFields fields) throws Damaged {
+        if (!fields.has("journal") && fields.has("run")) {
+            // The head of a journal whose first word is damaged: what follows can still be read.
+            losses.note(file + ": its first line gives no version");
+            return true;
+        }
         if (!fields.has("journal")) {
             losses.note(file + ": it is no Zelotype journal, since its first line gives no version");
             return false;
