@@ -45,6 +45,12 @@ public final class CallSite {
         return key;
     }
 
+    /** The method with its type's qualified name. */
+    String qualifiedMethod() {
+        String called = key.substring(key.indexOf(' ') + 1);
+        return called.substring(0, called.indexOf('('));
+    }
+
     int occurrence() {
         return occurrence;
     }

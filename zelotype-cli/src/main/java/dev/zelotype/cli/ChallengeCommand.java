@@ -71,6 +71,13 @@ final class ChallengeCommand implements Callable<Integer> {
     private String test;
 
     @Option(
+            names = "--except",
+            paramLabel = "CALLS",
+            defaultValue = "",
+            description = "Calls that nobody needs to check, such as NightLog.append; * stands for anything.")
+    private String except;
+
+    @Option(
             names = "--sort",
             paramLabel = "SORTS",
             split = ",",
@@ -115,6 +122,7 @@ final class ChallengeCommand implements Callable<Integer> {
                 .from(tests.stream().filter(Files::isDirectory).toList())
                 .onlyClasses(classes)
                 .onlyTests(test)
+                .except(except)
                 .sorts(sorts());
         if (limit != null) {
             challenge.within(Duration.ofMillis((long) (limit * 1000)));

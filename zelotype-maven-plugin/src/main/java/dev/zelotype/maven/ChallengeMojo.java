@@ -68,6 +68,10 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(property = "zelotype.challenge.test", defaultValue = "")
     String test;
 
+    /** Calls that nobody needs to check, such as {@code NightLog.append}, with commas between. */
+    @Parameter(property = "zelotype.challenge.except", defaultValue = "")
+    String except;
+
     /** What is changed: answer, lost, argument, callback; all of these unless given. */
     @Parameter
     List<String> sorts;
@@ -108,6 +112,7 @@ public final class ChallengeMojo extends AbstractMojo {
                     .from(List.of(Path.of(project.getBuild().getTestOutputDirectory())))
                     .onlyClasses(classes)
                     .onlyTests(test == null ? "" : test)
+                    .except(except == null ? "" : except)
                     .sorts(sorts())
                     .jvmArguments(jvmArguments());
             if (limit != null) {
