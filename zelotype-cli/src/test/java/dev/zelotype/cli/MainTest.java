@@ -65,7 +65,7 @@ class MainTest {
         assertThat(out.toString())
                 .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 3 of 3\n")
                 .containsPattern(
-                        "camera\\.expose\\(.*\\) at NightRun\\.java:\\d+ could be left out, and nobody notices\\.\n"
+                        "camera\\.expose\\(.*\\) at NightRun\\.java:\\d+ could be left out, and nobody\\s+notices\\.\n"
                                 + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
                 .containsPattern(
                         "\\d+ of \\d+ disturbed places noticed \\(\\d+\\.\\d %\\), in \\d+ runs of \\d tests\n");
