@@ -30,6 +30,7 @@ public final class PerformancePage {
 
     private final List<String> rows = new ArrayList<>();
     private String report = "";
+    private String challenge = "";
 
     private PerformancePage() {}
 
@@ -43,6 +44,7 @@ public final class PerformancePage {
         page.measureOneTest();
         page.measureGeneration();
         page.measureReport();
+        page.measureChallenge();
         Files.writeString(Path.of(arguments[0]), page.text());
     }
 
@@ -181,6 +183,18 @@ public final class PerformancePage {
                 REPORT_MEMORY);
     }
 
+    private void measureChallenge() throws IOException, InterruptedException {
+        String[] figures = java("ThousandTests", "").trim().split(" ");
+        double seconds = Double.parseDouble(figures[0]) / 1000;
+        challenge = String.format(
+                Locale.ROOT,
+                "A challenge of %s small tests is %s disturbed runs and takes %.0f s, %.0f runs a second.",
+                figures[2],
+                figures[1],
+                seconds,
+                Double.parseDouble(figures[1]) / seconds);
+    }
+
     private static double timed(String which) throws IOException, InterruptedException {
         long start = System.nanoTime();
         java("OneTest", which);
@@ -281,6 +295,8 @@ public final class PerformancePage {
 
                 %s
 
+                %s
+
                 Where a goal is missed, and why:
 
                 - A call keeps more than the handler that it is compared with: it is linked in so that other threads may call
@@ -299,6 +315,7 @@ public final class PerformancePage {
                         System.getProperty("os.name"),
                         ManagementFactory.getOperatingSystemMXBean().getArch(),
                         PROCESSES,
-                        report);
+                        report,
+                        challenge);
     }
 }
