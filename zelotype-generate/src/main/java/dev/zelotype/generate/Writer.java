@@ -41,8 +41,10 @@ final class Writer {
     }
 
     static String write(TypeModel type, Style style, String packageName) {
-        TypeSpec written =
-                style == Style.LINKED ? LinkedWriter.write(type) : new Writer(type, style, packageName).build();
+        TypeSpec written = switch (style) {
+            case BASE, STUB, SPY, FAKE -> new Writer(type, style, packageName).build();
+            case LINKED -> LinkedWriter.write(type);
+        };
         return JavaFile.builder(packageName, written)
                 .indent("    ")
                 .skipJavaLangImports(true)
@@ -57,7 +59,8 @@ final class Writer {
                     case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.\n";
                     case STUB -> "A {@link $T} whose answers are set, method by method.\n";
                     case SPY -> "Keeps the calls of a {@link $T}, and passes them on to a real one if there is one.\n";
-                    default -> "A {@link $T} to be written: each method that is left says so when it is called.\n";
+                    case FAKE -> "A {@link $T} to be written: each method that is left says so when it is called.\n";
+                    case LINKED -> throw notHere();
                 },
                 type.name());
         if (style == Style.BASE) {
@@ -176,19 +179,27 @@ final class Writer {
         boolean cast = style == Style.STUB
                 && !withoutOwnVariables(method, method.returns()).equals(method.returns());
         MethodSpec.Builder code = overriding(method, cast ? Set.of("unchecked") : Set.of());
-        switch (style) {
-            case BASE -> answer(code, method, EmptyAnswers.of(method.returns()));
-            case STUB -> stub(code, method, cast);
-            case SPY -> spy(code, method);
-            default -> {
-                code.addJavadoc("See {@link $T#$L}.\n", type.name(), method.link());
-                code.addStatement(
-                        "throw new $T($S)",
-                        UnsupportedOperationException.class,
-                        type.doubleName(style) + "." + method.name() + " is left to write.");
-            }
-        }
+        Runnable body = switch (style) {
+            case BASE -> () -> answer(code, method, EmptyAnswers.of(method.returns()));
+            case STUB -> () -> stub(code, method, cast);
+            case SPY -> () -> spy(code, method);
+            case FAKE -> () -> left(code, method);
+            case LINKED -> throw notHere();
+        };
+        body.run();
         out.addMethod(code.build());
+    }
+
+    private static IllegalStateException notHere() {
+        return new IllegalStateException("Linked doubles have a writer of their own.");
+    }
+
+    private void left(MethodSpec.Builder code, MethodModel method) {
+        code.addJavadoc("See {@link $T#$L}.\n", type.name(), method.link());
+        code.addStatement(
+                "throw new $T($S)",
+                UnsupportedOperationException.class,
+                type.doubleName(style) + "." + method.name() + " is left to write.");
     }
 
     private static void answer(MethodSpec.Builder code, MethodModel method, CodeBlock value) {
