@@ -19,7 +19,6 @@ public final class CallSite {
     private final String defaulted;
     private final String arguments;
     private final List<String> names;
-    private final boolean nothing;
     private final int ofText;
     private final List<String> values;
 
@@ -37,8 +36,7 @@ public final class CallSite {
         defaulted = fields.get(10);
         arguments = fields.get(11);
         names = fields.get(12).isEmpty() ? List.of() : List.of(fields.get(12).split(","));
-        nothing = fields.get(13).equals("void");
-        values = List.copyOf(fields.subList(14, fields.size()));
+        values = List.copyOf(fields.subList(13, fields.size()));
     }
 
     String key() {
@@ -97,10 +95,6 @@ public final class CallSite {
 
     String name(int argument) {
         return names.get(argument);
-    }
-
-    boolean givesNothing() {
-        return nothing;
     }
 
     /**

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.tools.TypeNames;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -83,16 +84,8 @@ public final class Challenge {
      * @return this
      */
     public Challenge onlyClasses(String names) {
-        only = pattern(names);
+        only = TypeNames.wanted(names).pattern();
         return this;
-    }
-
-    private static String pattern(String names) {
-        List<String> patterns = new ArrayList<>();
-        for (String name : names.split(",")) {
-            patterns.add(Pattern.quote(name.strip()).replace("*", "\\E.*\\Q"));
-        }
-        return String.join("|", patterns);
     }
 
     /**
@@ -103,7 +96,7 @@ public final class Challenge {
      * @return this
      */
     public Challenge except(String names) {
-        meant = names.isBlank() ? null : Pattern.compile("(.*[.$])?(" + pattern(names) + ")");
+        meant = names.isBlank() ? null : Pattern.compile("(.*[.$])?(" + TypeNames.wanted(names) + ")");
         return this;
     }
 

@@ -3,6 +3,7 @@ package dev.zelotype.challenge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.BiFunction;
 
 /**
  * For builds and tools: what a challenge has found, as lines for a reader.
@@ -17,6 +18,16 @@ public final class ChallengeText {
 
     private ChallengeText() {}
 
+    /** What a line that may be marked is. */
+    public enum Part {
+        /** Says what the findings below it are. */
+        TITLE,
+        /** Can be pasted into a test. */
+        STATEMENT,
+        /** Says in which test. */
+        PLACE
+    }
+
     /**
      * All of a result: the tests with what they noticed, the findings with the statements to write, and the sum.
      *
@@ -24,6 +35,17 @@ public final class ChallengeText {
      * @return lines
      */
     public static List<String> lines(ChallengeResult result) {
+        return lines(result, (part, line) -> line);
+    }
+
+    /**
+     * As {@link #lines(ChallengeResult)}, with some lines marked.
+     *
+     * @param result the result
+     * @param marked gives a line as it is shown
+     * @return lines
+     */
+    public static List<String> lines(ChallengeResult result, BiFunction<Part, String, String> marked) {
         List<String> lines = new ArrayList<>();
         lines.add("Each test ran again with one thing changed at a time between its subject and a double.");
         lines.add("");
@@ -34,10 +56,11 @@ public final class ChallengeText {
                     .toList();
             if (!these.isEmpty()) {
                 lines.add("");
-                lines.add(title(weight, these.size()));
+                String title = title(weight, these.size());
+                lines.add(weight == Finding.Weight.NOTE ? title : marked.apply(Part.TITLE, title));
                 for (Finding finding : these) {
                     lines.add("");
-                    lines.addAll(finding(finding));
+                    add(finding, lines, marked);
                 }
             }
         }
@@ -79,23 +102,17 @@ public final class ChallengeText {
         };
     }
 
-    /**
-     * A finding as its sentence, the statement to write and the tests that reach the call.
-     *
-     * @param finding the finding
-     * @return lines
-     */
-    public static List<String> finding(Finding finding) {
-        List<String> lines = new ArrayList<>();
+    /** A finding as its sentence, the statement to write and the tests that reach the call. */
+    private static void add(Finding finding, List<String> lines, BiFunction<Part, String, String> marked) {
         wrap(finding.sentence(), lines);
         if (!finding.statement().isEmpty()) {
-            lines.add("      " + finding.statement());
+            lines.add(marked.apply(Part.STATEMENT, "      " + finding.statement()));
         }
         if (finding.weight() != Finding.Weight.NOTE) {
-            lines.add("      in " + finding.tests().get(0)
-                    + others(finding.tests().size() - 1));
+            String test = finding.tests().get(0);
+            lines.add(marked.apply(
+                    Part.PLACE, "      in " + test + others(finding.tests().size() - 1)));
         }
-        return lines;
     }
 
     /** Breaks a sentence between words; what follows the first line stands a little further in. */
@@ -138,5 +155,22 @@ public final class ChallengeText {
                 result.tests().size(),
                 result.tests().size() == 1 ? "test" : "tests",
                 result.isComplete() ? "" : "; not complete: stopped, or the time was up");
+    }
+
+    /**
+     * Says that too little was noticed.
+     *
+     * @param result the result
+     * @param wanted the share that was asked for, in percent
+     * @return a sentence; empty if enough was noticed
+     */
+    public static String shortfall(ChallengeResult result, double wanted) {
+        return result.percent() >= wanted
+                ? ""
+                : String.format(
+                        Locale.ROOT,
+                        "%.1f %% of the disturbed places are noticed, less than the %.1f %% asked for.",
+                        result.percent(),
+                        wanted);
     }
 }

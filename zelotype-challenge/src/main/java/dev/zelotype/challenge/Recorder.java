@@ -87,18 +87,11 @@ final class Recorder {
     /** Calls that the test makes itself, in its own methods and lambdas, are its own affair. */
     private static boolean isOfTest(StackFrame caller) {
         String name = caller.getClassName();
-        int inner = name.indexOf('$');
-        String outer = inner < 0 ? name : name.substring(0, inner);
-        return LIBRARIES_OF_TESTS.stream().anyMatch(name::startsWith)
-                || outer.endsWith("Test")
-                || outer.endsWith("Tests")
-                || outer.endsWith("TestCase")
-                || TestClasses.has(outer);
+        return LIBRARIES_OF_TESTS.stream().anyMatch(name::startsWith) || TestClasses.has(name);
     }
 
     private @Nullable Object note(DisturbedCall call, String site, int occurrence, StackFrame caller) throws Throwable {
         String text = text(call);
-        int callbacks = 0;
         Object[] arguments = call.arguments().clone();
         StringBuilder names = new StringBuilder();
         boolean[] ran = new boolean[arguments.length];
@@ -119,7 +112,6 @@ final class Recorder {
                         .isEmpty();
                 altered.append(ran[i] ? 'c' : hasOther && !isFunction(call, i) ? 'a' : '-');
                 names.append(names.length() == 0 ? "" : ",").append(parameterName(call, i));
-                callbacks += ran[i] ? 1 : 0;
             }
             int variants = threw || call.isAnswerDropped()
                     ? 0
@@ -135,8 +127,7 @@ final class Recorder {
                             ? DisturbedCall.print(answer)
                             : "",
                     altered,
-                    names,
-                    call.returnType() == void.class ? "void" : "value");
+                    names);
             for (int i = 0; i < arguments.length; i++) {
                 boolean made = i < call.arguments().length - call.method().getParameterCount();
                 line += "\t" + Wire.line(made ? "it" : Source.of(call.arguments()[i]));
@@ -258,10 +249,7 @@ final class Recorder {
                     if (Modifier.isAbstract(method.getModifiers())) {
                         told.run();
                         if (!runs) {
-                            Class<?> result = method.getReturnType();
-                            return result.isPrimitive() && result != void.class
-                                    ? java.lang.reflect.Array.get(java.lang.reflect.Array.newInstance(result, 1), 0)
-                                    : null;
+                            return Alterations.zero(method.getReturnType());
                         }
                     }
                     method.setAccessible(true);

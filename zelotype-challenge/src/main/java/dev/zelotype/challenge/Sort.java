@@ -1,6 +1,10 @@
 package dev.zelotype.challenge;
 
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 
 /**
  * For builds and tools: what a disturbance changes.
@@ -22,5 +26,24 @@ public enum Sort {
      */
     public String word() {
         return name().toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * The sorts of a list as typed on a command line or in a build file.
+     *
+     * @param words the words, in any letters
+     * @return the sorts; all of them if there is no word
+     * @throws ChallengeException if a word is no sort
+     */
+    public static Set<Sort> ofWords(List<String> words) {
+        Set<Sort> sorts = EnumSet.noneOf(Sort.class);
+        for (String word : words) {
+            sorts.add(Arrays.stream(values())
+                    .filter(sort -> sort.word().equalsIgnoreCase(word.strip()))
+                    .findFirst()
+                    .orElseThrow(() -> new ChallengeException(
+                            "There is no sort '" + word + "': give answer, lost, argument or callback.")));
+        }
+        return sorts.isEmpty() ? EnumSet.allOf(Sort.class) : sorts;
     }
 }

@@ -12,7 +12,6 @@ final class Wire {
     static final String BEGIN = "begin";
     static final String DONE = "done";
     static final String END = "end";
-    static final String NONE = "none";
     static final String PLAN = "plan";
     static final String DO = "do";
     static final String GO = "go";

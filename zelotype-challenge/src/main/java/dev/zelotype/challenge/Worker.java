@@ -135,14 +135,17 @@ public final class Worker {
         @Override
         public void executionStarted(TestIdentifier test) {
             String id = test.getUniqueId();
-            if (id.contains("[class:")) {
-                TestClasses.add(id.replaceAll(".*?\\[class:([^\\]$]*).*", "$1"));
-            }
+            TestClasses.add(className(id));
             if (test.isTest()) {
-                recorder = new Recorder(disturbances.get(test.getUniqueId()));
+                recorder = new Recorder(disturbances.get(id));
                 began = System.nanoTime();
-                wire.println(Wire.line(Wire.BEGIN, test.getUniqueId()));
+                wire.println(Wire.line(Wire.BEGIN, id));
             }
+        }
+
+        /** The class that a test's id names; the id itself if it names none. */
+        private static String className(String id) {
+            return id.replaceAll(".*\\[class:([^\\]]*)].*", "$1");
         }
 
         @Override
@@ -159,16 +162,13 @@ public final class Worker {
             if (!disturbances.containsKey(id)) {
                 done.calls().forEach(call -> wire.println(Wire.line(Wire.CALL, id) + "\t" + call));
             }
-            String source = test.getParentId()
-                    .map(parent -> id.replaceAll(".*\\[class:([^\\]]*)].*", "$1"))
-                    .orElse("");
             wire.println(Wire.line(
                     Wire.DONE,
                     id,
                     Verdicts.of(result),
                     done.applied(),
                     (System.nanoTime() - began) / 1_000_000,
-                    source,
+                    className(id),
                     test.getDisplayName(),
                     result.getThrowable().map(Verdicts::firstLine).orElse("")));
         }

@@ -1,18 +1,16 @@
 package dev.zelotype.cli;
 
 import dev.zelotype.challenge.Challenge;
+import dev.zelotype.challenge.ChallengeException;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
 import dev.zelotype.challenge.Sort;
-import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -123,7 +121,7 @@ final class ChallengeCommand implements Callable<Integer> {
                 .onlyClasses(classes)
                 .onlyTests(test)
                 .except(except)
-                .sorts(sorts());
+                .sorts(chosenSorts());
         if (limit != null) {
             challenge.within(Duration.ofMillis((long) (limit * 1000)));
         }
@@ -146,28 +144,19 @@ final class ChallengeCommand implements Callable<Integer> {
                 terminal.out().println("written to " + into);
             }
         }
-        if (result.percent() < failUnder) {
-            terminal.err()
-                    .println(String.format(
-                            Locale.ROOT,
-                            "%.1f %% of the disturbed places are noticed, less than the %.1f %% asked for.",
-                            result.percent(),
-                            failUnder));
-            return 1;
+        String shortfall = ChallengeText.shortfall(result, failUnder);
+        if (!shortfall.isEmpty()) {
+            terminal.err().println(shortfall);
         }
-        return 0;
+        return shortfall.isEmpty() ? 0 : 1;
     }
 
     private void refuseWrongUse() {
-        if (!(failUnder >= 0 && failUnder <= 100)) {
-            throw wrong("--fail-under=" + failUnder + " is no share: give 0 to 100.");
-        }
+        OptionCheck.refuseNoShare(spec, failUnder);
         if (limit != null && !(limit > 0 && limit <= 1e9)) {
             throw wrong("--limit=" + limit + " is no time: give seconds, such as 60.");
         }
-        if (!List.of("text", "json").contains(format)) {
-            throw wrong("There is no format '" + format + "': give text or json.");
-        }
+        OptionCheck.refuseNoFormat(spec, format, "text", "json");
         OutputFile.refuseFolder(spec, into);
     }
 
@@ -175,31 +164,19 @@ final class ChallengeCommand implements Callable<Integer> {
         return new ParameterException(spec.commandLine(), message);
     }
 
-    private Set<Sort> sorts() {
-        Set<Sort> wanted = EnumSet.noneOf(Sort.class);
-        for (String word : sorts) {
-            Sort found = null;
-            for (Sort each : Sort.values()) {
-                found = each.word().equalsIgnoreCase(word.strip()) ? each : found;
-            }
-            if (found == null) {
-                throw wrong("There is no sort '" + word + "': give answer, lost, argument or callback.");
-            }
-            wanted.add(found);
+    private Set<Sort> chosenSorts() {
+        try {
+            return Sort.ofWords(sorts);
+        } catch (ChallengeException e) {
+            throw new ParameterException(spec.commandLine(), e.getMessage(), e);
         }
-        return wanted.isEmpty() ? EnumSet.allOf(Sort.class) : wanted;
     }
 
     private List<Path> paths() {
         List<Path> paths = new ArrayList<>();
-        for (String entry : classPath.split(File.pathSeparator)) {
-            if (entry.isBlank()) {
-                continue;
-            }
+        for (String entry : OptionCheck.entries(classPath)) {
             Path place = Path.of(entry.strip());
-            if (!Files.exists(place)) {
-                throw wrong("There is no " + place + ", which --class-path names. Give jars and folders.");
-            }
+            OptionCheck.refuseMissing(spec, place);
             paths.add(place.toAbsolutePath());
         }
         if (paths.stream().noneMatch(Files::isDirectory)) {

@@ -76,11 +76,15 @@ final class ChallengeRun {
 
     /** Prints all of a result. */
     static void print(Terminal terminal, ChallengeResult result) {
-        for (String line : ChallengeText.lines(result)) {
-            boolean statement = line.startsWith("      ") && line.endsWith(";");
-            boolean reached = line.startsWith("      ") && !statement;
-            boolean title = !line.startsWith(" ") && (line.contains("gap") || line.contains(" unclear:"));
-            terminal.out().println(terminal.styled(statement ? "cyan" : reached ? "faint" : title ? "bold" : "", line));
-        }
+        ChallengeText.lines(result, (part, line) -> terminal.styled(style(part), line))
+                .forEach(terminal.out()::println);
+    }
+
+    private static String style(ChallengeText.Part part) {
+        return switch (part) {
+            case TITLE -> "bold";
+            case STATEMENT -> "cyan";
+            case PLACE -> "faint";
+        };
     }
 }

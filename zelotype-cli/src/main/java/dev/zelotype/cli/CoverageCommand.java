@@ -96,14 +96,8 @@ final class CoverageCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        if (!(failUnder >= 0 && failUnder <= 100)) {
-            throw new ParameterException(
-                    spec.commandLine(), "--fail-under=" + failUnder + " is no share: give 0 to 100.");
-        }
-        if (!List.of("text", "csv", "json").contains(format)) {
-            throw new ParameterException(
-                    spec.commandLine(), "There is no format '" + format + "': give text, csv or json.");
-        }
+        OptionCheck.refuseNoShare(spec, failUnder);
+        OptionCheck.refuseNoFormat(spec, format, "text", "csv", "json");
         OutputFile.refuseFolder(spec, into);
         Sort order = order();
         Coverage coverage = new Coverage();

@@ -5,7 +5,6 @@ import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Outcome.State;
 import dev.zelotype.generate.Style;
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -142,11 +141,7 @@ final class GenerateCommand implements Callable<Integer> {
             throw new ParameterException(spec.commandLine(), "--only names no type: give names, or leave it out.");
         }
         for (Path place : paths(classPath)) {
-            if (!Files.exists(place)) {
-                throw new ParameterException(
-                        spec.commandLine(),
-                        "There is no " + place + ", which --class-path names. Give jars and folders.");
-            }
+            OptionCheck.refuseMissing(spec, place);
             if (Files.isRegularFile(place) && !isJar(place)) {
                 throw new ParameterException(
                         spec.commandLine(),
@@ -200,13 +195,7 @@ final class GenerateCommand implements Callable<Integer> {
     }
 
     private static List<Path> paths(String text) {
-        List<Path> paths = new ArrayList<>();
-        for (String entry : text.split(File.pathSeparator)) {
-            if (!entry.isBlank()) {
-                paths.add(Path.of(entry));
-            }
-        }
-        return paths;
+        return OptionCheck.entries(text).stream().map(Path::of).toList();
     }
 
     private void print(List<Outcome> outcomes, List<String> leftOut) {

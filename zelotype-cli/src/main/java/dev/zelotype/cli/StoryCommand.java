@@ -119,10 +119,7 @@ final class StoryCommand implements Callable<Integer> {
     }
 
     private void refuseWrongUse() {
-        if (!List.of("text", "mermaid", "svg", "png", "html").contains(format)) {
-            throw new ParameterException(
-                    spec.commandLine(), "There is no format '" + format + "': give text, mermaid, svg, png or html.");
-        }
+        OptionCheck.refuseNoFormat(spec, format, "text", "mermaid", "svg", "png", "html");
         if (!List.of("", "passed", "failed", "aborted").contains(outcome)) {
             throw new ParameterException(
                     spec.commandLine(), "There is no outcome '" + outcome + "': give passed, failed or aborted.");

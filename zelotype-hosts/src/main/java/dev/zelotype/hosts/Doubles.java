@@ -3,9 +3,7 @@ package dev.zelotype.hosts;
 import dev.zelotype.Scene;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.journal.TestScene;
-import dev.zelotype.journal.TestSettings;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.junit.AssumptionViolatedException;
 import org.junit.rules.TestRule;
@@ -58,10 +56,9 @@ public final class Doubles implements TestRule {
     }
 
     private void run(Statement base, Description description) throws Throwable {
-        TestSettings.refuseNearMisses(System.getProperties().stringPropertyNames());
-        TestSettings settings = TestSettings.of(name -> Optional.ofNullable(System.getProperty(name)));
         Class<?> testClass = description.getTestClass();
-        TestScene opened = TestScene.open(settings, TestScene.Name.of(testClass, description.getMethodName()));
+        TestScene opened =
+                TestScene.open(JvmSettings.read(), TestScene.Name.of(testClass, description.getMethodName()));
         test = opened;
         Throwable failure = null;
         try {

@@ -1,10 +1,8 @@
 package dev.zelotype.hosts;
 
 import dev.zelotype.journal.TestScene;
-import dev.zelotype.journal.TestSettings;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.testng.IInvokedMethod;
 import org.testng.IInvokedMethodListener;
@@ -35,12 +33,10 @@ public final class SceneListener implements IInvokedMethodListener {
     @Override
     public void beforeInvocation(IInvokedMethod method, ITestResult result) {
         if (method.isTestMethod()) {
-            TestSettings.refuseNearMisses(System.getProperties().stringPropertyNames());
-            TestSettings settings = TestSettings.of(name -> Optional.ofNullable(System.getProperty(name)));
             running.put(
                     result,
                     TestScene.open(
-                            settings,
+                            JvmSettings.read(),
                             TestScene.Name.of(
                                     result.getTestClass().getRealClass(),
                                     method.getTestMethod().getMethodName())));

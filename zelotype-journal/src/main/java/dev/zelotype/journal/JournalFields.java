@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +20,8 @@ final class JournalFields {
 
     private static final JsonFactory JSON = new JsonFactory();
     private static final int DEEPEST = 8;
+    /** By their words: every line of a call asks for two. */
+    private static final Map<Class<?>, Map<String, Enum<?>>> CONSTANTS = new ConcurrentHashMap<>();
 
     private final Map<?, ?> fields;
     private final Map<String, String> words;
@@ -160,15 +163,21 @@ final class JournalFields {
 
     /** One of the words of an enum. */
     <E extends Enum<E>> E word(String name, Class<E> type) throws Damaged {
-        Map<String, E> known = new HashMap<>();
-        for (E each : type.getEnumConstants()) {
-            known.put(each.name().toLowerCase(Locale.ROOT), each);
-        }
-        E found = known.get(text(name));
+        Map<String, Enum<?>> known = CONSTANTS.computeIfAbsent(type, JournalFields::constants);
+        E found = type.cast(known.get(text(name)));
         if (found == null) {
             throw new Damaged("\"" + name + "\" is none of "
                     + String.join(", ", known.keySet().stream().sorted().toList()));
         }
         return found;
+    }
+
+    private static Map<String, Enum<?>> constants(Class<?> type) {
+        Map<String, Enum<?>> known = new HashMap<>();
+        for (Object each : type.getEnumConstants()) {
+            Enum<?> constant = (Enum<?>) each;
+            known.put(constant.name().toLowerCase(Locale.ROOT), constant);
+        }
+        return known;
     }
 }

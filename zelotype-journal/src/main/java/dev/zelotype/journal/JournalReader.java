@@ -72,10 +72,8 @@ public final class JournalReader {
             files.add(folderOrFile);
         }
         if (files.isEmpty()) {
-            throw new JournalException(
-                    "There is no journal in " + folderOrFile + ". Run the tests with zelotype.journal=" + folderOrFile
-                            + " first.",
-                    null);
+            throw new JournalException("There is no journal in " + folderOrFile
+                    + ". Run the tests with zelotype.journal=" + folderOrFile + " first.");
         }
         return files;
     }

@@ -109,8 +109,7 @@ final class SceneReader {
         if (version > JournalWriter.VERSION) {
             throw new JournalException(
                     "The journal " + file + " is of version " + version + ", but this Zelotype reads up to version "
-                            + JournalWriter.VERSION + ". Read it with the Zelotype that wrote it, or a newer one.",
-                    null);
+                            + JournalWriter.VERSION + ". Read it with the Zelotype that wrote it, or a newer one.");
         }
         String run = fields.text("run");
         if (!run.isEmpty() && !runs.add(run)) {

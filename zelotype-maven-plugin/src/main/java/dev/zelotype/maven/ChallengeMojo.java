@@ -9,14 +9,11 @@ import java.io.File;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import javax.inject.Inject;
 import org.apache.maven.artifact.Artifact;
-import org.apache.maven.artifact.DependencyResolutionRequiredException;
 import org.apache.maven.execution.MavenSession;
 import org.apache.maven.plugin.AbstractMojo;
 import org.apache.maven.plugin.MojoExecutionException;
@@ -113,36 +110,20 @@ public final class ChallengeMojo extends AbstractMojo {
                     .onlyClasses(classes)
                     .onlyTests(test == null ? "" : test)
                     .except(except == null ? "" : except)
-                    .sorts(sorts())
+                    .sorts(Sort.ofWords(sorts == null ? List.of() : sorts))
                     .jvmArguments(jvmArguments());
             if (limit != null) {
                 challenge.within(Duration.ofMillis((long) (limit * 1000)));
             }
             ChallengeResult result = challenge.run((done, all) -> getLog().debug(done + " of " + all + " runs"));
             ChallengeText.lines(result).forEach(getLog()::info);
-            if (result.percent() < failUnder) {
-                throw new MojoFailureException(String.format(
-                        Locale.ROOT,
-                        "%.1f %% of the disturbed places are noticed, less than the %.1f %% asked for.",
-                        result.percent(),
-                        failUnder));
+            String shortfall = ChallengeText.shortfall(result, failUnder);
+            if (!shortfall.isEmpty()) {
+                throw new MojoFailureException(shortfall);
             }
         } catch (ChallengeException e) {
             throw new MojoExecutionException(e.getMessage(), e);
         }
-    }
-
-    private Set<Sort> sorts() throws MojoExecutionException {
-        Set<Sort> wanted = EnumSet.noneOf(Sort.class);
-        for (String word : sorts == null ? List.<String>of() : sorts) {
-            try {
-                wanted.add(Sort.valueOf(word.strip().toUpperCase(Locale.ROOT)));
-            } catch (IllegalArgumentException e) {
-                throw new MojoExecutionException(
-                        "There is no sort '" + word + "': give answer, lost, argument or callback.", e);
-            }
-        }
-        return wanted.isEmpty() ? EnumSet.allOf(Sort.class) : wanted;
     }
 
     private List<String> jvmArguments() {
@@ -160,16 +141,7 @@ public final class ChallengeMojo extends AbstractMojo {
 
     /** The tests' own class path, then what it lacks: JUnit's launcher and engine of its version, and the challenge. */
     private List<Path> classPath() throws MojoExecutionException {
-        Set<Path> path = new LinkedHashSet<>();
-        try {
-            for (String element : project.getTestClasspathElements()) {
-                if (new File(element).exists()) {
-                    path.add(Path.of(element));
-                }
-            }
-        } catch (DependencyResolutionRequiredException e) {
-            throw new MojoExecutionException("The test class path is not known yet.", e);
-        }
+        Set<Path> path = new LinkedHashSet<>(TestClassPath.of(project));
         String api = version(JUPITER, "junit-jupiter-api");
         if (api != null && version(JUPITER, "junit-jupiter-engine") == null) {
             path.addAll(resolved(JUPITER, "junit-jupiter-engine", api));

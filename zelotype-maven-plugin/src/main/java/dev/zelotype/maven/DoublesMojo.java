@@ -6,9 +6,7 @@ import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Style;
 import java.io.File;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
-import org.apache.maven.artifact.DependencyResolutionRequiredException;
 import org.apache.maven.plugin.AbstractMojo;
 import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugin.MojoFailureException;
@@ -69,18 +67,9 @@ abstract class DoublesMojo extends AbstractMojo {
     abstract void handle(Generator.Plan plan) throws MojoFailureException;
 
     private Generator.Plan plan() throws MojoExecutionException {
-        List<Path> classPath = new ArrayList<>();
-        try {
-            for (String element : project.getTestClasspathElements()) {
-                if (new File(element).exists()) {
-                    classPath.add(Path.of(element));
-                }
-            }
-        } catch (DependencyResolutionRequiredException e) {
-            throw new MojoExecutionException("The test class path is not known yet.", e);
-        }
-        Generator generator =
-                new Generator(classPath, (doing, done, total) -> getLog().debug(doing + ": " + done + " of " + total));
+        Generator generator = new Generator(
+                TestClassPath.of(project),
+                (doing, done, total) -> getLog().debug(doing + ": " + done + " of " + total));
         boolean typesGiven = types != null && !types.isEmpty();
         if (from != null && !from.isEmpty()) {
             generator.addFrom(from.stream().map(File::toPath).toList(), only);

@@ -29,6 +29,12 @@ public interface ArgumentRule {
                     && type.isAssignableFrom(declared.isPrimitive() ? Widening.boxOf(declared) : declared);
         }
 
+        /** A value of the parameter as it is passed. */
+        @Nullable
+        Object passed(@Nullable Object value) {
+            return value == null || !isWidened() ? value : Widening.convert(value, passedAs);
+        }
+
         private boolean isWidened() {
             return type != passedAs;
         }
@@ -59,8 +65,7 @@ public interface ArgumentRule {
 
         @Override
         public boolean covers(@Nullable Object argument, Object[] values) {
-            Object wanted = value == null || !free.isWidened() ? value : Widening.convert(value, free.passedAs());
-            if (!Equality.same(wanted, argument)) {
+            if (!Equality.same(free.passed(value), argument)) {
                 return false;
             }
             values[free.parameter()] = value;

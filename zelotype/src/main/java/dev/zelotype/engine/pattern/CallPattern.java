@@ -215,10 +215,7 @@ public final class CallPattern {
 
     private static @Nullable Object argument(ArgumentRule rule, @Nullable Object was, Object[] free) {
         if (rule instanceof ArgumentRule.Free parameter) {
-            Object value = free[parameter.parameter()];
-            return value == null || parameter.type() == parameter.passedAs()
-                    ? value
-                    : Widening.convert(value, parameter.passedAs());
+            return parameter.passed(free[parameter.parameter()]);
         } else if (rule instanceof ArgumentRule.Bound bound) {
             return argument(bound.free(), was, free);
         } else if (rule instanceof ArgumentRule.Elements elements) {
@@ -265,15 +262,9 @@ public final class CallPattern {
 
     private static @Nullable Object example(ArgumentRule rule, Class<?> type, Object[] free) {
         if (rule instanceof ArgumentRule.Free parameter) {
-            Object value = free[parameter.parameter()];
-            return value == null || parameter.type() == parameter.passedAs()
-                    ? value
-                    : Widening.convert(value, parameter.passedAs());
+            return parameter.passed(free[parameter.parameter()]);
         } else if (rule instanceof ArgumentRule.Bound bound) {
-            Object value = bound.value();
-            return value == null || bound.free().type() == bound.free().passedAs()
-                    ? value
-                    : Widening.convert(value, bound.free().passedAs());
+            return bound.free().passed(bound.value());
         } else if (rule instanceof ArgumentRule.Elements elements) {
             Object array = Array.newInstance(type.getComponentType(), elements.rules().length);
             for (int i = 0; i < elements.rules().length; i++) {

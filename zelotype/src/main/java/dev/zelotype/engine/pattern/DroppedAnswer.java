@@ -1,7 +1,5 @@
 package dev.zelotype.engine.pattern;
 
-import java.io.IOException;
-import java.io.InputStream;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
@@ -29,17 +27,13 @@ public final class DroppedAnswer {
 
     private static boolean read(String className, int line, String method) {
         ClassLoader loader = Thread.currentThread().getContextClassLoader();
-        String file = className.replace('.', '/') + ".class";
-        try (InputStream in =
-                loader == null ? ClassLoader.getSystemResourceAsStream(file) : loader.getResourceAsStream(file)) {
-            if (in == null) {
-                return false;
-            }
+        try {
+            Class<?> caller =
+                    Class.forName(className, false, loader == null ? ClassLoader.getSystemClassLoader() : loader);
             Finder finder = new Finder(line, method);
-            new ClassReader(in).accept(finder, ClassReader.SKIP_FRAMES);
-            return finder.dropped > 0 && finder.used == 0;
-        } catch (IOException | RuntimeException e) {
-            // A class made while the tests run, or one too new to be read: its answers count as used.
+            return ClassFiles.visit(caller, finder, ClassReader.SKIP_FRAMES) && finder.dropped > 0 && finder.used == 0;
+        } catch (ClassNotFoundException e) {
+            // A class made while the tests run: its answers count as used.
             return false;
         }
     }

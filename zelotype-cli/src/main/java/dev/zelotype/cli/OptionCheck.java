@@ -1,0 +1,55 @@
+package dev.zelotype.cli;
+
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParameterException;
+
+/**
+ * What several commands ask of the values of their options.
+ */
+final class OptionCheck {
+
+    private OptionCheck() {}
+
+    /** Refuses what is no percentage. */
+    static void refuseNoShare(CommandSpec spec, double failUnder) {
+        if (!(failUnder >= 0 && failUnder <= 100)) {
+            throw new ParameterException(
+                    spec.commandLine(), "--fail-under=" + failUnder + " is no share: give 0 to 100.");
+        }
+    }
+
+    /** Refuses formats that a command does not have. */
+    static void refuseNoFormat(CommandSpec spec, String format, String... known) {
+        if (!List.of(known).contains(format)) {
+            int last = known.length - 1;
+            throw new ParameterException(
+                    spec.commandLine(),
+                    "There is no format '" + format + "': give "
+                            + String.join(", ", List.of(known).subList(0, last)) + " or " + known[last] + ".");
+        }
+    }
+
+    /** The entries of a class path that are not blank. */
+    static List<String> entries(String classPath) {
+        List<String> entries = new ArrayList<>();
+        for (String entry : classPath.split(File.pathSeparator)) {
+            if (!entry.isBlank()) {
+                entries.add(entry);
+            }
+        }
+        return entries;
+    }
+
+    /** Refuses a place of --class-path that is not there. */
+    static void refuseMissing(CommandSpec spec, Path place) {
+        if (!Files.exists(place)) {
+            throw new ParameterException(
+                    spec.commandLine(), "There is no " + place + ", which --class-path names. Give jars and folders.");
+        }
+    }
+}
