@@ -13,18 +13,11 @@ final class Frames {
     static void beginOutside(Throwable thrown) {
         StackTraceElement[] frames = thrown.getStackTrace();
         int first = 0;
-        while (first < frames.length && isOurs(frames[first].getClassName())) {
+        while (first < frames.length && OwnNames.has(frames[first].getClassName())) {
             first++;
         }
         if (first < frames.length) {
             thrown.setStackTrace(Arrays.copyOfRange(frames, first, frames.length));
         }
-    }
-
-    private static boolean isOurs(String className) {
-        int start = "dev.zelotype.".length();
-        return className.contains("$ZelotypeDouble")
-                || className.startsWith("dev.zelotype.")
-                        && (className.startsWith("engine.", start) || className.indexOf('.', start) < 0);
     }
 }

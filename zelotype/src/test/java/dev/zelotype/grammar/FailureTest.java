@@ -75,6 +75,27 @@ class FailureTest {
     }
 
     @Test
+    void the_first_line_of_every_stack_is_that_of_the_test() {
+        suppose(mount::rate).returns(15);
+        List<Runnable> failing = List.of(
+                () -> verify(dome::close).once(),
+                () -> verify(mount::track).where((target, rate) -> rate > 2).times(2),
+                () -> verify(() -> log.note("rain"))
+                        .within(Duration.ofMillis(1))
+                        .once(),
+                () -> inThisOrder(() -> verify(dome::close).once()),
+                () -> suppose(() -> Math.max(1, 2) + 1).returns(3),
+                () -> verify(mount::rate).times(-1),
+                () -> suppose(dome::open).fails(new java.io.IOException("not declared")),
+                () -> stub(String.class));
+        assertThat(failing)
+                .allSatisfy(each -> assertThatThrownBy(each::run)
+                        .satisfies(thrown -> assertThat(thrown.getStackTrace()[0].getClassName())
+                                .as(thrown.toString())
+                                .startsWith(FailureTest.class.getName())));
+    }
+
+    @Test
     void a_misspelt_column_is_found_from_the_message_alone() {
         ResultSet row = stub(ResultSet.class, "row");
         suppose(row::next).returns(true, false);

@@ -1,7 +1,7 @@
 package dev.zelotype.engine.calls;
 
 import dev.zelotype.engine.make.Jdk;
-import dev.zelotype.engine.make.Ours;
+import dev.zelotype.error.OwnNames;
 import java.lang.StackWalker.StackFrame;
 import java.util.Iterator;
 import java.util.function.Function;
@@ -36,7 +36,7 @@ public final class Lines {
             for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
                 StackFrame frame = i.next();
                 String name = frame.getClassName();
-                if (Ours.has(name) || toSkip-- > 0) {
+                if (OwnNames.has(name) || toSkip-- > 0) {
                     continue;
                 }
                 if (!Jdk.has(name)) {

@@ -1,8 +1,8 @@
 package dev.zelotype.engine.weave;
 
 import dev.zelotype.engine.make.Jdk;
-import dev.zelotype.engine.make.Ours;
 import dev.zelotype.error.MisuseException;
+import dev.zelotype.error.OwnNames;
 import java.lang.instrument.ClassFileTransformer;
 import java.lang.instrument.Instrumentation;
 import java.lang.instrument.UnmodifiableClassException;
@@ -211,7 +211,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
                 return false;
             }
         }
-        return !Ours.has(className);
+        return !OwnNames.has(className);
     }
 
     /** The classes whose calls were to be woven, and could not be. */
