@@ -3,7 +3,6 @@ package dev.zelotype.challenge;
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.host.DisturbedCall;
 import java.lang.StackWalker.StackFrame;
-import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.Proxy;
 import java.util.ArrayList;
@@ -110,7 +109,7 @@ final class Recorder {
             for (int i = 0; i < arguments.length; i++) {
                 boolean hasOther = !Alterations.of(call.arguments()[i], parameterType(call, i))
                         .isEmpty();
-                altered.append(ran[i] ? 'c' : hasOther && !isFunction(call, i) ? 'a' : '-');
+                altered.append(ran[i] ? 'c' : hasOther && !call.isCallback(i) ? 'a' : '-');
                 names.append(names.length() == 0 ? "" : ",").append(parameterName(call, i));
             }
             int variants = threw || call.isAnswerDropped()
@@ -207,15 +206,6 @@ final class Recorder {
         return parameter.isNamePresent() ? parameter.getName() : "argument " + (place - shift + 1);
     }
 
-    private static boolean isFunction(DisturbedCall call, int place) {
-        Class<?> type = parameterClass(call, place);
-        int open = 0;
-        for (Method method : type.getMethods()) {
-            open += Modifier.isAbstract(method.getModifiers()) ? 1 : 0;
-        }
-        return type.isInterface() && open == 1;
-    }
-
     private static Class<?> parameterClass(DisturbedCall call, int place) {
         int shift = call.arguments().length - call.method().getParameterCount();
         return place < shift ? Object.class : call.method().getParameterTypes()[place - shift];
@@ -225,7 +215,7 @@ final class Recorder {
     private static @Nullable Object watched(DisturbedCall call, int place, Runnable told, boolean runs) {
         Object callback = call.arguments()[place];
         boolean plain = callback == null
-                || !isFunction(call, place)
+                || !call.isCallback(place)
                 || !(callback.getClass().isHidden()
                         || callback.getClass().isSynthetic()
                         || callback.getClass().isAnonymousClass());

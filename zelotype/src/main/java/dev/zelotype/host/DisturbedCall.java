@@ -4,6 +4,7 @@ import dev.zelotype.doubles.Ending;
 import dev.zelotype.engine.decide.Passage;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.pattern.DroppedAnswer;
 import dev.zelotype.engine.scene.SceneState;
 import java.lang.StackWalker.StackFrame;
@@ -80,6 +81,17 @@ public final class DisturbedCall {
     @SuppressWarnings("exports")
     public @Nullable Object[] arguments() {
         return passage.arguments();
+    }
+
+    /**
+     * Whether an argument is handed over to be called back.
+     *
+     * @param argument its number, from 0
+     * @return true if its parameter's type has one method to write
+     */
+    public boolean isCallback(int argument) {
+        int first = arguments().length - method().getParameterCount();
+        return argument >= first && Callbacks.isOne(method().getParameterTypes()[argument - first]);
     }
 
     /**

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.claim;
 
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.error.MisuseException;
@@ -73,9 +74,7 @@ final class Caller {
             written.add(copy);
             return copy;
         }
-        boolean callable =
-                type.isInterface() && isFunctional(type) && !type.getName().equals("java.lang.Comparable");
-        if (!callable) {
+        if (!Callbacks.isOne(type)) {
             return argument;
         }
         return Proxy.newProxyInstance(
@@ -107,17 +106,6 @@ final class Caller {
 
     private static Object ofObject(Method called, String name) {
         return called.getName().equals("hashCode") ? (Object) name.hashCode() : name;
-    }
-
-    private static boolean isFunctional(Class<?> type) {
-        int open = 0;
-        for (Method method : type.getMethods()) {
-            boolean ofObject = Arrays.stream(Object.class.getMethods())
-                    .anyMatch(known -> known.getName().equals(method.getName())
-                            && Arrays.equals(known.getParameterTypes(), method.getParameterTypes()));
-            open += Modifier.isAbstract(method.getModifiers()) && !ofObject ? 1 : 0;
-        }
-        return open == 1;
     }
 
     private static @Nullable Object zero(Class<?> type) {
