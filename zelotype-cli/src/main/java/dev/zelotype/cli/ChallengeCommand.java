@@ -139,7 +139,7 @@ final class ChallengeCommand implements Callable<Integer> {
                 terminal.out().print(text);
                 terminal.out().flush();
             } else {
-                OutputFile.write(into, text.getBytes(StandardCharsets.UTF_8));
+                OutputFile.write(into, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
                 terminal.out().println(ChallengeText.sum(result));
                 terminal.out().println("written to " + into);
             }

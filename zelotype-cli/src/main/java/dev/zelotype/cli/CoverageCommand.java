@@ -117,7 +117,7 @@ final class CoverageCommand implements Callable<Integer> {
             terminal.out().print(text);
             terminal.out().flush();
         } else {
-            OutputFile.write(into, text.getBytes(StandardCharsets.UTF_8));
+            OutputFile.write(into, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
             terminal.out().println("written to " + into);
         }
         double percent = Coverage.percent(rows);

@@ -3,7 +3,6 @@ package dev.zelotype.cli;
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -95,14 +94,12 @@ final class DemoCommand implements Callable<Integer> {
                 return 0;
             });
         }
-        Path folder = Files.createTempDirectory("zelotype-journal");
-        Thread cleaning = new Thread(() -> delete(folder));
-        Runtime.getRuntime().addShutdownHook(cleaning);
+        Path folder = WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-journal");
         long passed = 0;
         long failed = 0;
         boolean asMeant = true;
         for (DemoExample example : chosen) {
-            TestExecutionSummary summary = run(example, folder);
+            TestExecutionSummary summary = WholeFiles.uninterrupted(() -> run(example, folder));
             passed += summary.getTestsSucceededCount();
             failed += summary.getTestsFailedCount();
             asMeant &= example.fails() ? summary.getTestsSucceededCount() == 0 : summary.getTestsFailedCount() == 0;
@@ -119,8 +116,7 @@ final class DemoCommand implements Callable<Integer> {
         if (chosen.size() < DemoExample.ALL.size()) {
             terminal.out().println(terminal.styled("faint", "more examples: zelotype demo --list"));
         }
-        Runtime.getRuntime().removeShutdownHook(cleaning);
-        delete(folder);
+        WholeFiles.delete(folder);
         return asMeant && passed + failed > 0 ? 0 : 1;
     }
 
@@ -166,14 +162,5 @@ final class DemoCommand implements Callable<Integer> {
             System.clearProperty(JOURNAL);
         }
         return summary.getSummary();
-    }
-
-    private static void delete(Path folder) {
-        try {
-            WholeFiles.delete(folder);
-        } catch (IOException e) {
-            // Files among the temporary ones that cannot be removed are the system's to remove.
-            return;
-        }
     }
 }

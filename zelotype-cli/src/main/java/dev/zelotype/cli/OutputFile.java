@@ -16,7 +16,7 @@ final class OutputFile {
 
     private OutputFile() {}
 
-    static void write(Path file, byte[] content) {
+    static void write(Path file, WholeFiles.Content content) {
         try {
             WholeFiles.write(file, content);
         } catch (IOException e) {

@@ -65,8 +65,6 @@ final class ReportCommand implements Callable<Integer> {
     static Path write(Terminal terminal, JournalOption journal, Path into, String title) {
         ProgressLines progress = new ProgressLines(terminal.err());
         try (Site site = new Site(into, title)) {
-            Thread cleaning = new Thread(site::close);
-            Runtime.getRuntime().addShutdownHook(cleaning);
             int[] tests = {0};
             journal.read(
                     terminal,
@@ -75,9 +73,7 @@ final class ReportCommand implements Callable<Integer> {
                         progress.reached("tests read", ++tests[0]);
                     },
                     site::add);
-            Path page = site.finish();
-            Runtime.getRuntime().removeShutdownHook(cleaning);
-            return page;
+            return site.finish();
         }
     }
 }

@@ -7,7 +7,12 @@ import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Picture;
 import dev.zelotype.report.story.Story;
 import dev.zelotype.report.story.TextStory;
+import java.io.BufferedWriter;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -87,7 +92,7 @@ final class StoryCommand implements Callable<Integer> {
     }
 
     @Override
-    public Integer call() {
+    public Integer call() throws IOException {
         refuseWrongUse();
         List<JournalScene> found = new ArrayList<>();
         List<String> names = new ArrayList<>();
@@ -110,10 +115,14 @@ final class StoryCommand implements Callable<Integer> {
             throw new ParameterException(spec.commandLine(), severalFit(names));
         }
         if (into != null) {
-            OutputFile.write(into, content(found));
+            refuseTooLarge(found.get(0));
+            OutputFile.write(into, out -> write(found, out));
             terminal.out().println("written to " + into);
         } else if (!many) {
-            terminal.out().println(new String(content(found), StandardCharsets.UTF_8));
+            refuseTooLarge(found.get(0));
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            write(found, out);
+            terminal.out().println(out.toString(StandardCharsets.UTF_8));
         }
         return 0;
     }
@@ -177,35 +186,45 @@ final class StoryCommand implements Callable<Integer> {
         return unfold ? story : story.folded();
     }
 
-    private byte[] content(List<JournalScene> scenes) {
-        Story first = story(scenes.get(0));
-        boolean drawn = format.equals("svg") || format.equals("png");
-        if (drawn && first.items().size() > MOST_DRAWN) {
+    private boolean isDrawn() {
+        return format.equals("svg") || format.equals("png");
+    }
+
+    private void refuseTooLarge(JournalScene scene) {
+        if (isDrawn() && story(scene).items().size() > MOST_DRAWN) {
             throw new ParameterException(
                     spec.commandLine(),
-                    "The story has " + scenes.get(0).conversation().calls().size()
+                    "The story has " + scene.conversation().calls().size()
                             + " calls, more than can be looked at in a picture. Draw some, such as --calls 1-100.");
         }
-        if (format.equals("html")) {
-            return Site.storyPage(first).getBytes(StandardCharsets.UTF_8);
-        } else if (drawn) {
-            ByteArrayOutputStream out = new ByteArrayOutputStream();
+    }
+
+    private void write(List<JournalScene> scenes, OutputStream out) throws IOException {
+        Story first = story(scenes.get(0));
+        if (isDrawn()) {
             Picture.draw(first, Picture.Format.valueOf(format.toUpperCase(Locale.ROOT)), out);
-            return out.toByteArray();
+            return;
         }
-        StringBuilder text = new StringBuilder();
-        for (JournalScene scene : scenes) {
-            Story story = story(scene);
-            if (format.equals("mermaid")) {
-                text.append(Mermaid.of(story));
-            } else {
-                text.append(story.title()).append('\n');
-                TextStory.of(story, WIDTH, TextStory.Signs.DRAWN)
-                        .forEach(line -> text.append((line.head() + line.message()).stripTrailing())
-                                .append('\n'));
+        Writer text = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
+        if (format.equals("html")) {
+            Site.storyPage(first, text);
+        } else {
+            for (JournalScene scene : scenes) {
+                write(story(scene), text);
             }
         }
-        return text.toString().getBytes(StandardCharsets.UTF_8);
+        text.flush();
+    }
+
+    private void write(Story story, Writer text) throws IOException {
+        if (format.equals("mermaid")) {
+            text.append(Mermaid.of(story));
+            return;
+        }
+        text.append(story.title()).append('\n');
+        for (TextStory.Line line : TextStory.of(story, WIDTH, TextStory.Signs.DRAWN)) {
+            text.append((line.head() + line.message()).stripTrailing()).append('\n');
+        }
     }
 
     private void print(Story story) {

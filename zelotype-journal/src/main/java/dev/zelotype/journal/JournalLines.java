@@ -1,7 +1,6 @@
 package dev.zelotype.journal;
 
 import dev.zelotype.journal.JournalFields.Damaged;
-import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -21,24 +20,40 @@ final class JournalLines implements AutoCloseable {
     private static final String BYTE_ORDER_MARK = "\ufeff";
 
     private final InputStream in;
+    private final byte[] block = new byte[BUFFER];
     private final ByteArrayOutputStream line = new ByteArrayOutputStream(BUFFER);
+    private int at;
+    private int filled;
     private boolean first = true;
 
     JournalLines(Path file) throws IOException {
-        in = new BufferedInputStream(Files.newInputStream(file), BUFFER);
+        in = Files.newInputStream(file);
     }
 
     /** Goes to the next line; false at the end. */
     boolean next() throws IOException {
         line.reset();
-        int read = in.read();
-        if (read < 0) {
+        if (at == filled && !fill()) {
             return false;
         }
-        for (; read >= 0 && read != '\n'; read = in.read()) {
-            line.write(read);
-        }
+        do {
+            int start = at;
+            while (at < filled && block[at] != '\n') {
+                at++;
+            }
+            line.write(block, start, at - start);
+            if (at < filled) {
+                at++;
+                return true;
+            }
+        } while (fill());
         return true;
+    }
+
+    private boolean fill() throws IOException {
+        at = 0;
+        filled = Math.max(0, in.read(block));
+        return filled > 0;
     }
 
     String text() throws Damaged {

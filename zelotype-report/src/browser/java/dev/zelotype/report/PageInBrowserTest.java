@@ -8,6 +8,7 @@ import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.site.Site;
 import dev.zelotype.report.story.Story;
 import java.io.IOException;
+import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -19,6 +20,8 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.Keys;
@@ -216,9 +219,74 @@ class PageInBrowserTest {
 
     @Test
     void a_story_page_needs_no_other_file() throws IOException {
-        Path alone = Files.writeString(folder.resolve("alone.html"), Site.storyPage(Story.of(Scenes.troubled())));
+        Path alone = Files.writeString(folder.resolve("alone.html"), Scenes.page(Story.of(Scenes.troubled())));
         browser.get(alone.toUri().toString());
         wait(".controls", "14 of 14");
         assertThat(browser.findElement(By.tagName("h2")).getText()).isEqualTo("NightRunTest: a troubled night ✘ failed");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "#__proto__", "#constructor", "#toString", "#test-", "#test-length", "#test-999999999", "#test-1e1", "#test--1",
+        "#test-205-step-", "#%E0%A4%A", "#<img src=x>", "#overview/../tests", "#"
+    })
+    void an_address_that_names_no_part_shows_the_overview(String hash) {
+        open(hash);
+        assertThat(wait(".counts", "tests").getText()).contains("230");
+    }
+
+    @Test
+    void a_step_has_an_address_of_its_own() {
+        open("#test-205-step-3");
+        wait(".controls", "3 of 8");
+        browser.findElement(By.tagName("body")).sendKeys(Keys.ARROW_RIGHT);
+        wait(".controls", "4 of 8");
+        assertThat(browser.getCurrentUrl()).endsWith("#test-205-step-4");
+        open("#test-205-step-77");
+        wait(".controls", "8 of 8");
+    }
+
+    @Test
+    void no_page_runs_a_script_that_was_put_into_it() throws IOException {
+        Path alone = Files.writeString(folder.resolve("guarded.html"), Scenes.page(Story.of(Scenes.troubled())));
+        for (String address : List.of(page, alone.toUri().toString())) {
+            browser.get("about:blank");
+            browser.get(address);
+            wait("main", " ");
+            browser.executeScript("const script = document.createElement('script'); script.textContent = 'window.ran = 1';"
+                    + "document.body.append(script); document.body.setAttribute('onclick', 'window.ran = 2');"
+                    + "document.body.click();"
+                    + "const style = document.createElement('style'); style.textContent = 'body { width: 7px }';"
+                    + "document.body.append(style)");
+            assertThat(browser.executeScript("return [typeof window.ran, document.body.clientWidth > 7]"))
+                    .isEqualTo(List.of("undefined", true));
+            assertThat(browser.manage().logs().get(LogType.BROWSER).getAll())
+                    .as("what was refused in %s", address)
+                    .hasSize(3)
+                    .allMatch(entry -> entry.getMessage().contains("Content Security Policy"));
+        }
+    }
+
+    @Test
+    void a_story_of_any_length_is_drawn_where_one_looks() throws IOException {
+        Scenes scenes = new Scenes();
+        for (int i = 0; i < 200_000; i++) {
+            scenes.call(i % 3 == 0 ? "mount" : "weather", "note(String)", "\"step " + i + "\"", "", Ending.ANSWERED);
+        }
+        Path file = folder.resolve("long.html");
+        try (Writer out = Files.newBufferedWriter(file)) {
+            Site.storyPage(Story.of(scenes.scene("a long night", Outcome.PASSED)), out);
+        }
+        browser.get(file.toUri() + "#step-150000");
+        wait(".controls", "150,000 of 200,000");
+        assertThat(all(".step")).hasSizeBetween(10, 300);
+        assertThat(all(".step[aria-current]")).singleElement()
+                .extracting(step -> step.getAttribute("aria-label")).asString().contains("150000 note(\"step 149999\")");
+        browser.executeScript("document.querySelector('.picture').scrollTop = 1e9");
+        wait(".step text", "200000 note");
+        assertThat(all(".step")).hasSizeBetween(10, 300);
+        browser.findElement(By.tagName("body")).sendKeys(Keys.HOME, Keys.ARROW_RIGHT);
+        wait(".detail", "step 0");
+        wait(".step text", "1 note");
     }
 }

@@ -211,7 +211,7 @@ class ReportTest {
                             .as("reaches for no network: " + file)
                             .doesNotContainPattern("(src|href)=\"?(https?:)?//|fetch\\(|XMLHttpRequest"));
         }
-        String page = Site.storyPage(Story.of(troubled));
+        String page = Scenes.page(Story.of(troubled));
         assertThat(page).contains("a troubled night").doesNotContain("<img src=x");
         assertThat(page.split("</script>", -1)).hasSize(3);
     }
@@ -281,7 +281,7 @@ class ReportTest {
                 .extracting(line -> line.name() + " " + line.role())
                 .containsExactly("NightRun subject");
         assertThat(TextStory.of(story, 80, TextStory.Signs.DRAWN)).isNotEmpty();
-        assertThat(Site.storyPage(story)).contains("silent");
+        assertThat(Scenes.page(story)).contains("silent");
         RecordedCall call = troubled.conversation().calls().get(0);
         assertThat(call.caller()).as("a lambda's class").contains("$$Lambda");
         assertThat(Story.of(troubled).lifelines().get(0).name()).isEqualTo("NightRun");

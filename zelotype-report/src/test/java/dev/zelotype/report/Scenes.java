@@ -10,6 +10,11 @@ import dev.zelotype.doubles.Role;
 import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
+import dev.zelotype.report.site.Site;
+import dev.zelotype.report.story.Story;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.util.List;
 
 /**
@@ -108,5 +113,16 @@ final class Scenes {
                 .said(Verb.VERIFIED, "mount", "park()", 1, 1, 0, 0, 0)
                 .note("suppose(mount.track(any String, 1, 2)) at NightRunTest.java:12")
                 .scene("a troubled night", JournalScene.Outcome.FAILED);
+    }
+
+    /** The page of one story. */
+    static String page(Story story) {
+        StringWriter page = new StringWriter();
+        try {
+            Site.storyPage(story, page);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return page.toString();
     }
 }

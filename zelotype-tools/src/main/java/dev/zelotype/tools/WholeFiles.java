@@ -11,13 +11,58 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.Comparator;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ThreadLocalRandom;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Stream;
 
 /**
  * For Zelotype's own tools: files that appear whole or not at all. Stateless.
  */
 public final class WholeFiles {
+
+    private static final ReentrantLock UNFINISHED = new ReentrantLock();
+    private static final Set<Path> TEMPORARY = ConcurrentHashMap.newKeySet();
+
+    static {
+        // Whoever begins something later waits until the JVM is gone.
+        Runtime.getRuntime()
+                .addShutdownHook(new Thread(
+                        () -> {
+                            UNFINISHED.lock();
+                            TEMPORARY.forEach(WholeFiles::deleteIfPossible);
+                        },
+                        "zelotype-files"));
+    }
+
+    /** Writes what a file holds. */
+    @FunctionalInterface
+    public interface Content {
+        /**
+         * Writes it.
+         *
+         * @param out where to; closed by the caller
+         * @throws IOException if it cannot be written
+         */
+        void write(OutputStream out) throws IOException;
+    }
+
+    /**
+     * What the end of the JVM waits for.
+     *
+     * @param <T> what comes out of it
+     */
+    @FunctionalInterface
+    public interface Work<T> {
+        /**
+         * Does it.
+         *
+         * @return what comes out of it
+         * @throws IOException if a file cannot be read or written
+         */
+        T run() throws IOException;
+    }
 
     private WholeFiles() {}
 
@@ -26,16 +71,16 @@ public final class WholeFiles {
      * is made if it is missing. What is no ordinary file, such as a pipe or a device, is written to as what it is.
      *
      * @param file the file
-     * @param content what it holds
+     * @param content writes what it holds
      * @throws IOException if it cannot be written, or is a folder; what was there before is still there
      */
-    public static void write(Path file, byte[] content) throws IOException {
+    public static void write(Path file, Content content) throws IOException {
         if (Files.isDirectory(file)) {
             throw new FileSystemException(file.toString(), null, "it is a folder");
         }
         if (Files.exists(file) && !Files.isRegularFile(file)) {
             try (OutputStream out = Files.newOutputStream(file, StandardOpenOption.WRITE)) {
-                out.write(content);
+                content.write(out);
             }
             return;
         }
@@ -44,13 +89,90 @@ public final class WholeFiles {
         Files.createDirectories(target.getParent());
         Path beside = target.resolveSibling("." + target.getFileName() + "."
                 + Long.toHexString(ThreadLocalRandom.current().nextLong()) + ".tmp");
-        beside.toFile().deleteOnExit();
+        uninterrupted(() -> {
+            try {
+                try (OutputStream out = Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW)) {
+                    content.write(out);
+                }
+                return Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
+            } finally {
+                Files.deleteIfExists(beside);
+            }
+        });
+    }
+
+    /**
+     * As {@link #write(Path, Content)}, with bytes.
+     *
+     * @param file the file
+     * @param content what it holds
+     * @throws IOException if it cannot be written, or is a folder; what was there before is still there
+     */
+    public static void write(Path file, byte[] content) throws IOException {
+        write(file, out -> out.write(content));
+    }
+
+    /**
+     * Does something that is not to be left half done: an interrupt from the keyboard ends the JVM when it is through. Once
+     * the JVM ends, it is not begun: the calling thread waits.
+     *
+     * @param work what to do; short, since who interrupts waits for it
+     * @param <T> what comes out of it
+     * @return what the work gave
+     * @throws IOException if the work threw it
+     */
+    public static <T> T uninterrupted(Work<T> work) throws IOException {
+        UNFINISHED.lock();
         try {
-            Files.write(beside, content, StandardOpenOption.CREATE_NEW);
-            Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
+            return work.run();
         } finally {
-            Files.deleteIfExists(beside);
+            UNFINISHED.unlock();
         }
+    }
+
+    /**
+     * Makes a folder that does not outlive the JVM.
+     *
+     * @param parent where it is to be; made if it is missing
+     * @param prefix how its name begins
+     * @return the folder, to be given to {@link #delete} or {@link #replace} when it has served
+     * @throws IOException if it cannot be made
+     */
+    public static Path temporaryFolder(Path parent, String prefix) throws IOException {
+        return uninterrupted(() -> {
+            Files.createDirectories(parent);
+            Path made = Files.createTempDirectory(parent, prefix);
+            TEMPORARY.add(made);
+            return made;
+        });
+    }
+
+    /**
+     * Lets a folder take the place of another one.
+     *
+     * @param folder the new one, beside the other
+     * @param target what it replaces, if it is there
+     * @throws IOException if it cannot be done; what was there before is still there
+     */
+    public static void replace(Path folder, Path target) throws IOException {
+        Path old = folder.resolveSibling(folder.getFileName() + ".old");
+        uninterrupted(() -> {
+            boolean replaces = Files.exists(target);
+            if (replaces) {
+                Files.move(target, old);
+            }
+            try {
+                Files.move(folder, target);
+            } catch (IOException e) {
+                if (replaces) {
+                    Files.move(old, target);
+                }
+                throw e;
+            }
+            TEMPORARY.remove(folder);
+            delete(old);
+            return target;
+        });
     }
 
     /**
@@ -79,6 +201,7 @@ public final class WholeFiles {
      * @throws IOException if something in it cannot be removed
      */
     public static void delete(Path folder) throws IOException {
+        TEMPORARY.remove(folder);
         if (!Files.exists(folder)) {
             return;
         }
@@ -86,6 +209,15 @@ public final class WholeFiles {
             for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
                 Files.delete(file);
             }
+        }
+    }
+
+    private static void deleteIfPossible(Path folder) {
+        try {
+            delete(folder);
+        } catch (IOException e) {
+            // The JVM ends: nobody can be told, and the folder lies among the temporary ones.
+            return;
         }
     }
 }

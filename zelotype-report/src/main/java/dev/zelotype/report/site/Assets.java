@@ -4,7 +4,12 @@ import com.samskivert.mustache.Mustache;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.Base64;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Properties;
 
@@ -15,9 +20,27 @@ final class Assets {
 
     private Assets() {}
 
-    /** A page from its template; values are escaped for HTML unless the template says that they are data. */
-    static String page(String template, Map<String, ?> values) {
-        return Mustache.compiler().compile(text(template)).execute(values);
+    /** A part of a page that is too long to be held as one text. */
+    interface Part {
+        void write(Writer out) throws IOException;
+    }
+
+    /** Writes a page from its template; values are escaped for HTML unless the template says that they are data. */
+    static void page(String template, Map<String, ?> values, Writer to) {
+        Map<String, Object> prepared = new HashMap<>(values);
+        prepared.replaceAll((name, value) ->
+                value instanceof Part part ? (Mustache.Lambda) (unused, out) -> part.write(out) : value);
+        Mustache.compiler().compile(text(template)).execute(prepared, to);
+    }
+
+    /** How a page's content security policy names a script or style that stands in the page itself. */
+    static String hash(String text) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+            return "'sha256-" + Base64.getEncoder().encodeToString(digest) + "'";
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Each Java platform has SHA-256.", e);
+        }
     }
 
     static String text(String name) {

@@ -14,8 +14,6 @@ import dev.zelotype.report.coverage.Coverage;
 import dev.zelotype.report.coverage.CoverageTable;
 import dev.zelotype.report.story.Story;
 import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -194,7 +192,7 @@ public final class Site implements AutoCloseable {
         }
         folder.write("chart.js", out -> out.write(Assets.chartLibrary()));
         Map<String, Object> values = Map.of("title", title, "tests", entries.size(), "rows", firstTests());
-        folder.write("index.html", out -> out.write(Assets.page("index.html", values)));
+        folder.write("index.html", out -> Assets.page("index.html", values, out));
         folder.finish();
         return target.resolve("index.html");
     }
@@ -223,29 +221,36 @@ public final class Site implements AutoCloseable {
     }
 
     /**
-     * A page of its own for one story, which needs no other file.
+     * Writes a page of its own for one story, which needs no other file.
      *
      * @param story the story
-     * @return HTML
+     * @param to where to write it, as HTML; not closed
+     * @throws IOException if it cannot be written
      */
-    public static String storyPage(Story story) {
-        StringWriter data = new StringWriter();
-        try (JsonGenerator out = generator(data)) {
-            StoryJson.write(out, story);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return Assets.page(
+    public static void storyPage(Story story, Writer to) throws IOException {
+        String style = Assets.text("style.css");
+        String script = Assets.text("story.js");
+        Assets.page(
                 "story.html",
                 Map.of(
                         "title",
                         story.title(),
                         "style",
-                        Assets.text("style.css"),
+                        style,
+                        "styleHash",
+                        Assets.hash(style),
                         "script",
-                        Assets.text("story.js"),
+                        script,
+                        "scriptHash",
+                        Assets.hash(script),
                         "data",
-                        data.toString()));
+                        (Assets.Part) out -> {
+                            JsonGenerator json = generator(out);
+                            json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
+                            StoryJson.write(json, story);
+                            json.close();
+                        }),
+                to);
     }
 
     private interface Content {
@@ -294,11 +299,14 @@ public final class Site implements AutoCloseable {
             out.writeEndArray();
         }
         out.writeEndArray();
-        out.writeObjectFieldStart("calls");
+        out.writeArrayFieldStart("calls");
         for (Map.Entry<String, long[]> each : calls.entrySet()) {
-            out.writeNumberField(each.getKey(), each.getValue()[0]);
+            out.writeStartArray();
+            out.writeString(each.getKey());
+            out.writeNumber(each.getValue()[0]);
+            out.writeEndArray();
         }
-        out.writeEndObject();
+        out.writeEndArray();
         out.writeArrayFieldStart("coverage");
         for (Coverage.Row row : coverage.rows(Coverage.Sort.NAME)) {
             out.writeRawValue(CoverageTable.json(row));

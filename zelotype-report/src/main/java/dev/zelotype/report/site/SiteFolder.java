@@ -18,8 +18,6 @@ final class SiteFolder {
 
     private final Path target;
     private final Path growing;
-    /** Another thread may give up while this one still writes. */
-    private volatile boolean abandoned;
 
     SiteFolder(Path target) {
         this.target = target.toAbsolutePath();
@@ -28,8 +26,7 @@ final class SiteFolder {
                 throw new ReportException(
                         target + " holds something else than a report. Give a new or an empty folder.", null);
             }
-            Files.createDirectories(this.target.getParent());
-            growing = Files.createTempDirectory(this.target.getParent(), "zelotype-report");
+            growing = WholeFiles.temporaryFolder(this.target.getParent(), "zelotype-report");
         } catch (IOException e) {
             throw failed(e);
         }
@@ -50,14 +47,14 @@ final class SiteFolder {
 
     void write(String name, Content content) {
         Path file = growing.resolve(name);
-        if (abandoned) {
-            throw new ReportException("The report to " + target + " was given up.", null);
-        }
         try {
-            Files.createDirectories(file.getParent());
-            try (Writer out = Files.newBufferedWriter(file)) {
-                content.write(out);
-            }
+            WholeFiles.uninterrupted(() -> {
+                Files.createDirectories(file.getParent());
+                try (Writer out = Files.newBufferedWriter(file)) {
+                    content.write(out);
+                }
+                return file;
+            });
         } catch (IOException e) {
             throw failed(e);
         }
@@ -66,8 +63,7 @@ final class SiteFolder {
     /** Puts the site in its place. */
     void finish() {
         try {
-            WholeFiles.delete(target);
-            Files.move(growing, target);
+            WholeFiles.replace(growing, target);
             target.toFile().setReadable(true, false);
             target.toFile().setExecutable(true, false);
         } catch (IOException e) {
@@ -77,7 +73,6 @@ final class SiteFolder {
 
     /** Removes what was written unless it is in its place. */
     void abandon() {
-        abandoned = true;
         try {
             WholeFiles.delete(growing);
         } catch (IOException e) {

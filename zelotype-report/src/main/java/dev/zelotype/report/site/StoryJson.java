@@ -7,15 +7,28 @@ import dev.zelotype.report.story.Item.Message;
 import dev.zelotype.report.story.Lifeline;
 import dev.zelotype.report.story.Story;
 import java.io.IOException;
+import java.util.LinkedHashMap;
+import java.util.Map;
 
 /**
  * A story as the page's script reads it.
  */
 final class StoryJson {
 
-    private StoryJson() {}
+    private static final int LONGEST = 10_000;
+
+    private final JsonGenerator out;
+    private final Map<String, Integer> places = new LinkedHashMap<>();
+
+    private StoryJson(JsonGenerator out) {
+        this.out = out;
+    }
 
     static void write(JsonGenerator out, Story story) throws IOException {
+        new StoryJson(out).write(story);
+    }
+
+    private void write(Story story) throws IOException {
         out.writeStartObject();
         out.writeStringField("group", story.scene().group());
         out.writeStringField("title", story.scene().title());
@@ -38,12 +51,12 @@ final class StoryJson {
                 out.writeNumberField("times", loop.times());
                 out.writeArrayFieldStart("items");
                 for (Message message : loop.messages()) {
-                    message(out, message);
+                    message(message);
                 }
                 out.writeEndArray();
                 out.writeEndObject();
             } else {
-                message(out, (Message) item);
+                message((Message) item);
             }
         }
         out.writeEndArray();
@@ -52,22 +65,48 @@ final class StoryJson {
             out.writeString(note);
         }
         out.writeEndArray();
+        out.writeArrayFieldStart("places");
+        for (String place : places.keySet()) {
+            out.writeString(place);
+        }
+        out.writeEndArray();
         out.writeEndObject();
     }
 
-    private static void message(JsonGenerator out, Message message) throws IOException {
+    /** What says nothing is left out: a story may have very many messages. */
+    private void message(Message message) throws IOException {
         out.writeStartObject();
-        out.writeNumberField("number", message.number());
+        if (message.number() > 0) {
+            out.writeNumberField("number", message.number());
+        }
         out.writeNumberField("from", message.from());
         out.writeNumberField("to", message.to());
-        out.writeStringField("text", message.text());
-        out.writeStringField("answer", message.answerText());
+        text("text", message.text());
+        text("answer", message.answerText());
         out.writeStringField("mark", message.role().word());
-        out.writeBooleanField("defaulted", message.isDefaulted());
-        out.writeStringField("place", message.place());
-        out.writeStringField("thread", message.thread());
-        out.writeNumberField("micros", message.micros());
-        out.writeNumberField("took", message.tookMicros());
+        if (message.isDefaulted()) {
+            out.writeBooleanField("defaulted", true);
+        }
+        if (!message.place().isEmpty()) {
+            out.writeNumberField("place", places.computeIfAbsent(message.place(), place -> places.size()));
+        }
+        text("thread", message.thread());
+        if (message.micros() > 0) {
+            out.writeNumberField("micros", message.micros());
+        }
+        if (message.tookMicros() >= 0) {
+            out.writeNumberField("took", message.tookMicros());
+        }
         out.writeEndObject();
+    }
+
+    private void text(String name, String value) throws IOException {
+        if (!value.isEmpty()) {
+            out.writeStringField(
+                    name,
+                    value.length() <= LONGEST
+                            ? value
+                            : value.substring(0, LONGEST) + "... (" + value.length() + " characters)");
+        }
     }
 }

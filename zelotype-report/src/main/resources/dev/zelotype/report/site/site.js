@@ -8,6 +8,9 @@ const zelotype = (() => {
   const loaded = new Map();
   const filters = {text: "", outcome: "", advice: false};
   const sorting = {column: "called", up: true};
+  /* A map, since an address may name anything. */
+  const PAGES = new Map([["overview", showOverview], ["tests", showTests], ["coverage", showCoverage],
+    ["defaulted", showDefaulted], ["unused", showUnused], ["advice", showAdvice]]);
   let data = null;
   let chart = null;
   let running = null;
@@ -23,24 +26,24 @@ const zelotype = (() => {
   }
 
   function stories(file, given) {
-    loaded.set(file, given);
+    loaded.set(file, given.map(zelotypeStory.read));
     (waiting.get(file) || []).forEach(act => act());
     waiting.delete(file);
   }
 
   function route() {
-    if (running) running.stop();
+    if (running) running.leave();
     running = null;
     if (chart) chart.destroy();
     chart = null;
-    const [name, number] = (location.hash.slice(1) || "overview").split("-");
+    const test = /^#test-(\d{1,9})(?:-step-(\d{1,9}))?$/.exec(location.hash);
+    const name = test ? "test" : location.hash.slice(1) || "overview";
     document.querySelectorAll("nav a").forEach(link => {
       if (link.hash === "#" + (name === "test" ? "tests" : name)) link.setAttribute("aria-current", "page");
       else link.removeAttribute("aria-current");
     });
-    const pages = {overview: showOverview, tests: showTests, coverage: showCoverage, defaulted: showDefaulted, unused: showUnused, advice: showAdvice};
-    if (name === "test" && data.tests[number]) showTest(Number(number));
-    else (pages[name] || showOverview)();
+    if (test && Number(test[1]) < data.tests.length) showTest(Number(test[1]), test[2] === undefined ? undefined : Number(test[2]));
+    else (PAGES.get(name) || showOverview)();
   }
 
   function key(event) {
@@ -79,11 +82,11 @@ const zelotype = (() => {
 
   function showOverview() {
     const total = data.tests.length;
-    const calls = Object.values(data.calls).reduce((a, b) => a + b, 0);
+    const calls = data.calls.reduce((sum, each) => sum + each[1], 0);
     const exercised = data.coverage.filter(row => row.called > 0).length;
     const share = data.coverage.length === 0 ? 100 : Math.round(100 * exercised / data.coverage.length);
     const count = (value, text, link) => make("li", {}, make("b", {}, value), link ? make("a", {href: link}, text) : text);
-    const busiest = Object.entries(data.calls).sort((a, b) => b[1] - a[1]).slice(0, 12);
+    const busiest = [...data.calls].sort((a, b) => b[1] - a[1]).slice(0, 12);
     const canvas = make("canvas", {role: "img", "aria-label": "Calls of the busiest collaborators: " + busiest.map(([type, n]) => short(type) + " " + n).join(", ")});
     page.replaceChildren(
       make("ul", {class: "counts"},
@@ -98,11 +101,17 @@ const zelotype = (() => {
         count(number(data.advice.length), "pieces of advice", "#advice")),
       make("h2", {}, "Busiest collaborators"),
       busiest.length === 0 ? make("p", {class: "soft"}, "No double was called.")
-        : make("div", {class: "chart", style: "height:" + (70 + busiest.length * 30) + "px"}, canvas),
+        : chartRoom(canvas, busiest.length),
       make("h2", {}, "Failed tests"),
       failures(),
       ...brokenClaims());
     if (busiest.length > 0) drawChart(canvas, busiest);
+  }
+
+  function chartRoom(canvas, bars) {
+    const room = make("div", {class: "chart"}, canvas);
+    room.style.height = 70 + bars * 30 + "px";
+    return room;
   }
 
   function failures() {
@@ -156,7 +165,7 @@ const zelotype = (() => {
     }
   }
 
-  function showTest(index) {
+  function showTest(index, step) {
     const file = Math.floor(index / data.perFile);
     if (!loaded.has(file)) {
       const first = !waiting.has(file);
@@ -168,12 +177,13 @@ const zelotype = (() => {
       return;
     }
     const place = make("div", {});
-    const step = (to, text) => data.tests[to] ? make("a", {href: "#test-" + to}, text) : "";
+    const other = (to, text) => data.tests[to] ? make("a", {href: "#test-" + to}, text) : "";
     page.replaceChildren(
-      make("p", {class: "filters"}, make("a", {href: "#tests"}, "← All tests"), step(index - 1, "previous test"), step(index + 1, "next test"),
+      make("p", {class: "filters"}, make("a", {href: "#tests"}, "← All tests"), other(index - 1, "previous test"), other(index + 1, "next test"),
         make("span", {class: "soft code"}, data.tests[index].test)),
       place);
-    running = zelotypeStory.show(place, loaded.get(file)[index % data.perFile]);
+    running = zelotypeStory.show(place, loaded.get(file)[index % data.perFile],
+      {at: step, moved: chosen => history.replaceState(null, "", "#test-" + index + "-step-" + chosen)});
   }
 
   function brokenClaims() {

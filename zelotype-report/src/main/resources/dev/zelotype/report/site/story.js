@@ -9,7 +9,7 @@ const zelotypeStory = (() => {
     unexpected: "crossed: the double refused it",
     missing: "dashed and crossed: it did not happen"
   };
-  const HEADS = 66, TOP = 6, LEFT = 16, GAP = 12;
+  const HEADS = 66, TOP = 6, LEFT = 16, GAP = 12, MOST_PRINTED = 2000;
 
   function element(name, attributes, ...children) {
     const made = document.createElement(name);
@@ -87,49 +87,66 @@ const zelotypeStory = (() => {
     return drawn("path", {class: "tip open", d: `M${x - 6} ${y - 6} l12 12 m0 -12 l-12 12`});
   }
 
-  function picture(story, all, choose) {
-    const {xs, columns, width} = widths(story, all);
-    const parts = [], steps = [];
+  /* Where each row begins; a story of any length is laid out at once, and drawn only where one looks. */
+  function tops(all) {
+    const found = new Float64Array(all.length + 1);
     let y = TOP;
-    let frameTop = 0;
-    all.forEach((row, index) => {
-      const m = row.message;
-      if (row.loop) {
-        y += 22;
-        frameTop = y - 16;
-        parts.push(drawn("text", {class: "type", x: 12, y: y - 3}, "↻ " + row.loop.times + " times"));
-      }
-      const top = y;
-      y += 24;
-      const x1 = xs[m.from], x2 = xs[m.to], right = x2 >= x1;
-      const group = drawn("g", {class: "step " + m.mark, tabindex: -1, role: "button", "aria-label": label(m) + " " + m.answer + ", " + m.mark, onclick: () => choose(index)});
-      group.append(drawn("title", {}, m.text + (m.answer ? "\n" + m.answer : "") + "\n" + m.mark));
-      group.append(arrow(x1, x2, y, m.mark));
-      const start = Math.min(x1, x2) + 8;
-      group.append(drawn("text", {x: x1 === x2 ? x1 + 34 : start, y: y - 6}, cut(label(m), 46)));
-      if (m.mark === "unexpected" || m.mark === "missing") {
-        group.append(drawn("text", {class: "word " + m.mark, x: Math.max(x1, x2) + 8, y: y + 4}, m.mark));
-      }
-      if (m.answer && m.mark !== "unexpected") {
-        y += 19;
-        group.append(drawn("line", {class: "back", x1: x2, y1: y, x2: x1, y2: y}));
-        group.append(drawn("path", {class: "back", style: "stroke-dasharray:none", d: right ? `M${x1 + 8} ${y - 4} L${x1} ${y} l8 4` : `M${x1 - 8} ${y - 4} L${x1} ${y} l-8 4`}));
-        group.append(drawn("text", {class: "reply", x: start, y: y - 4}, cut(m.answer, 46)));
-      }
-      y += 10;
-      group.prepend(drawn("rect", {class: "hit", x: 2, y: top + 2, width: width - 4, height: y - top - 2, rx: 4}));
-      steps.push(group);
-      if (row.inLoop && row.last) {
-        parts.push(drawn("rect", {class: "frame", x: 6, y: frameTop, width: width - 12, height: y - frameTop + 4, rx: 5}));
-        y += 8;
-      }
+    all.forEach((row, i) => {
+      found[i] = y;
+      y += (row.loop ? 22 : 0) + 34 + (answers(row.message) ? 19 : 0) + (row.inLoop && row.last ? 8 : 0);
     });
-    const height = y + 16;
-    const svg = drawn("svg", {width, height, viewBox: `0 0 ${width} ${height}`, role: "group", "aria-label": "Sequence of calls"});
-    story.lifelines.forEach((line, i) => {
-      svg.append(drawn("line", {class: "lifeline", x1: xs[i], y1: 0, x2: xs[i], y2: height - 8}));
-    });
-    svg.append(...parts, ...steps);
+    found[all.length] = y;
+    return found;
+  }
+
+  function answers(message) { return message.answer && message.mark !== "unexpected"; }
+
+  function rowAt(starts, y) {
+    let low = 0, high = starts.length - 2;
+    while (low < high) {
+      const middle = (low + high + 1) >> 1;
+      if (starts[middle] <= y) low = middle; else high = middle - 1;
+    }
+    return Math.max(0, low);
+  }
+
+  /* The step of one row, and what frames it, with the row's top at `from`. */
+  function step(story, row, index, from, {xs, width}, choose) {
+    const m = row.message, parts = [];
+    let y = from;
+    if (row.loop) {
+      y += 22;
+      parts.push(drawn("text", {class: "type", x: 12, y: y - 3}, "↻ " + number(row.loop.times) + " times"));
+    }
+    const top = y;
+    y += 24;
+    const x1 = xs[m.from], x2 = xs[m.to], right = x2 >= x1;
+    const group = drawn("g", {class: "step " + m.mark, tabindex: -1, role: "button", "aria-label": label(m) + " " + m.answer + ", " + m.mark, "data-row": index, onclick: () => choose(index)});
+    group.append(drawn("title", {}, m.text + (m.answer ? "\n" + m.answer : "") + "\n" + m.mark));
+    group.append(arrow(x1, x2, y, m.mark));
+    const start = Math.min(x1, x2) + 8;
+    group.append(drawn("text", {x: x1 === x2 ? x1 + 34 : start, y: y - 6}, cut(label(m), 46)));
+    if (m.mark === "unexpected" || m.mark === "missing") {
+      group.append(drawn("text", {class: "word " + m.mark, x: Math.max(x1, x2) + 8, y: y + 4}, m.mark));
+    }
+    if (answers(m)) {
+      y += 19;
+      group.append(drawn("line", {class: "back", x1: x2, y1: y, x2: x1, y2: y}));
+      group.append(drawn("path", {class: "back solid", d: right ? `M${x1 + 8} ${y - 4} L${x1} ${y} l8 4` : `M${x1 - 8} ${y - 4} L${x1} ${y} l-8 4`}));
+      group.append(drawn("text", {class: "reply", x: start, y: y - 4}, cut(m.answer, 46)));
+    }
+    y += 10;
+    group.prepend(drawn("rect", {class: "hit", x: 2, y: top + 2, width: width - 4, height: y - top - 2, rx: 4}));
+    return {parts, group};
+  }
+
+  function picture(story, all, choose) {
+    const sizes = widths(story, all), {xs, columns, width} = sizes;
+    const starts = tops(all), height = starts[all.length] + 16;
+    const svg = drawn("svg", {class: "steps", width, role: "group", "aria-label": "Sequence of calls"});
+    const room = element("div", {class: "room"}, svg);
+    room.style.height = height + "px";
+    room.style.width = width + "px";
     const heads = drawn("svg", {class: "heads", width, height: HEADS, viewBox: `0 0 ${width} ${HEADS}`, role: "group", "aria-label": "Who takes part"});
     story.lifelines.forEach((line, i) => {
       const x = xs[i] - columns[i] / 2;
@@ -138,7 +155,40 @@ const zelotypeStory = (() => {
       heads.append(drawn("text", {class: "type", x: xs[i], y: 39, "text-anchor": "middle"}, "«" + line.role + "»"));
       if (line.type) heads.append(drawn("text", {class: "type", x: xs[i], y: 53, "text-anchor": "middle"}, line.type));
     });
-    return {heads, svg, steps};
+
+    /* Draws the rows that touch this part of the height, loops whole. */
+    function draw(low, high) {
+      let first = rowAt(starts, low), last = rowAt(starts, high);
+      while (first > 0 && all[first].inLoop && !all[first].loop) first--;
+      while (last < all.length - 1 && all[last].inLoop && !all[last].last) last++;
+      const origin = first === 0 ? 0 : starts[first];
+      const end = last === all.length - 1 ? height : starts[last + 1];
+      const lines = story.lifelines.map((line, i) => drawn("line", {class: "lifeline", x1: xs[i], y1: 0, x2: xs[i], y2: end - origin - (end === height ? 8 : 0)}));
+      const frames = [], steps = [];
+      for (let i = first; i <= last; i++) {
+        const row = all[i];
+        const {parts, group} = step(story, row, i, starts[i] - origin, sizes, choose);
+        frames.push(...parts);
+        steps.push(group);
+        if (row.loop) {
+          let bottom = i;
+          while (!all[bottom].last) bottom++;
+          const y = starts[i] - origin + 6;
+          frames.push(drawn("rect", {class: "frame", x: 6, y, width: width - 12, height: starts[bottom + 1] - origin - 4 - y, rx: 5}));
+        }
+      }
+      svg.setAttribute("height", end - origin);
+      svg.style.top = origin + "px";
+      svg.replaceChildren(...lines, ...frames, ...steps);
+      return {first, last};
+    }
+    return {heads, room, svg, starts, xs, draw};
+  }
+
+  function number(value) { return value.toLocaleString("en"); }
+
+  function duration(micros) {
+    return micros < 1000 ? micros + " µs" : micros < 1e6 ? (micros / 1000).toFixed(1) + " ms" : (micros / 1e6).toFixed(2) + " s";
   }
 
   function detail(story, message, row) {
@@ -151,20 +201,24 @@ const zelotypeStory = (() => {
     ];
     if (message.defaulted) pairs.push(["By default", "Nobody said what this call answers, so an empty value came back."]);
     if (message.thread) pairs.push(["Thread", message.thread]);
-    if (message.micros) pairs.push(["When", (message.micros / 1000).toFixed(1) + " ms after the test's scene opened"]);
-    if (row.inLoop) pairs.push(["Repeated", row.inLoop.times + " times; this is the first"]);
+    if (message.micros) pairs.push(["When", duration(message.micros) + " after the test's scene opened"]);
+    if (message.took >= 0) pairs.push(["Took", duration(message.took)]);
+    if (row.inLoop) pairs.push(["Repeated", number(row.inLoop.times) + " times; this is the first"]);
     const list = element("dl", {});
     for (const [name, value] of pairs) list.append(element("dt", {}, name), element("dd", {class: name.startsWith("Call") || name === "Came back" ? "code" : null}, value));
     return list;
   }
 
-  /* Shows a story in a place of the page; gives back what keys should do. */
+  /* Shows a story in a place of the page; gives back what keys should do. Of the options, `at` is the step to begin with, and
+     `moved` is told each step that is chosen. */
   function show(place, story, options) {
     const all = rows(story);
     const calls = all.length;
     let at = calls;
     let timer = null;
-    const {heads, svg, steps} = picture(story, all, index => { stop(); go(index + 1); });
+    let shown = {first: 0, last: -1};
+    let asked = false;
+    const {heads, room, svg, starts, xs, draw} = calls === 0 ? {} : picture(story, all, index => { stop(); go(index + 1); });
     const info = element("div", {class: "detail", "aria-live": "polite"});
     const count = element("span", {class: "soft"});
     const buttons = {
@@ -174,13 +228,11 @@ const zelotypeStory = (() => {
       next: button("Next ▶", () => { stop(); go(at + 1); }),
       end: button("End ▶|", () => { stop(); go(calls); })
     };
-    const legend = element("ul", {class: "legend"});
-    for (const mark of Object.keys(SIGNS)) {
-      if (all.some(row => row.message.mark === mark)) {
-        legend.append(element("li", {}, element("span", {class: mark}, SIGNS[mark] + " " + mark), " – " + MEANINGS[mark]));
-      }
-    }
-    const frame = element("div", {class: "picture", tabindex: 0, "aria-label": "The conversation; arrow keys step through it"}, heads, svg);
+    const there = new Set(all.map(row => row.message.mark));
+    const legend = element("ul", {class: "legend"}, ...Object.keys(SIGNS).filter(mark => there.has(mark)).map(mark =>
+      element("li", {}, element("span", {class: mark}, SIGNS[mark] + " " + mark), " – " + MEANINGS[mark])));
+    const frame = element("div", {class: "picture", tabindex: 0, "aria-label": "The conversation; arrow keys step through it", onscroll: look},
+      ...(calls === 0 ? [] : [heads, room]));
     place.replaceChildren(
       element("h2", {}, (story.group ? story.group + ": " : "") + story.title + " ",
         element("span", {class: "outcome " + story.outcome}, (story.outcome === "passed" ? "✔ " : story.outcome === "failed" ? "✘ " : "– ") + story.outcome)),
@@ -197,25 +249,53 @@ const zelotypeStory = (() => {
       return element("button", {type: "button", onclick: action}, text);
     }
 
-    function go(to) {
+    function look() {
+      if (asked) return;
+      asked = true;
+      requestAnimationFrame(() => { asked = false; redraw(false); });
+    }
+
+    /* A screen more than is seen is drawn above and below, so that scrolling meets no empty part. */
+    function redraw(anew) {
+      const seen = Math.max(frame.clientHeight, 300);
+      const top = frame.scrollTop, bottom = top + seen;
+      const enough = rowAt(starts, Math.max(0, top - HEADS)) >= shown.first && rowAt(starts, bottom) <= shown.last;
+      if (!enough || anew) {
+        shown = draw(Math.max(0, top - seen), bottom + seen);
+        mark();
+      }
+    }
+
+    function mark() {
+      for (const group of svg.querySelectorAll(".step")) {
+        const index = Number(group.dataset.row);
+        group.classList.toggle("later", index >= at);
+        if (index === at - 1) group.setAttribute("aria-current", "step"); else group.removeAttribute("aria-current");
+      }
+    }
+
+    function go(to, quiet) {
       at = Math.max(0, Math.min(calls, to));
-      steps.forEach((step, i) => {
-        step.classList.toggle("later", i >= at);
-        if (i === at - 1) step.setAttribute("aria-current", "step"); else step.removeAttribute("aria-current");
-      });
       info.replaceChildren(at === 0 ? element("p", {class: "soft"}, "Before the first call.") : detail(story, all[at - 1].message, all[at - 1]));
-      count.textContent = at + " of " + calls;
+      count.textContent = number(at) + " of " + number(calls);
       buttons.start.disabled = buttons.back.disabled = at === 0;
       buttons.next.disabled = buttons.end.disabled = at === calls;
       if (at > 0) {
-        const box = steps[at - 1].getBBox();
-        const top = box.y + HEADS;
-        if (box.y < frame.scrollTop || top + box.height > frame.scrollTop + frame.clientHeight) {
+        const top = starts[at - 1] + HEADS, bottom = starts[at] + HEADS;
+        if (top - HEADS < frame.scrollTop || bottom > frame.scrollTop + frame.clientHeight) {
           frame.scrollTop = Math.max(0, top - frame.clientHeight / 2);
+        }
+        const {from, to: target} = all[at - 1].message;
+        const left = Math.min(xs[from], xs[target]), right = Math.max(xs[from], xs[target]);
+        if (left < frame.scrollLeft || right > frame.scrollLeft + frame.clientWidth) {
+          frame.scrollLeft = Math.max(0, left - 40);
         }
       } else {
         frame.scrollTop = 0;
       }
+      redraw(false);
+      mark();
+      if (!quiet && options.moved) options.moved(at);
     }
 
     function stop() {
@@ -240,10 +320,41 @@ const zelotypeStory = (() => {
       else if (event.key === " " && event.target.tagName !== "BUTTON") { toggle(); event.preventDefault(); }
     }
 
-    if (options && options.keys) document.addEventListener("keydown", key);
-    if (calls > 0) { go(calls); frame.scrollTop = 0; }
-    return {key, stop};
+    const print = () => { shown = draw(0, starts[Math.min(calls, MOST_PRINTED)]); mark(); };
+    const again = () => redraw(true);
+    if (calls > 0) {
+      addEventListener("beforeprint", print);
+      addEventListener("afterprint", again);
+      addEventListener("resize", look);
+      if (options.at === undefined) { go(calls, true); frame.scrollTop = 0; redraw(false); } else go(options.at, true);
+    }
+
+    function leave() {
+      stop();
+      removeEventListener("beforeprint", print);
+      removeEventListener("afterprint", again);
+      removeEventListener("resize", look);
+    }
+    return {key, leave};
   }
 
-  return {show, element};
+  /* A page that holds one story and no more. */
+  function alone() {
+    const story = read(JSON.parse(document.getElementById("data").textContent));
+    const found = /^#step-(\d{1,9})$/.exec(location.hash);
+    const running = show(document.getElementById("story"), story,
+      {at: found ? Number(found[1]) : undefined, moved: step => history.replaceState(null, "", "#step-" + step)});
+    document.addEventListener("keydown", running.key);
+  }
+
+  /* Fields that say nothing are left out of the file, and places stand in a table. */
+  function read(story) {
+    const whole = message => Object.assign(message, {number: message.number || 0, text: message.text || "", answer: message.answer || "",
+      place: message.place === undefined ? "" : story.places[message.place], took: message.took === undefined ? -1 : message.took});
+    for (const item of story.items) if (item.items) item.items.forEach(whole); else whole(item);
+    return story;
+  }
+
+  if (document.getElementById("data")) document.addEventListener("DOMContentLoaded", alone);
+  return {show, read, element};
 })();
