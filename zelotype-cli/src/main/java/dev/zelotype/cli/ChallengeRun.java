@@ -45,7 +45,7 @@ final class ChallengeRun {
 
     static int run(Terminal terminal, Challenge challenge, ToIntFunction<ChallengeResult> tell) {
         CountDownLatch told = new CountDownLatch(1);
-        Thread interrupt = new Thread(() -> {
+        Runnable onInterrupt = () -> {
             challenge.stop();
             try {
                 // The JVM ends with this thread, so it waits for the result to be told.
@@ -53,25 +53,16 @@ final class ChallengeRun {
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             }
+        };
+        return Terminal.interruptible(onInterrupt, () -> {
+            try {
+                ProgressLines progress = new ProgressLines(terminal.err());
+                ChallengeResult result = challenge.run((done, all) -> progress.reached("disturbed runs", done, all));
+                return tell.applyAsInt(result);
+            } finally {
+                told.countDown();
+            }
         });
-        Runtime.getRuntime().addShutdownHook(interrupt);
-        try {
-            ProgressLines progress = new ProgressLines(terminal.err());
-            ChallengeResult result = challenge.run((done, all) -> progress.reached("disturbed runs", done, all));
-            return tell.applyAsInt(result);
-        } finally {
-            told.countDown();
-            release(interrupt);
-        }
-    }
-
-    private static void release(Thread interrupt) {
-        try {
-            Runtime.getRuntime().removeShutdownHook(interrupt);
-        } catch (IllegalStateException e) {
-            // The JVM is ending already: the hook has done its work.
-            return;
-        }
     }
 
     /** Prints all of a result. */

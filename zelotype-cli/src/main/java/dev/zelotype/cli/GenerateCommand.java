@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.zip.ZipFile;
 import javax.lang.model.SourceVersion;
 import picocli.CommandLine.Command;
@@ -78,7 +79,7 @@ final class GenerateCommand implements Callable<Integer> {
             paramLabel = "STYLE",
             split = ",",
             defaultValue = "stub",
-            description = "base, stub, spy, fake, linked; several with commas. Default: stub.")
+            description = "base, stub, strict, spy, fake, linked; several with commas. Default: stub.")
     private List<String> styles;
 
     @Option(
@@ -122,9 +123,20 @@ final class GenerateCommand implements Callable<Integer> {
             generator.addTypes(types);
         }
         Generator.Plan plan = generator.plan(chosen, packageName, into, again());
-        List<Outcome> outcomes = check || dryRun ? plan.compare() : plan.write(force);
+        List<Outcome> outcomes = check || dryRun ? plan.compare() : write(plan);
         print(outcomes, generator.leftOut());
+        generator.hints().forEach(terminal.err()::println);
         return exitCode(outcomes);
+    }
+
+    /** Files stand there whole or not at all; who interrupts is told how many do. */
+    private List<Outcome> write(Generator.Plan plan) {
+        AtomicInteger written = new AtomicInteger();
+        return Terminal.interruptible(
+                () -> terminal.err()
+                        .println("Interrupted: " + written + (written.get() == 1 ? " file was" : " files were")
+                                + " written, each whole. Run the command again for the rest."),
+                () -> plan.write(force, file -> written.incrementAndGet()));
     }
 
     private void refuseWrongUse() {
@@ -227,18 +239,31 @@ final class GenerateCommand implements Callable<Integer> {
 
     private int exitCode(List<Outcome> outcomes) {
         boolean stale = false;
-        boolean edited = false;
+        int edited = 0;
+        int foreign = 0;
         for (Outcome outcome : outcomes) {
             stale |= outcome.state() != State.SAME;
-            edited |= outcome.state() == State.EDITED;
+            edited += outcome.state() == State.EDITED && !force ? 1 : 0;
+            foreign += outcome.state() == State.FOREIGN ? 1 : 0;
         }
         if (check) {
             return stale ? 1 : 0;
         }
-        if (edited && !force && !dryRun) {
-            terminal.err().println("Files edited by hand were left as they are. Overwrite them with --force.");
-            return 1;
+        if (edited > 0 && !dryRun) {
+            terminal.err()
+                    .println(
+                            edited == 1
+                                    ? "A file edited by hand was left as it is. Overwrite it with --force."
+                                    : edited + " files edited by hand were left as they are. Overwrite them with"
+                                            + " --force.");
         }
-        return 0;
+        if (foreign > 0 && !dryRun) {
+            terminal.err()
+                    .println((foreign == 1 ? "A file that was" : foreign + " files that were")
+                            + " never generated stand" + (foreign == 1 ? "s" : "")
+                            + " in the way and stay" + (foreign == 1 ? "s" : "")
+                            + ", even with --force. Move it, or write to another folder or package.");
+        }
+        return (edited > 0 || foreign > 0) && !dryRun ? 1 : 0;
     }
 }

@@ -4,6 +4,7 @@ import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
+import java.util.function.Supplier;
 import picocli.CommandLine.Help.Ansi;
 
 /**
@@ -49,5 +50,25 @@ record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode) {
     /** The first of two signs where it can be shown, else the second. */
     String sign(String nice, String plain) {
         return unicode ? nice : plain;
+    }
+
+    /** Does something while the JVM says more words if it is interrupted. */
+    static <T> T interruptible(Runnable onInterrupt, Supplier<T> work) {
+        Thread interrupt = new Thread(onInterrupt);
+        Runtime.getRuntime().addShutdownHook(interrupt);
+        try {
+            return work.get();
+        } finally {
+            release(interrupt);
+        }
+    }
+
+    private static void release(Thread interrupt) {
+        try {
+            Runtime.getRuntime().removeShutdownHook(interrupt);
+        } catch (IllegalStateException e) {
+            // The JVM is ending already: the hook has done its work.
+            return;
+        }
     }
 }

@@ -1,7 +1,6 @@
 package dev.zelotype.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.junit.platform.engine.discovery.DiscoverySelectors.selectClass;
 
 import java.io.File;
 import java.io.IOException;
@@ -11,14 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
-import org.junit.platform.launcher.core.LauncherFactory;
 import picocli.CommandLine.Help.Ansi;
 
 class MainTest {
@@ -116,13 +114,11 @@ class MainTest {
 
     private String journal() throws IOException {
         Path journal = Files.createDirectories(report.resolveSibling("journal"));
-        LauncherFactory.create()
-                .execute(LauncherDiscoveryRequestBuilder.request()
-                        .selectors(
-                                selectClass("dev.zelotype.examples.observatory.NightRunTest"),
-                                selectClass("dev.zelotype.examples.observatory.TroubledNight"))
-                        .configurationParameter("zelotype.journal", journal.toString())
-                        .build());
+        RunOfTests.of(
+                journal,
+                Map.of(),
+                "dev.zelotype.examples.observatory.NightRunTest",
+                "dev.zelotype.examples.observatory.TroubledNight");
         return journal.toString();
     }
 

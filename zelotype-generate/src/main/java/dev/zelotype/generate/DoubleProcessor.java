@@ -1,17 +1,23 @@
 package dev.zelotype.generate;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.annotation.processing.AbstractProcessor;
 import javax.annotation.processing.FilerException;
 import javax.annotation.processing.RoundEnvironment;
 import javax.lang.model.SourceVersion;
+import javax.lang.model.element.AnnotationMirror;
+import javax.lang.model.element.AnnotationValue;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.MirroredTypesException;
+import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import javax.tools.Diagnostic;
 
@@ -39,25 +45,38 @@ public final class DoubleProcessor extends AbstractProcessor {
     @Override
     public boolean process(Set<? extends TypeElement> annotations, RoundEnvironment round) {
         for (Element asking : round.getElementsAnnotatedWith(DoubleFor.class)) {
-            DoubleFor asked = asking.getAnnotation(DoubleFor.class);
-            for (TypeMirror type : types(asked)) {
-                write(asking, type, asked.style());
-            }
+            asking.getAnnotationMirrors().stream()
+                    .filter(each -> each.getAnnotationType().toString().equals(DoubleFor.class.getName()))
+                    .forEach(asked -> write(asking, asked));
         }
         return true;
     }
 
-    /** While compiling there are no classes yet, only what the compiler knows of them. */
-    private static List<? extends TypeMirror> types(DoubleFor asked) {
-        try {
-            asked.value();
-            return List.of();
-        } catch (MirroredTypesException e) {
-            return e.getTypeMirrors();
+    /** What stands in the annotation is read as the compiler knows it: there are no classes yet, and some may be missing. */
+    private void write(Element asking, AnnotationMirror asked) {
+        Map<String, List<?>> values = new HashMap<>();
+        processingEnv
+                .getElementUtils()
+                .getElementValuesWithDefaults(asked)
+                .forEach((name, value) -> values.put(
+                        name.getSimpleName().toString(), value.getValue() instanceof List<?> list ? list : List.of()));
+        List<Style> styles = new ArrayList<>();
+        for (Object each : values.get("style")) {
+            if (each instanceof AnnotationValue value && value.getValue() instanceof VariableElement constant) {
+                styles.add(Style.valueOf(constant.getSimpleName().toString()));
+            }
+        }
+        for (Object each : values.get("value")) {
+            // The compiler itself says what is wrong with a name that it does not know.
+            if (each instanceof AnnotationValue value
+                    && value.getValue() instanceof TypeMirror type
+                    && type.getKind() != TypeKind.ERROR) {
+                write(asking, type, styles);
+            }
         }
     }
 
-    private void write(Element asking, TypeMirror mirror, Style[] styles) {
+    private void write(Element asking, TypeMirror mirror, List<Style> styles) {
         if (!(mirror instanceof DeclaredType declared)) {
             error(asking, mirror + " is no type to double.");
             return;
@@ -68,7 +87,11 @@ public final class DoubleProcessor extends AbstractProcessor {
             refuse(asking, type, obstacle);
             return;
         }
-        TypeModel model = new ModelReader(processingEnv.getElementUtils(), processingEnv.getTypeUtils()).read(type);
+        TypeModel model = new ModelReader(
+                        processingEnv.getElementUtils(),
+                        processingEnv.getTypeUtils(),
+                        new ParameterNames(SourceJars.NONE))
+                .read(type);
         if (!model.obstacles().isEmpty()) {
             model.obstacles().forEach(reason -> refuse(asking, type, reason));
             return;

@@ -6,23 +6,60 @@ import com.palantir.javapoet.CodeBlock;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
+import java.util.Collections;
 import java.util.Map;
+import java.util.Set;
+import java.util.Spliterators;
+import java.util.concurrent.CompletableFuture;
 
 /**
  * What a written double answers if nobody says otherwise: something empty of the right type, else {@code null}.
  */
 final class EmptyAnswers {
 
+    /** What is made anew for each call, so that nobody meets what somebody else has put in. */
     private static final Map<String, String> NEW = Map.ofEntries(
-            Map.entry("java.util.List", "java.util.ArrayList"),
-            Map.entry("java.util.Collection", "java.util.ArrayList"),
             Map.entry("java.lang.Iterable", "java.util.ArrayList"),
+            Map.entry("java.util.Collection", "java.util.ArrayList"),
+            Map.entry("java.util.List", "java.util.ArrayList"),
+            Map.entry("java.util.ArrayList", "java.util.ArrayList"),
             Map.entry("java.util.Set", "java.util.LinkedHashSet"),
-            Map.entry("java.util.Map", "java.util.LinkedHashMap"),
+            Map.entry("java.util.LinkedHashSet", "java.util.LinkedHashSet"),
+            Map.entry("java.util.HashSet", "java.util.HashSet"),
             Map.entry("java.util.SortedSet", "java.util.TreeSet"),
-            Map.entry("java.util.SortedMap", "java.util.TreeMap"),
+            Map.entry("java.util.NavigableSet", "java.util.TreeSet"),
+            Map.entry("java.util.TreeSet", "java.util.TreeSet"),
             Map.entry("java.util.Queue", "java.util.ArrayDeque"),
-            Map.entry("java.util.Deque", "java.util.ArrayDeque"));
+            Map.entry("java.util.Deque", "java.util.ArrayDeque"),
+            Map.entry("java.util.ArrayDeque", "java.util.ArrayDeque"),
+            Map.entry("java.util.Map", "java.util.LinkedHashMap"),
+            Map.entry("java.util.LinkedHashMap", "java.util.LinkedHashMap"),
+            Map.entry("java.util.HashMap", "java.util.HashMap"),
+            Map.entry("java.util.SortedMap", "java.util.TreeMap"),
+            Map.entry("java.util.NavigableMap", "java.util.TreeMap"),
+            Map.entry("java.util.TreeMap", "java.util.TreeMap"),
+            Map.entry("java.util.concurrent.ConcurrentMap", "java.util.concurrent.ConcurrentHashMap"),
+            Map.entry("java.util.concurrent.ConcurrentHashMap", "java.util.concurrent.ConcurrentHashMap"));
+
+    private static final Set<String> WITH_EMPTY = Set.of(
+            "java.util.Optional",
+            "java.util.OptionalInt",
+            "java.util.OptionalLong",
+            "java.util.OptionalDouble",
+            "java.util.stream.Stream",
+            "java.util.stream.IntStream",
+            "java.util.stream.LongStream",
+            "java.util.stream.DoubleStream");
+
+    private static final Map<String, String> OF_COLLECTIONS = Map.of(
+            "java.util.Iterator", "emptyIterator",
+            "java.util.ListIterator", "emptyListIterator",
+            "java.util.Enumeration", "emptyEnumeration");
+
+    private static final Set<String> FUTURES = Set.of(
+            "java.util.concurrent.CompletableFuture",
+            "java.util.concurrent.CompletionStage",
+            "java.util.concurrent.Future");
 
     private EmptyAnswers() {}
 
@@ -36,14 +73,29 @@ final class EmptyAnswers {
         String name = raw instanceof ClassName known ? known.canonicalName() : "";
         if (name.equals("java.lang.String") || name.equals("java.lang.CharSequence")) {
             return CodeBlock.of("$S", "");
-        } else if (name.startsWith("java.util.Optional") || name.equals("java.util.stream.Stream")) {
+        } else if (WITH_EMPTY.contains(name)) {
             return CodeBlock.of("$T.empty()", raw);
+        } else if (OF_COLLECTIONS.containsKey(name)) {
+            return CodeBlock.of("$T.$L()", Collections.class, OF_COLLECTIONS.get(name));
+        } else if (name.equals("java.util.Spliterator")) {
+            return CodeBlock.of("$T.emptySpliterator()", Spliterators.class);
+        } else if (FUTURES.contains(name)) {
+            return CodeBlock.of("$T.completedFuture($L)", CompletableFuture.class, ofArgument(type));
         } else if (NEW.containsKey(name)) {
             return CodeBlock.of(raw == type ? "new $T()" : "new $T<>()", ClassName.bestGuess(NEW.get(name)));
         } else if (type.isBoxedPrimitive()) {
             return CodeBlock.of(boxed(type.unbox()));
         }
         return CodeBlock.of("null");
+    }
+
+    /** What a future is completed with. */
+    private static CodeBlock ofArgument(TypeName type) {
+        TypeName argument = type instanceof ParameterizedTypeName parameterized
+                ? parameterized.typeArguments().get(0)
+                : null;
+        boolean plain = argument instanceof ClassName || argument instanceof ParameterizedTypeName;
+        return plain ? of(argument) : CodeBlock.of("null");
     }
 
     /** A zero that becomes the right box without being told to. */

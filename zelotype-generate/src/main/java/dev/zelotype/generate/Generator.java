@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 
 /**
@@ -91,6 +92,20 @@ public final class Generator {
     }
 
     /**
+     * What was read and could be read better.
+     *
+     * @return one line each; mostly none
+     */
+    public List<String> hints() {
+        int unnamed = types.unnamed();
+        return unnamed == 0
+                ? List.of()
+                : List.of("The class files do not name the parameters of " + unnamed
+                        + (unnamed == 1 ? " method" : " methods") + ", so they are counted: first, second. Put the jar"
+                        + " of sources beside that of classes, or compile with -parameters.");
+    }
+
+    /**
      * Says what is to be written where, and compares it with what is there.
      *
      * @param styles the sorts of doubles
@@ -109,6 +124,11 @@ public final class Generator {
         Map<Path, String> sources = new TreeMap<>();
         int done = 0;
         for (TypeModel model : types.models()) {
+            Path own = folder.resolve(model.name().canonicalName().replace('.', '/') + ".java");
+            if (OutputFolder.isGenerated(own)) {
+                // A double of a double: what was written before lies among the classes that are read.
+                continue;
+            }
             for (Style style : EnumSet.copyOf(styles)) {
                 String target = model.packageFor(style, packageName);
                 String obstacle = model.obstacle(style, target);
@@ -116,7 +136,15 @@ public final class Generator {
                     types.leftOut().add(model.name().canonicalName() + " " + obstacle);
                     continue;
                 }
+                String name = (target.isEmpty() ? "" : target + ".") + model.doubleName(style);
                 Path file = Path.of(target.replace('.', '/'), model.doubleName(style) + ".java");
+                if (types.isThere(name) && !OutputFolder.isGenerated(folder.resolve(file))) {
+                    types.leftOut()
+                            .add(model.name().canonicalName() + " gets no " + style.word() + ": " + name
+                                    + " is there already, and was not generated into this folder. Write it to"
+                                    + " another package.");
+                    continue;
+                }
                 if (sources.put(file, Writer.write(model, style, target)) != null) {
                     throw new GenerateException(
                             "Two types would be written to " + file + ". Write them to different packages.");
@@ -127,7 +155,7 @@ public final class Generator {
         if (sources.isEmpty()) {
             throw new GenerateException("Nothing can be written:\n  " + String.join("\n  ", types.leftOut()));
         }
-        return new Plan(new OutputFolder(folder, again), folder, sources);
+        return new Plan(new OutputFolder(folder, again, styles), folder, sources);
     }
 
     /** What is to be written. */
@@ -153,12 +181,23 @@ public final class Generator {
         }
 
         /**
-         * Writes what is new or stale; leaves files that are up to date or edited by hand as they are.
+         * Writes what is new or stale; leaves files that are up to date, edited by hand, or not ours as they are.
          *
          * @param force whether files edited by hand are overwritten as well
          * @return what was found before writing, one outcome a file
          */
         public List<Outcome> write(boolean force) {
+            return write(force, written -> {});
+        }
+
+        /**
+         * As {@link #write(boolean)}, and tells each file that stands there whole.
+         *
+         * @param force whether files edited by hand are overwritten as well
+         * @param written is given each file when it is written
+         * @return what was found before writing, one outcome a file
+         */
+        public List<Outcome> write(boolean force, Consumer<Path> written) {
             List<Outcome> outcomes = new ArrayList<>(compare());
             for (Outcome outcome : outcomes) {
                 boolean write = outcome.state() == State.NEW
@@ -166,6 +205,7 @@ public final class Generator {
                         || force && outcome.state() == State.EDITED;
                 if (write) {
                     output.write(outcome.file(), sources.get(folder.relativize(outcome.file())));
+                    written.accept(outcome.file());
                 }
             }
             return outcomes;

@@ -66,12 +66,12 @@ final class LinkedWriter {
 
     private void constructor(ConstructorModel constructor) {
         List<ParameterSpec> parameters = constructor.parameters();
-        String receiver = Writer.unusedBy(parameters, "receiver");
+        String receiver = Names.unusedBy(parameters, "receiver");
         out.addMethod(MethodSpec.constructorBuilder()
                 .addParameters(parameters)
                 .addParameter(RECEIVER_TYPE, receiver)
                 .addExceptions(constructor.exceptions())
-                .addStatement("super($L)", Writer.names(parameters))
+                .addStatement("super($L)", Names.list(parameters))
                 .addStatement("this.$N = $N", RECEIVER, receiver)
                 .build());
     }
@@ -81,10 +81,10 @@ final class LinkedWriter {
         MethodSpec.Builder code = Writer.overriding(method, unchecked ? Set.of("unchecked") : Set.of());
         CodeBlock arguments = method.parameters().isEmpty()
                 ? CodeBlock.of("null")
-                : CodeBlock.of("new Object[] {$L}", Writer.names(method.parameters()));
+                : CodeBlock.of("new Object[] {$L}", Names.list(method.parameters()));
         if (method.ofClass() && !method.isAbstract() && !type.isInterface()) {
             code.beginControlFlow("if ($N == null)", RECEIVER).addComment("The superclass is still being constructed.");
-            CodeBlock up = CodeBlock.of("super.$N($L)", method.name(), Writer.names(method.parameters()));
+            CodeBlock up = CodeBlock.of("super.$N($L)", method.name(), Names.list(method.parameters()));
             code.addStatement(method.isVoid() ? "$L" : "return $L", up);
             if (method.isVoid()) {
                 code.addStatement("return");

@@ -86,7 +86,8 @@ final class MethodFinder {
         return !modifiers.contains(Modifier.STATIC)
                 && !modifiers.contains(Modifier.FINAL)
                 && !modifiers.contains(Modifier.PRIVATE)
-                && !method.getSimpleName().contentEquals("finalize");
+                && !(method.getSimpleName().contentEquals("finalize")
+                        && method.getParameters().isEmpty());
     }
 
     /** What every class has, even if an interface such as {@code Comparator} declares it again. */

@@ -64,6 +64,13 @@ record MethodModel(
         }
     }
 
+    /** Whether every object has it: equals, hashCode, toString. */
+    boolean isOfObject() {
+        return erased.equals("equals(Ljava/lang/Object;)Z")
+                || erased.equals("hashCode()I")
+                || erased.equals("toString()Ljava/lang/String;");
+    }
+
     boolean isVoid() {
         return returns.equals(TypeName.VOID);
     }

@@ -40,12 +40,16 @@ import javax.lang.model.util.Types;
  */
 final class ModelReader {
 
+    private static final int LONGEST_TYPES = 40;
+
     private final Elements elements;
     private final Types types;
     private final MethodFinder finder;
+    private final ParameterNames parameterNames;
     private final Map<List<Found>, List<MethodModel>> methodsOfObject = new HashMap<>();
 
-    ModelReader(Elements elements, Types types) {
+    ModelReader(Elements elements, Types types, ParameterNames parameterNames) {
+        this.parameterNames = parameterNames;
         this.elements = elements;
         this.types = types;
         this.finder = new MethodFinder(elements, types);
@@ -54,7 +58,15 @@ final class ModelReader {
     /** Why a type cannot be written a double for; empty if it can. */
     static String obstacle(TypeElement type) {
         if (!isDoublableKind(type)) {
-            return "is neither an interface nor an abstract class";
+            return switch (type.getKind()) {
+                case ENUM -> "is an enum, whose constants are all there are: use one of them";
+                case RECORD -> "is a record, which is final: make one with the values that the test needs";
+                case ANNOTATION_TYPE -> "is an annotation: read it from an element that has it";
+                default ->
+                    type.getModifiers().contains(Modifier.FINAL)
+                            ? "is a final class: double an interface of it, or replace it while tests run"
+                            : "is neither an interface nor an abstract class: double an interface of it";
+            };
         }
         if (type.getModifiers().contains(Modifier.SEALED)) {
             return "is sealed";
@@ -117,6 +129,7 @@ final class ModelReader {
 
     TypeModel read(TypeElement type) {
         Reading reading = new Reading(type);
+        reading.refuseMissingSupertypes(type.asType());
         MethodFinder.Methods found = finder.find(type);
         List<ConstructorModel> constructors = reading.constructors();
         List<MethodModel> methods = reading.methods(found.own());
@@ -130,6 +143,7 @@ final class ModelReader {
                 elements.isDeprecated(type),
                 reading.warnings(),
                 reading.names.obstacles(),
+                reading.nestedNames(),
                 constructors,
                 methods,
                 objectMethods);
@@ -194,6 +208,26 @@ final class ModelReader {
             return known != null && types.isSubtype(types.erasure(type.asType()), types.erasure(known.asType()));
         }
 
+        /** What is named in the type or in one of its supertypes hides what is imported under the same name. */
+        Set<String> nestedNames() {
+            Set<String> found = new TreeSet<>();
+            elements.getAllMembers(type).stream()
+                    .filter(member -> member instanceof TypeElement)
+                    .forEach(member -> found.add(member.getSimpleName().toString()));
+            return found;
+        }
+
+        /** What a supertype that is missing declares, nobody knows. */
+        void refuseMissingSupertypes(TypeMirror of) {
+            for (TypeMirror supertype : types.directSupertypes(of)) {
+                if (supertype.getKind() == TypeKind.ERROR) {
+                    names.refuse("extends " + supertype + ", not to be found on the class path");
+                } else {
+                    refuseMissingSupertypes(supertype);
+                }
+            }
+        }
+
         List<ConstructorModel> constructors() {
             List<ConstructorModel> constructors = new ArrayList<>();
             for (ExecutableElement constructor : subclassConstructors(type)) {
@@ -208,24 +242,28 @@ final class ModelReader {
         }
 
         List<MethodModel> methods(List<Found> found) {
-            Map<String, Integer> overloads = new HashMap<>();
-            found.forEach(each -> overloads.merge(each.method().getSimpleName().toString(), 1, Integer::sum));
+            Map<String, List<ExecutableElement>> overloads = new HashMap<>();
+            found.forEach(each -> overloads
+                    .computeIfAbsent(each.method().getSimpleName().toString(), name -> new ArrayList<>())
+                    .add(each.method()));
             List<MethodModel> methods = new ArrayList<>();
-            found.forEach(each -> {
-                boolean overloaded = overloads.get(each.method().getSimpleName().toString()) > 1;
-                methods.add(method(each.method(), each.others(), overloaded));
-            });
+            found.forEach(each -> methods.add(method(
+                    each.method(),
+                    each.others(),
+                    overloads.get(each.method().getSimpleName().toString()))));
             return methods;
         }
 
-        private MethodModel method(ExecutableElement method, List<ExecutableElement> others, boolean overloaded) {
+        private MethodModel method(
+                ExecutableElement method, List<ExecutableElement> others, List<ExecutableElement> overloads) {
+            boolean overloaded = overloads.size() > 1;
             ExecutableType actual = finder.member(type, method);
             String name = method.getSimpleName().toString();
             noteInterruptedClose(method, actual);
             refuseHiddenVariables(method);
             return new MethodModel(
                     name,
-                    unusedName(overloaded ? name + ofTypes(method) : name),
+                    unusedName(overloaded ? name + ofTypes(method, overloads) : name),
                     link(method, overloaded),
                     finder.erased(method),
                     actual.getTypeVariables().stream().map(this::variable).toList(),
@@ -346,10 +384,10 @@ final class ModelReader {
 
         private List<ParameterSpec> parameters(ExecutableElement method, List<? extends TypeMirror> actual) {
             List<ParameterSpec> parameters = new ArrayList<>();
+            List<String> called = parameterNames.of(method);
             for (int i = 0; i < actual.size(); i++) {
                 VariableElement parameter = method.getParameters().get(i);
-                ParameterSpec.Builder written = ParameterSpec.builder(
-                        names.name(actual.get(i)), parameter.getSimpleName().toString());
+                ParameterSpec.Builder written = ParameterSpec.builder(names.name(actual.get(i)), called.get(i));
                 names.nullness(parameter).stream()
                         .filter(found -> !names.nullness(parameter.asType()).contains(found))
                         .forEach(written::addAnnotation);
@@ -371,15 +409,32 @@ final class ModelReader {
         return link.build();
     }
 
-    /** The types of the parameters as part of a name: {@code note(String, int)} gives {@code OfStringInt}. */
-    private String ofTypes(ExecutableElement method) {
+    /** The types of the first parameters as part of a name: {@code note(String, int)} gives {@code OfStringInt}. */
+    private String ofTypes(ExecutableElement method, int count) {
         StringBuilder out = new StringBuilder(method.getParameters().isEmpty() ? "WithoutArguments" : "Of");
-        for (VariableElement parameter : method.getParameters()) {
+        for (VariableElement parameter : method.getParameters().subList(0, count)) {
             String erased =
                     TypeName.get(types.erasure(parameter.asType())).toString().replace("[]", "Array");
             String simple = erased.substring(erased.lastIndexOf('.') + 1);
             out.append(Character.toUpperCase(simple.charAt(0))).append(simple.substring(1));
         }
         return out.toString();
+    }
+
+    /** As few types as tell the method from its overloads; of long lists, how many more there are. */
+    private String ofTypes(ExecutableElement method, List<ExecutableElement> overloads) {
+        int all = method.getParameters().size();
+        for (int count = Math.min(1, all); count < all; count++) {
+            String tried = ofTypes(method, count);
+            int kept = count;
+            boolean unique = overloads.stream()
+                    .filter(other -> other != method && other.getParameters().size() >= kept)
+                    .noneMatch(other -> ofTypes(other, kept).equalsIgnoreCase(tried));
+            if (unique) {
+                return tried;
+            }
+        }
+        String whole = ofTypes(method, all);
+        return whole.length() <= LONGEST_TYPES ? whole : ofTypes(method, 1) + "And" + (all - 1) + "More";
     }
 }

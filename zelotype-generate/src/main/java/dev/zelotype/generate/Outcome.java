@@ -32,8 +32,10 @@ public record Outcome(Path file, State state, List<String> difference) {
         STALE("stale"),
         /** It is as it should be. */
         SAME("up to date"),
-        /** A person has edited it. */
+        /** It was generated, and a person has edited it since. */
         EDITED("edited by hand"),
+        /** It was never generated: somebody has written it, and it is never overwritten. */
+        FOREIGN("not ours"),
         /** It was generated for a type that is not there any more. */
         VANISHED("its type is gone");
 

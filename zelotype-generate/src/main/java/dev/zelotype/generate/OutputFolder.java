@@ -4,6 +4,7 @@ import com.github.difflib.DiffUtils;
 import com.github.difflib.UnifiedDiffUtils;
 import dev.zelotype.generate.Outcome.State;
 import dev.zelotype.tools.WholeFiles;
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -26,10 +27,26 @@ final class OutputFolder {
 
     private final Path folder;
     private final String again;
+    private final Set<Style> styles;
 
-    OutputFolder(Path folder, String again) {
+    OutputFolder(Path folder, String again, Set<Style> styles) {
         this.folder = folder;
         this.again = again;
+        this.styles = styles;
+    }
+
+    /** Whether a source file was written by Zelotype. */
+    static boolean isGenerated(Path file) {
+        if (!Files.isRegularFile(file)) {
+            return false;
+        }
+        try (BufferedReader lines = Files.newBufferedReader(file)) {
+            String first = lines.readLine();
+            return first != null && first.startsWith(MARK);
+        } catch (IOException e) {
+            // Who reads it for good says what is wrong with it.
+            return false;
+        }
     }
 
     /** Compares sources, by their paths below the folder, with what is there. */
@@ -53,6 +70,9 @@ final class OutputFolder {
         int end = there.indexOf('\n') + 1;
         String head = there.substring(0, end);
         String body = there.substring(end);
+        if (!head.startsWith(MARK)) {
+            return new Outcome(file, State.FOREIGN, difference(there, source));
+        }
         if (!head.startsWith(MARK + digest(body) + AGAIN)) {
             return new Outcome(file, State.EDITED, difference(body, source));
         }
@@ -76,9 +96,9 @@ final class OutputFolder {
             return List.of();
         }
         try (Stream<Path> files = Files.walk(folder)) {
-            return files.filter(file -> file.toString().endsWith(".java")
+            return files.filter(file -> hasNameOfDouble(file)
                             && !written.contains(folder.relativize(file))
-                            && isWrittenThisWay(read(file)))
+                            && isWrittenThisWay(file))
                     .sorted()
                     .toList();
         } catch (IOException e) {
@@ -86,9 +106,28 @@ final class OutputFolder {
         }
     }
 
+    private boolean hasNameOfDouble(Path file) {
+        String name = file.getFileName().toString();
+        return styles.stream().anyMatch(style -> name.endsWith(style.suffix() + ".java"));
+    }
+
     /** Several commands can write to one folder, and each knows only of its own files. */
-    private boolean isWrittenThisWay(String text) {
-        return text.startsWith(MARK) && text.lines().findFirst().orElse("").endsWith(AGAIN + again);
+    private boolean isWrittenThisWay(Path file) {
+        if (!isGenerated(file)) {
+            return false;
+        }
+        String head = read(file).lines().findFirst().orElse("");
+        return settled(head.substring(head.indexOf(AGAIN) + AGAIN.length())).equals(settled(again));
+    }
+
+    /** A command with its paths written in one way: they may be relative, and end with a slash, or not. */
+    private static String settled(String command) {
+        List<String> words = new ArrayList<>();
+        for (String word : command.split(" ")) {
+            boolean path = word.matches("[\\w./:@+][\\w./:@+-]*");
+            words.add(path ? Path.of(word).toAbsolutePath().normalize().toString() : word);
+        }
+        return String.join(" ", words);
     }
 
     /** Writes a file whole or not at all. */

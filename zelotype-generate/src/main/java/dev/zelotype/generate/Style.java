@@ -14,7 +14,9 @@ public enum Style {
     BASE("Base"),
     /** A class whose answers are set, method by method. */
     STUB("Stub"),
-    /** A wrapper over a real object, or none, that keeps each method's calls as typed records. */
+    /** A class whose answers are set, method by method; a call that is not set fails and says which line is missing. */
+    STRICT("StrictStub"),
+    /** A wrapper over a real object, or none, that keeps all calls as typed records. */
     SPY("Spy"),
     /** A skeleton in which every method is left to write, and says so when called. */
     FAKE("Fake"),
@@ -61,8 +63,8 @@ public enum Style {
             styles.add(Arrays.stream(values())
                     .filter(style -> style.word().equalsIgnoreCase(word.strip()))
                     .findFirst()
-                    .orElseThrow(() -> new GenerateException(
-                            "There is no style '" + word.strip() + "': give base, stub, spy, fake or linked.")));
+                    .orElseThrow(() -> new GenerateException("There is no style '" + word.strip()
+                            + "': give base, stub, strict, spy, fake or linked.")));
         }
         return styles;
     }

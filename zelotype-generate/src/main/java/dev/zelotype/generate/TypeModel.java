@@ -1,6 +1,7 @@
 package dev.zelotype.generate;
 
 import com.palantir.javapoet.ClassName;
+import com.palantir.javapoet.CodeBlock;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
@@ -18,6 +19,7 @@ import java.util.Set;
  * @param isDeprecated whether it should not be used any more
  * @param warnings what compilers warn of where a double of it is written, by their names
  * @param obstacles why its signatures cannot be written down again; mostly none
+ * @param nestedNames the simple names of the types in it and in its supertypes
  * @param constructors the constructors that a subclass can call; for an interface, none
  * @param methods the methods that a double may override, in the order of their declaration
  * @param objectMethods those that every class has
@@ -31,6 +33,7 @@ record TypeModel(
         boolean isDeprecated,
         Set<String> warnings,
         Set<String> obstacles,
+        Set<String> nestedNames,
         List<ConstructorModel> constructors,
         List<MethodModel> methods,
         List<MethodModel> objectMethods) {
@@ -38,6 +41,13 @@ record TypeModel(
     /** The type with its own variables as arguments. */
     TypeName self() {
         return typeVariables.isEmpty() ? name : ParameterizedTypeName.get(name, typeVariables.toArray(new TypeName[0]));
+    }
+
+    /** A call of the code that the type itself has for a method. */
+    CodeBlock ownCode(MethodModel method) {
+        return isInterface
+                ? CodeBlock.of("$T.super.$N($L)", name, method.name(), Names.list(method.parameters()))
+                : CodeBlock.of("super.$N($L)", method.name(), Names.list(method.parameters()));
     }
 
     /** What a double is called: the names of the types around it, too, so that none is taken twice. */

@@ -3,6 +3,7 @@ package dev.zelotype.generate;
 import com.sun.source.util.JavacTask;
 import com.sun.source.util.TaskEvent;
 import com.sun.source.util.TaskListener;
+import com.sun.source.util.Trees;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.FileSystem;
@@ -22,6 +23,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
+import javax.lang.model.util.Elements;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
@@ -38,6 +40,8 @@ final class TypeSource {
     private final Progress progress;
     private final List<TypeModel> models = new ArrayList<>();
     private final Set<String> leftOut = new LinkedHashSet<>();
+    private final List<ParameterNames> parameterNames = new ArrayList<>();
+    private final List<Elements> lookups = new ArrayList<>();
 
     TypeSource(List<Path> classPath, Progress progress) {
         this.classPath = new ArrayList<>(classPath);
@@ -59,6 +63,12 @@ final class TypeSource {
         for (Path each : filesAndFolders) {
             files.addAll(sourcesBelow(each));
         }
+        Set<Path> generated = new HashSet<>();
+        for (Path file : files) {
+            if (OutputFolder.isGenerated(file)) {
+                generated.add(file.toAbsolutePath());
+            }
+        }
         if (files.isEmpty()) {
             throw new GenerateException(
                     "There is no .java file in " + filesAndFolders + ". Give files or folders of sources.");
@@ -71,9 +81,14 @@ final class TypeSource {
             task.addTaskListener(countingTo(files.size()));
             Iterable<? extends Element> found = task.analyze();
             refuseErrors(problems);
-            ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+            ModelReader reader = reader(task);
+            Trees trees = Trees.instance(task);
             for (TypeElement type : ElementFilter.typesIn(listOf(found))) {
-                readWithNested(reader, type, wanted);
+                JavaFileObject file = trees.getPath(type).getCompilationUnit().getSourceFile();
+                // Doubles that were written among the sources breed no doubles of their own.
+                if (!generated.contains(manager.asPath(file).toAbsolutePath())) {
+                    readWithNested(reader, type, wanted);
+                }
             }
         } catch (IOException e) {
             throw new GenerateException("The sources cannot be read: " + e + ".");
@@ -136,7 +151,7 @@ final class TypeSource {
         }
         classPath.add(jarOrFolder);
         JavacTask task = withoutSources();
-        ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+        ModelReader reader = reader(task);
         List<String> outermost = outermost(names);
         int read = 0;
         for (String name : outermost) {
@@ -189,7 +204,7 @@ final class TypeSource {
     /** Reads types of the class path or of the JDK by their names. */
     void readNamed(List<String> names) {
         JavacTask task = withoutSources();
-        ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+        ModelReader reader = reader(task);
         for (String name : names) {
             TypeElement type = task.getElements().getTypeElement(name);
             if (type == null) {
@@ -203,7 +218,7 @@ final class TypeSource {
     /** Reads all types of a package of the class path or of the JDK whose names are wanted. */
     void readPackage(String packageName, String pattern, Predicate<String> wanted) {
         JavacTask task = withoutSources();
-        ModelReader reader = new ModelReader(task.getElements(), task.getTypes());
+        ModelReader reader = reader(task);
         PackageElement found = task.getElements().getPackageElement(packageName);
         int before = models.size();
         if (found != null) {
@@ -215,6 +230,23 @@ final class TypeSource {
             throw new GenerateException("No interface and no abstract class is called " + pattern
                     + " on the class path " + classPath + ". Give the jar or folder that holds it with --class-path.");
         }
+    }
+
+    /** Whether a type of this name was met where types were looked for. */
+    boolean isThere(String name) {
+        return lookups.stream().anyMatch(elements -> elements.getTypeElement(name) != null);
+    }
+
+    private ModelReader reader(JavacTask task) {
+        lookups.add(task.getElements());
+        ParameterNames names = new ParameterNames(new SourceJars(classPath));
+        parameterNames.add(names);
+        return new ModelReader(task.getElements(), task.getTypes(), names);
+    }
+
+    /** How many methods have parameters that nobody names. */
+    int unnamed() {
+        return parameterNames.stream().mapToInt(ParameterNames::unknown).sum();
     }
 
     private JavacTask withoutSources() {
@@ -238,7 +270,7 @@ final class TypeSource {
     }
 
     private List<String> options() {
-        List<String> options = new ArrayList<>(List.of("-proc:none", "-Xlint:none", "-implicit:none"));
+        List<String> options = new ArrayList<>(List.of("-proc:none", "-parameters", "-Xlint:none", "-implicit:none"));
         if (!classPath.isEmpty()) {
             List<String> entries = new ArrayList<>();
             classPath.forEach(entry -> entries.add(entry.toString()));
@@ -257,22 +289,34 @@ final class TypeSource {
 
     private static void refuseErrors(DiagnosticCollector<JavaFileObject> problems) {
         StringBuilder errors = new StringBuilder();
+        boolean missing = false;
         for (Diagnostic<? extends JavaFileObject> problem : problems.getDiagnostics()) {
             if (problem.getKind() == Diagnostic.Kind.ERROR) {
                 String file = problem.getSource() == null
                         ? ""
-                        : Path.of(problem.getSource().getName()).getFileName() + ":" + problem.getLineNumber() + ": ";
-                errors.append("\n  ")
-                        .append(file)
-                        .append(problem.getMessage(Locale.ROOT)
-                                .lines()
-                                .findFirst()
-                                .orElse(""));
+                        : problem.getSource().getName() + ":" + problem.getLineNumber() + ": ";
+                String message = message(problem);
+                errors.append("\n  ").append(file).append(message);
+                missing |= message.contains("cannot find symbol") || message.contains("does not exist");
             }
         }
         if (errors.length() > 0) {
             throw new GenerateException("The sources do not compile, so nothing is guessed:" + errors
-                    + "\nGive what they refer to with --class-path.");
+                    + (missing
+                            ? "\nGive what they refer to with --class-path."
+                            : "\nMend the sources first: doubles are written of what compiles."));
         }
+    }
+
+    /** What is wrong in one line, with the symbol that is missing. */
+    private static String message(Diagnostic<?> problem) {
+        List<String> lines =
+                problem.getMessage(Locale.ROOT).lines().map(String::strip).toList();
+        String symbol = lines.stream()
+                .filter(line -> line.startsWith("symbol:"))
+                .map(line -> " (" + line.substring("symbol:".length()).strip().replaceAll("\\s+", " ") + ")")
+                .findFirst()
+                .orElse("");
+        return lines.isEmpty() ? "" : lines.get(0) + symbol;
     }
 }

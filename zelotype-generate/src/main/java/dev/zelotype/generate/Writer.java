@@ -1,7 +1,6 @@
 package dev.zelotype.generate;
 
 import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.ClassName;
 import com.palantir.javapoet.CodeBlock;
 import com.palantir.javapoet.FieldSpec;
 import com.palantir.javapoet.JavaFile;
@@ -10,7 +9,6 @@ import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeSpec;
-import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -21,10 +19,6 @@ import javax.lang.model.element.Modifier;
  * Writes the source of one double.
  */
 final class Writer {
-
-    /** Names that a record does not allow its components. */
-    private static final Set<String> TAKEN_IN_RECORDS =
-            Set.of("clone", "finalize", "getClass", "hashCode", "notify", "notifyAll", "toString", "wait");
 
     private final String packageName;
     private final TypeModel type;
@@ -42,10 +36,13 @@ final class Writer {
 
     static String write(TypeModel type, Style style, String packageName) {
         TypeSpec written = switch (style) {
-            case BASE, STUB, SPY, FAKE -> new Writer(type, style, packageName).build();
+            case BASE, STUB, STRICT, SPY, FAKE -> new Writer(type, style, packageName).build();
             case LINKED -> LinkedWriter.write(type);
         };
-        return JavaFile.builder(packageName, written)
+        // A nested type of the doubled one hides what is imported under the same name.
+        TypeSpec.Builder safe =
+                written.toBuilder().alwaysQualify(type.nestedNames().toArray(new String[0]));
+        return JavaFile.builder(packageName, safe.build())
                 .indent("    ")
                 .skipJavaLangImports(true)
                 .build()
@@ -58,6 +55,8 @@ final class Writer {
                 switch (style) {
                     case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.\n";
                     case STUB -> "A {@link $T} whose answers are set, method by method.\n";
+                    case STRICT ->
+                        "A {@link $T} whose answers are set, method by method; a call that is not set fails.\n";
                     case SPY -> "Keeps the calls of a {@link $T}, and passes them on to a real one if there is one.\n";
                     case FAKE -> "A {@link $T} to be written: each method that is left says so when it is called.\n";
                     case LINKED -> throw notHere();
@@ -67,12 +66,68 @@ final class Writer {
             out.addModifiers(Modifier.ABSTRACT);
         }
         constructors();
-        for (MethodModel method : type.methods()) {
-            if (method.isAbstract() || style == Style.SPY && type.isInterface()) {
-                method(method);
+        List<MethodModel> methods =
+                type.methods().stream().filter(this::isWritten).toList();
+        SpyWriter spy = new SpyWriter(type, packageName, out);
+        StubWriter stub = new StubWriter(type, style, out);
+        boolean called = methods.stream().anyMatch(method -> !method.isOfObject());
+        if (style == Style.SPY && called) {
+            spy.head();
+        }
+        for (MethodModel method : methods) {
+            if (method.isOfObject()) {
+                identity(method);
+                continue;
+            }
+            switch (style) {
+                case BASE -> empty(method);
+                case STUB, STRICT -> stub.method(method);
+                case SPY -> spy.method(method);
+                case FAKE -> left(method);
+                case LINKED -> throw notHere();
             }
         }
+        if (style == Style.SPY && called) {
+            spy.tail();
+        }
+        boolean inTurn = methods.stream().anyMatch(method -> !method.isVoid() && !method.isOfObject());
+        if (inTurn && (style == Style.STUB || style == Style.STRICT)) {
+            stub.tail();
+        }
+        equalsWithHashCode(methods);
         return out.build();
+    }
+
+    /** Default methods run their own code in every style; those that can answer something else are written as well. */
+    private boolean isWritten(MethodModel method) {
+        boolean answers = style == Style.STUB || style == Style.STRICT || style == Style.SPY;
+        return method.isAbstract() || answers && !method.ofClass();
+    }
+
+    /** What a class leaves to its subclasses of what every object has. */
+    private void identity(MethodModel method) {
+        CodeBlock body = switch (method.name()) {
+            case "equals" ->
+                CodeBlock.of("this == $N", method.parameters().get(0).name());
+            case "hashCode" -> CodeBlock.of("$T.identityHashCode(this)", System.class);
+            default -> CodeBlock.of("$S", type.doubleName(style));
+        };
+        out.addMethod(
+                overriding(method, Set.of()).addStatement("return $L", body).build());
+    }
+
+    /** Who writes one of the two writes the other. */
+    private void equalsWithHashCode(List<MethodModel> methods) {
+        boolean equals = methods.stream()
+                .anyMatch(method -> method.isOfObject() && method.name().equals("equals"));
+        boolean hashCode = methods.stream()
+                .anyMatch(method -> method.isOfObject() && method.name().equals("hashCode"));
+        if (equals != hashCode) {
+            String missing = equals ? "hashCode" : "equals";
+            type.objectMethods().stream()
+                    .filter(method -> method.name().equals(missing))
+                    .forEach(this::identity);
+        }
     }
 
     /** The head of every double of a type: what it extends, whether it should not be used any more, what is no news. */
@@ -90,7 +145,7 @@ final class Writer {
         }
     }
 
-    private static AnnotationSpec suppressing(Set<String> warnings) {
+    static AnnotationSpec suppressing(Set<String> warnings) {
         AnnotationSpec.Builder annotation = AnnotationSpec.builder(SuppressWarnings.class);
         warnings.forEach(warning -> annotation.addMember("value", "$S", warning));
         return annotation.build();
@@ -138,10 +193,10 @@ final class Writer {
             code.addJavadoc(withReal ? "Passes calls on to a real object.\n" : "Answers calls with something empty.\n");
         }
         if (!parameters.isEmpty()) {
-            code.addStatement("super($L)", names(parameters));
+            code.addStatement("super($L)", Names.list(parameters));
         }
         if (withReal) {
-            String name = unusedBy(parameters, "real");
+            String name = Names.unusedBy(parameters, "real");
             code.addParameter(type.self(), name);
             code.addStatement("this.real = $N", name);
         } else if (style == Style.SPY) {
@@ -175,169 +230,26 @@ final class Writer {
         return code;
     }
 
-    private void method(MethodModel method) {
-        boolean cast = style == Style.STUB
-                && !withoutOwnVariables(method, method.returns()).equals(method.returns());
-        MethodSpec.Builder code = overriding(method, cast ? Set.of("unchecked") : Set.of());
-        Runnable body = switch (style) {
-            case BASE -> () -> answer(code, method, EmptyAnswers.of(method.returns()));
-            case STUB -> () -> stub(code, method, cast);
-            case SPY -> () -> spy(code, method);
-            case FAKE -> () -> left(code, method);
-            case LINKED -> throw notHere();
-        };
-        body.run();
-        out.addMethod(code.build());
-    }
-
     private static IllegalStateException notHere() {
         return new IllegalStateException("Linked doubles have a writer of their own.");
     }
 
-    private void left(MethodSpec.Builder code, MethodModel method) {
-        code.addJavadoc("See {@link $T#$L}.\n", type.name(), method.link());
-        code.addStatement(
-                "throw new $T($S)",
-                UnsupportedOperationException.class,
-                type.doubleName(style) + "." + method.name() + " is left to write.");
+    private void left(MethodModel method) {
+        out.addMethod(overriding(method, Set.of())
+                .addJavadoc("See {@link $T#$L}.\n", type.name(), method.link())
+                .addStatement(
+                        "throw new $T($S)",
+                        UnsupportedOperationException.class,
+                        type.doubleName(style) + "." + method.name() + " is left to write.")
+                .build());
     }
 
-    private static void answer(MethodSpec.Builder code, MethodModel method, CodeBlock value) {
+    private void empty(MethodModel method) {
+        MethodSpec.Builder code = overriding(method, Set.of());
         if (!method.isVoid()) {
-            code.addStatement("return $L", value);
-        }
-    }
-
-    private void stub(MethodSpec.Builder code, MethodModel method, boolean cast) {
-        if (method.isVoid()) {
-            return;
-        }
-        String field = method.readableName() + "Answer";
-        TypeName kept = withoutOwnVariables(method, method.returns());
-        out.addField(FieldSpec.builder(kept, field, Modifier.PRIVATE)
-                .initializer(EmptyAnswers.of(kept))
-                .build());
-        out.addMethod(MethodSpec.methodBuilder(unusedName(method.readableName() + "Answers"))
-                .addModifiers(Modifier.PUBLIC)
-                .addJavadoc("Says what {@link $T#$L} answers from now on.\n", type.name(), method.link())
-                .addParameter(kept, "answer")
-                .returns(self())
-                .addStatement("this.$N = answer", field)
-                .addStatement("return this")
-                .build());
-        if (cast) {
-            code.addStatement("return ($T) $L", method.returns(), ofThis(method, field));
-        } else {
-            code.addStatement("return $L", ofThis(method, field));
-        }
-    }
-
-    private TypeName self() {
-        ClassName name = ClassName.get("", type.doubleName(style));
-        return type.typeVariables().isEmpty()
-                ? name
-                : ParameterizedTypeName.get(name, type.typeVariables().toArray(new TypeName[0]));
-    }
-
-    private void spy(MethodSpec.Builder code, MethodModel method) {
-        String record = method.capitalName() + "Call";
-        MethodSpec.Builder components = MethodSpec.constructorBuilder();
-        for (ParameterSpec parameter : method.parameters()) {
-            String name = parameter.name();
-            components.addParameter(
-                    withoutOwnVariables(method, parameter.type()),
-                    TAKEN_IN_RECORDS.contains(name) ? name + "Argument" : name);
-        }
-        TypeSpec.Builder call = TypeSpec.recordBuilder(record)
-                .addModifiers(Modifier.PUBLIC)
-                .addJavadoc("A call of {@link $T#$L}.\n", type.name(), method.link())
-                .recordConstructor(components.build());
-        boolean generic = usesTypeVariables(method);
-        if (generic) {
-            call.addTypeVariables(type.typeVariables());
-        }
-        out.addType(call.build());
-        ClassName raw = ClassName.get("", record);
-        TypeName element =
-                generic ? ParameterizedTypeName.get(raw, type.typeVariables().toArray(new TypeName[0])) : raw;
-        String list = method.readableName() + "Calls";
-        out.addField(FieldSpec.builder(
-                        ParameterizedTypeName.get(ClassName.get(List.class), element),
-                        list,
-                        Modifier.PUBLIC,
-                        Modifier.FINAL)
-                .addJavadoc("The calls of {@link $T#$L}, in their order.\n", type.name(), method.link())
-                .initializer("new $T<>()", ArrayList.class)
-                .build());
-        code.addStatement(
-                generic ? "$L.add(new $T<>($L))" : "$L.add(new $T($L))",
-                ofThis(method, list),
-                raw,
-                names(method.parameters()));
-        String real = ofThis(method, "real");
-        // A protected method of another object can be called from its own package only.
-        if (method.access() == MethodModel.Access.PUBLIC || method.packageName().equals(packageName)) {
-            code.beginControlFlow("if ($L != null)", real);
             code.addStatement(
-                    "$L$L.$N($L)", method.isVoid() ? "" : "return ", real, method.name(), names(method.parameters()));
-            code.endControlFlow();
+                    "return $L", method.returns().equals(type.self()) ? "this" : EmptyAnswers.of(method.returns()));
         }
-        answer(code, method, EmptyAnswers.of(method.returns()));
-    }
-
-    private boolean usesTypeVariables(MethodModel method) {
-        for (ParameterSpec parameter : method.parameters()) {
-            String text = " " + withoutOwnVariables(method, parameter.type()) + " ";
-            for (TypeVariableName variable : type.typeVariables()) {
-                if (text.matches(".*\\b" + variable.name() + "\\b.*")) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
-    /** A type that can stand outside its method: the method's own variables become what they stand for at most. */
-    static TypeName withoutOwnVariables(MethodModel method, TypeName type) {
-        String text = " " + type + " ";
-        for (TypeVariableName variable : method.typeVariables()) {
-            if (text.matches(".*\\b" + variable.name() + "\\b.*")) {
-                return ClassName.OBJECT;
-            }
-        }
-        return type;
-    }
-
-    /** A field, told apart from a parameter of the same name. */
-    private static String ofThis(MethodModel method, String field) {
-        for (ParameterSpec parameter : method.parameters()) {
-            if (parameter.name().equals(field)) {
-                return "this." + field;
-            }
-        }
-        return field;
-    }
-
-    /** A name for a setter that no method of the type has. */
-    private String unusedName(String wanted) {
-        String name = wanted;
-        for (MethodModel method : type.methods()) {
-            name = method.name().equals(name) ? name + "Now" : name;
-        }
-        return name;
-    }
-
-    static String unusedBy(List<ParameterSpec> parameters, String wanted) {
-        String name = wanted;
-        for (ParameterSpec parameter : parameters) {
-            name = parameter.name().equals(name) ? name + "One" : name;
-        }
-        return name;
-    }
-
-    static String names(List<ParameterSpec> parameters) {
-        List<String> names = new ArrayList<>();
-        parameters.forEach(parameter -> names.add(parameter.name()));
-        return String.join(", ", names);
+        out.addMethod(code.build());
     }
 }

@@ -10,6 +10,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class OutputFolderTest extends Workshop {
 
@@ -30,13 +32,79 @@ class OutputFolderTest extends Workshop {
         assertThat(Files.getLastModifiedTime(domeStub)).as("untouched").isEqualTo(written);
         assertThat(mountStub).content().contains("speedAnswers");
 
-        Files.writeString(mountStub, Files.readString(mountStub).replace("= 0", "= 15"));
+        Files.writeString(mountStub, Files.readString(mountStub).replace("-> 0", "-> 15"));
         Files.delete(dome);
         assertThat(states(plan(Set.of(Style.STUB), "").write(false))).containsExactly(State.EDITED, State.VANISHED);
-        assertThat(mountStub).content().contains("= 15");
+        assertThat(mountStub).content().contains("-> 15");
         assertThat(states(plan(Set.of(Style.STUB), "").write(true))).containsExactly(State.EDITED, State.VANISHED);
-        assertThat(mountStub).content().doesNotContain("= 15");
+        assertThat(mountStub).content().doesNotContain("-> 15");
         assertThat(domeStub).exists();
+    }
+
+    @Test
+    void what_somebody_has_written_is_never_overwritten_whatever_it_is_called() throws IOException {
+        source("sky/Dome.java", "package sky; public interface Dome { void open(); }");
+        Path written = folder.resolve("out/sky/DomeStub.java");
+        Files.createDirectories(written.getParent());
+        Files.writeString(written, "package sky; class DomeStub { }");
+        for (boolean force : new boolean[] {false, true}) {
+            assertThat(states(plan(Set.of(Style.STUB), "").write(force))).containsExactly(State.FOREIGN);
+            assertThat(written).hasContent("package sky; class DomeStub { }");
+        }
+    }
+
+    @Test
+    void a_name_that_is_taken_is_refused_and_written_doubles_breed_none() throws IOException {
+        source("sky/Socket.java", "package sky; public interface Socket { void send(String text); }");
+        source("sky/SocketBase.java", "package sky; public abstract class SocketBase implements Socket { }");
+        source("sky/Dome.java", "package sky; public interface Dome { void open(); }");
+        Path in = folder.resolve("in");
+        for (int round = 0; round < 2; round++) {
+            Generator generator = new Generator(List.of(), Progress.NONE);
+            generator.addFrom(List.of(in), "*");
+            generator
+                    .plan(Set.of(Style.BASE, Style.LINKED), "", in, "./doubles")
+                    .write(false);
+            assertThat(generator.leftOut())
+                    .containsExactly("sky.Socket gets no base: sky.SocketBase is there already, and was not generated"
+                            + " into this folder. Write it to another package.");
+        }
+        assertThat(in.resolve("sky").toFile().list())
+                .containsExactlyInAnyOrder(
+                        "Socket.java",
+                        "SocketBase.java",
+                        "SocketBaseBase.java",
+                        "Dome.java",
+                        "DomeBase.java",
+                        "Dome$ZelotypeDouble.java",
+                        "Socket$ZelotypeDouble.java",
+                        "SocketBase$ZelotypeDouble.java");
+        compiled().close();
+        Generator ofClasses = new Generator(List.of(), Progress.NONE);
+        ofClasses.addFrom(List.of(folder.resolve("classes")), "*");
+        assertThat(ofClasses.plan(Set.of(Style.BASE), "", in, "./doubles").compare())
+                .extracting(outcome -> outcome.file().getFileName().toString())
+                .containsExactly("DomeBase.java", "SocketBaseBase.java");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"in", "in/", "./in", "in/../in", "<absolute>"})
+    void types_that_are_gone_are_found_however_paths_are_written(String place) throws IOException {
+        source("sky/Dome.java", "package sky; public interface Dome { void open(); }");
+        source("sky/Mount.java", "package sky; public interface Mount { int rate(); }");
+        String here = Path.of("").toAbsolutePath().relativize(folder).toString();
+        planned("--from " + here + "/in --into " + here + "/out").write(false);
+        Files.delete(folder.resolve("in/sky/Mount.java"));
+        String other = place.equals("<absolute>") ? folder + "/in" : here + "/" + place;
+        assertThat(states(planned("--from " + other + " --into " + folder + "/out")
+                        .compare()))
+                .containsExactly(State.SAME, State.VANISHED);
+    }
+
+    private Generator.Plan planned(String again) {
+        Generator generator = new Generator(List.of(), Progress.NONE);
+        generator.addFrom(List.of(folder.resolve("in")), "*");
+        return generator.plan(Set.of(Style.STUB), "", folder.resolve("out"), "zelotype generate " + again);
     }
 
     private static List<State> states(List<Outcome> outcomes) {
@@ -48,8 +116,10 @@ class OutputFolderTest extends Workshop {
         Path bad = source("sky/Bad.java", "package sky; public interface Bad { Missing find(); }");
         assertThatThrownBy(() -> plan(ALL, ""))
                 .isInstanceOf(GenerateException.class)
-                .hasMessageContaining("Bad.java:1: cannot find symbol")
+                .hasMessageContaining(bad + ":1: cannot find symbol (class Missing)")
                 .hasMessageContaining("--class-path");
+        source("sky/Bad.java", "package sky; public interface Bad { int find() { } }");
+        assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("Mend the sources first");
         Files.delete(bad);
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("There is no .java file in");
         source("sky/Final.java", "package sky; public final class Final { }");

@@ -1,16 +1,21 @@
 package dev.zelotype.generate;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.lang.reflect.Array;
+import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.lang.reflect.Proxy;
 import java.net.URLClassLoader;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import javax.tools.ToolProvider;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -110,37 +115,160 @@ class RandomInterfacesTest extends Workshop {
 
     private static void behaves(ClassLoader loader, String name) throws Exception {
         Class<?> type = loader.loadClass(name);
+        List<Method> methods = Arrays.stream(type.getMethods())
+                .filter(method -> Modifier.isAbstract(method.getModifiers()))
+                .toList();
+        for (String style : List.of("Stub", "StrictStub")) {
+            Object stub = loader.loadClass(name + style).getConstructor().newInstance();
+            for (Method method : methods) {
+                if (style.equals("StrictStub")) {
+                    assertThat(thrown(stub, method))
+                            .isInstanceOf(AssertionError.class)
+                            .hasMessageContaining(method.getName() + "(")
+                            .hasMessageContaining("Write: .");
+                } else {
+                    assertThat(thrown(stub, method)).as("unset " + method).isNull();
+                }
+            }
+            assertThat(type.getMethod("size").invoke(stub)).isEqualTo(3);
+            everyAnswerForm(stub, methods);
+        }
+        spied(loader, name, type, methods);
+    }
+
+    /** Sets each answer in each way, and calls. */
+    private static void everyAnswerForm(Object stub, List<Method> methods) throws Exception {
+        int forms = 0;
+        for (Method setter : stub.getClass().getDeclaredMethods()) {
+            String word =
+                    setter.getName().replaceAll("^.*?(Answers|AnswersInTurn|AnswersBy|Does|DoesNothing|Fails)$", "$1");
+            if (!Modifier.isPublic(setter.getModifiers()) || word.equals(setter.getName())) {
+                continue;
+            }
+            Method method = spokenOf(setter, stub, methods, word);
+            if (method == null) {
+                continue;
+            }
+            forms++;
+            switch (word) {
+                case "Answers" -> {
+                    setter.invoke(stub, value(setter.getParameterTypes()[0]));
+                    assertThat(called(stub, method))
+                            .as(setter.toString())
+                            .isEqualTo(value(setter.getParameterTypes()[0]));
+                }
+                case "AnswersInTurn" -> {
+                    Object answer = value(method.getReturnType());
+                    setter.invoke(stub, Arrays.asList(empty(method.getReturnType()), answer));
+                    assertThat(called(stub, method)).isEqualTo(empty(method.getReturnType()));
+                    assertThat(called(stub, method)).isEqualTo(answer);
+                    assertThat(called(stub, method)).as("the last again").isEqualTo(answer);
+                    assertThatThrownBy(() -> setter.invoke(stub, List.of()))
+                            .cause()
+                            .hasMessage("Give at least one answer.");
+                }
+                case "AnswersBy", "Does" -> {
+                    List<Object> given = new ArrayList<>();
+                    setter.invoke(stub, shape(setter.getParameterTypes()[0], given, value(method.getReturnType())));
+                    called(stub, method);
+                    assertThat(given).hasSize(method.getParameterCount());
+                }
+                case "Fails" -> {
+                    Throwable failure = (Throwable)
+                            setter.getParameterTypes()[0].getConstructor().newInstance();
+                    setter.invoke(stub, failure);
+                    assertThat(thrown(stub, method)).isSameAs(failure);
+                }
+                default -> {
+                    setter.invoke(stub);
+                    assertThat(thrown(stub, method)).isNull();
+                }
+            }
+        }
+        assertThat(forms).isGreaterThan(methods.size());
+    }
+
+    /** The method of the interface that a setter speaks of: the one whose calls it changes. */
+    private static Method spokenOf(Method setter, Object stub, List<Method> methods, String word) throws Exception {
+        String spoken = setter.getName().substring(0, setter.getName().length() - word.length());
+        List<Method> named = methods.stream()
+                .filter(method -> spoken.equals(method.getName()) || spoken.startsWith(method.getName() + "Of"))
+                .toList();
+        if (named.size() == 1) {
+            return named.get(0);
+        }
+        // Overloads are told apart by what is called when the setter has been used.
+        String fails = spoken + "Fails";
+        IllegalStateException mark = new IllegalStateException("mark");
+        stub.getClass().getMethod(fails, RuntimeException.class).invoke(stub, mark);
+        for (Method method : named) {
+            if (thrown(stub, method) == mark) {
+                return method;
+            }
+        }
+        return null;
+    }
+
+    private static Object shape(Class<?> type, List<Object> given, Object answer) {
+        return Proxy.newProxyInstance(type.getClassLoader(), new Class<?>[] {type}, (proxy, method, arguments) -> {
+            given.addAll(arguments == null ? List.of() : Arrays.asList(arguments));
+            return answer;
+        });
+    }
+
+    private static Object called(Object on, Method method) throws Exception {
+        return method.invoke(on, arguments(method));
+    }
+
+    private static Throwable thrown(Object on, Method method) throws IllegalAccessException {
+        try {
+            method.invoke(on, arguments(method));
+            return null;
+        } catch (InvocationTargetException e) {
+            return e.getCause();
+        }
+    }
+
+    private static Object[] arguments(Method method) {
+        return Arrays.stream(method.getParameterTypes())
+                .map(RandomInterfacesTest::value)
+                .toArray();
+    }
+
+    private static void spied(ClassLoader loader, String name, Class<?> type, List<Method> methods) throws Exception {
         Object stub = loader.loadClass(name + "Stub").getConstructor().newInstance();
         Object spy = loader.loadClass(name + "Spy").getConstructor(type).newInstance(stub);
-        for (Method setter : stub.getClass().getDeclaredMethods()) {
-            if (!setter.getName().endsWith("Answers")) {
-                continue;
-            }
-            Object value = value(setter.getParameterTypes()[0]);
-            setter.invoke(stub, value);
-        }
-        int calls = 0;
-        for (Method method : type.getMethods()) {
-            if (!java.lang.reflect.Modifier.isAbstract(method.getModifiers())) {
-                continue;
-            }
-            Object[] arguments = Arrays.stream(method.getParameterTypes())
-                    .map(RandomInterfacesTest::value)
-                    .toArray();
-            Object answer = method.invoke(spy, arguments);
-            calls++;
-            if (method.getReturnType() != void.class && method.getTypeParameters().length == 0) {
-                assertThat(answer).as(method.toString()).isEqualTo(value(method.getReturnType()));
+        List<String> order = new ArrayList<>();
+        for (int round = 0; round < 2; round++) {
+            for (Method method : methods) {
+                called(spy, method);
+                order.add(method.getName().toLowerCase(Locale.ROOT));
             }
         }
-        List<Object> recorded = new ArrayList<>();
-        for (java.lang.reflect.Field field : spy.getClass().getFields()) {
-            recorded.addAll((List<?>) field.get(spy));
+        List<?> calls = (List<?>) spy.getClass().getMethod("calls").invoke(spy);
+        assertThat(calls).as(name).hasSameSizeAs(order);
+        for (int i = 0; i < calls.size(); i++) {
+            Object call = calls.get(i);
+            assertThat(call.getClass().isRecord()).isTrue();
+            assertThat(call.getClass().getSimpleName().toLowerCase(Locale.ROOT)).startsWith(order.get(i));
+            // Arrays that hold the same make calls that are the same.
+            assertThat(call)
+                    .isEqualTo(calls.get((i + methods.size()) % calls.size()))
+                    .hasSameHashCodeAs(calls.get(i));
         }
-        assertThat(recorded)
-                .as(name)
-                .hasSize(calls)
-                .allMatch(call -> call.getClass().isRecord());
+        int one = 0;
+        for (Method method : spy.getClass().getDeclaredMethods()) {
+            if (method.getName().endsWith("Calls")) {
+                one += ((List<?>) method.invoke(spy)).size();
+            }
+        }
+        assertThat(one).isEqualTo(calls.size());
+    }
+
+    private static Object empty(Class<?> type) {
+        return type.isPrimitive() && type != boolean.class && type != char.class
+                ? Array.get(Array.newInstance(type, 1), 0)
+                : type == boolean.class ? (Object) false : type == char.class ? (Object) ' ' : null;
     }
 
     private static Object value(Class<?> type) {

@@ -96,7 +96,10 @@ final class JournalFields {
 
     /** A text that comes again and again, kept once. */
     String word(String name) throws Damaged {
-        return words.computeIfAbsent(text(name), same -> same);
+        if (fields.get(name) instanceof String raw) {
+            return words.computeIfAbsent(raw, Visible::text);
+        }
+        return text(name);
     }
 
     int number(String name) throws Damaged {
@@ -164,7 +167,7 @@ final class JournalFields {
     /** One of the words of an enum. */
     <E extends Enum<E>> E word(String name, Class<E> type) throws Damaged {
         Map<String, Enum<?>> known = CONSTANTS.computeIfAbsent(type, JournalFields::constants);
-        E found = type.cast(known.get(text(name)));
+        E found = fields.get(name) instanceof String word ? type.cast(known.get(word)) : null;
         if (found == null) {
             throw new Damaged("\"" + name + "\" is none of "
                     + String.join(", ", known.keySet().stream().sorted().toList()));

@@ -13,6 +13,7 @@ public final class Losses {
     private static final int MOST_NAMED = 5;
 
     private final Set<String> places = new LinkedHashSet<>();
+    private int unnamed;
     private int scenes;
     private int read;
 
@@ -23,12 +24,20 @@ public final class Losses {
     }
 
     void sceneLost(String place) {
-        scenes++;
-        places.add(place);
+        scenesLost(1, place);
+    }
+
+    void scenesLost(int count, String place) {
+        scenes = (int) Math.min(Integer.MAX_VALUE, (long) scenes + count);
+        note(place);
     }
 
     void note(String place) {
-        places.add(place);
+        if (places.size() < MOST_NAMED) {
+            places.add(place);
+        } else if (!places.contains(place)) {
+            unnamed++;
+        }
     }
 
     /**
@@ -59,18 +68,14 @@ public final class Losses {
         if (places.isEmpty()) {
             return lines;
         }
-        int all = scenes + read;
+        long all = (long) scenes + read;
         lines.add(
                 scenes == 0
                         ? "Something in the journal could not be read, but no scene is missing:"
                         : scenes + (scenes == 1 ? " scene" : " scenes") + " of " + all + " could not be read:");
-        int named = 0;
-        for (String place : places) {
-            if (named++ == MOST_NAMED) {
-                lines.add("  and " + (places.size() - MOST_NAMED) + " more places");
-                break;
-            }
-            lines.add("  " + place);
+        places.forEach(place -> lines.add("  " + place));
+        if (unnamed > 0) {
+            lines.add("  and " + unnamed + (unnamed == 1 ? " more place" : " more places"));
         }
         return lines;
     }

@@ -147,11 +147,8 @@ final class SceneReader {
         } else if (fields.has("end")) {
             end(fields, number);
         } else if (fields.has("missing")) {
-            long missing = fields.count("missing", 0);
-            String why = fields.text("why");
-            for (long i = 0; i < missing; i++) {
-                losses.sceneLost(file + ":" + number + ": it could not be written: " + why);
-            }
+            losses.scenesLost(
+                    fields.number("missing"), file + ":" + number + ": it could not be written: " + fields.text("why"));
         }
     }
 

@@ -32,6 +32,9 @@ final class Visible {
     }
 
     private static boolean isHidden(char c) {
+        if (c >= ' ' && c <= '~') {
+            return false;
+        }
         int type = Character.getType(c);
         return Character.isISOControl(c)
                 || type == Character.FORMAT

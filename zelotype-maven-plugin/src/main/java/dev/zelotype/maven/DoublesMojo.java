@@ -35,7 +35,7 @@ abstract class DoublesMojo extends AbstractMojo {
     @Parameter
     List<String> types;
 
-    /** The sorts of doubles: base, stub, spy, fake, linked. */
+    /** The sorts of doubles: base, stub, strict, spy, fake, linked. */
     @Parameter(defaultValue = "stub")
     List<String> styles;
 
@@ -82,6 +82,7 @@ abstract class DoublesMojo extends AbstractMojo {
         Generator.Plan plan =
                 generator.plan(Style.ofWords(styles), packageName == null ? "" : packageName, into.toPath(), AGAIN);
         generator.leftOut().forEach(reason -> getLog().warn("left out: " + reason));
+        generator.hints().forEach(getLog()::warn);
         return plan;
     }
 

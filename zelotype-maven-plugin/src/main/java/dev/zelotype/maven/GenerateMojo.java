@@ -31,10 +31,13 @@ public final class GenerateMojo extends DoublesMojo {
     void handle(Generator.Plan plan) throws MojoFailureException {
         List<Outcome> outcomes = plan.write(force);
         boolean edited = false;
+        boolean inTheWay = false;
         int written = 0;
         for (Outcome outcome : outcomes) {
-            boolean left = outcome.state() == State.EDITED && !force;
-            edited |= left;
+            boolean foreign = outcome.state() == State.FOREIGN;
+            boolean left = outcome.state() == State.EDITED && !force || foreign;
+            edited |= left && !foreign;
+            inTheWay |= foreign;
             if (left || outcome.state() == State.VANISHED) {
                 getLog().warn(line(outcome));
             } else if (outcome.state() != State.SAME) {
@@ -42,6 +45,10 @@ public final class GenerateMojo extends DoublesMojo {
             }
         }
         getLog().info(written + " of " + outcomes.size() + " files written into " + into);
+        if (inTheWay) {
+            throw new MojoFailureException("Files that were never generated stand in the way and stay, even with"
+                    + " -Dzelotype.force. Move them, or configure another folder or package.");
+        }
         if (edited) {
             throw new MojoFailureException("Files edited by hand were left as they are."
                     + " Overwrite them with -Dzelotype.force, or take their types out of the configuration.");

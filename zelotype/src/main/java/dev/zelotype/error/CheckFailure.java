@@ -18,7 +18,7 @@ public class CheckFailure extends AssertionError {
      */
     @SuppressWarnings({"exports", "this-escape"})
     public CheckFailure(String message, @Nullable Throwable cause) {
-        super(message, cause);
+        super(Mask.apply(message), Mask.cause(cause));
         Frames.beginOutside(this);
     }
 }

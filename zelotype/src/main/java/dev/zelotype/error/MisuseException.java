@@ -29,7 +29,7 @@ public final class MisuseException extends RuntimeException {
      */
     @SuppressWarnings("exports")
     public MisuseException(String problem, String cure, @Nullable Throwable cause) {
-        super(problem + "\n  Cure: " + cure, cause);
+        super(Mask.apply(problem + "\n  Cure: " + cure), Mask.cause(cause));
         Frames.beginOutside(this);
     }
 }

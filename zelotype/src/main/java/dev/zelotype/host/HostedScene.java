@@ -2,9 +2,9 @@ package dev.zelotype.host;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
-import dev.zelotype.engine.explain.Mask;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.scene.SceneState;
+import dev.zelotype.error.Mask;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;

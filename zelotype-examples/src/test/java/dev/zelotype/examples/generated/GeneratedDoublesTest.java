@@ -35,7 +35,7 @@ class GeneratedDoublesTest {
     void a_humid_night_keeps_the_dome_closed() {
         assertThat(run.observe(List.of("Harrow-2"))).isZero();
 
-        assertThat(dome.openCalls).isEmpty();
-        assertThat(log.appendCalls).containsExactly(new NightLogSpy.AppendCall(LogEntry.of("too humid: 95 %")));
+        assertThat(dome.calls()).isEmpty();
+        assertThat(log.appendCalls()).containsExactly(new NightLogSpy.AppendCall(LogEntry.of("too humid: 95 %")));
     }
 }

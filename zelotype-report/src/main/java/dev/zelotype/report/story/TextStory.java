@@ -5,6 +5,7 @@ import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +21,7 @@ public final class TextStory {
     private static final int WIDEST_LIFELINES = 44;
     private static final int NARROW = 5;
     private static final int LEAST_ROOM = 20;
+    private static final Pattern LINE_END = Pattern.compile("\\R");
 
     private final Story story;
     private final Signs signs;
@@ -27,6 +29,7 @@ public final class TextStory {
     private final boolean inOneRow;
     private final int spacing;
     private final int digits;
+    private final String lifelines;
     private final List<Line> lines = new ArrayList<>();
 
     /**
@@ -70,6 +73,9 @@ public final class TextStory {
         this.spacing = inOneRow ? longest : NARROW;
         this.digits =
                 String.valueOf(story.scene().conversation().calls().size()).length();
+        this.lifelines = " ".repeat(digits + 1)
+                + (signs.lifeline() + " ".repeat(spacing - 1))
+                        .repeat(story.lifelines().size());
     }
 
     /**
@@ -94,7 +100,7 @@ public final class TextStory {
             if (item instanceof Loop loop) {
                 int last = loop.messages().get(0).number() + loop.calls() - 1;
                 lines.add(new Line(
-                        lifelines(),
+                        lifelines,
                         loop.times() + " times, calls " + loop.messages().get(0).number() + " to " + last + ":",
                         null));
                 loop.messages().forEach(message -> message(message, "  "));
@@ -148,14 +154,8 @@ public final class TextStory {
         lines.add(new Line(legend.toString().stripTrailing(), "", null));
     }
 
-    private String lifelines() {
-        return " ".repeat(digits + 1)
-                + (signs.lifeline() + " ".repeat(spacing - 1))
-                        .repeat(story.lifelines().size());
-    }
-
     private void message(Message message, String indent) {
-        char[] line = lifelines().toCharArray();
+        char[] line = lifelines.toCharArray();
         int left = digits + 1 + spacing * Math.min(message.from(), message.to());
         int right = digits + 1 + spacing * Math.max(message.from(), message.to());
         int mark = message.role().ordinal();
@@ -196,7 +196,9 @@ public final class TextStory {
     }
 
     private static String cut(String text, int width) {
-        String flat = text.replaceAll("\\R", " ");
+        // Of a text of a million characters only what is shown is looked at.
+        String seen = text.length() <= 2 * width ? text : text.substring(0, 2 * width);
+        String flat = LINE_END.matcher(seen).replaceAll(" ");
         return flat.length() <= width ? flat : flat.substring(0, Math.max(0, width - 3)) + "...";
     }
 }

@@ -31,6 +31,6 @@ public final class FailureText {
 
     @Override
     public String toString() {
-        return Mask.apply(out.toString());
+        return out.toString();
     }
 }

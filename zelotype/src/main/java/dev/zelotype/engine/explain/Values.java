@@ -3,6 +3,7 @@ package dev.zelotype.engine.explain;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.error.Mask;
 import java.lang.reflect.Array;
 import java.util.Collection;
 import java.util.Map;

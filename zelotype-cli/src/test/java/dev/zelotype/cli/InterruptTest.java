@@ -1,0 +1,128 @@
+package dev.zelotype.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * Commands that are interrupted at moments spread over the time they take: each file that was there is whole, as it was or
+ * as the command writes it, and nothing else is left anywhere.
+ */
+class InterruptTest {
+
+    private static final int TIMES = 20;
+    private static final String TYPES =
+            "java.util.concurrent.BlockingDeque,java.util.NavigableMap,java.util.ListIterator,"
+                    + " --type java.util.concurrent.ScheduledExecutorService --type java.util.stream.Stream --type java.nio.file.Path";
+
+    @TempDir
+    private static Path folder;
+
+    private final Random random = new Random(7);
+
+    @BeforeAll
+    static void a_journal() {
+        RunOfTests.of(folder.resolve("journal"), Map.of(), "dev.zelotype.examples.observatory.NightRunTest");
+    }
+
+    private record Ended(int exit, long millis, String output) {}
+
+    /** Runs the command in a JVM of its own and, unless the time is negative, interrupts it. */
+    private static Ended run(String signal, long millis, List<String> arguments)
+            throws IOException, InterruptedException {
+        Path temporary = Files.createDirectories(folder.resolve("tmp"));
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Djava.io.tmpdir=" + temporary.toAbsolutePath(),
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
+                Main.class.getName()));
+        command.addAll(arguments);
+        long start = System.nanoTime();
+        Path printed = Files.createTempFile("zelotype-printed", ".txt");
+        Process process = new ProcessBuilder(command)
+                .directory(folder.toFile())
+                .redirectErrorStream(true)
+                .redirectOutput(printed.toFile())
+                .start();
+        if (millis >= 0 && !process.waitFor(millis, TimeUnit.MILLISECONDS)) {
+            new ProcessBuilder("kill", "-" + signal, String.valueOf(process.pid()))
+                    .start()
+                    .waitFor();
+        }
+        int exit = process.waitFor();
+        String output = Files.readString(printed);
+        Files.delete(printed);
+        return new Ended(exit, (System.nanoTime() - start) / 1_000_000, output);
+    }
+
+    /** The files below the folder, other than the journal, with what they hold. */
+    private static Map<String, String> files() throws IOException {
+        Map<String, String> files = new TreeMap<>();
+        try (Stream<Path> all = Files.walk(folder)) {
+            for (Path file : all.filter(Files::isRegularFile).toList()) {
+                String name = folder.relativize(file).toString();
+                if (!name.startsWith("journal")) {
+                    files.put(name, new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1));
+                }
+            }
+        }
+        return files;
+    }
+
+    /** What differs from one run to the next. */
+    private static String settled(String text) {
+        return text.replaceAll("\"(micros|took)\":\\d+", "").replaceAll("[0-9a-f]{6,}", "");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "story    | --format html --test clear --journal journal --into out/story.html",
+                "coverage | --format csv --journal journal --into out/coverage.csv",
+                "report   | --title NEW --journal journal --into out/report",
+                "demo     | checks --into out/demo",
+                "generate | --style stub,spy --force --into out/doubles " + TYPES
+            })
+    void each_file_is_the_old_or_the_new_one_and_nothing_else_is_left(String command, String rest)
+            throws IOException, InterruptedException {
+        List<String> arguments = new ArrayList<>(List.of(command));
+        arguments.addAll(List.of(rest.split(" ")));
+        Ended first = run("TERM", -1, arguments);
+        assertThat(first.exit()).as(first.output()).isZero();
+        Ended again = run("TERM", -1, arguments);
+        Map<String, String> whole = files();
+        assertThat(whole).isNotEmpty();
+
+        int interrupted = 0;
+        for (int i = 0; i < TIMES; i++) {
+            long moment = (long) (again.millis() * (0.3 + 0.8 * random.nextDouble()));
+            Ended ended = run(i % 2 == 0 ? "TERM" : "INT", moment, arguments);
+            interrupted += ended.exit() == 0 ? 0 : 1;
+            Map<String, String> left = files();
+            assertThat(left.keySet())
+                    .as("after %d ms: %s", moment, ended.output())
+                    .isEqualTo(whole.keySet());
+            left.forEach((name, text) -> assertThat(settled(text)).as(name).isEqualTo(settled(whole.get(name))));
+            assertThat(ended.output()).doesNotContain("\tat ");
+        }
+        assertThat(interrupted).isPositive();
+    }
+}

@@ -1,0 +1,51 @@
+package dev.zelotype.generate;
+
+import com.palantir.javapoet.ParameterSpec;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Names that are not taken yet.
+ */
+final class Names {
+
+    private Names() {}
+
+    /** A name for something that no method of the type is called. */
+    static String unusedBy(TypeModel type, String wanted) {
+        String name = wanted;
+        boolean taken = true;
+        while (taken) {
+            String tried = name;
+            taken = type.methods().stream().anyMatch(method -> method.name().equals(tried));
+            name = taken ? name + "Now" : name;
+        }
+        return name;
+    }
+
+    /** A name for something beside parameters. */
+    static String unusedBy(List<ParameterSpec> parameters, String wanted) {
+        String name = wanted;
+        boolean taken = true;
+        while (taken) {
+            String tried = name;
+            taken = parameters.stream().anyMatch(parameter -> parameter.name().equals(tried));
+            name = taken ? name + "One" : name;
+        }
+        return name;
+    }
+
+    static String list(List<ParameterSpec> parameters) {
+        List<String> names = new ArrayList<>();
+        parameters.forEach(parameter -> names.add(parameter.name()));
+        return String.join(", ", names);
+    }
+
+    /** A field, told apart from a parameter of the same name. */
+    static String ofThis(MethodModel method, String field) {
+        return method.parameters().stream()
+                        .anyMatch(parameter -> parameter.name().equals(field))
+                ? "this." + field
+                : field;
+    }
+}

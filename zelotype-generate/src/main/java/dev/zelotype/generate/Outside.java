@@ -1,0 +1,99 @@
+package dev.zelotype.generate;
+
+import com.palantir.javapoet.ArrayTypeName;
+import com.palantir.javapoet.ClassName;
+import com.palantir.javapoet.ParameterizedTypeName;
+import com.palantir.javapoet.TypeName;
+import com.palantir.javapoet.TypeVariableName;
+import com.palantir.javapoet.WildcardTypeName;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Types of a generic method as they can be said outside it, where its own type variables mean nothing: each becomes what
+ * fits whatever it stands for. {@code Map<K, List<K>>} becomes {@code Map<?, ? extends List<?>>}.
+ */
+final class Outside {
+
+    /** By name, with the bounds that they have where the method is a member. */
+    private final Map<String, TypeVariableName> variables = new HashMap<>();
+
+    private final Set<String> expanding = new HashSet<>();
+
+    private Outside(List<TypeVariableName> variables) {
+        variables.forEach(variable -> this.variables.put(variable.name(), variable));
+    }
+
+    static TypeName of(MethodModel method, TypeName type) {
+        return method.typeVariables().isEmpty() ? type : new Outside(method.typeVariables()).above(type);
+    }
+
+    /** Whether one of the variables stands somewhere in a type. */
+    static boolean mentions(List<TypeVariableName> variables, TypeName type) {
+        return new Outside(variables).mentions(type);
+    }
+
+    private boolean mentions(TypeName type) {
+        if (type instanceof TypeVariableName variable) {
+            return variables.containsKey(variable.name());
+        } else if (type instanceof ArrayTypeName array) {
+            return mentions(array.componentType());
+        } else if (type instanceof WildcardTypeName wildcard) {
+            return wildcard.upperBounds().stream().anyMatch(this::mentions)
+                    || wildcard.lowerBounds().stream().anyMatch(this::mentions);
+        }
+        return type instanceof ParameterizedTypeName parameterized
+                && parameterized.typeArguments().stream().anyMatch(this::mentions);
+    }
+
+    /** A type that holds all that the given one may hold. */
+    private TypeName above(TypeName type) {
+        if (!mentions(type)) {
+            return type;
+        } else if (type instanceof TypeVariableName variable) {
+            return aboveBound(variable);
+        } else if (type instanceof ArrayTypeName array) {
+            return ArrayTypeName.of(above(array.componentType()));
+        } else if (type instanceof ParameterizedTypeName parameterized) {
+            TypeName[] arguments =
+                    parameterized.typeArguments().stream().map(this::argument).toArray(TypeName[]::new);
+            return ParameterizedTypeName.get(parameterized.rawType(), arguments);
+        }
+        return type;
+    }
+
+    /** Its first bound; what refers to itself, as in {@code T extends Comparable<T>}, ends there. */
+    private TypeName aboveBound(TypeVariableName named) {
+        TypeVariableName variable = variables.get(named.name());
+        if (variable == null || variable.bounds().isEmpty() || !expanding.add(named.name())) {
+            return ClassName.OBJECT;
+        }
+        TypeName bound = variable.bounds().get(0);
+        TypeName found = above(bound);
+        expanding.remove(named.name());
+        return found;
+    }
+
+    private TypeName argument(TypeName argument) {
+        if (!mentions(argument)) {
+            return argument;
+        }
+        TypeName bound = argument;
+        if (argument instanceof WildcardTypeName wildcard) {
+            if (!wildcard.lowerBounds().isEmpty()) {
+                return any();
+            }
+            bound = wildcard.upperBounds().get(0);
+        }
+        TypeName above = above(bound);
+        // What refers to itself ends there.
+        return above.equals(ClassName.OBJECT) ? any() : WildcardTypeName.subtypeOf(above);
+    }
+
+    private static TypeName any() {
+        return WildcardTypeName.subtypeOf(Object.class);
+    }
+}
