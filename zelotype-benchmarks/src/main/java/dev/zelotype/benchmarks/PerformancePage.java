@@ -1,5 +1,6 @@
 package dev.zelotype.benchmarks;
 
+import dev.zelotype.tools.WholeFiles;
 import java.io.File;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
@@ -26,9 +27,11 @@ public final class PerformancePage {
     private static final int PROCESSES = 15;
 
     private static final int REPORT_MEMORY = 64;
+    private static final int STORY_MEMORY = 256;
     private static final String OF_REPORTS = ".*(zelotype-report|plantuml|jmustache|chart\\.js)[^/]*\\.jar";
 
     private final List<String> rows = new ArrayList<>();
+    private final List<String> stories = new ArrayList<>();
     private String report = "";
     private String challenge = "";
 
@@ -42,8 +45,10 @@ public final class PerformancePage {
         page.measureOrder();
         page.measureFirstDoubles();
         page.measureOneTest();
+        page.measureLinked();
         page.measureGeneration();
         page.measureReport();
+        page.measureLongStories();
         page.measureChallenge();
         Files.writeString(Path.of(arguments[0]), page.text());
     }
@@ -153,6 +158,22 @@ public final class PerformancePage {
                 "ms");
     }
 
+    private void measureLinked() throws IOException, InterruptedException {
+        double[] linked = new double[PROCESSES];
+        double[] made = new double[PROCESSES];
+        for (int i = 0; i < PROCESSES; i++) {
+            linked[i] = Double.parseDouble(java("LinkedSuite", "linked").trim());
+            made[i] = Double.parseDouble(java("LinkedSuite", "made").trim());
+        }
+        row(
+                "the doubles of 200 interfaces, written as linked classes before",
+                median(linked),
+                "the same, made while the tests run",
+                median(made),
+                0,
+                "ms");
+    }
+
     private void measureGeneration() throws IOException, InterruptedException {
         double[] zelotype = new double[PROCESSES];
         double[] javac = new double[PROCESSES];
@@ -183,6 +204,40 @@ public final class PerformancePage {
                 REPORT_MEMORY);
     }
 
+    private void measureLongStories() throws IOException, InterruptedException {
+        Path folder = Files.createTempDirectory("zelotype-long");
+        try {
+            java("-Xmx2g", "LongStories", "write", folder.toString());
+            for (String name : List.of("calls", "doubles", "methods", "arguments")) {
+                double[] seconds = new double[3];
+                String megabytes = "";
+                for (int i = 0; i < 3; i++) {
+                    String form = List.of("text", "page", "report").get(i);
+                    String[] figures = java("-Xmx" + STORY_MEMORY + "m", "LongStories", form, folder.toString(), name)
+                            .trim()
+                            .split(" ");
+                    seconds[i] = Double.parseDouble(figures[0]) / 1000;
+                    megabytes = form.equals("page") ? figures[1] : megabytes;
+                }
+                stories.add(String.format(
+                        Locale.ROOT,
+                        "| %s | %.1f s | %.1f s, %s MB | %.1f s |",
+                        switch (name) {
+                            case "calls" -> "200,000 calls";
+                            case "doubles" -> "5,000 calls of 500 doubles";
+                            case "methods" -> "5,000 calls of a double with 5,000 methods";
+                            default -> "20 calls with arguments of a million characters";
+                        },
+                        seconds[0],
+                        seconds[1],
+                        megabytes,
+                        seconds[2]));
+            }
+        } finally {
+            WholeFiles.delete(folder);
+        }
+    }
+
     private void measureChallenge() throws IOException, InterruptedException {
         String[] figures = java("ThousandTests", "").trim().split(" ");
         double seconds = Double.parseDouble(figures[0]) / 1000;
@@ -202,17 +257,20 @@ public final class PerformancePage {
     }
 
     private static String java(String main, String argument) throws IOException, InterruptedException {
-        return java("-Xshare:auto", main, argument);
+        return java("-Xshare:auto", main, new String[] {argument});
     }
 
-    private static String java(String option, String main, String argument) throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        option,
-                        "-cp",
-                        main.equals("MillionCalls") ? System.getProperty("java.class.path") : testClassPath(),
-                        "dev.zelotype.benchmarks." + main,
-                        argument)
+    private static String java(String option, String main, String... arguments)
+            throws IOException, InterruptedException {
+        boolean reports = main.equals("MillionCalls") || main.equals("LongStories");
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                option,
+                "-cp",
+                reports ? System.getProperty("java.class.path") : testClassPath(),
+                "dev.zelotype.benchmarks." + main));
+        command.addAll(List.of(arguments));
+        Process process = new ProcessBuilder(command)
                 .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
         String output = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
@@ -295,6 +353,14 @@ public final class PerformancePage {
 
                 %s
 
+                Tests that are larger than anybody means them to be, told by a JVM with %d MB of heap:
+
+                | the test made | as text | as a page | in a report |
+                |---|---|---|---|
+                %s
+
+                A page lays out all calls and draws those that are looked at; a picture is drawn of at most 400.
+
                 %s
 
                 Where a goal is missed, and why:
@@ -316,6 +382,8 @@ public final class PerformancePage {
                         ManagementFactory.getOperatingSystemMXBean().getArch(),
                         PROCESSES,
                         report,
+                        STORY_MEMORY,
+                        String.join("\n", stories),
                         challenge);
     }
 }

@@ -246,10 +246,10 @@ class MainTest {
         assertThat(zelotype(false, check)).isZero();
         assertThat(out.toString()).endsWith("2 up to date; nothing was written\n");
         Path stub = folder.resolve("out/sky/DomeStub.java");
-        Files.writeString(stub, Files.readString(stub).replace("= 0", "= 9"));
+        Files.writeString(stub, Files.readString(stub).replace("-> 0", "-> 9"));
         assertThat(zelotype(false, generate)).isEqualTo(1);
         assertThat(err.toString()).contains("Overwrite them with --force.");
-        assertThat(stub).content().contains("= 9");
+        assertThat(stub).content().contains("-> 9");
     }
 
     @ParameterizedTest

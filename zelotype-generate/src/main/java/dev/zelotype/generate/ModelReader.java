@@ -26,6 +26,7 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.ExecutableType;
 import javax.lang.model.type.IntersectionType;
 import javax.lang.model.type.TypeKind;
@@ -129,7 +130,10 @@ final class ModelReader {
 
     TypeModel read(TypeElement type) {
         Reading reading = new Reading(type);
-        reading.refuseMissingSupertypes(type.asType());
+        for (Element e = type; e instanceof TypeElement; e = e.getEnclosingElement()) {
+            reading.refuseMissingSupertypes(e.asType());
+        }
+        reading.names.noteDeprecation(type.getEnclosingElement());
         MethodFinder.Methods found = finder.find(type);
         List<ConstructorModel> constructors = reading.constructors();
         List<MethodModel> methods = reading.methods(found.own());
@@ -140,6 +144,11 @@ final class ModelReader {
                 variables(type.getTypeParameters()),
                 type.getKind() == ElementKind.INTERFACE,
                 isBoundToPackage(type, methods),
+                elements.getModuleOf(type) != null
+                        && elements.getModuleOf(type)
+                                .getQualifiedName()
+                                .toString()
+                                .matches("(java|jdk)\\..*"),
                 elements.isDeprecated(type),
                 reading.warnings(),
                 reading.names.obstacles(),
@@ -219,12 +228,21 @@ final class ModelReader {
 
         /** What a supertype that is missing declares, nobody knows. */
         void refuseMissingSupertypes(TypeMirror of) {
-            for (TypeMirror supertype : types.directSupertypes(of)) {
-                if (supertype.getKind() == TypeKind.ERROR) {
-                    names.refuse("extends " + supertype + ", not to be found on the class path");
-                } else {
+            try {
+                for (TypeMirror supertype : types.directSupertypes(of)) {
+                    if (supertype.getKind() == TypeKind.ERROR) {
+                        names.refuse("extends " + supertype + ", not to be found on the class path");
+                        continue;
+                    }
+                    if (supertype instanceof DeclaredType declared && SignatureTypes.isRaw(declared)) {
+                        // Whatever is passed to what it declares is unchecked.
+                        otherWarnings.add("unchecked");
+                    }
                     refuseMissingSupertypes(supertype);
                 }
+            } catch (RuntimeException e) {
+                // The compiler fails so, by a type of its own, where a class file names another that is not there.
+                names.refuse("cannot be read: " + e.getMessage());
             }
         }
 

@@ -90,12 +90,25 @@ final class SignatureTypes {
         if (element.getModifiers().contains(Modifier.PRIVATE)) {
             obstacles.add("refers to " + element.getQualifiedName() + ", which is private");
         }
-        if (elements.isDeprecated(element)) {
-            warnings.add(isForRemoval(element) ? "removal" : "deprecation");
-        }
-        if (type.getTypeArguments().isEmpty() && !element.getTypeParameters().isEmpty()) {
+        noteDeprecation(element);
+        if (isRaw(type)) {
             warnings.add("rawtypes");
+            warnings.add("unchecked");
         }
+    }
+
+    /** Whoever names a nested type names the types around it. */
+    void noteDeprecation(Element named) {
+        for (Element each = named; each instanceof TypeElement; each = each.getEnclosingElement()) {
+            if (elements.isDeprecated(each)) {
+                warnings.add(isForRemoval(each) ? "removal" : "deprecation");
+            }
+        }
+    }
+
+    static boolean isRaw(DeclaredType type) {
+        return type.getTypeArguments().isEmpty()
+                && !((TypeElement) type.asElement()).getTypeParameters().isEmpty();
     }
 
     /** The annotations of a place that say whether null is allowed there, as far as their own types are known. */

@@ -16,6 +16,7 @@ import java.util.Set;
  * @param typeVariables its type variables, with their bounds
  * @param isInterface whether it is an interface, or else an abstract class
  * @param boundToPackage whether a double can only stand in the same package
+ * @param ofJdk whether it is of a module of the JDK, to whose packages nothing can be added
  * @param isDeprecated whether it should not be used any more
  * @param warnings what compilers warn of where a double of it is written, by their names
  * @param obstacles why its signatures cannot be written down again; mostly none
@@ -30,6 +31,7 @@ record TypeModel(
         List<TypeVariableName> typeVariables,
         boolean isInterface,
         boolean boundToPackage,
+        boolean ofJdk,
         boolean isDeprecated,
         Set<String> warnings,
         Set<String> obstacles,
@@ -66,7 +68,7 @@ record TypeModel(
     String obstacle(Style style, String target) {
         if (boundToPackage && !target.equals(name.packageName())) {
             return "can only be doubled in its own package";
-        } else if (style == Style.LINKED && target.startsWith("java.")) {
+        } else if (style == Style.LINKED && ofJdk) {
             return "cannot be linked: nothing can be added to its package";
         }
         return "";

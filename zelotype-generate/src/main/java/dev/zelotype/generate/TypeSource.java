@@ -4,6 +4,7 @@ import com.sun.source.util.JavacTask;
 import com.sun.source.util.TaskEvent;
 import com.sun.source.util.TaskListener;
 import com.sun.source.util.Trees;
+import dev.zelotype.tools.WholeFiles;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.FileSystem;
@@ -36,6 +37,8 @@ import javax.tools.ToolProvider;
  */
 final class TypeSource {
 
+    private static final String SOURCES = "-sources.jar";
+
     private final List<Path> classPath;
     private final Progress progress;
     private final List<TypeModel> models = new ArrayList<>();
@@ -61,7 +64,7 @@ final class TypeSource {
     void readSources(List<Path> filesAndFolders, Predicate<String> wanted) {
         List<Path> files = new ArrayList<>();
         for (Path each : filesAndFolders) {
-            files.addAll(sourcesBelow(each));
+            files.addAll(sourcesBelow(each.toString().endsWith(SOURCES) ? unpacked(each) : each));
         }
         Set<Path> generated = new HashSet<>();
         for (Path file : files) {
@@ -92,6 +95,23 @@ final class TypeSource {
             }
         } catch (IOException e) {
             throw new GenerateException("The sources cannot be read: " + e + ".");
+        }
+    }
+
+    /** The compiler reads files, not entries of jars, where sources are concerned. */
+    private static Path unpacked(Path jar) {
+        try (FileSystem files = FileSystems.newFileSystem(jar);
+                Stream<Path> all = Files.walk(files.getPath("/"))) {
+            Path folder = WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-sources");
+            for (Path file :
+                    all.filter(each -> each.toString().endsWith(".java")).toList()) {
+                Path copy = folder.resolve(file.toString().substring(1));
+                Files.createDirectories(copy.getParent());
+                Files.copy(file, copy);
+            }
+            return folder;
+        } catch (IOException | ProviderNotFoundException e) {
+            throw new GenerateException(jar + " is no jar that can be read: " + e.getMessage() + ".");
         }
     }
 
@@ -182,7 +202,7 @@ final class TypeSource {
     /** Whether a place is a jar, or a folder with class files and no sources. */
     boolean holdsClasses(Path place) {
         if (!Files.isDirectory(place)) {
-            return place.toString().endsWith(".jar");
+            return place.toString().endsWith(".jar") && !place.toString().endsWith(SOURCES);
         }
         return sourcesBelow(place).isEmpty() && !classesBelow(place).isEmpty();
     }

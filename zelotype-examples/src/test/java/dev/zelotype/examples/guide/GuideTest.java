@@ -62,10 +62,12 @@ class GuideTest {
 
     private static String sources() throws IOException {
         StringBuilder all = new StringBuilder();
-        try (Stream<Path> files = Files.walk(Path.of("src"))) {
-            for (Path file :
-                    files.filter(path -> path.toString().endsWith(".java")).toList()) {
-                all.append(Files.readString(file)).append('\n');
+        for (String place : List.of("src", "target/generated-test-sources/test-annotations")) {
+            try (Stream<Path> files = Files.walk(Path.of(place))) {
+                for (Path file :
+                        files.filter(path -> path.toString().endsWith(".java")).toList()) {
+                    all.append(Files.readString(file)).append('\n');
+                }
             }
         }
         return all.toString();
