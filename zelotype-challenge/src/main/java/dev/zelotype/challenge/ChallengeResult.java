@@ -7,10 +7,31 @@ import java.util.List;
  */
 public final class ChallengeResult {
 
+    /**
+     * A place that was disturbed with some test noticing.
+     *
+     * @param site the call
+     * @param sort what was changed
+     * @param tests the tests that reach it
+     */
+    public record Noticed(CallSite site, Sort sort, List<String> tests) {
+
+        /**
+         * Copies the list.
+         *
+         * @param site the call
+         * @param sort what was changed
+         * @param tests the tests that reach it
+         */
+        public Noticed {
+            tests = List.copyOf(tests);
+        }
+    }
+
     private final List<ChallengedTest> tests;
     private final List<Finding> findings;
     private final List<String> leftOut;
-    private final int noticed;
+    private final List<Noticed> noticed;
     private final int gaps;
     private final int runs;
     private final boolean complete;
@@ -19,14 +40,14 @@ public final class ChallengeResult {
             List<ChallengedTest> tests,
             List<Finding> findings,
             List<String> leftOut,
-            int noticed,
+            List<Noticed> noticed,
             int gaps,
             int runs,
             boolean complete) {
         this.tests = List.copyOf(tests);
         this.findings = List.copyOf(findings);
         this.leftOut = List.copyOf(leftOut);
-        this.noticed = noticed;
+        this.noticed = List.copyOf(noticed);
         this.gaps = gaps;
         this.runs = runs;
         this.complete = complete;
@@ -65,6 +86,15 @@ public final class ChallengeResult {
      * @return the number
      */
     public int noticed() {
+        return noticed.size();
+    }
+
+    /**
+     * The places that were disturbed with some test noticing.
+     *
+     * @return one for each place and sort
+     */
+    public List<Noticed> noticedPlaces() {
         return noticed;
     }
 
@@ -101,6 +131,6 @@ public final class ChallengeResult {
      * @return percent; 100 if nothing could be disturbed
      */
     public double percent() {
-        return noticed + gaps == 0 ? 100 : 100.0 * noticed / (noticed + gaps);
+        return noticed() + gaps == 0 ? 100 : 100.0 * noticed() / (noticed() + gaps);
     }
 }

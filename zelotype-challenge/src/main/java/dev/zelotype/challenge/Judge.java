@@ -106,11 +106,11 @@ final class Judge {
 
     private ChallengeResult judged(Map<String, Group> groups, Map<String, int[]> byTest) {
         List<Finding> findings = new ArrayList<>();
-        int noticed = 0;
+        List<ChallengeResult.Noticed> noticed = new ArrayList<>();
         int gaps = 0;
         for (Group group : groups.values()) {
             if (group.noticed) {
-                noticed++;
+                noticed.add(new ChallengeResult.Noticed(group.site, group.sort, List.copyOf(group.tests)));
             } else if (isSaidAlready(group, groups)) {
                 continue;
             } else if (group.passed) {

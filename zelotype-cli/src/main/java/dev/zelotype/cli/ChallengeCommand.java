@@ -2,9 +2,11 @@ package dev.zelotype.cli;
 
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeException;
+import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
 import dev.zelotype.challenge.Sort;
+import dev.zelotype.journal.JournalWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -105,6 +107,12 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(names = "--into", paramLabel = "FILE", description = "The file to write. Default: the terminal.")
     private Path into;
 
+    @Option(
+            names = "--journal",
+            paramLabel = "FOLDER",
+            description = "Also notes what was found in this journal, for zelotype report to show with the tests.")
+    private Path journal;
+
     ChallengeCommand(Terminal terminal) {
         this.terminal = terminal;
     }
@@ -129,6 +137,9 @@ final class ChallengeCommand implements Callable<Integer> {
     }
 
     private int tell(ChallengeResult result) {
+        if (journal != null) {
+            new JournalWriter(journal, null).write(ChallengeJournal.of(result));
+        }
         if (into == null && format.equals("text")) {
             ChallengeRun.print(terminal, result);
         } else {
@@ -158,6 +169,9 @@ final class ChallengeCommand implements Callable<Integer> {
         }
         OptionCheck.refuseNoFormat(spec, format, "text", "json");
         OutputFile.refuseFolder(spec, into);
+        if (journal != null && (journal.toString().isBlank() || Files.isRegularFile(journal))) {
+            throw wrong("--journal=" + journal + " is no folder: give one, such as target/journal.");
+        }
     }
 
     private ParameterException wrong(String message) {

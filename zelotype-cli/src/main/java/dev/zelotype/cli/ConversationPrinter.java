@@ -5,6 +5,7 @@ import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.JournalSink;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +13,7 @@ import java.util.List;
 /**
  * Prints conversations for a terminal of 100 columns.
  */
-final class ConversationPrinter {
+final class ConversationPrinter implements JournalSink {
 
     private static final int WIDTH = 100;
     private static final int WIDEST_CALL = 35;
@@ -25,7 +26,8 @@ final class ConversationPrinter {
         this.terminal = terminal;
     }
 
-    void print(JournalScene scene) {
+    @Override
+    public void add(JournalScene scene) {
         if (!scene.group().equals(group)) {
             group = scene.group();
             line(terminal.styled("bold,underline", group));
@@ -45,7 +47,8 @@ final class ConversationPrinter {
     }
 
     /** Prints a claim that a real object was held to. */
-    void print(JournalClaim claim) {
+    @Override
+    public void add(JournalClaim claim) {
         String real = TypeNames.simple(claim.real());
         line("");
         if (claim.isKept()) {

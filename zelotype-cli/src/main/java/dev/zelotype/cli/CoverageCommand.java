@@ -101,7 +101,7 @@ final class CoverageCommand implements Callable<Integer> {
         OutputFile.refuseFolder(spec, into);
         Sort order = order();
         Coverage coverage = new Coverage();
-        journal.read(terminal, coverage::add, coverage::add);
+        journal.read(terminal, coverage);
         Pattern wanted = TypeNames.wanted(only);
         List<Row> rows = coverage.rows(order).stream()
                 .filter(row -> wanted.matcher(row.type()).matches())

@@ -1,6 +1,8 @@
 package dev.zelotype.cli;
 
 import dev.zelotype.challenge.Challenge;
+import dev.zelotype.challenge.ChallengeJournal;
+import dev.zelotype.journal.JournalWriter;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -89,12 +91,9 @@ final class DemoCommand implements Callable<Integer> {
             return 0;
         }
         if (challenge) {
-            return ChallengeRun.run(terminal, challenge(chosen), result -> {
-                ChallengeRun.print(terminal, result);
-                return 0;
-            });
+            return challenge(names.isEmpty() && !all ? DemoExample.OBSERVATORY : chosen);
         }
-        Path folder = WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-journal");
+        Path folder = temporaryFolder();
         long passed = 0;
         long failed = 0;
         boolean asMeant = true;
@@ -106,7 +105,7 @@ final class DemoCommand implements Callable<Integer> {
         }
         ConversationPrinter printer = new ConversationPrinter(terminal);
         JournalOption journal = JournalOption.of(folder);
-        journal.read(terminal, printer::print, printer::print);
+        journal.read(terminal, printer);
         printer.printTotal(passed, failed);
         if (failed > 0 && asMeant) {
             terminal.out().println("those that failed are meant to: they show what failures say");
@@ -137,11 +136,27 @@ final class DemoCommand implements Callable<Integer> {
         return chosen;
     }
 
-    private Challenge challenge(List<DemoExample> chosen) {
-        List<DemoExample> wanted = names.isEmpty() && !all ? DemoExample.OBSERVATORY : chosen;
+    private int challenge(List<DemoExample> wanted) throws IOException {
         List<String> classes = new ArrayList<>();
         wanted.forEach(example -> classes.addAll(example.testClasses()));
-        return new Challenge(ChallengeRun.ownClassPath()).classes(classes);
+        Challenge challenging = new Challenge(ChallengeRun.ownClassPath()).classes(classes);
+        Path folder = temporaryFolder();
+        for (DemoExample example : wanted) {
+            WholeFiles.uninterrupted(() -> run(example, folder));
+        }
+        ChallengeRun.run(terminal, challenging, result -> {
+            ChallengeRun.print(terminal, result);
+            new JournalWriter(folder, null).write(ChallengeJournal.of(result));
+            return 0;
+        });
+        Path page = ReportCommand.write(terminal, JournalOption.of(folder), into, "The demo, challenged");
+        terminal.out().println("report: " + page);
+        WholeFiles.delete(folder);
+        return 0;
+    }
+
+    private static Path temporaryFolder() throws IOException {
+        return WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-journal");
     }
 
     private static TestExecutionSummary run(DemoExample example, Path folder) {

@@ -1,9 +1,9 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalException;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.JournalSink;
 import dev.zelotype.journal.Losses;
 import java.nio.file.Path;
 import java.util.function.Consumer;
@@ -42,17 +42,22 @@ final class JournalOption {
     }
 
     /** Reads the journal; what could not be read is told, or refused. */
-    void read(Terminal terminal, Consumer<JournalScene> sink) {
-        read(terminal, sink, claim -> {});
+    void read(Terminal terminal, Consumer<JournalScene> scenes) {
+        read(terminal, new JournalSink() {
+            @Override
+            public void add(JournalScene scene) {
+                scenes.accept(scene);
+            }
+        });
     }
 
-    /** As {@link #read(Terminal, Consumer)}, with claims. */
-    void read(Terminal terminal, Consumer<JournalScene> sink, Consumer<JournalClaim> claims) {
+    /** As {@link #read(Terminal, Consumer)}, with all that stands in it. */
+    void read(Terminal terminal, JournalSink sink) {
         if (journal.toString().isEmpty()) {
             throw new ParameterException(
                     spec.commandLine(), "--journal names no folder: give one, such as target/journal.");
         }
-        Losses losses = JournalReader.read(journal, sink, claims);
+        Losses losses = JournalReader.read(journal, sink);
         if (strict && !losses.isEmpty()) {
             throw new JournalException(String.join(System.lineSeparator(), losses.lines()));
         }

@@ -1,5 +1,9 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.journal.JournalChallenge;
+import dev.zelotype.journal.JournalClaim;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.JournalSink;
 import dev.zelotype.report.site.Site;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
@@ -66,13 +70,23 @@ final class ReportCommand implements Callable<Integer> {
         ProgressLines progress = new ProgressLines(terminal.err());
         try (Site site = new Site(into, title)) {
             int[] tests = {0};
-            journal.read(
-                    terminal,
-                    scene -> {
-                        site.add(scene);
-                        progress.reached("tests read", ++tests[0]);
-                    },
-                    site::add);
+            journal.read(terminal, new JournalSink() {
+                @Override
+                public void add(JournalScene scene) {
+                    site.add(scene);
+                    progress.reached("tests read", ++tests[0]);
+                }
+
+                @Override
+                public void add(JournalClaim claim) {
+                    site.add(claim);
+                }
+
+                @Override
+                public void add(JournalChallenge challenge) {
+                    site.add(challenge);
+                }
+            });
             return site.finish();
         }
     }

@@ -59,7 +59,8 @@ class MainTest {
 
     @Test
     void a_challenge_of_the_demo_finds_a_gap_and_the_statement_that_closes_it() {
-        assertThat(zelotype(false, "demo", "--challenge")).isZero();
+        assertThat(zelotype(false, "demo", "--challenge", "--into", report.toString()))
+                .isZero();
         assertThat(out.toString())
                 .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 3 of 3\n")
                 .containsPattern(
@@ -67,7 +68,9 @@ class MainTest {
                                 + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
                 .containsPattern(
                         "\\d+ of \\d+ disturbed places noticed \\(\\d+\\.\\d %\\), in \\d+ runs of \\d tests\n");
-        assertThat(report).doesNotExist();
+        assertThat(report.resolve("data/overview.js"))
+                .content()
+                .contains("\"challenge\":{\"runs\":", "\"write\":\"verify(camera::expose).once();\"");
     }
 
     @Test

@@ -35,24 +35,28 @@ public final class JournalReader {
      * @throws JournalException if there is no journal, or it is of a newer version
      */
     public static Losses read(Path folderOrFile, Consumer<JournalScene> sink) {
-        return read(folderOrFile, sink, claim -> {});
+        return read(folderOrFile, new JournalSink() {
+            @Override
+            public void add(JournalScene scene) {
+                sink.accept(scene);
+            }
+        });
     }
 
     /**
-     * As {@link #read(Path, Consumer)}, with the claims that were held against real objects.
+     * As {@link #read(Path, Consumer)}, with the claims that were held against real objects and what challenges found.
      *
      * @param folderOrFile what to read
-     * @param sink is given each scene that could be read
-     * @param claims is given each claim that could be read
+     * @param sink is given what could be read
      * @return what could not
      * @throws JournalException if there is no journal, or it is of a newer version
      */
-    public static Losses read(Path folderOrFile, Consumer<JournalScene> sink, Consumer<JournalClaim> claims) {
+    public static Losses read(Path folderOrFile, JournalSink sink) {
         List<Path> files = files(folderOrFile);
         Losses losses = new Losses();
         Set<String> runs = new HashSet<>();
         for (Path file : files) {
-            readFile(new SceneReader(file.getFileName().toString(), sink, claims, losses, runs), file, losses);
+            readFile(new SceneReader(file.getFileName().toString(), sink, losses, runs), file, losses);
         }
         return losses;
     }

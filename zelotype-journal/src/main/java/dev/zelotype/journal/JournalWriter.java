@@ -123,6 +123,41 @@ public final class JournalWriter {
                 }));
     }
 
+    /**
+     * Adds what a challenge of tests has found.
+     *
+     * @param challenge the findings
+     * @throws JournalException if it cannot be written; the file stays as it was before
+     */
+    public synchronized void write(JournalChallenge challenge) {
+        add(!Files.exists(file), lines -> {
+            line(lines, out -> {
+                out.writeNumberField("challenge", challenge.runs());
+                out.writeBooleanField("complete", challenge.complete());
+            });
+            for (JournalChallenge.Tested test : challenge.tests()) {
+                line(lines, out -> {
+                    out.writeStringField("challenged", masked(test.name()));
+                    out.writeNumberField("noticed", test.noticed());
+                    out.writeNumberField("unnoticed", test.unnoticed());
+                    out.writeNumberField("unclear", test.unclear());
+                });
+            }
+            for (JournalChallenge.Place place : challenge.places()) {
+                line(lines, out -> {
+                    out.writeStringField("disturbed", place.found());
+                    out.writeStringField("sort", place.sort());
+                    out.writeStringField("to", masked(place.receiver()));
+                    out.writeStringField("method", masked(place.signature()));
+                    out.writeStringField("place", masked(place.place()));
+                    out.writeStringField("text", masked(place.sentence()));
+                    out.writeStringField("write", masked(place.statement()));
+                    strings(out, "tests", place.tests());
+                });
+            }
+        });
+    }
+
     private interface Lines {
         void write(StringWriter lines) throws IOException;
     }

@@ -16,7 +16,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,14 +25,14 @@ import org.jspecify.annotations.Nullable;
 final class SceneReader {
 
     private final String file;
-    private final Consumer<JournalScene> sink;
-    private final Consumer<JournalClaim> claims;
+    private final JournalSink sink;
     private final Losses losses;
     private final Set<String> runs;
     private final Map<String, DoubledType> types = new HashMap<>();
     private final Map<String, String> words = new HashMap<>();
     private final Set<Integer> lostIds = new HashSet<>();
     private @Nullable Open open;
+    private @Nullable Challenge challenge;
     private boolean any;
 
     private static final class Open {
@@ -48,9 +47,19 @@ final class SceneReader {
         }
     }
 
-    SceneReader(
-            String file, Consumer<JournalScene> sink, Consumer<JournalClaim> claims, Losses losses, Set<String> runs) {
-        this.claims = claims;
+    private static final class Challenge {
+        private final int runs;
+        private final boolean complete;
+        private final List<JournalChallenge.Tested> tests = new ArrayList<>();
+        private final List<JournalChallenge.Place> places = new ArrayList<>();
+
+        Challenge(int runs, boolean complete) {
+            this.runs = runs;
+            this.complete = complete;
+        }
+    }
+
+    SceneReader(String file, JournalSink sink, Losses losses, Set<String> runs) {
         this.file = file;
         this.sink = sink;
         this.losses = losses;
@@ -124,10 +133,25 @@ final class SceneReader {
             JournalClaim.Builder claim = JournalClaim.of(fields.text("of"), fields.text("method"), fields.text("text"))
                     .place(fields.text("place"))
                     .real(fields.text("real"));
-            claims.accept(
+            sink.add(
                     fields.text("claim").equals("broken")
                             ? claim.broken(fields.text("failure")).build()
                             : claim.build());
+        } else if (fields.has("challenge")) {
+            tellChallenge();
+            challenge = new Challenge(fields.number("challenge"), fields.flag("complete"));
+        } else if (fields.has("challenged")) {
+            if (challenge != null) {
+                challenge.tests.add(new JournalChallenge.Tested(
+                        fields.text("challenged"),
+                        fields.number("noticed"),
+                        fields.number("unnoticed"),
+                        fields.number("unclear")));
+            }
+        } else if (fields.has("disturbed")) {
+            if (challenge != null) {
+                challenge.places.add(place(fields));
+            }
         } else if (fields.has("call")) {
             Open scene = openFor(fields, number);
             if (scene != null) {
@@ -149,6 +173,26 @@ final class SceneReader {
         } else if (fields.has("missing")) {
             losses.scenesLost(
                     fields.number("missing"), file + ":" + number + ": it could not be written: " + fields.text("why"));
+        }
+    }
+
+    private static JournalChallenge.Place place(JournalFields fields) throws Damaged {
+        return new JournalChallenge.Place(
+                fields.word("disturbed"),
+                fields.word("sort"),
+                fields.word("to"),
+                fields.word("method"),
+                fields.word("place"),
+                fields.text("text"),
+                fields.text("write"),
+                fields.texts("tests"));
+    }
+
+    private void tellChallenge() {
+        Challenge told = challenge;
+        challenge = null;
+        if (told != null) {
+            sink.add(new JournalChallenge(told.runs, told.complete, told.tests, told.places));
         }
     }
 
@@ -195,6 +239,7 @@ final class SceneReader {
             losses.note(file + ": it is empty");
         }
         lose(lines, "the file ends in the middle of its scene");
+        tellChallenge();
     }
 
     private void end(JournalFields fields, int number) throws Damaged {
@@ -207,7 +252,7 @@ final class SceneReader {
         JournalScene read = scene(scene, fields);
         open = null;
         losses.sceneRead();
-        sink.accept(read);
+        sink.add(read);
     }
 
     private RecordedCall call(JournalFields fields) throws Damaged {

@@ -127,4 +127,59 @@ class JournalTest {
             assertThat(read.conversation().calls().get(0).arguments().get(0)).startsWith("\"a***<");
         });
     }
+
+    private static JournalChallenge challenge(int runs) {
+        return new JournalChallenge(
+                runs,
+                runs % 2 == 0,
+                List.of(new JournalChallenge.Tested("NightRunTest: secret 8", 3, 1, 0)),
+                List.of(
+                        place(JournalChallenge.NOTICED, "answer", "", ""),
+                        place(
+                                JournalChallenge.GAP,
+                                "lost",
+                                "log.note(\"x\") could be left out",
+                                "verify(log::note).once();")));
+    }
+
+    private static JournalChallenge.Place place(String found, String sort, String sentence, String statement) {
+        return new JournalChallenge.Place(
+                found,
+                sort,
+                "log",
+                "note(String, int)",
+                "NightRun.java:7",
+                sentence,
+                statement,
+                List.of("NightRunTest: secret 8"));
+    }
+
+    @Test
+    void what_challenges_found_stands_with_the_scenes_and_the_last_of_a_file_is_the_newest() throws IOException {
+        JournalWriter writer = new JournalWriter(folder, null);
+        writer.write(challenge(12));
+        writer.write(scene("between", Outcome.PASSED));
+        writer.write(challenge(13));
+        List<JournalChallenge> found = new ArrayList<>();
+        Losses losses = JournalReader.read(folder, new JournalSink() {
+            @Override
+            public void add(JournalChallenge challenge) {
+                found.add(challenge);
+            }
+        });
+        assertThat(losses.isEmpty()).isTrue();
+        assertThat(found).containsExactly(challenge(12), challenge(13));
+        assertThat(found.get(1).count(JournalChallenge.GAP)).isEqualTo(1);
+        assertThat(read()).hasSize(1);
+        JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(Files.readString(Path.of("../docs/journal.schema.json")));
+        assertThat(Files.readAllLines(writer.file()))
+                .allSatisfy(line -> assertThat(schema.validate(line, InputFormat.JSON))
+                        .as(line)
+                        .isEmpty());
+
+        JournalWriter masked = new JournalWriter(folder.resolve("masked"), Pattern.compile("secret \\d+"));
+        masked.write(challenge(1));
+        assertThat(masked.file()).content().doesNotContain("secret").contains("***");
+    }
 }

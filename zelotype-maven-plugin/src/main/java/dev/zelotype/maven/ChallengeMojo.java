@@ -2,9 +2,11 @@ package dev.zelotype.maven;
 
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeException;
+import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
 import dev.zelotype.challenge.Sort;
+import dev.zelotype.journal.JournalWriter;
 import java.io.File;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -81,6 +83,10 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(property = "zelotype.challenge.failUnder", defaultValue = "0")
     double failUnder;
 
+    /** A folder in which what was found is noted as well, for a report to show; that of the tests' journal, for instance. */
+    @Parameter(property = "zelotype.challenge.journal")
+    File journal;
+
     /** How the JVM of the tests is started. Unless given, with the agent of Zelotype that {@code argLine} names, if any. */
     @Parameter
     List<String> jvmArguments;
@@ -117,6 +123,9 @@ public final class ChallengeMojo extends AbstractMojo {
             }
             ChallengeResult result = challenge.run((done, all) -> getLog().debug(done + " of " + all + " runs"));
             ChallengeText.lines(result).forEach(getLog()::info);
+            if (journal != null) {
+                new JournalWriter(journal.toPath(), null).write(ChallengeJournal.of(result));
+            }
             String shortfall = ChallengeText.shortfall(result, failUnder);
             if (!shortfall.isEmpty()) {
                 throw new MojoFailureException(shortfall);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Ending;
+import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.site.Site;
 import dev.zelotype.report.story.Story;
@@ -64,6 +65,19 @@ class PageInBrowserTest {
                                         .note(Scenes.HOSTILE)
                                         .scene("night " + i + Scenes.HOSTILE, Outcome.PASSED));
             }
+            site.add(new JournalChallenge(
+                    40,
+                    true,
+                    List.of(new JournalChallenge.Tested("NightRunTest: a troubled night", 3, 1, 0)),
+                    List.of(new JournalChallenge.Place(
+                            JournalChallenge.GAP,
+                            "lost",
+                            "mount",
+                            "rate()",
+                            "NightRun.java:33",
+                            "mount.rate() could be left out" + Scenes.HOSTILE,
+                            "verify(mount::park).once();" + Scenes.HOSTILE,
+                            List.of("NightRunTest: a troubled night")))));
             page = site.finish().toUri().toString();
         }
     }
@@ -288,5 +302,15 @@ class PageInBrowserTest {
         browser.findElement(By.tagName("body")).sendKeys(Keys.HOME, Keys.ARROW_RIGHT);
         wait(".detail", "step 0");
         wait(".step text", "1 note");
+    }
+
+    @Test
+    void what_a_challenge_found_has_a_page_and_stands_at_the_call() {
+        open("#challenge");
+        assertThat(wait("main", "Gaps").getText())
+                .contains("0.0 %", "of 1 disturbed place noticed", "mount.rate() could be left out", "verify(mount::park).once();");
+        all("main .remark a").get(0).click();
+        wait(".controls", "8 of 8");
+        assertThat(all(".doubt")).singleElement().extracting(WebElement::getText).isEqualTo("⚠ may be left out");
     }
 }

@@ -7,6 +7,7 @@ import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.JournalSink;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -21,11 +22,11 @@ import java.util.TreeMap;
  *
  * <pre>{@code
  * Coverage coverage = new Coverage();
- * JournalReader.read(folder, coverage::add);
+ * JournalReader.read(folder, coverage);
  * coverage.rows(Coverage.Sort.NAME).forEach(System.out::println);
  * }</pre>
  */
-public final class Coverage {
+public final class Coverage implements JournalSink {
 
     private final Map<String, Map<String, int[]>> types = new TreeMap<>();
     /** What was supposed of each method, by type and signature. */
@@ -100,6 +101,7 @@ public final class Coverage {
      *
      * @param scene the test
      */
+    @Override
     public void add(JournalScene scene) {
         Conversation conversation = scene.conversation();
         for (DoubledType type : conversation.types()) {
@@ -134,6 +136,7 @@ public final class Coverage {
      *
      * @param claim the claim
      */
+    @Override
     public void add(JournalClaim claim) {
         claims.merge(
                 claim.type() + "." + claim.signature() + " " + withoutReceiver(claim.text()),

@@ -8,8 +8,10 @@ import com.fasterxml.jackson.core.io.SerializedString;
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.JournalSink;
 import dev.zelotype.report.coverage.Coverage;
 import dev.zelotype.report.coverage.CoverageTable;
 import dev.zelotype.report.story.Story;
@@ -24,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * For Zelotype's own tools: a site of static files that opens from a disk: the overview in one file, the stories in
@@ -32,12 +35,12 @@ import java.util.TreeMap;
  *
  * <pre>{@code
  * try (Site site = new Site(folder, "Observatory")) {
- *     JournalReader.read(journal, site::add);
+ *     JournalReader.read(journal, site);
  *     Path page = site.finish();
  * }
  * }</pre>
  */
-public final class Site implements AutoCloseable {
+public final class Site implements JournalSink, AutoCloseable {
 
     private static final int SCENES_A_FILE = 100;
     private static final int EXAMPLES_KEPT = 5;
@@ -54,6 +57,7 @@ public final class Site implements AutoCloseable {
     private final Map<Advice, Found> advice = new LinkedHashMap<>();
     private final List<JournalClaim> claims = new ArrayList<>();
     private final List<Story> waiting = new ArrayList<>();
+    private @Nullable JournalChallenge challenge;
     private int files;
 
     /** What the overview knows of a test. */
@@ -121,6 +125,7 @@ public final class Site implements AutoCloseable {
      *
      * @param scene the test
      */
+    @Override
     public void add(JournalScene scene) {
         int number = entries.size();
         coverage.add(scene);
@@ -160,9 +165,20 @@ public final class Site implements AutoCloseable {
      *
      * @param claim the claim
      */
+    @Override
     public void add(JournalClaim claim) {
         coverage.add(claim);
         claims.add(claim);
+    }
+
+    /**
+     * Adds what a challenge of the tests has found; of several, the last counts.
+     *
+     * @param found the findings
+     */
+    @Override
+    public void add(JournalChallenge found) {
+        challenge = found;
     }
 
     private void writeWaiting() {
@@ -323,6 +339,9 @@ public final class Site implements AutoCloseable {
             out.writeEndObject();
         }
         out.writeEndArray();
+        if (challenge != null) {
+            challenge(out, challenge);
+        }
         found(out, "defaulted", defaulted);
         found(out, "unused", unused);
         out.writeArrayFieldStart("advice");
@@ -335,6 +354,46 @@ public final class Site implements AutoCloseable {
             out.writeStringField("statement", given.statement());
             out.writeStringField("milder", given.milder());
             tests(out, each.getValue());
+            out.writeEndObject();
+        }
+        out.writeEndArray();
+        out.writeEndObject();
+    }
+
+    /** All but what was noticed, of which the number will do. */
+    private static void challenge(JsonGenerator out, JournalChallenge challenge) throws IOException {
+        out.writeObjectFieldStart("challenge");
+        out.writeNumberField("runs", challenge.runs());
+        out.writeBooleanField("complete", challenge.complete());
+        out.writeNumberField("noticed", challenge.count(JournalChallenge.NOTICED));
+        out.writeNumberField("gaps", challenge.count(JournalChallenge.GAP));
+        out.writeArrayFieldStart("tests");
+        for (JournalChallenge.Tested test : challenge.tests()) {
+            out.writeStartArray();
+            out.writeString(test.name());
+            out.writeNumber(test.noticed());
+            out.writeNumber(test.unnoticed());
+            out.writeNumber(test.unclear());
+            out.writeEndArray();
+        }
+        out.writeEndArray();
+        out.writeArrayFieldStart("places");
+        for (JournalChallenge.Place place : challenge.places()) {
+            if (place.found().equals(JournalChallenge.NOTICED)) {
+                continue;
+            }
+            out.writeStartObject();
+            out.writeStringField("found", place.found());
+            out.writeStringField("sort", place.sort());
+            out.writeStringField("to", place.receiver());
+            out.writeStringField("place", place.place());
+            out.writeStringField("text", place.sentence());
+            out.writeStringField("write", place.statement());
+            out.writeArrayFieldStart("tests");
+            for (String test : place.tests()) {
+                out.writeString(test);
+            }
+            out.writeEndArray();
             out.writeEndObject();
         }
         out.writeEndArray();

@@ -10,7 +10,7 @@ const zelotype = (() => {
   const sorting = {column: "called", up: true};
   /* A map, since an address may name anything. */
   const PAGES = new Map([["overview", showOverview], ["tests", showTests], ["coverage", showCoverage],
-    ["defaulted", showDefaulted], ["unused", showUnused], ["advice", showAdvice]]);
+    ["defaulted", showDefaulted], ["unused", showUnused], ["advice", showAdvice], ["challenge", showChallenge]]);
   let data = null;
   let chart = null;
   let running = null;
@@ -19,6 +19,7 @@ const zelotype = (() => {
     data = given;
     data.tests = data.tests.map(([group, title, outcome, calls, advice, failure, test], number) =>
       ({number, group, title, outcome, calls, advice, failure, test, words: (group + " " + title + " " + test + " " + failure).toLowerCase()}));
+    if (data.challenge) document.querySelector('nav a[href="#challenge"]').hidden = false;
     addEventListener("hashchange", route);
     addEventListener("keydown", key);
     matchMedia("(prefers-color-scheme: dark)").addEventListener("change", route);
@@ -98,7 +99,8 @@ const zelotype = (() => {
         count(share + " %", "of " + plural(data.coverage.length, "method") + " exercised", "#coverage"),
         count(number(data.defaulted.reduce((sum, each) => sum + each.times, 0)), "defaulted calls", "#defaulted"),
         count(number(data.unused.length), "unused suppositions", "#unused"),
-        count(number(data.advice.length), "pieces of advice", "#advice")),
+        count(number(data.advice.length), "pieces of advice", "#advice"),
+        data.challenge ? count(number(data.challenge.gaps), data.challenge.gaps === 1 ? "gap" : "gaps", "#challenge") : ""),
       make("h2", {}, "Busiest collaborators"),
       busiest.length === 0 ? make("p", {class: "soft"}, "No double was called.")
         : chartRoom(canvas, busiest.length),
@@ -183,7 +185,59 @@ const zelotype = (() => {
         make("span", {class: "soft code"}, data.tests[index].test)),
       place);
     running = zelotypeStory.show(place, loaded.get(file)[index % data.perFile],
-      {at: step, moved: chosen => history.replaceState(null, "", "#test-" + index + "-step-" + chosen)});
+      {at: step, remarks: remarks(data.tests[index]), moved: chosen => history.replaceState(null, "", "#test-" + index + "-step-" + chosen)});
+  }
+
+  /* What a challenge found at the calls of a test, by place and double. */
+  function remarks(test) {
+    const found = new Map();
+    if (!data.challenge) return found;
+    const name = test.group + ": " + test.title;
+    for (const each of data.challenge.places) {
+      if (each.found === "note" || !each.tests.some(reaching => reaching === name || reaching.endsWith(": " + test.title))) continue;
+      const key = each.place + " " + each.to;
+      if (!found.has(key)) found.set(key, []);
+      found.get(key).push(each);
+    }
+    return found;
+  }
+
+  const FOUND = [["gap", "Gaps: changes that no test noticed"], ["unclear", "Unclear: tests crash, and nobody knows whether they would look"], ["note", "Worth knowing"]];
+
+  function showChallenge() {
+    const challenge = data.challenge;
+    if (!challenge) {
+      page.replaceChildren(make("h2", {}, "Challenge"), make("p", {}, "The tests of this journal were not challenged. ",
+        make("code", {}, "zelotype challenge --journal"), " notes here what a challenge finds."));
+      return;
+    }
+    const all = challenge.noticed + challenge.gaps;
+    const share = all === 0 ? 100 : 100 * challenge.noticed / all;
+    const byName = new Map(data.tests.map(test => [test.group + ": " + test.title, test]));
+    page.replaceChildren(make("h2", {}, "Challenge: can these tests fail?"),
+      make("p", {class: "soft"}, "Each test ran again with one thing changed at a time between its subject and a double. A change that any test notices is none of these."),
+      make("ul", {class: "counts"},
+        make("li", {}, make("b", {}, share.toFixed(1) + " %"), "of " + plural(all, "disturbed place") + " noticed"),
+        make("li", {}, make("b", {}, number(challenge.gaps)), challenge.gaps === 1 ? "gap" : "gaps"),
+        make("li", {}, make("b", {}, number(challenge.runs)), "disturbed runs of " + plural(challenge.tests.length, "test")),
+        challenge.complete ? "" : make("li", {}, make("b", {}, "–"), "not complete: stopped, or the time was up")),
+      ...FOUND.flatMap(([found, title]) => {
+        const these = challenge.places.filter(each => each.found === found);
+        return these.length === 0 ? [] : [make("h3", {}, title + " (" + number(these.length) + ")"), ...these.map(each => remark(each, byName))];
+      }),
+      make("h3", {}, "Tests"),
+      table([make("th", {}, "Test"), make("th", {class: "number"}, "Noticed"), make("th", {class: "number"}, "Not noticed"), make("th", {class: "number"}, "Unclear")],
+        challenge.tests.slice(0, 1000).map(([name, noticed, unnoticed, unclear]) => make("tr", {}, make("td", {}, byName.has(name) ? testLink(byName.get(name)) : name),
+          make("td", {class: "number"}, number(noticed)), make("td", {class: "number"}, number(unnoticed)), make("td", {class: "number"}, number(unclear))))));
+  }
+
+  function remark(each, byName) {
+    const links = [];
+    each.tests.slice(0, 5).forEach((name, i) => links.push(i ? ", " : "", byName && byName.has(name) ? testLink(byName.get(name)) : name));
+    return make("div", {class: "remark " + each.found},
+      make("p", {}, each.text),
+      each.write ? make("p", {}, "Write ", make("code", {}, each.write)) : "",
+      each.found === "note" ? "" : make("p", {class: "soft"}, "In ", ...links, each.tests.length > 5 ? " and others" : ""));
   }
 
   function brokenClaims() {

@@ -9,6 +9,7 @@ const zelotypeStory = (() => {
     unexpected: "crossed: the double refused it",
     missing: "dashed and crossed: it did not happen"
   };
+  const WORDS = {lost: "may be left out", argument: "another argument", answer: "another answer", callback: "need not call back"};
   const HEADS = 66, TOP = 6, LEFT = 16, GAP = 12, MOST_PRINTED = 2000;
 
   function element(name, attributes, ...children) {
@@ -111,8 +112,9 @@ const zelotypeStory = (() => {
   }
 
   /* The step of one row, and what frames it, with the row's top at `from`. */
-  function step(story, row, index, from, {xs, width}, choose) {
+  function step(story, row, index, from, {xs, width}, choose, remarks) {
     const m = row.message, parts = [];
+    const found = remarksOn(story, m, remarks);
     let y = from;
     if (row.loop) {
       y += 22;
@@ -135,12 +137,19 @@ const zelotypeStory = (() => {
       group.append(drawn("path", {class: "back solid", d: right ? `M${x1 + 8} ${y - 4} L${x1} ${y} l8 4` : `M${x1 - 8} ${y - 4} L${x1} ${y} l-8 4`}));
       group.append(drawn("text", {class: "reply", x: start, y: y - 4}, cut(m.answer, 46)));
     }
+    if (found.length > 0) {
+      group.append(drawn("text", {class: "doubt", x: Math.max(x1, x2) + (m.mark === "expected" || m.mark === "allowed" ? 8 : 84), y: y - (answers(m) ? 15 : 0) + 4}, "⚠ " + found.map(each => WORDS[each.sort] || each.sort).join(", ")));
+    }
     y += 10;
     group.prepend(drawn("rect", {class: "hit", x: 2, y: top + 2, width: width - 4, height: y - top - 2, rx: 4}));
     return {parts, group};
   }
 
-  function picture(story, all, choose) {
+  function remarksOn(story, message, remarks) {
+    return remarks && remarks.get(message.place + " " + story.lifelines[message.to].name) || [];
+  }
+
+  function picture(story, all, choose, remarks) {
     const sizes = widths(story, all), {xs, columns, width} = sizes;
     const starts = tops(all), height = starts[all.length] + 16;
     const svg = drawn("svg", {class: "steps", width, role: "group", "aria-label": "Sequence of calls"});
@@ -167,7 +176,7 @@ const zelotypeStory = (() => {
       const frames = [], steps = [];
       for (let i = first; i <= last; i++) {
         const row = all[i];
-        const {parts, group} = step(story, row, i, starts[i] - origin, sizes, choose);
+        const {parts, group} = step(story, row, i, starts[i] - origin, sizes, choose, remarks);
         frames.push(...parts);
         steps.push(group);
         if (row.loop) {
@@ -191,7 +200,7 @@ const zelotypeStory = (() => {
     return micros < 1000 ? micros + " µs" : micros < 1e6 ? (micros / 1000).toFixed(1) + " ms" : (micros / 1e6).toFixed(2) + " s";
   }
 
-  function detail(story, message, row) {
+  function detail(story, message, row, remarks) {
     const pairs = [
       ["Call" + (message.number ? " " + message.number : ""), message.text],
       ["From", story.lifelines[message.from].name + " to " + story.lifelines[message.to].name],
@@ -205,6 +214,10 @@ const zelotypeStory = (() => {
     if (message.took >= 0) pairs.push(["Took", duration(message.took)]);
     if (row.inLoop) pairs.push(["Repeated", number(row.inLoop.times) + " times; this is the first"]);
     const list = element("dl", {});
+    for (const each of remarksOn(story, message, remarks)) {
+      pairs.push(["A challenge found", each.text]);
+      if (each.write) pairs.push(["Call: write", each.write]);
+    }
     for (const [name, value] of pairs) list.append(element("dt", {}, name), element("dd", {class: name.startsWith("Call") || name === "Came back" ? "code" : null}, value));
     return list;
   }
@@ -218,7 +231,7 @@ const zelotypeStory = (() => {
     let timer = null;
     let shown = {first: 0, last: -1};
     let asked = false;
-    const {heads, room, svg, starts, xs, draw} = calls === 0 ? {} : picture(story, all, index => { stop(); go(index + 1); });
+    const {heads, room, svg, starts, xs, draw} = calls === 0 ? {} : picture(story, all, index => { stop(); go(index + 1); }, options.remarks);
     const info = element("div", {class: "detail", "aria-live": "polite"});
     const count = element("span", {class: "soft"});
     const buttons = {
@@ -276,7 +289,7 @@ const zelotypeStory = (() => {
 
     function go(to, quiet) {
       at = Math.max(0, Math.min(calls, to));
-      info.replaceChildren(at === 0 ? element("p", {class: "soft"}, "Before the first call.") : detail(story, all[at - 1].message, all[at - 1]));
+      info.replaceChildren(at === 0 ? element("p", {class: "soft"}, "Before the first call.") : detail(story, all[at - 1].message, all[at - 1], options.remarks));
       count.textContent = number(at) + " of " + number(calls);
       buttons.start.disabled = buttons.back.disabled = at === 0;
       buttons.next.disabled = buttons.end.disabled = at === calls;

@@ -1,0 +1,52 @@
+package dev.zelotype.challenge;
+
+import dev.zelotype.journal.JournalChallenge;
+import dev.zelotype.journal.JournalChallenge.Place;
+import dev.zelotype.journal.JournalChallenge.Tested;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * For builds and tools: a result as a journal keeps it, so that reports show it with the rest.
+ *
+ * <pre>{@code
+ * new JournalWriter(Path.of("target/journal"), null).write(ChallengeJournal.of(result));
+ * }</pre>
+ */
+public final class ChallengeJournal {
+
+    private ChallengeJournal() {}
+
+    /**
+     * A result as a journal keeps it.
+     *
+     * @param result the result
+     * @return the same
+     */
+    public static JournalChallenge of(ChallengeResult result) {
+        List<Place> places = new ArrayList<>();
+        for (Finding finding : result.findings()) {
+            places.add(place(
+                    finding.weight().name().toLowerCase(Locale.ROOT),
+                    finding.sort(),
+                    finding.site(),
+                    finding.sentence(),
+                    finding.statement(),
+                    finding.tests()));
+        }
+        result.noticedPlaces()
+                .forEach(noticed -> places.add(
+                        place(JournalChallenge.NOTICED, noticed.sort(), noticed.site(), "", "", noticed.tests())));
+        List<Tested> tests = result.tests().stream()
+                .map(test -> new Tested(test.name(), test.noticed(), test.unnoticed(), test.unclear()))
+                .toList();
+        return new JournalChallenge(result.runs(), result.isComplete(), tests, places);
+    }
+
+    private static Place place(
+            String found, Sort sort, CallSite site, String sentence, String statement, List<String> tests) {
+        return new Place(
+                found, sort.word(), site.receiver(), site.signature(), site.place(), sentence, statement, tests);
+    }
+}

@@ -1,0 +1,36 @@
+package dev.zelotype.journal;
+
+/**
+ * For readers of journals: is given what stands in one, in its order. What it does not take is passed over.
+ *
+ * <pre>{@code
+ * JournalReader.read(folder, new JournalSink() {
+ *     public void add(JournalClaim claim) {
+ *         System.out.println(claim.text());
+ *     }
+ * });
+ * }</pre>
+ */
+public interface JournalSink {
+
+    /**
+     * A scene that could be read.
+     *
+     * @param scene the scene
+     */
+    default void add(JournalScene scene) {}
+
+    /**
+     * A claim that was held against a real object.
+     *
+     * @param claim the claim
+     */
+    default void add(JournalClaim claim) {}
+
+    /**
+     * What a challenge of the tests has found. Of several, the last is the newest of its file.
+     *
+     * @param challenge the findings
+     */
+    default void add(JournalChallenge challenge) {}
+}
