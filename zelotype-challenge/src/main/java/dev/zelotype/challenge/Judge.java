@@ -128,15 +128,22 @@ final class Judge {
         return new ChallengeResult(challenged, findings, leftOut, noticed, gaps, tried.size(), complete);
     }
 
-    /** A call whose answer some test looks at is looked at; one that may be left out may have any argument. */
+    /**
+     * A call whose answer some test looks at is looked at; one that may be left out may have any argument. Who said what it
+     * answers means the answer to matter, so that is what is told of it, and not that the call may be left out.
+     */
     private static boolean isSaidAlready(Group group, Map<String, Group> groups) {
         Group answer = groups.get(group.site.key() + " " + Sort.ANSWER + 0);
         Group lost = groups.get(group.site.key() + " " + Sort.LOST + 0);
         boolean looksAtAnswer = answer != null && answer.noticed;
+        boolean answerInVain = answer != null
+                && answer.passed
+                && !answer.noticed
+                && group.site.defaulted().isEmpty();
         boolean mayBeLost = lost != null && !lost.noticed && lost.passed && !looksAtAnswer;
         return switch (group.sort) {
-            case LOST -> looksAtAnswer;
-            case ANSWER -> mayBeLost;
+            case LOST -> looksAtAnswer || answerInVain;
+            case ANSWER -> mayBeLost && !answerInVain;
             case ARGUMENT, CALLBACK -> mayBeLost;
         };
     }

@@ -1,0 +1,216 @@
+package dev.zelotype.challenge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import javax.tools.ToolProvider;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Subjects of eight shapes over values of ten types, each with a test of its own. With all checks nothing is to be found;
+ * with one check taken away from each, each must be named.
+ */
+class PlantedGapsTest {
+
+    /** Of how many places, in percent, it may be said wrongly that nobody looks. */
+    private static final double MOST_FALSE_ALARMS = 1;
+
+    /** Gaps that are named on tests which are whole; each was read. There is none. */
+    private static final List<String> FALSE_ALARMS = List.of();
+
+    @TempDir
+    private Path folder;
+
+    /** A type, and a value of it. */
+    private static final Map<String, String> VALUES = new LinkedHashMap<>();
+
+    static {
+        VALUES.put("Integer", "40");
+        VALUES.put("Long", "40L");
+        VALUES.put("Double", "2.5");
+        VALUES.put("Boolean", "true");
+        VALUES.put("String", "\"rain\"");
+        VALUES.put("java.time.Duration", "java.time.Duration.ofSeconds(9)");
+        VALUES.put("java.util.List<String>", "java.util.List.of(\"north\")");
+        VALUES.put("java.util.Optional<String>", "java.util.Optional.of(\"north\")");
+        VALUES.put("Sky", "Sky.CLEAR");
+        VALUES.put("Frame", "new Frame(3, \"raw\")");
+    }
+
+    /**
+     * A shape of a subject and its test.
+     *
+     * @param subject what the subject does with its source and its sink
+     * @param told what the test says beforehand
+     * @param checks what it checks
+     * @param left what is left of the checks when one is taken away
+     * @param sort what must then be found
+     * @param method of which method
+     */
+    private record Shape(String subject, String told, String checks, String left, Sort sort, String method) {}
+
+    private static final Map<String, Shape> SHAPES = new LinkedHashMap<>();
+
+    static {
+        String put = "verify(() -> sink.put(VALUE)).once();";
+        String value = "suppose(source::value).returns(VALUE);";
+        SHAPES.put("Lost", new Shape("sink.put(VALUE); return null;", "", put, "", Sort.LOST, "put"));
+        SHAPES.put(
+                "Argument",
+                new Shape("sink.put(VALUE); return null;", "", put, "verify(sink::put).once();", Sort.ARGUMENT, "put"));
+        SHAPES.put(
+                "Answer",
+                new Shape(
+                        "return source.value();",
+                        value,
+                        "assertThat(result).isEqualTo(VALUE);",
+                        "",
+                        Sort.ANSWER,
+                        "value"));
+        SHAPES.put(
+                "PassedOn",
+                new Shape(
+                        "sink.put(source.value()); return null;",
+                        value,
+                        put,
+                        "verify(sink::put).once();",
+                        Sort.ANSWER,
+                        "value"));
+        SHAPES.put(
+                "CalledBack",
+                new Shape(
+                        "source.ask(given -> sink.put(given)); return null;",
+                        "suppose(source::ask).does(done -> done.accept(VALUE));",
+                        put + " verify(source::ask).once();",
+                        "verify(source::ask).once();",
+                        Sort.CALLBACK,
+                        "ask"));
+        SHAPES.put(
+                "Branch",
+                new Shape(
+                        "if (sink.isOpen()) { sink.put(VALUE); } else { sink.done(); } return null;",
+                        "suppose(sink::isOpen).returns(true);",
+                        put + " verify(sink::done).never();",
+                        "verify(sink::done).never();",
+                        Sort.LOST,
+                        "put"));
+        SHAPES.put(
+                "Loop",
+                new Shape(
+                        "for (int i = 0; i < 3; i++) { sink.put(VALUE); } return null;",
+                        "",
+                        "verify(() -> sink.put(VALUE)).times(3);",
+                        "verify(() -> sink.put(VALUE)).atLeast(1);",
+                        Sort.LOST,
+                        "put"));
+        SHAPES.put(
+                "Second",
+                new Shape(
+                        "sink.put(VALUE); sink.done(); return null;",
+                        "",
+                        put + " verify(sink::done).once();",
+                        put,
+                        Sort.LOST,
+                        "done"));
+    }
+
+    private String write(String name, Shape shape, String type, boolean whole) throws IOException {
+        String code = """
+                package planted;
+                import static dev.zelotype.Zelotype.*;
+                import static org.assertj.core.api.Assertions.assertThat;
+                import planted.NAMESubject.*;
+                @dev.zelotype.junit.WithDoubles
+                class NAMETest {
+                    Source source = stub(Source.class);
+                    Sink sink = stub(Sink.class);
+                    @org.junit.jupiter.api.Test
+                    void it_does() {
+                        TOLD
+                        TYPE result = new NAMESubject().run(source, sink);
+                        CHECKS
+                    }
+                }
+                class NAMESubject {
+                    enum Sky { CLEAR, CLOUDED }
+                    record Frame(int number, String form) { }
+                    interface Source { TYPE value(); void ask(java.util.function.Consumer<TYPE> done); }
+                    interface Sink { void put(TYPE it); boolean isOpen(); void done(); }
+                    TYPE run(Source source, Sink sink) {
+                        SUBJECT
+                    }
+                }
+                """.replace("SUBJECT", shape.subject())
+                .replace("TOLD", shape.told())
+                .replace("CHECKS", whole ? shape.checks() : shape.left())
+                .replace("NAME", name)
+                .replace("TYPE", type)
+                .replace("VALUE", VALUES.get(type));
+        return Files.writeString(folder.resolve(name + ".java"), code).toString();
+    }
+
+    /** Writes and compiles a test for each shape and type, and challenges them all. */
+    private ChallengeResult challenged(boolean whole) throws IOException {
+        List<String> options = new ArrayList<>(List.of("-proc:none", "-d", folder.toString()));
+        for (Map.Entry<String, Shape> shape : SHAPES.entrySet()) {
+            int number = 0;
+            for (String type : VALUES.keySet()) {
+                options.add(write(shape.getKey() + number++, shape.getValue(), type, whole));
+            }
+        }
+        assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, null, options.toArray(new String[0])))
+                .isZero();
+        List<Path> classPath = new ArrayList<>(List.of(folder));
+        Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
+                .map(Path::of)
+                .forEach(classPath::add);
+        ChallengeResult result = new Challenge(classPath).from(List.of(folder)).run((done, all) -> {});
+        assertThat(result.leftOut()).isEmpty();
+        assertThat(result.tests()).hasSize(SHAPES.size() * VALUES.size());
+        return result;
+    }
+
+    @Test
+    void each_check_that_is_taken_away_is_named() throws IOException {
+        ChallengeResult result = challenged(false);
+        List<String> missed = new ArrayList<>();
+        for (Map.Entry<String, Shape> shape : SHAPES.entrySet()) {
+            for (int number = 0; number < VALUES.size(); number++) {
+                String name = shape.getKey() + number + ".java";
+                boolean named = result.findings().stream()
+                        .anyMatch(finding -> finding.weight() == Finding.Weight.GAP
+                                && finding.sort() == shape.getValue().sort()
+                                && finding.site()
+                                        .signature()
+                                        .startsWith(shape.getValue().method() + "(")
+                                && finding.site().place().startsWith(name));
+                if (!named) {
+                    missed.add(name);
+                }
+            }
+        }
+        assertThat(missed)
+                .as(() -> String.join("\n", ChallengeText.lines(result)))
+                .isEmpty();
+    }
+
+    @Test
+    void of_tests_that_check_everything_hardly_any_is_named() throws IOException {
+        ChallengeResult result = challenged(true);
+        List<String> alarms = result.findings().stream()
+                .filter(finding -> finding.weight() == Finding.Weight.GAP)
+                .map(Finding::sentence)
+                .toList();
+        assertThat(alarms).isEqualTo(FALSE_ALARMS);
+        assertThat(100.0 * alarms.size() / (result.noticed() + result.gaps())).isLessThanOrEqualTo(MOST_FALSE_ALARMS);
+    }
+}
