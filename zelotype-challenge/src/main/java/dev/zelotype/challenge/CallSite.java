@@ -1,6 +1,8 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.tools.TypeNames;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /**
  * For builds and tools: a place in the code where a subject asks a collaborator something. Immutable.
@@ -43,8 +45,17 @@ public final class CallSite {
         return key;
     }
 
+    /** Matches what {@link #qualifiedMethod} gives for the methods that somebody names with their types. */
+    static Pattern named(String names) {
+        return Pattern.compile("(.*[.$])?(" + TypeNames.wanted(names) + ")");
+    }
+
     /** The method with its type's qualified name. */
     String qualifiedMethod() {
+        return qualifiedMethod(key);
+    }
+
+    static String qualifiedMethod(String key) {
         String called = key.substring(key.indexOf(' ') + 1);
         return called.substring(0, called.indexOf('('));
     }

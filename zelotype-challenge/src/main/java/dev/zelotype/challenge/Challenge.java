@@ -96,7 +96,7 @@ public final class Challenge {
      * @return this
      */
     public Challenge except(String names) {
-        meant = names.isBlank() ? null : Pattern.compile("(.*[.$])?(" + TypeNames.wanted(names) + ")");
+        meant = names.isBlank() ? null : CallSite.named(names);
         return this;
     }
 

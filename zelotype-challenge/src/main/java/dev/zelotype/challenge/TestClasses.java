@@ -1,8 +1,11 @@
 package dev.zelotype.challenge;
 
+import java.lang.annotation.Annotation;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 
 /**
  * The classes that hold the tests of a run, with all that is written inside them.
@@ -10,6 +13,8 @@ import java.util.concurrent.ConcurrentHashMap;
 final class TestClasses {
 
     private static final List<String> USUAL_ENDS = List.of("Test", "Tests", "TestCase");
+    private static final String WITH_DOUBLES = "dev.zelotype.junit.WithDoubles";
+    private static final Pattern NOTHING = Pattern.compile("(?!)");
     private static final Set<String> NAMES = ConcurrentHashMap.newKeySet();
 
     private TestClasses() {}
@@ -21,6 +26,30 @@ final class TestClasses {
     static boolean has(String name) {
         String outer = outer(name);
         return NAMES.contains(outer) || USUAL_ENDS.stream().anyMatch(outer::endsWith);
+    }
+
+    /** Matches the calls that the test class, or one around it, says nobody needs to check. */
+    static Pattern unchallenged(String name) {
+        List<String> names = new ArrayList<>();
+        try {
+            Class<?> type = Class.forName(name, false, Thread.currentThread().getContextClassLoader());
+            for (Class<?> each = type; each != null; each = each.getEnclosingClass()) {
+                for (Annotation annotation : each.getAnnotations()) {
+                    // By name: tests of other hosts need no JUnit module of Zelotype's.
+                    if (annotation.annotationType().getName().equals(WITH_DOUBLES)) {
+                        Object said = annotation
+                                .annotationType()
+                                .getMethod("unchallenged")
+                                .invoke(annotation);
+                        names.addAll(List.of((String[]) said));
+                    }
+                }
+            }
+        } catch (ReflectiveOperationException | LinkageError e) {
+            // A test that is no class, or whose annotation is of another version, says nothing.
+            return NOTHING;
+        }
+        return names.isEmpty() ? NOTHING : CallSite.named(String.join(",", names));
     }
 
     private static String outer(String name) {

@@ -160,13 +160,21 @@ class PlantedGapsTest {
 
     /** Writes and compiles a test for each shape and type, and challenges them all. */
     private ChallengeResult challenged(boolean whole) throws IOException {
-        List<String> options = new ArrayList<>(List.of("-proc:none", "-d", folder.toString()));
+        List<String> files = new ArrayList<>();
         for (Map.Entry<String, Shape> shape : SHAPES.entrySet()) {
             int number = 0;
             for (String type : VALUES.keySet()) {
-                options.add(write(shape.getKey() + number++, shape.getValue(), type, whole));
+                files.add(write(shape.getKey() + number++, shape.getValue(), type, whole));
             }
         }
+        ChallengeResult result = challenged(files);
+        assertThat(result.tests()).hasSize(SHAPES.size() * VALUES.size());
+        return result;
+    }
+
+    private ChallengeResult challenged(List<String> files) {
+        List<String> options = new ArrayList<>(List.of("-proc:none", "-d", folder.toString()));
+        options.addAll(files);
         assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, null, options.toArray(new String[0])))
                 .isZero();
         List<Path> classPath = new ArrayList<>(List.of(folder));
@@ -175,7 +183,6 @@ class PlantedGapsTest {
                 .forEach(classPath::add);
         ChallengeResult result = new Challenge(classPath).from(List.of(folder)).run((done, all) -> {});
         assertThat(result.leftOut()).isEmpty();
-        assertThat(result.tests()).hasSize(SHAPES.size() * VALUES.size());
         return result;
     }
 
@@ -212,5 +219,24 @@ class PlantedGapsTest {
                 .toList();
         assertThat(alarms).isEqualTo(FALSE_ALARMS);
         assertThat(100.0 * alarms.size() / (result.noticed() + result.gaps())).isLessThanOrEqualTo(MOST_FALSE_ALARMS);
+    }
+
+    @Test
+    void what_a_test_class_says_nobody_needs_to_check_is_left_alone() throws IOException {
+        Shape lost = SHAPES.get("Lost");
+        for (String said : List.of("Sink.put", "*Subject$Sink.p*", "Source.value")) {
+            Shape meant =
+                    new Shape(lost.subject(), lost.told(), lost.checks(), lost.left(), lost.sort(), lost.method());
+            String file = write("Meant0", lost, "String", false);
+            Files.writeString(
+                    Path.of(file),
+                    Files.readString(Path.of(file))
+                            .replace("WithDoubles\n", "WithDoubles(unchallenged = \"" + said + "\")\n")
+                            .replace("sink.put(\"rain\");", "sink.put(\"rain\"); sink.isOpen();"));
+            ChallengeResult result = challenged(List.of(file));
+            assertThat(result.findings())
+                    .extracting(finding -> finding.site().signature())
+                    .isEqualTo(said.equals("Source.value") ? List.of("put(String)", "isOpen()") : List.of("isOpen()"));
+        }
     }
 }

@@ -167,9 +167,17 @@ final class CoverageCommand implements Callable<Integer> {
                 NUMBER,
                 NUMBER,
                 NUMBER,
+                NUMBER,
                 NUMBER);
         table.row(
-                "faint", "", right("supposed"), right("expected"), right("verified"), right("called"), right("backed"));
+                "faint",
+                "",
+                right("supposed"),
+                right("expected"),
+                right("verified"),
+                right("called"),
+                right("failed"),
+                right("backed"));
         String type = "";
         for (Row row : rows) {
             if (order == Sort.NAME && !row.type().equals(type)) {
@@ -183,6 +191,7 @@ final class CoverageCommand implements Callable<Integer> {
                     right(row.expected()),
                     right(row.verified()),
                     right(row.isExercised() ? row.called() : "never"),
+                    right(row.isNeverFailing() ? "never" : row.isExercised() ? row.failed() : ""),
                     right(backed(row)));
         }
         long exercised = rows.stream().filter(Row::isExercised).count();

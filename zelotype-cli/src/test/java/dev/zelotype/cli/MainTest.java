@@ -172,11 +172,11 @@ class MainTest {
         assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "no.Such,*.Mount", "--fail-under", "50"))
                 .isZero();
         assertThat(out.toString()).isEqualTo("""
-                                         supposed  expected  verified    called    backed
+                                         supposed  expected  verified    called    failed    backed
                 dev.zelotype.examples.observatory.Mount
-                  park()                        0         0         2         5
+                  park()                        0         0         2         5     never
                   rate()                        0         0         0     never
-                  slewTo(SkyTarget)             0         0         3         5
+                  slewTo(SkyTarget)             0         0         3         5     never
                   track(SkyTarget, int)         0         0         0     never
                 2 of 4 methods are exercised (50.0 %)
                 """);
@@ -251,7 +251,7 @@ class MainTest {
         Path stub = folder.resolve("out/sky/DomeStub.java");
         Files.writeString(stub, Files.readString(stub).replace("-> 0", "-> 9"));
         assertThat(zelotype(false, generate)).isEqualTo(1);
-        assertThat(err.toString()).contains("Overwrite them with --force.");
+        assertThat(err.toString()).contains("Overwrite it with --force.");
         assertThat(stub).content().contains("-> 9");
     }
 

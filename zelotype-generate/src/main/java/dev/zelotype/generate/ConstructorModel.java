@@ -2,16 +2,19 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.TypeName;
+import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
 
 /**
  * A constructor that a double can call up to.
  *
+ * @param typeVariables its own type variables
  * @param parameters its parameters
  * @param exceptions what it declares to throw
  */
-record ConstructorModel(List<ParameterSpec> parameters, List<TypeName> exceptions) {
+record ConstructorModel(
+        List<TypeVariableName> typeVariables, List<ParameterSpec> parameters, List<TypeName> exceptions) {
 
     /** What an interface offers to its doubles: nothing to call. */
-    static final ConstructorModel NONE = new ConstructorModel(List.of(), List.of());
+    static final ConstructorModel NONE = new ConstructorModel(List.of(), List.of(), List.of());
 }

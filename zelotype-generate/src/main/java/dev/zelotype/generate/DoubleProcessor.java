@@ -90,7 +90,8 @@ public final class DoubleProcessor extends AbstractProcessor {
         TypeModel model = new ModelReader(
                         processingEnv.getElementUtils(),
                         processingEnv.getTypeUtils(),
-                        new ParameterNames(SourceJars.NONE))
+                        new ParameterNames(SourceJars.NONE),
+                        Bridges.NONE)
                 .read(type);
         if (!model.obstacles().isEmpty()) {
             model.obstacles().forEach(reason -> refuse(asking, type, reason));

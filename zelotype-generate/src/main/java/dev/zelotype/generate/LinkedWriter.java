@@ -68,6 +68,7 @@ final class LinkedWriter {
         List<ParameterSpec> parameters = constructor.parameters();
         String receiver = Names.unusedBy(parameters, "receiver");
         out.addMethod(MethodSpec.constructorBuilder()
+                .addTypeVariables(constructor.typeVariables())
                 .addParameters(parameters)
                 .addParameter(RECEIVER_TYPE, receiver)
                 .addExceptions(constructor.exceptions())

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import javax.lang.model.SourceVersion;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -25,10 +26,12 @@ final class MethodFinder {
 
     private final Elements elements;
     private final Types types;
+    private final Bridges bridges;
     /** What every type inherits is looked at once. */
     private final Map<ExecutableElement, String> keysOfObject = new LinkedHashMap<>();
 
-    MethodFinder(Elements elements, Types types) {
+    MethodFinder(Elements elements, Types types, Bridges bridges) {
+        this.bridges = bridges;
         this.elements = elements;
         this.types = types;
         TypeElement object = elements.getTypeElement("java.lang.Object");
@@ -81,17 +84,29 @@ final class MethodFinder {
         return new Methods(List.copyOf(own.values()), List.copyOf(ofObject.values()));
     }
 
-    private static boolean isOverridable(ExecutableElement method) {
+    private boolean isOverridable(ExecutableElement method) {
         Set<Modifier> modifiers = method.getModifiers();
         return !modifiers.contains(Modifier.STATIC)
                 && !modifiers.contains(Modifier.FINAL)
                 && !modifiers.contains(Modifier.PRIVATE)
+                && !isBridge(method)
+                && (modifiers.contains(Modifier.ABSTRACT) || SourceVersion.isName(method.getSimpleName()))
                 && !(method.getSimpleName().contentEquals("finalize")
                         && method.getParameters().isEmpty());
     }
 
+    private boolean isBridge(ExecutableElement method) {
+        return !method.getModifiers().contains(Modifier.ABSTRACT)
+                && method.getEnclosingElement() instanceof TypeElement owner
+                && bridges.has(
+                        owner,
+                        elements.getBinaryName(owner).toString(),
+                        method.getSimpleName().toString(),
+                        method.getParameters().size());
+    }
+
     /** What every class has, even if an interface such as {@code Comparator} declares it again. */
-    private static boolean isObjectMethod(ExecutableElement method) {
+    static boolean isObjectMethod(ExecutableElement method) {
         String name = method.getSimpleName().toString();
         return switch (name) {
             case "toString", "hashCode" -> method.getParameters().isEmpty();

@@ -16,6 +16,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import javax.lang.model.SourceVersion;
 import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -49,11 +50,11 @@ final class ModelReader {
     private final ParameterNames parameterNames;
     private final Map<List<Found>, List<MethodModel>> methodsOfObject = new HashMap<>();
 
-    ModelReader(Elements elements, Types types, ParameterNames parameterNames) {
+    ModelReader(Elements elements, Types types, ParameterNames parameterNames, Bridges bridges) {
         this.parameterNames = parameterNames;
         this.elements = elements;
         this.types = types;
-        this.finder = new MethodFinder(elements, types);
+        this.finder = new MethodFinder(elements, types, bridges);
     }
 
     /** Why a type cannot be written a double for; empty if it can. */
@@ -134,6 +135,10 @@ final class ModelReader {
             reading.refuseMissingSupertypes(e.asType());
         }
         reading.names.noteDeprecation(type.getEnclosingElement());
+        if (reading.names.obstacles().isEmpty()) {
+            reading.noteDeprecatedMethods();
+            type.getTypeParameters().forEach(variable -> variable.getBounds().forEach(reading.names::name));
+        }
         MethodFinder.Methods found = finder.find(type);
         List<ConstructorModel> constructors = reading.constructors();
         List<MethodModel> methods = reading.methods(found.own());
@@ -184,6 +189,8 @@ final class ModelReader {
         private final SignatureTypes names = new SignatureTypes(elements);
         private final Set<String> readableNames = new HashSet<>();
         private final Set<String> otherWarnings = new TreeSet<>();
+        /** The names of methods that supertypes advise against, and whether they are to be removed. */
+        private final Map<String, Boolean> deprecated = new HashMap<>();
 
         Reading(TypeElement type) {
             this.type = type;
@@ -194,6 +201,11 @@ final class ModelReader {
             warnings.addAll(otherWarnings);
             if (SignatureTypes.isForRemoval(type)) {
                 warnings.add("removal");
+            }
+            if (type.getNestingKind() == NestingKind.TOP_LEVEL
+                    && !type.getModifiers().contains(Modifier.PUBLIC)) {
+                // It may stand in a file of another name, which is said of whoever uses it.
+                warnings.add("auxiliaryclass");
             }
             if (isA(java.io.Serializable.class)) {
                 warnings.add("serial");
@@ -254,7 +266,9 @@ final class ModelReader {
                 }
                 ExecutableType actual = (ExecutableType) constructor.asType();
                 constructors.add(new ConstructorModel(
-                        parameters(constructor, actual.getParameterTypes()), exceptions(actual, List.of())));
+                        actual.getTypeVariables().stream().map(this::variable).toList(),
+                        parameters(constructor, actual.getParameterTypes()),
+                        exceptions(actual, List.of())));
             }
             return constructors;
         }
@@ -272,6 +286,37 @@ final class ModelReader {
             return methods;
         }
 
+        /** Whoever overrides what a supertype advises against is warned, even if a type between says nothing of it. */
+        void noteDeprecatedMethods() {
+            collectDeprecated(type.asType(), new HashSet<>());
+            boolean ofObject = ElementFilter.methodsIn(elements.getAllMembers(type)).stream()
+                    .anyMatch(method -> elements.isDeprecated(method) && MethodFinder.isObjectMethod(method));
+            if (ofObject) {
+                // Each class has the method, whether it writes one or not.
+                otherWarnings.add("deprecation");
+            }
+        }
+
+        private void collectDeprecated(TypeMirror of, Set<String> seen) {
+            for (TypeMirror supertype : types.directSupertypes(of)) {
+                if (!(supertype instanceof DeclaredType declared)
+                        || supertype.getKind() == TypeKind.ERROR
+                        || !seen.add(declared.asElement().toString())) {
+                    continue;
+                }
+                for (ExecutableElement method :
+                        ElementFilter.methodsIn(declared.asElement().getEnclosedElements())) {
+                    if (elements.isDeprecated(method)) {
+                        deprecated.merge(
+                                method.getSimpleName().toString(),
+                                SignatureTypes.isForRemoval(method),
+                                Boolean::logicalOr);
+                    }
+                }
+                collectDeprecated(supertype, seen);
+            }
+        }
+
         private MethodModel method(
                 ExecutableElement method, List<ExecutableElement> others, List<ExecutableElement> overloads) {
             boolean overloaded = overloads.size() > 1;
@@ -279,6 +324,10 @@ final class ModelReader {
             String name = method.getSimpleName().toString();
             noteInterruptedClose(method, actual);
             refuseHiddenVariables(method);
+            refuseClash(actual, method, others);
+            if (method.getModifiers().contains(Modifier.ABSTRACT) && !SourceVersion.isName(name)) {
+                names.refuse("has a method " + name + ", a name that cannot be written in Java");
+            }
             return new MethodModel(
                     name,
                     unusedName(overloaded ? name + ofTypes(method, overloads) : name),
@@ -295,6 +344,17 @@ final class ModelReader {
                     elements.getPackageOf(method).getQualifiedName().toString(),
                     method.getModifiers().contains(Modifier.ABSTRACT),
                     method.getEnclosingElement().getKind() == ElementKind.CLASS);
+        }
+
+        /** Compilers of other languages write what no class in Java can implement: two methods in one. */
+        private void refuseClash(ExecutableType actual, ExecutableElement method, List<ExecutableElement> others) {
+            for (ExecutableElement other : others) {
+                ExecutableType declared = finder.member(type, other);
+                if (!types.isSubsignature(actual, declared) && !types.isSubsignature(declared, actual)) {
+                    names.refuse("inherits " + method.getSimpleName() + " from " + method.getEnclosingElement()
+                            + " and " + other.getEnclosingElement() + ", and no Java class can implement both");
+                }
+            }
         }
 
         /** What the type's own variable stands for cannot be said within a method that has one of the same name. */
@@ -385,6 +445,13 @@ final class ModelReader {
         private Set<String> warningsOf(ExecutableElement method) {
             Set<String> warnings = new TreeSet<>();
             if (SignatureTypes.isForRemoval(method)) {
+                warnings.add("removal");
+            }
+            Boolean forRemoval = deprecated.get(method.getSimpleName().toString());
+            if (forRemoval != null && !elements.isDeprecated(method)) {
+                warnings.add("deprecation");
+            }
+            if (forRemoval != null && forRemoval) {
                 warnings.add("removal");
             }
             if (method.isVarArgs() && !isKnownWhileRunning(method)) {

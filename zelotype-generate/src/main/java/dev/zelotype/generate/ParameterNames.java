@@ -2,6 +2,7 @@ package dev.zelotype.generate;
 
 import java.util.ArrayList;
 import java.util.List;
+import javax.lang.model.SourceVersion;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
@@ -30,11 +31,13 @@ final class ParameterNames {
     List<String> of(ExecutableElement method) {
         List<String> names = new ArrayList<>();
         boolean known = false;
+        boolean writable = true;
         for (VariableElement parameter : method.getParameters()) {
             names.add(parameter.getSimpleName().toString());
             known |= !parameter.getSimpleName().contentEquals("arg" + (names.size() - 1));
+            writable &= SourceVersion.isName(parameter.getSimpleName());
         }
-        if (known || names.isEmpty()) {
+        if (known && writable || names.isEmpty()) {
             return names;
         }
         List<String> written = sources.parameters((TypeElement) method.getEnclosingElement(), method);

@@ -135,10 +135,7 @@ final class SpyWriter {
                                 : CodeBlock.of("$N", parameter.name()));
             }
             code.addStatement(
-                    generic ? "$L.add(new $T<>($L))" : "$L.add(new $T($L))",
-                    Names.ofThis(method, "calls"),
-                    raw,
-                    CodeBlock.join(values, ", "));
+                    "$L.add(new $T($L))", Names.ofThis(method, "calls"), record, CodeBlock.join(values, ", "));
             String real = Names.ofThis(method, "real");
             String give = method.isVoid() ? "" : "return ";
             // A protected method of another object can be called from its own package only.

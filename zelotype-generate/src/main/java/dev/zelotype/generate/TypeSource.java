@@ -261,7 +261,7 @@ final class TypeSource {
         lookups.add(task.getElements());
         ParameterNames names = new ParameterNames(new SourceJars(classPath));
         parameterNames.add(names);
-        return new ModelReader(task.getElements(), task.getTypes(), names);
+        return new ModelReader(task.getElements(), task.getTypes(), names, new Bridges(classPath));
     }
 
     /** How many methods have parameters that nobody names. */

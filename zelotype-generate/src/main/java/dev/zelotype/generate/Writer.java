@@ -187,6 +187,7 @@ final class Writer {
         }
         MethodSpec.Builder code = MethodSpec.constructorBuilder()
                 .addModifiers(Modifier.PUBLIC)
+                .addTypeVariables(constructor.typeVariables())
                 .addParameters(parameters)
                 .addExceptions(constructor.exceptions());
         if (style == Style.SPY) {

@@ -20,6 +20,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
@@ -43,7 +44,6 @@ public final class SourceSweep {
             "spring-core",
             "spring-jdbc",
             "netty-handler",
-            "hibernate-core",
             "guava",
             "kafka-clients",
             "jackson-databind",
@@ -96,10 +96,11 @@ public final class SourceSweep {
                 # Source sweep
 
                 Doubles of all styles (base, stub, strict, spy, fake, linked) written as source for every interface and abstract
-                class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` on JDK %s. Written by
-                `zelotype-sweep/sources`. *Left out* counts the doubles that no source can be written for, each of which is
-                said with its reason: the type is sealed or private, can only be doubled in its own package, refers to what is
-                not there. A *bad* file is one that the compiler refuses or warns of.
+                class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` on JDK %s (without
+                `auxiliaryclass`, which is said of a library's own files). Written by `zelotype-sweep/sources`. *Left out* counts
+                the doubles that no source can be written for, each of which is said with its reason: the type is sealed or
+                private, can only be doubled in its own package, refers to what is not there, or has a method that no Java class
+                can write. A *bad* file is one that the compiler refuses or warns of.
 
                 | module or library | files | left out | bad |
                 |---|---|---|---|
@@ -133,7 +134,8 @@ public final class SourceSweep {
         for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
             String file = Path.of(entry).getFileName().toString();
             String plain = name.replace("-sources", "");
-            if (file.startsWith(plain + "-") && file.endsWith("-sources.jar") == name.endsWith("-sources")) {
+            if (file.matches(Pattern.quote(plain) + "-\\d.*")
+                    && file.endsWith("-sources.jar") == name.endsWith("-sources")) {
                 return Path.of(entry);
             }
         }
@@ -171,7 +173,7 @@ public final class SourceSweep {
         try (StandardJavaFileManager manager = compiler.getStandardFileManager(said, null, null)) {
             List<String> options = List.of(
                     "-proc:none",
-                    "-Xlint:all,-path,-classfile,-options",
+                    "-Xlint:all,-path,-classfile,-options,-auxiliaryclass",
                     "-Xmaxerrs",
                     "100000",
                     "-Xmaxwarns",

@@ -2,6 +2,7 @@ package dev.zelotype.report.coverage;
 
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.Verb;
@@ -9,6 +10,7 @@ import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -27,6 +29,10 @@ import java.util.TreeMap;
  * }</pre>
  */
 public final class Coverage implements JournalSink {
+
+    private static final int COLUMNS = 5;
+    /** How the JDK prints a future that failed. */
+    private static final String FAILED_FUTURE = "[Completed exceptionally";
 
     private final Map<String, Map<String, int[]>> types = new TreeMap<>();
     /** What was supposed of each method, by type and signature. */
@@ -65,6 +71,7 @@ public final class Coverage implements JournalSink {
      * @param answers how many different answers the tests suppose
      * @param backed how many of these a claim backs that a real object has kept
      * @param broken how many of these a real object has broken
+     * @param failed in how many tests it failed: it threw, or gave a future that did
      */
     public record Row(
             String type,
@@ -75,7 +82,8 @@ public final class Coverage implements JournalSink {
             int called,
             int answers,
             int backed,
-            int broken) {
+            int broken,
+            int failed) {
 
         /**
          * How many answers nobody has compared with a real object.
@@ -84,6 +92,15 @@ public final class Coverage implements JournalSink {
          */
         public int unclaimed() {
             return answers - backed - broken;
+        }
+
+        /**
+         * Whether tests call it, and none sees it fail.
+         *
+         * @return whether it was called, and never failed
+         */
+        public boolean isNeverFailing() {
+            return called > 0 && failed == 0;
         }
 
         /**
@@ -106,7 +123,7 @@ public final class Coverage implements JournalSink {
         Conversation conversation = scene.conversation();
         for (DoubledType type : conversation.types()) {
             Map<String, int[]> methods = types.computeIfAbsent(type.name(), name -> new TreeMap<>());
-            type.methods().forEach(method -> methods.computeIfAbsent(method, name -> new int[4]));
+            type.methods().forEach(method -> methods.computeIfAbsent(method, name -> new int[COLUMNS]));
         }
         Map<String, String> typeOf = conversation.typesOfDoubles();
         Set<String> counted = new HashSet<>();
@@ -128,6 +145,9 @@ public final class Coverage implements JournalSink {
         }
         for (RecordedCall call : conversation.calls()) {
             count(counted, typeOf.get(call.receiver()), call.signature(), 3);
+            if (call.ending() == Ending.THREW || call.answer().contains(FAILED_FUTURE)) {
+                count(counted, typeOf.get(call.receiver()), call.signature(), 4);
+            }
         }
     }
 
@@ -158,12 +178,14 @@ public final class Coverage implements JournalSink {
             backed += kept != null && kept ? 1 : 0;
             broken += kept != null && !kept ? 1 : 0;
         }
-        return new Row(type, method, counts[0], counts[1], counts[2], counts[3], said.size(), backed, broken);
+        return new Row(
+                type, method, counts[0], counts[1], counts[2], counts[3], said.size(), backed, broken, counts[4]);
     }
 
     private void count(Set<String> counted, String type, String method, int column) {
         if (type != null && counted.add(column + type + "." + method)) {
-            types.computeIfAbsent(type, name -> new TreeMap<>()).computeIfAbsent(method, name -> new int[4])[column]++;
+            types.computeIfAbsent(type, name -> new TreeMap<>())
+                    .computeIfAbsent(method, name -> new int[COLUMNS])[column]++;
         }
     }
 
@@ -175,7 +197,13 @@ public final class Coverage implements JournalSink {
      */
     public List<Row> rows(Sort sort) {
         List<Row> rows = new ArrayList<>();
-        types.forEach((type, methods) -> methods.forEach((method, counts) -> rows.add(row(type, method, counts))));
+        types.forEach((type, methods) -> methods.forEach((method, counts) -> {
+            // A constructor is a collaborator's only where a test replaces it.
+            boolean spokenOf = Arrays.stream(counts).anyMatch(count -> count > 0);
+            if (spokenOf || !method.startsWith("new(")) {
+                rows.add(row(type, method, counts));
+            }
+        }));
         rows.sort(sort.order);
         return rows;
     }

@@ -26,7 +26,8 @@ public final class CoverageTable {
      * @return lines
      */
     public static String csv(List<Row> rows) {
-        StringBuilder out = new StringBuilder("type,method,supposed,expected,verified,called,answers,backed,broken\n");
+        StringBuilder out =
+                new StringBuilder("type,method,supposed,expected,verified,called,answers,backed,broken,failed\n");
         for (Row row : rows) {
             out.append(cell(row.type())).append(',').append(cell(row.method())).append(',');
             out.append(row.supposed()).append(',').append(row.expected()).append(',');
@@ -36,7 +37,12 @@ public final class CoverageTable {
                     .append(',')
                     .append(row.answers())
                     .append(',');
-            out.append(row.backed()).append(',').append(row.broken()).append('\n');
+            out.append(row.backed())
+                    .append(',')
+                    .append(row.broken())
+                    .append(',')
+                    .append(row.failed())
+                    .append('\n');
         }
         return out.toString();
     }
@@ -97,6 +103,7 @@ public final class CoverageTable {
         out.writeNumberField("answers", row.answers());
         out.writeNumberField("backed", row.backed());
         out.writeNumberField("broken", row.broken());
+        out.writeNumberField("failed", row.failed());
         out.writeEndObject();
     }
 }

@@ -2,13 +2,6 @@ package dev.zelotype.report.site;
 
 import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.Verb;
-import dev.zelotype.journal.JournalScene;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.List;
-import java.util.Map;
-import java.util.Set;
 
 /**
  * For Zelotype's own tools: a place where a test looks as if it said more than it means, with a milder form. A hint, not
@@ -33,14 +26,14 @@ public record Advice(Rule rule, String place, String statement, String milder) {
                 "A query is counted exactly",
                 "Asking changes nothing, so asking twice is no fault. The count breaks when the subject caches, or asks"
                         + " again."),
-        /** Several doubles that have nothing to do with each other must be called in one order. */
-        ORDER_OVER_MANY(
-                "One order spans three doubles or more",
-                "Some of these calls could be exchanged without anybody noticing. The order breaks when they are."),
+        /** A query has its place in the order of calls of several doubles. */
+        QUERY_IN_ORDER(
+                "A query stands in an order over three doubles or more",
+                "Asking changes nothing, so it may be done earlier or later. The order breaks when it is."),
         /** Every one of several arguments must equal a value. */
         ALL_ARGUMENTS_PINNED(
-                "Every argument is pinned down",
-                "The test means one of them, and breaks when any of the others changes.");
+                "Every argument of the same call is pinned down in several tests",
+                "One test may mean them all. The others mean one of them, and break when any other changes.");
 
         private final String title;
         private final String reason;
@@ -69,66 +62,18 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         }
     }
 
-    private static final int MANY_ARGUMENTS = 3;
-    private static final int MANY_DOUBLES = 3;
-
-    /**
-     * Looks at one test.
-     *
-     * @param scene the test
-     * @return what is worth a thought; mostly nothing
-     */
-    static List<Advice> on(JournalScene scene) {
-        List<TestStatement> statements = scene.conversation().statements();
-        Set<String> supposed = new HashSet<>();
-        Map<Integer, Set<String>> orders = new HashMap<>();
-        for (TestStatement statement : statements) {
-            if (statement.verb() == Verb.SUPPOSED && statement.query()) {
-                supposed.add(method(statement));
-            }
-            if (statement.order() > 0) {
-                orders.computeIfAbsent(statement.order(), order -> new HashSet<>())
-                        .add(statement.receiver());
-            }
-        }
-        List<Advice> advice = new ArrayList<>();
-        Set<Integer> orderTold = new HashSet<>();
-        for (TestStatement statement : statements) {
-            if (statement.verb() == Verb.SUPPOSED) {
-                continue;
-            }
-            boolean order = statement.order() > 0;
-            if (order && orders.get(statement.order()).size() >= MANY_DOUBLES && orderTold.add(statement.order())) {
-                advice.add(new Advice(
-                        Rule.ORDER_OVER_MANY,
-                        statement.place(),
-                        "inThisOrder(...) over " + String.join(", ", orders.get(statement.order())),
-                        "keep in inThisOrder(...) only the two calls of which one must not come first"));
-            }
-            if (statement.verb() == Verb.VERIFIED && statement.min() > 0 && supposed.contains(method(statement))) {
-                advice.add(of(
-                        Rule.ANSWERED_AND_VERIFIED,
-                        statement,
-                        "leave the verify(...) out, and assert on what the subject made of the answer"));
-            } else if (statement.query() && statement.isExact() && !order) {
-                String verb = statement.verb() == Verb.EXPECTED ? "expect" : "verify";
-                advice.add(of(
-                        Rule.EXACT_COUNT_OF_QUERY,
-                        statement,
-                        verb + "(...).atLeast(1)" + (verb.equals("expect") ? ", or suppose(...)" : ", or no check")));
-            }
-            if (statement.parameters() >= MANY_ARGUMENTS && statement.pinned() == statement.parameters()) {
-                advice.add(of(
-                        Rule.ALL_ARGUMENTS_PINNED,
-                        statement,
-                        "make what does not matter a parameter of the lambda: it then stands for any value"));
-            }
-        }
-        return advice;
-    }
-
-    private static Advice of(Rule rule, TestStatement statement, String milder) {
+    /** The advice that a rule gives on a statement. */
+    static Advice of(Rule rule, TestStatement statement) {
         String verb = statement.verb() == Verb.EXPECTED ? "expect" : "verify";
+        String milder = switch (rule) {
+            case ANSWERED_AND_VERIFIED ->
+                "leave the verify(...) out, and assert on what the subject made of the answer";
+            case EXACT_COUNT_OF_QUERY ->
+                verb + "(...).atLeast(1)" + (verb.equals("expect") ? ", or suppose(...)" : ", or no check");
+            case QUERY_IN_ORDER -> "take it out of inThisOrder(...), and assert on what the subject made of the answer";
+            case ALL_ARGUMENTS_PINNED ->
+                "make what does not matter a parameter of the lambda: it then stands for any value";
+        };
         return new Advice(rule, statement.place(), verb + "(" + statement.text() + ")" + count(statement), milder);
     }
 
@@ -141,9 +86,5 @@ public record Advice(Rule rule, String place, String statement, String milder) {
                 : statement.max() == Integer.MAX_VALUE
                         ? ".atLeast(" + statement.min() + ")"
                         : ".between(" + statement.min() + ", " + statement.max() + ")";
-    }
-
-    private static String method(TestStatement statement) {
-        return statement.receiver() + "." + statement.signature();
     }
 }

@@ -20,7 +20,7 @@ import java.io.Writer;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -54,7 +54,7 @@ public final class Site implements JournalSink, AutoCloseable {
     private final Map<String, long[]> calls = new TreeMap<>();
     private final Map<String, Found> defaulted = new TreeMap<>();
     private final Map<String, Found> unused = new TreeMap<>();
-    private final Map<Advice, Found> advice = new LinkedHashMap<>();
+    private final Adviser adviser = new Adviser();
     private final List<JournalClaim> claims = new ArrayList<>();
     private final List<Story> waiting = new ArrayList<>();
     private @Nullable JournalChallenge challenge;
@@ -62,13 +62,7 @@ public final class Site implements JournalSink, AutoCloseable {
 
     /** What the overview knows of a test. */
     private record Entry(
-            String test,
-            String title,
-            String group,
-            JournalScene.Outcome outcome,
-            String failure,
-            int calls,
-            int advice) {}
+            String test, String title, String group, JournalScene.Outcome outcome, String failure, int calls) {}
 
     /** How often something was found, and in which tests, of which some are kept. */
     private static final class Found {
@@ -130,8 +124,7 @@ public final class Site implements JournalSink, AutoCloseable {
         int number = entries.size();
         coverage.add(scene);
         Conversation conversation = scene.conversation();
-        List<Advice> found = Advice.on(scene);
-        found.forEach(each -> advice.computeIfAbsent(each, first -> new Found()).in(number));
+        adviser.add(number, scene);
         conversation
                 .notes()
                 .forEach(note ->
@@ -152,8 +145,7 @@ public final class Site implements JournalSink, AutoCloseable {
                 scene.group(),
                 scene.outcome(),
                 scene.failure(),
-                conversation.calls().size(),
-                found.size()));
+                conversation.calls().size()));
         waiting.add(Story.of(scene).folded());
         if (waiting.size() == SCENES_A_FILE) {
             writeWaiting();
@@ -292,6 +284,9 @@ public final class Site implements JournalSink, AutoCloseable {
     }
 
     private void overview(JsonGenerator out) throws IOException {
+        Map<Advice, List<Integer>> advice = adviser.advice(challenge);
+        Map<Integer, Integer> advised = new HashMap<>();
+        advice.values().forEach(tests -> tests.forEach(test -> advised.merge(test, 1, Integer::sum)));
         out.writeStartObject();
         out.writeStringField("title", title);
         out.writeNumberField("perFile", SCENES_A_FILE);
@@ -303,13 +298,14 @@ public final class Site implements JournalSink, AutoCloseable {
         }
         out.writeEndObject();
         out.writeArrayFieldStart("tests");
-        for (Entry entry : entries) {
+        for (int number = 0; number < entries.size(); number++) {
+            Entry entry = entries.get(number);
             out.writeStartArray();
             out.writeString(entry.group());
             out.writeString(entry.title());
             out.writeString(entry.outcome().word());
             out.writeNumber(entry.calls());
-            out.writeNumber(entry.advice());
+            out.writeNumber(advised.getOrDefault(number, 0));
             out.writeString(entry.failure());
             out.writeString(entry.test());
             out.writeEndArray();
@@ -345,7 +341,7 @@ public final class Site implements JournalSink, AutoCloseable {
         found(out, "defaulted", defaulted);
         found(out, "unused", unused);
         out.writeArrayFieldStart("advice");
-        for (Map.Entry<Advice, Found> each : advice.entrySet()) {
+        for (Map.Entry<Advice, List<Integer>> each : advice.entrySet()) {
             Advice given = each.getKey();
             out.writeStartObject();
             out.writeStringField("title", given.rule().title());
@@ -353,7 +349,9 @@ public final class Site implements JournalSink, AutoCloseable {
             out.writeStringField("place", given.place());
             out.writeStringField("statement", given.statement());
             out.writeStringField("milder", given.milder());
-            tests(out, each.getValue());
+            Found found = new Found();
+            each.getValue().forEach(found::in);
+            tests(out, found);
             out.writeEndObject();
         }
         out.writeEndArray();

@@ -7,7 +7,8 @@ const zelotype = (() => {
   const waiting = new Map();
   const loaded = new Map();
   const filters = {text: "", outcome: "", advice: false};
-  const sorting = {column: "called", up: true};
+  const sorting = {column: "", up: true};
+  const FOREIGN = /^(java|javax|jdk|jakarta|kotlin|kotlinx|scala|groovy|sun|com\.sun|org\.w3c|org\.xml)\./;
   /* A map, since an address may name anything. */
   const PAGES = new Map([["overview", showOverview], ["tests", showTests], ["coverage", showCoverage],
     ["defaulted", showDefaulted], ["unused", showUnused], ["advice", showAdvice], ["challenge", showChallenge]]);
@@ -18,7 +19,7 @@ const zelotype = (() => {
   function overview(given) {
     data = given;
     data.tests = data.tests.map(([group, title, outcome, calls, advice, failure, test], number) =>
-      ({number, group, title, outcome, calls, advice, failure, test, words: (group + " " + title + " " + test + " " + failure).toLowerCase()}));
+      ({number, group, title, shown: zelotypeStory.readable(title), outcome, calls, advice, failure, test, words: (group + " " + title + " " + zelotypeStory.readable(title) + " " + test + " " + failure).toLowerCase()}));
     if (data.challenge) document.querySelector('nav a[href="#challenge"]').hidden = false;
     addEventListener("hashchange", route);
     addEventListener("keydown", key);
@@ -73,7 +74,7 @@ const zelotype = (() => {
   }
 
   function testLink(test) {
-    return make("a", {href: "#test-" + test.number}, test.group + ": " + test.title);
+    return make("a", {href: "#test-" + test.number}, test.group + ": " + test.shown);
   }
 
   function table(heads, rows) {
@@ -101,12 +102,10 @@ const zelotype = (() => {
         count(number(data.unused.length), "unused suppositions", "#unused"),
         count(number(data.advice.length), "pieces of advice", "#advice"),
         data.challenge ? count(number(data.challenge.gaps), data.challenge.gaps === 1 ? "gap" : "gaps", "#challenge") : ""),
+      make("h2", {}, "Look at first"),
+      ...first(),
       make("h2", {}, "Busiest collaborators"),
-      busiest.length === 0 ? make("p", {class: "soft"}, "No double was called.")
-        : chartRoom(canvas, busiest.length),
-      make("h2", {}, "Failed tests"),
-      failures(),
-      ...brokenClaims());
+      busiest.length === 0 ? make("p", {class: "soft"}, "No double was called.") : chartRoom(canvas, busiest.length));
     if (busiest.length > 0) drawChart(canvas, busiest);
   }
 
@@ -116,11 +115,17 @@ const zelotype = (() => {
     return room;
   }
 
-  function failures() {
+  /* Failed tests, broken claims and what a challenge found, the worst first. */
+  function first() {
     const failed = data.tests.filter(test => test.outcome === "failed");
-    if (failed.length === 0) return make("p", {class: "soft"}, "None.");
-    return table([make("th", {}, "Test"), make("th", {}, "Why")],
-      failed.slice(0, 50).map(test => make("tr", {}, make("td", {}, testLink(test)), make("td", {class: "code"}, test.failure))));
+    const gaps = data.challenge ? data.challenge.places.filter(place => place.found === "gap") : [];
+    const parts = brokenClaims();
+    if (failed.length > 0) {
+      parts.unshift(table([make("th", {}, "Failed test"), make("th", {}, "Why")],
+        failed.slice(0, 50).map(test => make("tr", {}, make("td", {}, testLink(test)), make("td", {class: "code"}, test.failure)))));
+    }
+    parts.push(...gaps.slice(0, 5).map(place => make("div", {class: "remark gap"}, make("p", {}, make("a", {href: "#challenge"}, "Gap"), ": " + place.text))));
+    return parts.length === 0 ? [make("p", {class: "soft"}, "Nothing: no test failed.")] : parts;
   }
 
   function drawChart(canvas, busiest) {
@@ -161,7 +166,7 @@ const zelotype = (() => {
       found.replaceChildren(
         table([make("th", {}, "Class"), make("th", {}, "Test"), make("th", {}, "Outcome"), make("th", {class: "number"}, "Calls")],
           fitting.slice(0, shown).map(test => make("tr", {}, make("td", {}, test.group),
-            make("td", {}, make("a", {href: "#test-" + test.number}, test.title)),
+            make("td", {}, make("a", {href: "#test-" + test.number, title: test.title}, test.shown)),
             make("td", {}, outcome(test)), make("td", {class: "number"}, number(test.calls))))),
         fitting.length > shown ? make("p", {class: "more"}, make("button", {type: "button", onclick: () => list(shown + PAGE * 5)}, "Show more")) : "");
     }
@@ -243,8 +248,7 @@ const zelotype = (() => {
   function brokenClaims() {
     const broken = data.claims.filter(claim => claim.failure !== "");
     if (data.claims.length === 0) return [];
-    return [make("h2", {}, "Claims held against real objects"),
-      make("p", {}, plural(data.claims.length - broken.length, "claim") + " kept, " + broken.length + " broken."),
+    return [make("p", {}, "Claims held against real objects: " + plural(data.claims.length - broken.length, "claim") + " kept, " + broken.length + " broken."),
       ...broken.map(claim => make("div", {class: "broken"}, make("p", {}, make("b", {}, short(claim.real)), " breaks the claim ", make("code", {}, claim.text), " at " + claim.place),
         make("p", {class: "soft"}, claim.failure)))];
   }
@@ -253,9 +257,13 @@ const zelotype = (() => {
     const found = make("div", {});
     const search = make("input", {type: "search", placeholder: "Type or method ( / )", "aria-label": "Search methods", oninput: () => list()});
     const never = make("input", {type: "checkbox", id: "never", onchange: () => list()});
+    const foreign = make("input", {type: "checkbox", id: "foreign", onchange: () => list()});
+    const unfailing = make("input", {type: "checkbox", id: "unfailing", onchange: () => list()});
     page.replaceChildren(make("h2", {}, "Coverage of collaborators"),
-      make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called."),
-      make("div", {class: "filters"}, search, make("span", {}, never, " ", make("label", {for: "never"}, "never called"))), found);
+      make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called, and in how many it failed: it threw, or gave a future that did."),
+      make("div", {class: "filters"}, search, make("span", {}, never, " ", make("label", {for: "never"}, "never called")),
+        make("span", {}, unfailing, " ", make("label", {for: "unfailing"}, "never tested failing")),
+        data.coverage.some(row => FOREIGN.test(row.type)) ? make("span", {}, foreign, " ", make("label", {for: "foreign"}, "types of the platform as well")) : ""), found);
     list();
 
     function head(name, column, numeric) {
@@ -267,19 +275,40 @@ const zelotype = (() => {
 
     function list() {
       const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
-      const rows = data.coverage.filter(row => (!never.checked || row.called === 0)
+      const rows = data.coverage.filter(row => (foreign.checked || !FOREIGN.test(row.type)) && (!never.checked || row.called === 0) && (!unfailing.checked || (row.called > 0 && row.failed === 0))
         && words.every(word => (row.type + "." + row.method).toLowerCase().includes(word)));
       const value = row => row[sorting.column];
-      rows.sort((a, b) => (value(a) < value(b) ? -1 : value(a) > value(b) ? 1 : 0) * (sorting.up ? 1 : -1));
+      if (sorting.column) rows.sort((a, b) => (value(a) < value(b) ? -1 : value(a) > value(b) ? 1 : 0) * (sorting.up ? 1 : -1));
       found.replaceChildren(table(
-        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true), head("Backed", "backed", true)],
-        rows.slice(0, 1000).map(row => make("tr", {}, make("td", {title: row.type}, short(row.type)), make("td", {class: "code"}, row.method),
-          ...["supposed", "expected", "verified"].map(column => make("td", {class: "number"}, number(row[column]))),
-          make("td", {class: "number"}, row.called === 0 ? make("span", {class: "never"}, "never") : number(row.called)),
-          make("td", {class: "number", title: "supposed answers that a real object has kept as claims"}, row.answers === 0 ? "" : row.broken > 0 ? make("span", {class: "never"}, row.broken + " broken") : row.backed + " of " + row.answers)))),
+        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true), head("Failed", "failed", true), head("Backed", "backed", true)],
+        sorting.column ? rows.slice(0, 1000).map(row => method(row, make("td", {title: row.type}, short(row.type)))) : grouped(rows.slice(0, 1000))),
         rows.length > 1000 ? make("p", {class: "soft"}, "1,000 of " + number(rows.length) + " methods: search for the others.") : "",
         rows.length === 0 ? make("p", {class: "soft"}, "No method fits.") : "");
     }
+  }
+
+  function method(row, first) {
+    return make("tr", {}, first, make("td", {class: "code"}, row.method),
+      ...["supposed", "expected", "verified"].map(column => make("td", {class: "number"}, row[column] === 0 ? make("span", {class: "soft"}, "0") : number(row[column]))),
+      make("td", {class: "number"}, row.called === 0 ? make("span", {class: "never"}, "never") : number(row.called)),
+      make("td", {class: "number"}, row.called === 0 ? "" : row.failed === 0 ? make("span", {class: "soft"}, "never") : number(row.failed)),
+      make("td", {class: "number", title: "supposed answers that a real object has kept as claims"}, row.answers === 0 ? "" : row.broken > 0 ? make("span", {class: "never"}, row.broken + " broken") : row.backed + " of " + row.answers));
+  }
+
+  /* Each type with the share of its methods that a test calls, one's own types first. */
+  function grouped(rows) {
+    const types = new Map();
+    for (const row of rows) {
+      if (!types.has(row.type)) types.set(row.type, []);
+      types.get(row.type).push(row);
+    }
+    const order = [...types].sort(([a], [b]) => FOREIGN.test(a) - FOREIGN.test(b) || (short(a) < short(b) ? -1 : 1));
+    return order.flatMap(([type, methods]) => {
+      const called = methods.filter(row => row.called > 0).length;
+      return [make("tr", {class: "group"}, make("th", {colspan: 2, scope: "rowgroup", title: type}, short(type)),
+        make("td", {colspan: 6}, make("meter", {min: 0, max: methods.length, value: called, "aria-label": "share of methods called"}), " " + called + " of " + plural(methods.length, "method") + " called")),
+        ...methods.map(row => method(row, make("td", {})))];
+    });
   }
 
   function foundList(title, explanation, all, none) {

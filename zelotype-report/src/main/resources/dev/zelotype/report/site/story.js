@@ -194,6 +194,11 @@ const zelotypeStory = (() => {
     return {heads, room, svg, starts, xs, draw};
   }
 
+  /* The name of a test as people read it: a_humid_night() is a humid night. */
+  function readable(title) {
+    return /^\w+\([^)]*\)$/.test(title) ? title.replace(/\(.*$/, "").replaceAll("_", " ") : title;
+  }
+
   function number(value) { return value.toLocaleString("en"); }
 
   function duration(micros) {
@@ -247,7 +252,7 @@ const zelotypeStory = (() => {
     const frame = element("div", {class: "picture", tabindex: 0, "aria-label": "The conversation; arrow keys step through it", onscroll: look},
       ...(calls === 0 ? [] : [heads, room]));
     place.replaceChildren(
-      element("h2", {}, (story.group ? story.group + ": " : "") + story.title + " ",
+      element("h2", {}, (story.group ? story.group + ": " : "") + readable(story.title) + " ",
         element("span", {class: "outcome " + story.outcome}, (story.outcome === "passed" ? "✔ " : story.outcome === "failed" ? "✘ " : "– ") + story.outcome)),
       story.failure ? element("p", {class: "failure code"}, story.failure) : "",
       calls === 0
@@ -369,5 +374,5 @@ const zelotypeStory = (() => {
   }
 
   if (document.getElementById("data")) document.addEventListener("DOMContentLoaded", alone);
-  return {show, read, element};
+  return {show, read, readable, element};
 })();

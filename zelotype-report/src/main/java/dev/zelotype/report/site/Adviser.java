@@ -1,0 +1,129 @@
+package dev.zelotype.report.site;
+
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.journal.JournalChallenge;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.report.site.Advice.Rule;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Finds where tests say more than they mean, by what the whole journal shows of a method: how it is called, what it
+ * answers, who asks for it. What a challenge has found decides where there is one. For one thread.
+ */
+final class Adviser {
+
+    private static final int MANY_ARGUMENTS = 3;
+    private static final int MANY_DOUBLES = 3;
+    private static final int MANY_TESTS = 3;
+
+    private final Map<String, Set<String>> answers = new HashMap<>();
+    private final Map<String, Set<Integer>> pinned = new HashMap<>();
+    private final List<Candidate> candidates = new ArrayList<>();
+
+    /** What a statement may be advised of, until all tests are known. */
+    private record Candidate(Rule rule, String method, String receiver, String signature, int test, Advice advice) {}
+
+    /** Adds a test by its number. */
+    void add(int test, JournalScene scene) {
+        Conversation conversation = scene.conversation();
+        Map<String, String> typeOf = conversation.typesOfDoubles();
+        for (RecordedCall call : conversation.calls()) {
+            Set<String> known = answers.computeIfAbsent(
+                    typeOf.getOrDefault(call.receiver(), "") + "." + call.signature(), first -> new HashSet<>());
+            if (known.size() < 2) {
+                known.add(call.answer());
+            }
+        }
+        Set<String> supposed = new HashSet<>();
+        Map<Integer, Set<String>> orders = new HashMap<>();
+        for (TestStatement statement : conversation.statements()) {
+            if (statement.verb() == Verb.SUPPOSED && statement.query()) {
+                supposed.add(statement.receiver() + "." + statement.signature());
+            }
+            if (statement.order() > 0) {
+                orders.computeIfAbsent(statement.order(), order -> new HashSet<>())
+                        .add(statement.receiver());
+            }
+        }
+        for (TestStatement statement : conversation.statements()) {
+            if (statement.verb() == Verb.EXPECTED || statement.verb() == Verb.VERIFIED) {
+                String method = typeOf.getOrDefault(statement.receiver(), "") + "." + statement.signature();
+                look(test, statement, method, supposed, orders);
+            }
+        }
+    }
+
+    private void look(
+            int test, TestStatement statement, String method, Set<String> supposed, Map<Integer, Set<String>> orders) {
+        boolean wanted = statement.min() > 0;
+        boolean ordered = statement.order() > 0;
+        boolean answered = supposed.contains(statement.receiver() + "." + statement.signature());
+        if (statement.verb() == Verb.VERIFIED && wanted && answered && !ordered) {
+            candidate(Rule.ANSWERED_AND_VERIFIED, test, statement, method);
+        } else if (statement.query() && statement.isExact() && wanted && !ordered) {
+            candidate(Rule.EXACT_COUNT_OF_QUERY, test, statement, method);
+        }
+        if (ordered && statement.query() && orders.get(statement.order()).size() >= MANY_DOUBLES) {
+            candidate(Rule.QUERY_IN_ORDER, test, statement, method);
+        }
+        if (statement.parameters() >= MANY_ARGUMENTS && statement.pinned() == statement.parameters()) {
+            pinned.computeIfAbsent(method, first -> new LinkedHashSet<>()).add(test);
+            candidate(Rule.ALL_ARGUMENTS_PINNED, test, statement, method);
+        }
+    }
+
+    private void candidate(Rule rule, int test, TestStatement statement, String method) {
+        candidates.add(new Candidate(
+                rule, method, statement.receiver(), statement.signature(), test, Advice.of(rule, statement)));
+    }
+
+    /** What is worth a thought, with the tests in which it stands. */
+    Map<Advice, List<Integer>> advice(@Nullable JournalChallenge challenge) {
+        Map<Advice, List<Integer>> found = new LinkedHashMap<>();
+        for (Candidate each : candidates) {
+            boolean holds = switch (each.rule()) {
+                case ANSWERED_AND_VERIFIED -> asks(each) && !isGap(each, challenge);
+                case EXACT_COUNT_OF_QUERY, QUERY_IN_ORDER -> asks(each);
+                case ALL_ARGUMENTS_PINNED -> pinned.get(each.method()).size() >= MANY_TESTS;
+            };
+            if (holds) {
+                found.computeIfAbsent(each.advice(), first -> new ArrayList<>()).add(each.test());
+            }
+        }
+        return found;
+    }
+
+    /** A name that asks, or that of a property which has answered differently. */
+    private boolean asks(Candidate candidate) {
+        return CallNames.asks(candidate.signature())
+                || CallNames.mayNameProperty(candidate.signature())
+                        && answers.getOrDefault(candidate.method(), Set.of()).size() > 1;
+    }
+
+    /** Where no test looks at the answer, the check of the call is all there is. */
+    private static boolean isGap(Candidate candidate, @Nullable JournalChallenge challenge) {
+        boolean gap = false;
+        boolean noticed = false;
+        for (JournalChallenge.Place place :
+                challenge == null ? List.<JournalChallenge.Place>of() : challenge.places()) {
+            if (place.sort().equals("answer")
+                    && place.receiver().equals(candidate.receiver())
+                    && place.signature().equals(candidate.signature())) {
+                noticed |= place.found().equals(JournalChallenge.NOTICED);
+                gap |= place.found().equals(JournalChallenge.GAP);
+            }
+        }
+        return gap && !noticed;
+    }
+}

@@ -1,0 +1,255 @@
+package dev.zelotype.report;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
+import dev.zelotype.journal.JournalChallenge;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.JournalScene.Outcome;
+import dev.zelotype.report.site.Site;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * How often the report's advice is right: statements of an observatory's tests, each with the word of somebody who has read
+ * it. A rule that is wrong more often than once in five is not published.
+ */
+class AdviceTest {
+
+    private static final double LEAST_PRECISION = 80;
+
+    @TempDir
+    private Path folder;
+
+    /**
+     * What a statement is about (`answered`: supposed and verified; `counted`: an exact number; `ordered`: one order over
+     * three doubles; `pinned`: all arguments are values, in as many tests as the number says), the method, how its answers
+     * differ (`varied`, `one`, `none` for what gives nothing back), and whether its reader would follow the advice.
+     */
+    private static final List<String> LABELLED = List.of(
+            "answered | humidity()                  | varied | follow",
+            "answered | humidityAt(String)          | varied | leave",
+            "answered | getHumidity()               | one    | follow",
+            "answered | getTarget(String)           | varied | follow",
+            "answered | isOpen()                    | one    | follow",
+            "answered | isSafe(int)                 | varied | follow",
+            "answered | hasPower()                  | one    | follow",
+            "answered | find(String)                | varied | follow",
+            "answered | findNearest(int, int)       | one    | follow",
+            "answered | countFrames(String)         | one    | follow",
+            "answered | exists(String)              | one    | follow",
+            "answered | containsTarget(String)      | one    | follow",
+            "answered | listTargets()               | one    | follow",
+            "answered | size()                      | one    | follow",
+            "answered | canSlew(Target)             | one    | follow",
+            "answered | searchCatalog(String)       | varied | follow",
+            "answered | append(LogEntry)            | varied | leave",
+            "answered | add(Frame)                  | one    | leave",
+            "answered | save(Frame)                 | varied | leave",
+            "answered | put(String, Frame)          | one    | leave",
+            "answered | remove(String)              | one    | leave",
+            "answered | send(String)                | varied | leave",
+            "answered | submit(Runnable)            | one    | leave",
+            "answered | open()                      | varied | leave",
+            "answered | start()                     | varied | leave",
+            "answered | next()                      | varied | leave",
+            "answered | poll()                      | varied | leave",
+            "answered | takeFrame()                 | varied | leave",
+            "answered | getAndLock(String)          | one    | leave",
+            "answered | getOrCreate(String)         | one    | leave",
+            "answered | findAndRemove(String)       | one    | leave",
+            "answered | getNext()                   | varied | leave",
+            "answered | getReady()                  | one    | leave",
+            "answered | reserve(Slot)               | one    | leave",
+            "answered | publish(Event)              | one    | leave",
+            "answered | expose(Duration)            | one    | leave",
+            "answered | readInto(byte[])            | varied | leave",
+            "answered | issueTicket(String)         | one    | leave",
+            "answered | temperature()               | varied | follow",
+            "answered | currentSite()               | one    | follow",
+            "counted  | humidity()                  | varied | follow",
+            "counted  | getRate()                   | one    | follow",
+            "counted  | isOpen()                    | one    | follow",
+            "counted  | find(String)                | one    | follow",
+            "counted  | length()                    | one    | follow",
+            "counted  | hasNext()                   | varied | follow",
+            "counted  | append(LogEntry)            | varied | leave",
+            "counted  | save(Frame)                 | one    | leave",
+            "counted  | next()                      | varied | leave",
+            "counted  | read()                      | varied | leave",
+            "counted  | close()                     | one    | leave",
+            "counted  | getAndIncrement()           | varied | leave",
+            "counted  | count(Frame)                | varied | leave",
+            "counted  | refresh()                   | varied | leave",
+            "counted  | issue(Order)                | one    | leave",
+            "counted  | park()                      | none   | leave",
+            "ordered  | humidity()                  | varied | follow",
+            "ordered  | isOpen()                    | one    | follow",
+            "ordered  | getSite()                   | one    | follow",
+            "ordered  | open()                      | one    | leave",
+            "ordered  | slewTo(Target)              | one    | leave",
+            "ordered  | lock()                      | varied | leave",
+            "ordered  | acquireGuide()              | varied | leave",
+            "ordered  | park()                      | none   | leave",
+            "pinned 1 | track(Target, int, int)     | none   | leave",
+            "pinned 2 | expose(Duration, int, int)  | none   | leave",
+            "pinned 3 | track(Target, int, int)     | none   | follow",
+            "pinned 4 | plan(Site, Target, int)     | one    | follow",
+            "pinned 5 | move(int, int, int)         | none   | follow",
+            "pinned 1 | move(int, int, int)         | none   | leave");
+
+    private int line;
+
+    /** A test with the statement, in which it is alone of its kind. */
+    private JournalScene scene(String about, String signature, String answers, String type, String place) {
+        boolean query = !answers.equals("none");
+        int parameters = signature.endsWith("()") ? 0 : signature.split(",").length;
+        Conversation.Builder told = Conversation.builder()
+                .subject("dev.observatory.NightRun")
+                .add(DoubledType.of(type, List.of(signature)))
+                .add(NamedDouble.of("part", Kind.STUB, type));
+        for (int i = 0; i < 2; i++) {
+            told.add(RecordedCall.builder()
+                    .number(i + 1)
+                    .caller("dev.observatory.NightRun")
+                    .receiver("part")
+                    .signature(signature)
+                    .answer(query ? String.valueOf(answers.equals("varied") ? i : 7) : "")
+                    .thread("main")
+                    .build());
+        }
+        int order = about.equals("ordered") ? 1 : 0;
+        if (about.equals("answered")) {
+            told.add(statement(Verb.SUPPOSED, "part", signature, query, 0, Integer.MAX_VALUE, 0, 0, "-"));
+        }
+        if (order > 0) {
+            told.add(statement(Verb.VERIFIED, "dome", "open()", false, 1, 1, 0, order, "-"));
+            told.add(statement(Verb.VERIFIED, "log", "note(String)", false, 1, 1, 0, order, "-"));
+        }
+        boolean counted = about.equals("counted");
+        told.add(statement(
+                Verb.VERIFIED,
+                "part",
+                signature,
+                query,
+                1,
+                counted || order > 0 ? 1 : Integer.MAX_VALUE,
+                about.startsWith("pinned") ? parameters : 0,
+                order,
+                place));
+        return JournalScene.of("dev.observatory.NightTest#test" + line++, told.build())
+                .title("test " + line)
+                .group("NightTest")
+                .ended(Outcome.PASSED, "")
+                .build();
+    }
+
+    private static TestStatement statement(
+            Verb verb,
+            String receiver,
+            String signature,
+            boolean query,
+            int min,
+            int max,
+            int pinned,
+            int order,
+            String place) {
+        int parameters = signature.endsWith("()") ? 0 : signature.split(",").length;
+        return TestStatement.builder()
+                .verb(verb)
+                .receiver(receiver)
+                .signature(signature)
+                .text(receiver + "." + signature)
+                .min(min)
+                .max(max)
+                .found(1)
+                .query(query)
+                .parameters(parameters)
+                .pinned(pinned)
+                .order(order)
+                .place(place)
+                .build();
+    }
+
+    private String overview(Site site) throws IOException {
+        site.finish();
+        String data = Files.readString(folder.resolve("report/data/overview.js"));
+        return data.substring(data.indexOf("\"advice\":["));
+    }
+
+    @Test
+    void each_rule_is_right_more_than_four_times_in_five_and_says_something() throws IOException {
+        String advice;
+        try (Site site = new Site(folder.resolve("report"), "x")) {
+            for (int row = 0; row < LABELLED.size(); row++) {
+                String[] cells = LABELLED.get(row).split("\\|");
+                String about = cells[0].strip();
+                int tests = about.startsWith("pinned") ? Integer.parseInt(about.substring(7)) : 1;
+                for (int test = 0; test < tests; test++) {
+                    site.add(scene(
+                            about,
+                            cells[1].strip(),
+                            cells[2].strip(),
+                            "dev.observatory.Part" + row,
+                            "Row" + row + ".java:1"));
+                }
+            }
+            advice = overview(site);
+        }
+        assertThat(LABELLED).hasSizeGreaterThan(60);
+        Map<String, List<String>> right = new TreeMap<>();
+        Map<String, List<String>> wrong = new TreeMap<>();
+        Map<String, List<String>> unsaid = new TreeMap<>();
+        for (int row = 0; row < LABELLED.size(); row++) {
+            String text = LABELLED.get(row);
+            String rule = text.substring(0, 7).strip();
+            boolean given = advice.contains("\"Row" + row + ".java:1\"");
+            boolean follow = text.endsWith("follow");
+            if (given || follow) {
+                (given && follow ? right : given ? wrong : unsaid)
+                        .computeIfAbsent(rule, first -> new ArrayList<>())
+                        .add(text);
+            }
+        }
+        assertThat(right.keySet()).containsExactly("answere", "counted", "ordered", "pinned");
+        right.forEach((rule, good) -> {
+            int bad = wrong.getOrDefault(rule, List.of()).size();
+            assertThat(100.0 * good.size() / (good.size() + bad))
+                    .as("precision of %s, wrong: %s", rule, wrong.get(rule))
+                    .isGreaterThan(LEAST_PRECISION);
+            assertThat(unsaid.getOrDefault(rule, List.of()).size())
+                    .as("unsaid: %s", unsaid.get(rule))
+                    .isLessThan(good.size());
+        });
+    }
+
+    @Test
+    void what_a_challenge_found_decides() throws IOException {
+        for (String found : List.of(JournalChallenge.GAP, JournalChallenge.NOTICED)) {
+            try (Site site = new Site(folder.resolve("report"), "x")) {
+                site.add(scene("answered", "isOpen()", "one", "dev.observatory.Dome", "NightTest.java:9"));
+                site.add(new JournalChallenge(
+                        3,
+                        true,
+                        List.of(),
+                        List.of(new JournalChallenge.Place(
+                                found, "answer", "part", "isOpen()", "NightRun.java:3", "", "", List.of()))));
+                assertThat(overview(site).contains("NightTest.java:9"))
+                        .isEqualTo(found.equals(JournalChallenge.NOTICED));
+            }
+        }
+    }
+}
