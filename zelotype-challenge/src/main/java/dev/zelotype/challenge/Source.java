@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.error.Mask;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.RecordComponent;
 import java.time.Duration;
@@ -16,8 +17,15 @@ final class Source {
 
     private Source() {}
 
-    /** The value as source; empty if it cannot be written down. */
+    /** The value as source; empty if it cannot be written down, or must not be. */
     static String of(@Nullable Object value) {
+        String written = written(value);
+        boolean shown = Mask.apply(written).equals(written)
+                && !(value instanceof String text && !Mask.apply(text).equals(text));
+        return shown ? written : "";
+    }
+
+    private static String written(@Nullable Object value) {
         if (value == null) {
             return "null";
         } else if (value instanceof String text) {

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.error.Mask;
 import java.util.Set;
 import org.junit.platform.engine.TestExecutionResult;
 
@@ -40,10 +41,10 @@ final class Verdicts {
 
     static String firstLine(Throwable thrown) {
         try {
-            return String.valueOf(thrown.getMessage())
+            return Mask.apply(String.valueOf(thrown.getMessage())
                     .lines()
                     .findFirst()
-                    .orElse(thrown.getClass().getName());
+                    .orElse(thrown.getClass().getName()));
         } catch (Throwable e) {
             return thrown.getClass().getName();
         }

@@ -239,4 +239,18 @@ class PlantedGapsTest {
                     .isEqualTo(said.equals("Source.value") ? List.of("put(String)", "isOpen()") : List.of("isOpen()"));
         }
     }
+
+    @Test
+    void what_is_masked_in_the_tests_is_masked_in_what_is_found() throws IOException {
+        Files.writeString(folder.resolve("junit-platform.properties"), "zelotype.mask=rain|north");
+        List<String> files = new ArrayList<>();
+        for (String shape : SHAPES.keySet()) {
+            files.add(write(shape + "Hidden", SHAPES.get(shape), "String", false));
+        }
+        ChallengeResult result = challenged(files);
+        assertThat(result.gaps()).isGreaterThanOrEqualTo(SHAPES.size());
+        assertThat(ChallengeText.lines(result))
+                .noneMatch(line -> line.contains("rain"))
+                .anyMatch(line -> line.contains("***"));
+    }
 }

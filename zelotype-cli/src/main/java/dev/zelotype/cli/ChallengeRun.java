@@ -74,7 +74,7 @@ final class ChallengeRun {
     private static String style(ChallengeText.Part part) {
         return switch (part) {
             case TITLE -> "bold";
-            case STATEMENT -> "cyan";
+            case STATEMENT -> "fg(31)";
             case PLACE -> "faint";
         };
     }
