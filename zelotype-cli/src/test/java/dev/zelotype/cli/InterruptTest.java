@@ -25,9 +25,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 class InterruptTest {
 
     private static final int TIMES = 20;
-    private static final String TYPES =
-            "java.util.concurrent.BlockingDeque,java.util.NavigableMap,java.util.ListIterator,"
-                    + " --type java.util.concurrent.ScheduledExecutorService --type java.util.stream.Stream --type java.nio.file.Path";
+    private static final String TYPES = "--type java.util.concurrent.BlockingDeque --type java.util.NavigableMap"
+            + " --type java.util.concurrent.ScheduledExecutorService --type java.util.stream.Stream"
+            + " --type java.nio.file.Path";
 
     @TempDir
     private static Path folder;

@@ -57,7 +57,7 @@ class ModulesTest {
                 .whereLayer("junit")
                 .mayOnlyBeAccessedByLayers("examples")
                 .whereLayer("journal")
-                .mayOnlyBeAccessedByLayers("cli", "junit", "report")
+                .mayOnlyBeAccessedByLayers("cli", "junit", "report", "challenge")
                 .whereLayer("engine")
                 .mayOnlyBeAccessedByLayers("core")
                 .check(all);

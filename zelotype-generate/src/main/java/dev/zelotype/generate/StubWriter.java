@@ -140,21 +140,21 @@ final class StubWriter {
         private CodeBlock refusing() {
             CodeBlock.Builder text = CodeBlock.builder();
             String call = type.name().simpleName() + "." + method.name() + "(";
+            String may = method.isVoid() ? ") may be called." : ") answers.";
             String cure = method.isVoid()
-                    ? ") may be called. Write: ." + Names.unusedBy(type, name + "DoesNothing") + "();"
-                    : ") answers. Write: ." + Names.unusedBy(type, name + "Answers") + "(...);";
+                    ? " Write: ." + Names.unusedBy(type, name + "DoesNothing") + "();"
+                    : " Write: ." + Names.unusedBy(type, name + "Answers") + "(...);";
             String said = method.isVoid() ? "Nobody said that " : "Nobody said what ";
+            // On lines of their own, so that they do not grow too long.
             if (parameters.isEmpty()) {
-                text.add("$S", said + call + cure);
+                text.add("$S\n$>$>+ $S$<$<", said + call + may, cure);
             } else {
                 text.add("$S", said + call);
                 for (int i = 0; i < parameters.size(); i++) {
-                    if (i > 0) {
-                        text.add(" + $S", ", ");
-                    }
-                    text.add(" + $L", printed(parameters.get(i)));
+                    text.add(i == 0 ? " + " : "\n$>$>+ $S + $<$<", i == 0 ? new Object[0] : new Object[] {", "});
+                    text.add("$L", printed(parameters.get(i)));
                 }
-                text.add(" + $S", cure);
+                text.add("\n$>$>+ $S$<$<", may + cure);
             }
             return lambda(CodeBlock.of("{\n$>throw new $T($L);\n$<}", AssertionError.class, text.build()));
         }

@@ -394,7 +394,8 @@ class GeneratorTest extends Workshop {
                 package sky;
                 import java.util.*;
                 public interface Generic<T extends Number, X extends Exception> {
-                    <K extends Comparable<K>, V extends List<? super K>> Map<K, List<V>> sorted(Map<K, ? extends V> by) throws X;
+                    <K extends Comparable<K>, V extends List<? super K>> Map<K, List<V>> sorted(
+                            Map<K, ? extends V> by) throws X;
                     <E extends Enum<E>> EnumSet<E> all(Class<E> type, E... some);
                     <Y extends Throwable> T orFail(Y other) throws Y, X;
                     <S extends T> Optional<S> narrowed(S[] among);

@@ -311,7 +311,8 @@ class PageInBrowserTest {
     void what_a_challenge_found_has_a_page_and_stands_at_the_call() {
         open("#challenge");
         assertThat(wait("main", "Gaps").getText())
-                .contains("0.0 %", "of 1 disturbed place noticed", "mount.rate() could be left out", "verify(mount::park).once();");
+                .contains("0.0 %", "of 1 disturbed place noticed")
+                .contains("mount.rate() could be left out", "verify(mount::park).once();");
         all("main .remark a").get(0).click();
         wait(".controls", "8 of 8");
         assertThat(all(".doubt")).singleElement().extracting(WebElement::getText).isEqualTo("⚠ may be left out");

@@ -95,12 +95,12 @@ public final class SourceSweep {
         return """
                 # Source sweep
 
-                Doubles of all styles (base, stub, strict, spy, fake, linked) written as source for every interface and abstract
-                class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` on JDK %s (without
-                `auxiliaryclass`, which is said of a library's own files). Written by `zelotype-sweep/sources`. *Left out* counts
-                the doubles that no source can be written for, each of which is said with its reason: the type is sealed or
-                private, can only be doubled in its own package, refers to what is not there, or has a method that no Java class
-                can write. A *bad* file is one that the compiler refuses or warns of.
+                Doubles of all styles (base, stub, strict, spy, fake, linked) written as source for every interface and
+                abstract class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` on JDK %s (without
+                `auxiliaryclass`, which is said of a library's own files). Written by `zelotype-sweep/sources`. *Left out*
+                counts the doubles that no source can be written for, each of which is said with its reason: the type is
+                sealed or private, can only be doubled in its own package, refers to what is not there, or has a method that
+                no Java class can write. A *bad* file is one that the compiler refuses or warns of.
 
                 | module or library | files | left out | bad |
                 |---|---|---|---|
