@@ -84,10 +84,8 @@ final class CoverageCommand implements Callable<Integer> {
 
     @Option(
             names = "--fail-unclaimed",
-            description = {
-                "Exit code 1 if a supposed answer is broken by a real object, or was never compared with one",
-                "(claims)."
-            })
+            description = "Exit code 1 if a supposed answer is broken by a real object, or was never compared with one"
+                    + " (claims).")
     private boolean failUnclaimed;
 
     CoverageCommand(Terminal terminal) {

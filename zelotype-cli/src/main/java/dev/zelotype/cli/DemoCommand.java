@@ -63,10 +63,8 @@ final class DemoCommand implements Callable<Integer> {
 
     @Option(
             names = "--challenge",
-            description = {
-                "Challenges the examples' tests instead: changes one thing at a time, and tells what no test",
-                "noticed."
-            })
+            description = "Challenges the examples' tests instead: changes one thing at a time, and tells what no test"
+                    + " noticed.")
     private boolean challenge;
 
     @Option(

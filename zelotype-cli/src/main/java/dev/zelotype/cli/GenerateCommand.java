@@ -36,7 +36,7 @@ import picocli.CommandLine.Spec;
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {
             "0:done",
-            "1:with --check, something is out of date; else, a file edited by hand was left",
+            "1:with --check, something is out of date; else, a file edited by hand or not ours was left",
             "2:wrong use"
         },
         footerHeading = "%nExamples:%n",

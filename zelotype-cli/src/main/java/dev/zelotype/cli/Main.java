@@ -6,6 +6,8 @@ import dev.zelotype.journal.JournalException;
 import dev.zelotype.report.site.ReportException;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
 import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -14,6 +16,7 @@ import picocli.CommandLine.Help.ColorScheme;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
+import picocli.CommandLine.TypeConversionException;
 import picocli.CommandLine.UnmatchedArgumentException;
 
 /**
@@ -43,6 +46,9 @@ import picocli.CommandLine.UnmatchedArgumentException;
         })
 public final class Main implements Runnable {
 
+    private static final int WIDTH = 100;
+    private static final int LEAST_WIDTH = 60;
+
     @Spec
     private CommandSpec spec;
 
@@ -60,8 +66,11 @@ public final class Main implements Runnable {
 
     static CommandLine commandLine(Terminal terminal) {
         CommandLine commandLine = new CommandLine(new Main(), new CommandFactory(terminal));
-        commandLine.setUsageHelpWidth(100);
-        commandLine.setUsageHelpAutoWidth(true);
+        String columns = System.getenv("COLUMNS");
+        boolean said = columns != null && columns.matches("[1-9]\\d{1,3}");
+        commandLine.setUsageHelpWidth(said ? Math.max(LEAST_WIDTH, Integer.parseInt(columns)) : WIDTH);
+        commandLine.setUsageHelpAutoWidth(!said);
+        commandLine.registerConverter(Path.class, Main::path);
         commandLine.setOut(terminal.out());
         commandLine.setErr(terminal.err());
         // Colours that can be read on white and on black.
@@ -74,6 +83,19 @@ public final class Main implements Runnable {
         commandLine.setParameterExceptionHandler(Main::pointOut);
         commandLine.setExecutionExceptionHandler(Main::explain);
         return commandLine;
+    }
+
+    private static Path path(String text) {
+        try {
+            return Path.of(text);
+        } catch (InvalidPathException e) {
+            throw new TypeConversionException(unwritable(e));
+        }
+    }
+
+    private static String unwritable(InvalidPathException problem) {
+        return "'" + problem.getInput() + "' is no path that can be written with the characters of this system ("
+                + System.getProperty("sun.jnu.encoding") + "). Set LANG to a locale that has them, such as C.UTF-8.";
     }
 
     /** What is wrong with the arguments, in a line or two; who wants all of the help asks for it. */
@@ -95,6 +117,9 @@ public final class Main implements Runnable {
                 || problem instanceof UncheckedIOException) {
             PrintWriter err = commandLine.getErr();
             err.println(problem.getMessage());
+            return CommandLine.ExitCode.USAGE;
+        } else if (problem instanceof InvalidPathException path) {
+            commandLine.getErr().println(unwritable(path));
             return CommandLine.ExitCode.USAGE;
         }
         throw problem;

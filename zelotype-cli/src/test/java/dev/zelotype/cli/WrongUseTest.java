@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import picocli.CommandLine.Help.Ansi;
 
 /**
@@ -213,5 +214,27 @@ class WrongUseTest {
         assertThat(Path.of("x")).doesNotExist();
         assertThat(folder).isEmptyDirectory();
         assertThat(file).hasContent("kept");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "story --journal",
+                "report --journal target --into",
+                "generate --type java.util.List --into x --class-path",
+                "generate --into x --from",
+                "challenge --class-path"
+            })
+    void a_path_that_the_system_cannot_write_is_said(String arguments) {
+        StringWriter err = new StringWriter();
+        PrintWriter out = new PrintWriter(err, true);
+        List<String> all = new ArrayList<>(List.of(arguments.split(" ")));
+        // What no system has in a path stands for what some locales lack.
+        all.add("n\0ght");
+        assertThat(Main.commandLine(new Terminal(out, out, Ansi.OFF, true)).execute(all.toArray(new String[0])))
+                .isEqualTo(2);
+        assertThat(err.toString())
+                .contains("is no path that can be written with the characters of this system", "Set LANG")
+                .doesNotContain("\tat ");
     }
 }
