@@ -6,6 +6,7 @@ import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
+import dev.zelotype.report.story.Story;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
 import java.util.List;
@@ -74,7 +75,7 @@ final class ConversationPrinter implements JournalSink {
     private static String doubles(List<NamedDouble> doubles) {
         List<String> texts = new ArrayList<>();
         for (NamedDouble each : doubles) {
-            texts.add(each.name() + " (" + each.kind().word() + ")");
+            texts.add(each.name() + " (" + Story.role(each) + ")");
         }
         return "with " + String.join(", ", texts);
     }

@@ -5,6 +5,8 @@ import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
 import dev.zelotype.report.site.Site;
+import java.awt.Desktop;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -53,6 +55,9 @@ final class ReportCommand implements Callable<Integer> {
             description = "What the page is called. Default: ${DEFAULT-VALUE}.")
     private String title;
 
+    @Option(names = "--open", description = "Opens the page in a browser.")
+    private boolean open;
+
     ReportCommand(Terminal terminal) {
         this.terminal = terminal;
     }
@@ -62,7 +67,23 @@ final class ReportCommand implements Callable<Integer> {
         OutputFile.refuseNoFolder(spec, into);
         Path page = write(terminal, journal, into, title);
         terminal.out().println("written: " + page);
+        if (open && !isOpened(page)) {
+            terminal.err().println("No browser can be opened from here: open the page yourself.");
+        }
         return 0;
+    }
+
+    /** A machine may have no desktop, and a desktop no browser. */
+    private static boolean isOpened(Path page) {
+        try {
+            if (!Desktop.isDesktopSupported() || !Desktop.getDesktop().isSupported(Desktop.Action.BROWSE)) {
+                return false;
+            }
+            Desktop.getDesktop().browse(page.toUri());
+            return true;
+        } catch (IOException | RuntimeException e) {
+            return false;
+        }
     }
 
     /** Writes the site of a journal; nothing of it stays if it is interrupted. */

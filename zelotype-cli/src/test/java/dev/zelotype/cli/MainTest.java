@@ -29,6 +29,8 @@ class MainTest {
     @BeforeEach
     void nowhere_yet() {
         report = temporary.resolve("report");
+        // A test opens no browser, wherever it runs.
+        System.setProperty("java.awt.headless", "true");
     }
 
     private final StringWriter out = new StringWriter();
@@ -192,9 +194,10 @@ class MainTest {
     @Test
     void a_report_is_written_from_a_journal() throws IOException {
         String journal = journal();
-        assertThat(zelotype(false, "report", "--journal", journal, "--into", report.toString()))
+        assertThat(zelotype(false, "report", "--journal", journal, "--into", report.toString(), "--open"))
                 .isZero();
         assertThat(out.toString()).isEqualTo("written: " + report.resolve("index.html") + "\n");
+        assertThat(err.toString()).contains("No browser can be opened from here");
         assertThat(zelotype(false, "report", "--journal", journal, "--into", journal))
                 .isEqualTo(2);
         assertThat(err.toString())

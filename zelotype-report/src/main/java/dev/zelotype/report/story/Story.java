@@ -1,6 +1,7 @@
 package dev.zelotype.report.story;
 
 import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.Role;
@@ -55,6 +56,19 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
             case UNEXPECTED -> "✘";
             case MISSING -> "?";
         };
+    }
+
+    /**
+     * What a double is to its test. A class of which static methods or constructors were replaced goes by its own name, and
+     * records like a spy; it is called what it is.
+     *
+     * @param info the double
+     * @return the word of its kind, or {@code replaced class}
+     */
+    public static String role(NamedDouble info) {
+        return info.kind() == Kind.SPY && info.name().equals(TypeNames.simple(info.type()))
+                ? "replaced class"
+                : info.kind().word();
     }
 
     /**
@@ -159,7 +173,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
                                 .anyMatch(statement -> statement.receiver().equals(info.name()));
                 if (speaks) {
                     receivers.put(info.name(), lifelines.size());
-                    lifelines.add(new Lifeline(info.name(), info.kind().word(), TypeNames.simple(info.type())));
+                    lifelines.add(new Lifeline(info.name(), role(info), TypeNames.simple(info.type())));
                 }
             }
             List<Item> items = new ArrayList<>();

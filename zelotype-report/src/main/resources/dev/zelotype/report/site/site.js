@@ -311,10 +311,10 @@ const zelotype = (() => {
     });
   }
 
-  function foundList(title, explanation, all, none) {
+  function foundList(title, explanation, all, none, shorten = text => text) {
     page.replaceChildren(make("h2", {}, title), make("p", {class: "soft"}, explanation),
       all.length === 0 ? make("p", {}, none) : table([make("th", {}, "What"), make("th", {class: "number"}, "Times"), make("th", {}, "Tests")],
-        [...all].sort((a, b) => b.times - a.times).slice(0, 1000).map(each => make("tr", {}, make("td", {class: "code"}, each.text),
+        [...all].sort((a, b) => b.times - a.times).slice(0, 1000).map(each => make("tr", {}, make("td", {class: "code", title: each.text}, shorten(each.text)),
           make("td", {class: "number"}, number(each.times)), make("td", {}, ...tests(each))))));
   }
 
@@ -326,7 +326,7 @@ const zelotype = (() => {
 
   function showDefaulted() {
     foundList("Defaulted calls", "Nobody said what these calls answer, so the subject went on with an empty value. Suppose an answer where it matters.",
-      data.defaulted, "Every call that gives something back was told what.");
+      data.defaulted, "Every call that gives something back was told what.", text => text.replace(/^([a-z]\w*\.)+/, "").replace(/^\w+\$/, ""));
   }
 
   function showUnused() {
