@@ -33,6 +33,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
             StoryCommand.class,
             CoverageCommand.class,
             ReportCommand.class,
+            CompareCommand.class,
             ChallengeCommand.class,
             GenerateCommand.class,
             AutoComplete.GenerateCompletion.class

@@ -206,6 +206,33 @@ class MainTest {
     }
 
     @Test
+    void two_runs_are_compared_call_by_call() throws IOException {
+        Path before = Path.of(journal());
+        Path after = Files.createDirectories(report.resolveSibling("after"));
+        for (Path file : Files.list(before).toList()) {
+            Files.writeString(
+                    after.resolve(file.getFileName()),
+                    Files.readString(file)
+                            .replace(
+                                    "\"arguments\":[\"Quill-9\"],\"answer\":\"\"",
+                                    "\"arguments\":[\"Ember-1\"],\"answer\":\"\"")
+                            .replace("a humid night keeps", "a wet night keeps"));
+        }
+        String[] compare = {"compare", "--before", before.toString(), "--journal", before.toString(), "--check"};
+        assertThat(zelotype(false, compare)).isZero();
+        assertThat(out.toString()).isEqualTo("0 tests ask otherwise, 7 as before, 0 new, 0 gone\n");
+        compare[4] = after.toString();
+        assertThat(zelotype(false, compare)).isEqualTo(1);
+        assertThat(out.toString())
+                .contains(
+                        "NightRunTest: a clear night opens slews exposes logs and parks\n    weather.humidity() = 40\n")
+                .contains("  - mount.slewTo(Quill-9)\n  + mount.slewTo(Ember-1)\n")
+                .contains("new: NightRunTest: a wet night keeps the dome closed\n")
+                .contains("gone: NightRunTest: a humid night keeps the dome closed\n")
+                .containsPattern("[2-9] tests ask otherwise, \\d as before, 1 new, 1 gone\n");
+    }
+
+    @Test
     void commands_are_completed_by_the_shell() {
         assertThat(zelotype(false, "generate-completion")).isZero();
         assertThat(out.toString())
@@ -266,6 +293,7 @@ class MainTest {
         "story --help, zelotype story --test closes_when_humid",
         "coverage --help, zelotype coverage --sort least",
         "report --help, zelotype report --journal target/journal",
+        "compare --help, zelotype compare --before main/target/journal",
         "challenge --help, zelotype challenge --class-path target/test-classes",
         "--version, zelotype 0."
     })
