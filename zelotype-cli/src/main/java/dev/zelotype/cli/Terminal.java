@@ -55,7 +55,12 @@ record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode) {
     /** Does something while the JVM says more words if it is interrupted. */
     static <T> T interruptible(Runnable onInterrupt, Supplier<T> work) {
         Thread interrupt = new Thread(onInterrupt);
-        Runtime.getRuntime().addShutdownHook(interrupt);
+        try {
+            Runtime.getRuntime().addShutdownHook(interrupt);
+        } catch (IllegalStateException e) {
+            // The JVM ends already, before there was anything to tell.
+            return work.get();
+        }
         try {
             return work.get();
         } finally {

@@ -14,26 +14,35 @@ import java.util.Comparator;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ThreadLocalRandom;
+import java.util.concurrent.locks.LockSupport;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Stream;
 
 /**
- * For Zelotype's own tools: files that appear whole or not at all. Stateless.
+ * For Zelotype's own tools: files that appear whole or not at all. Safe for use from any thread.
  */
 public final class WholeFiles {
 
     private static final ReentrantLock UNFINISHED = new ReentrantLock();
     private static final Set<Path> TEMPORARY = ConcurrentHashMap.newKeySet();
 
-    static {
-        // Whoever begins something later waits until the JVM is gone.
-        Runtime.getRuntime()
-                .addShutdownHook(new Thread(
-                        () -> {
-                            UNFINISHED.lock();
-                            TEMPORARY.forEach(WholeFiles::deleteIfPossible);
-                        },
-                        "zelotype-files"));
+    /** The end of the JVM came before anything was written: nothing may begin. */
+    private static final boolean TOO_LATE = !isHooked();
+
+    private static boolean isHooked() {
+        try {
+            // Whoever begins something later waits until the JVM is gone.
+            Runtime.getRuntime()
+                    .addShutdownHook(new Thread(
+                            () -> {
+                                UNFINISHED.lock();
+                                TEMPORARY.forEach(WholeFiles::deleteIfPossible);
+                            },
+                            "zelotype-files"));
+            return true;
+        } catch (IllegalStateException e) {
+            return false;
+        }
     }
 
     /** Writes what a file holds. */
@@ -122,6 +131,9 @@ public final class WholeFiles {
      * @throws IOException if the work threw it
      */
     public static <T> T uninterrupted(Work<T> work) throws IOException {
+        while (TOO_LATE) {
+            LockSupport.park();
+        }
         UNFINISHED.lock();
         try {
             return work.run();
