@@ -230,7 +230,7 @@ public final class PerformancePage {
                         },
                         seconds[0],
                         seconds[1],
-                        megabytes,
+                        megabytes.equals("0") ? "under 1" : megabytes,
                         seconds[2]));
             }
         } finally {
