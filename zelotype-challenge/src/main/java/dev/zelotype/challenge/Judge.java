@@ -18,6 +18,10 @@ import java.util.Set;
  */
 final class Judge {
 
+    private static final String UNNAMED = "argument ";
+    private static final List<String> PLACES =
+            List.of("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth");
+
     private final Map<String, Baseline> tests;
     private final List<Tried> tried;
     private final List<String> leftOut;
@@ -165,10 +169,10 @@ final class Judge {
                         + (weight == Weight.GAP ? " Assert on what becomes of the answer." : "");
             case LOST -> what + " could be left out" + nobody;
             case ARGUMENT ->
-                what + " could be given another " + site.name(group.index)
+                what + " could be given another " + called(site.name(group.index))
                         + (group.change.isEmpty() ? "" : " (" + group.change + ")") + nobody;
             case CALLBACK ->
-                what + " need not call back " + site.name(group.index) + nobody
+                what + " need not call back " + called(site.name(group.index)) + nobody
                         + (weight == Weight.GAP ? " Assert on what the callback does." : "");
         };
         Set<String> reaching = new LinkedHashSet<>();
@@ -178,6 +182,15 @@ final class Judge {
         }
         reaching.addAll(group.tests);
         return new Finding(weight, site, group.sort, sentence, statement(group), List.copyOf(reaching));
+    }
+
+    /** A parameter that no class file names is told by its place. */
+    private static String called(String name) {
+        if (!name.startsWith(UNNAMED)) {
+            return name;
+        }
+        int place = Integer.parseInt(name.substring(UNNAMED.length()));
+        return (place <= PLACES.size() ? PLACES.get(place - 1) : place + "th") + " argument";
     }
 
     private static String statement(Group group) {
