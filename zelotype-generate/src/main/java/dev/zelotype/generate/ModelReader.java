@@ -448,7 +448,9 @@ final class ModelReader {
                 warnings.add("removal");
             }
             Boolean forRemoval = deprecated.get(method.getSimpleName().toString());
-            if (forRemoval != null && !elements.isDeprecated(method)) {
+            // A compiler of another language may say so without the annotation, which a double then has not either.
+            boolean annotated = method.getAnnotation(Deprecated.class) != null;
+            if (!annotated && (forRemoval != null || elements.isDeprecated(method))) {
                 warnings.add("deprecation");
             }
             if (forRemoval != null && forRemoval) {
