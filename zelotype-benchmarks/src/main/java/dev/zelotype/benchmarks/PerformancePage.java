@@ -370,8 +370,8 @@ public final class PerformancePage {
                   its array of arguments.
                 - A new double belongs to a scene, which counts it, names it and can show it; a proxy belongs to nobody. The
                   row holds the making of the scene as well.
-                - Linked doubles save the making of classes, and pay for finding and loading them from where the tests are: at
-                  the start of a suite that is nearly the same. What they are for is a JVM in which no class may be made.
+                - Linked doubles save the making of classes, and pay for finding and loading them from where the tests are:
+                  at the start of a suite that is nearly the same. What they are for is a JVM in which no class may be made.
                 - The first double of a JVM loads the bytecode library and the engine; the JVM keeps no archive of them as it
                   does of its own proxies. One JUnit test hardly feels it.
                 """.formatted(
