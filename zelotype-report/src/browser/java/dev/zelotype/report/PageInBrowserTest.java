@@ -195,10 +195,17 @@ class PageInBrowserTest {
         wait("thead", "Called ↓");
         assertThat(all("tbody tr").get(0).getText()).contains("rate()", "230");
         for (Map.Entry<String, String> part : Map.of(
-                "#defaulted", "dev.observatory.Mount.rate()", "#unused", "track(any String", "#advice", "None").entrySet()) {
+                "#defaulted", "Mount.rate()", "#unused", "track(any String", "#advice", "None").entrySet()) {
             open(part.getKey());
             wait("main", part.getValue());
         }
+        open("#defaulted");
+        wait("main", "Mount.rate()");
+        assertThat(all("tbody td.code")).allSatisfy(what -> {
+            String shown = what.getAttribute("textContent");
+            assertThat(shown).doesNotContain("dev.observatory");
+            assertThat(what.getAttribute("title")).isEqualTo("dev.observatory." + shown);
+        });
     }
 
     @Test
