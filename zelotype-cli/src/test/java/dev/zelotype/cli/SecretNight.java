@@ -125,7 +125,9 @@ class SecretNight {
     void a_condition_that_throws() {
         suppose(vault::find)
                 .where("sound", name -> {
-                    throw new IllegalStateException("key-37a of " + name);
+                    IllegalStateException failure = new IllegalStateException("key-37a of " + name);
+                    failure.initCause(new IllegalStateException("key-59c leads back", failure));
+                    throw failure;
                 })
                 .returns(Optional.of(KEY));
         vault.find("key-48b");

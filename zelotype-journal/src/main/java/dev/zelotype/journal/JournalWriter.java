@@ -6,6 +6,7 @@ import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.error.Mask;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.ByteBuffer;
@@ -41,11 +42,11 @@ public final class JournalWriter {
     public static final int VERSION = 1;
 
     /** What stands in the place of what must not be shown. */
-    public static final String MASKED = "***";
+    public static final String MASKED = Mask.MASKED;
 
     private final Path file;
     private final String run;
-    private final @Nullable Mask mask;
+    private final @Nullable Pattern mask;
     private final JsonFactory json = new JsonFactory();
     private final Set<String> typesWritten = new HashSet<>();
     private int scenes;
@@ -60,7 +61,7 @@ public final class JournalWriter {
      *     show everything
      */
     public JournalWriter(Path folder, @Nullable Pattern mask) {
-        this.mask = mask == null ? null : new Mask(mask);
+        this.mask = mask;
         run = ProcessHandle.current().pid() + "-" + UUID.randomUUID().toString().substring(0, 8);
         file = folder.resolve("zelotype-" + run + ".jsonl");
     }
@@ -308,7 +309,7 @@ public final class JournalWriter {
     }
 
     private String masked(String text) {
-        return mask == null ? text : mask.apply(text);
+        return Mask.apply(mask, text);
     }
 
     private void endLine(StringWriter lines, int id, JournalScene scene) throws IOException {

@@ -1,5 +1,9 @@
 package dev.zelotype.error;
 
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -11,9 +15,6 @@ public final class Mask {
 
     /** What stands in the place of what must not be shown. */
     public static final String MASKED = "***";
-
-    /** Causes that lie deeper, or that lead back to themselves, are not followed. */
-    private static final int DEEPEST = 50;
 
     private static volatile @Nullable Pattern hidden;
 
@@ -35,7 +36,17 @@ public final class Mask {
      * @return the same, with {@value #MASKED} for what is hidden
      */
     public static String apply(String text) {
-        Pattern pattern = hidden;
+        return apply(hidden, text);
+    }
+
+    /**
+     * A text as it may be shown by a mask of one's own.
+     *
+     * @param pattern matches what is hidden; null for nothing
+     * @param text the text
+     * @return the same, with {@value #MASKED} for what is hidden
+     */
+    public static String apply(@Nullable Pattern pattern, String text) {
         if (pattern == null) {
             return text;
         }
@@ -49,19 +60,21 @@ public final class Mask {
 
     /** What led to a failure, as it may be shown: the very object if nothing in it, its causes and their kin is hidden. */
     static @Nullable Throwable cause(@Nullable Throwable real) {
-        return hidden == null || real == null || isHarmless(real, 0) ? real : new MaskedCause(real);
+        return hidden == null || real == null || isHarmless(real, kin()) ? real : new MaskedCause(real, kin());
     }
 
-    private static boolean isHarmless(Throwable real, int depth) {
+    /** Those that were met, since causes may lead back to themselves. */
+    private static Set<Throwable> kin() {
+        return Collections.newSetFromMap(new IdentityHashMap<>());
+    }
+
+    private static boolean isHarmless(@Nullable Throwable real, Set<Throwable> met) {
+        if (real == null || !met.add(real)) {
+            return true;
+        }
         String text = String.valueOf(real);
-        if (depth > DEEPEST || !text.equals(apply(text))) {
-            return false;
-        }
-        for (Throwable beside : real.getSuppressed()) {
-            if (!isHarmless(beside, depth + 1)) {
-                return false;
-            }
-        }
-        return real.getCause() == null || isHarmless(real.getCause(), depth + 1);
+        return text.equals(apply(text))
+                && Arrays.stream(real.getSuppressed()).allMatch(beside -> isHarmless(beside, met))
+                && isHarmless(real.getCause(), met);
     }
 }
