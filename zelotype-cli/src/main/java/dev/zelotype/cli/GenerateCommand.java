@@ -233,8 +233,7 @@ final class GenerateCommand implements Callable<Integer> {
     }
 
     private String words(State state) {
-        boolean written = state == State.NEW || state == State.STALE || force && state == State.EDITED;
-        return written && !check && !dryRun ? "written" : state.words();
+        return state.isWritten(force) && !check && !dryRun ? "written" : state.words();
     }
 
     private int exitCode(List<Outcome> outcomes) {

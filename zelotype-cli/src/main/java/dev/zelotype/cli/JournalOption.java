@@ -43,12 +43,7 @@ final class JournalOption {
 
     /** Reads the journal; what could not be read is told, or refused. */
     void read(Terminal terminal, Consumer<JournalScene> scenes) {
-        read(terminal, new JournalSink() {
-            @Override
-            public void add(JournalScene scene) {
-                scenes.accept(scene);
-            }
-        });
+        read(terminal, JournalSink.ofScenes(scenes));
     }
 
     /** As {@link #read(Terminal, Consumer)}, with all that stands in it. */

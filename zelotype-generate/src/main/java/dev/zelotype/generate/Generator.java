@@ -1,6 +1,5 @@
 package dev.zelotype.generate;
 
-import dev.zelotype.generate.Outcome.State;
 import dev.zelotype.tools.TypeNames;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -200,10 +199,7 @@ public final class Generator {
         public List<Outcome> write(boolean force, Consumer<Path> written) {
             List<Outcome> outcomes = new ArrayList<>(compare());
             for (Outcome outcome : outcomes) {
-                boolean write = outcome.state() == State.NEW
-                        || outcome.state() == State.STALE
-                        || force && outcome.state() == State.EDITED;
-                if (write) {
+                if (outcome.state().isWritten(force)) {
                     output.write(outcome.file(), sources.get(folder.relativize(outcome.file())));
                     written.accept(outcome.file());
                 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import javax.lang.model.SourceVersion;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -56,10 +57,11 @@ final class MethodFinder {
      */
     record Methods(List<Found> own, List<Found> ofObject) {}
 
-    Methods find(TypeElement type) {
+    /** Finds them among all members of the type. */
+    Methods find(TypeElement type, List<? extends Element> members) {
         Map<String, Found> own = new LinkedHashMap<>();
         Map<String, Found> ofObject = new LinkedHashMap<>();
-        List<ExecutableElement> all = ElementFilter.methodsIn(elements.getAllMembers(type));
+        List<ExecutableElement> all = ElementFilter.methodsIn(members);
         Set<String> fixed = new HashSet<>();
         for (ExecutableElement method : all) {
             if (method.getModifiers().contains(Modifier.FINAL)) {

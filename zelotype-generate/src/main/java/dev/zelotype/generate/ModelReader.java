@@ -132,14 +132,15 @@ final class ModelReader {
     TypeModel read(TypeElement type) {
         Reading reading = new Reading(type);
         for (Element e = type; e instanceof TypeElement; e = e.getEnclosingElement()) {
-            reading.refuseMissingSupertypes(e.asType());
+            reading.lookAbove(e.asType(), e == type, new HashSet<>());
         }
         reading.names.noteDeprecation(type.getEnclosingElement());
+        List<? extends Element> members = elements.getAllMembers(type);
         if (reading.names.obstacles().isEmpty()) {
-            reading.noteDeprecatedMethods();
+            reading.noteDeprecatedOfObject(members);
             type.getTypeParameters().forEach(variable -> variable.getBounds().forEach(reading.names::name));
         }
-        MethodFinder.Methods found = finder.find(type);
+        MethodFinder.Methods found = finder.find(type, members);
         List<ConstructorModel> constructors = reading.constructors();
         List<MethodModel> methods = reading.methods(found.own());
         List<MethodModel> objectMethods = objectMethods(reading, found.ofObject());
@@ -157,7 +158,7 @@ final class ModelReader {
                 elements.isDeprecated(type),
                 reading.warnings(),
                 reading.names.obstacles(),
-                reading.nestedNames(),
+                nestedNames(members),
                 constructors,
                 methods,
                 objectMethods);
@@ -180,6 +181,15 @@ final class ModelReader {
             variables.add(TypeVariableName.get(parameter));
         }
         return variables;
+    }
+
+    /** What is named in the type or in one of its supertypes hides what is imported under the same name. */
+    private static Set<String> nestedNames(List<? extends Element> members) {
+        Set<String> found = new TreeSet<>();
+        for (TypeElement nested : ElementFilter.typesIn(members)) {
+            found.add(nested.getSimpleName().toString());
+        }
+        return found;
     }
 
     /** Reads one type. */
@@ -229,32 +239,49 @@ final class ModelReader {
             return known != null && types.isSubtype(types.erasure(type.asType()), types.erasure(known.asType()));
         }
 
-        /** What is named in the type or in one of its supertypes hides what is imported under the same name. */
-        Set<String> nestedNames() {
-            Set<String> found = new TreeSet<>();
-            elements.getAllMembers(type).stream()
-                    .filter(member -> member instanceof TypeElement)
-                    .forEach(member -> found.add(member.getSimpleName().toString()));
-            return found;
-        }
-
-        /** What a supertype that is missing declares, nobody knows. */
-        void refuseMissingSupertypes(TypeMirror of) {
+        /**
+         * Looks at what lies above a type: what a supertype that is missing declares, nobody knows; whoever overrides what a
+         * supertype advises against is warned, even if a type between says nothing of it.
+         */
+        void lookAbove(TypeMirror of, boolean inherited, Set<Element> seen) {
             try {
                 for (TypeMirror supertype : types.directSupertypes(of)) {
                     if (supertype.getKind() == TypeKind.ERROR) {
                         names.refuse("extends " + supertype + ", not to be found on the class path");
-                        continue;
+                    } else if (supertype instanceof DeclaredType declared) {
+                        if (SignatureTypes.isRaw(declared)) {
+                            // Whatever is passed to what it declares is unchecked.
+                            otherWarnings.add("unchecked");
+                        }
+                        if (seen.add(declared.asElement())) {
+                            if (inherited) {
+                                noteDeprecated(declared.asElement());
+                            }
+                            lookAbove(supertype, inherited, seen);
+                        }
                     }
-                    if (supertype instanceof DeclaredType declared && SignatureTypes.isRaw(declared)) {
-                        // Whatever is passed to what it declares is unchecked.
-                        otherWarnings.add("unchecked");
-                    }
-                    refuseMissingSupertypes(supertype);
                 }
             } catch (RuntimeException e) {
                 // The compiler fails so, by a type of its own, where a class file names another that is not there.
                 names.refuse("cannot be read: " + e.getMessage());
+            }
+        }
+
+        private void noteDeprecated(Element supertype) {
+            for (ExecutableElement method : ElementFilter.methodsIn(supertype.getEnclosedElements())) {
+                if (elements.isDeprecated(method)) {
+                    deprecated.merge(
+                            method.getSimpleName().toString(), SignatureTypes.isForRemoval(method), Boolean::logicalOr);
+                }
+            }
+        }
+
+        /** Each class has what every object has, whether it writes it or not. */
+        void noteDeprecatedOfObject(List<? extends Element> members) {
+            boolean ofObject = ElementFilter.methodsIn(members).stream()
+                    .anyMatch(method -> elements.isDeprecated(method) && MethodFinder.isObjectMethod(method));
+            if (ofObject) {
+                otherWarnings.add("deprecation");
             }
         }
 
@@ -284,37 +311,6 @@ final class ModelReader {
                     each.others(),
                     overloads.get(each.method().getSimpleName().toString()))));
             return methods;
-        }
-
-        /** Whoever overrides what a supertype advises against is warned, even if a type between says nothing of it. */
-        void noteDeprecatedMethods() {
-            collectDeprecated(type.asType(), new HashSet<>());
-            boolean ofObject = ElementFilter.methodsIn(elements.getAllMembers(type)).stream()
-                    .anyMatch(method -> elements.isDeprecated(method) && MethodFinder.isObjectMethod(method));
-            if (ofObject) {
-                // Each class has the method, whether it writes one or not.
-                otherWarnings.add("deprecation");
-            }
-        }
-
-        private void collectDeprecated(TypeMirror of, Set<String> seen) {
-            for (TypeMirror supertype : types.directSupertypes(of)) {
-                if (!(supertype instanceof DeclaredType declared)
-                        || supertype.getKind() == TypeKind.ERROR
-                        || !seen.add(declared.asElement().toString())) {
-                    continue;
-                }
-                for (ExecutableElement method :
-                        ElementFilter.methodsIn(declared.asElement().getEnclosedElements())) {
-                    if (elements.isDeprecated(method)) {
-                        deprecated.merge(
-                                method.getSimpleName().toString(),
-                                SignatureTypes.isForRemoval(method),
-                                Boolean::logicalOr);
-                    }
-                }
-                collectDeprecated(supertype, seen);
-            }
         }
 
         private MethodModel method(

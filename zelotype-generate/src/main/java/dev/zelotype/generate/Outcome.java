@@ -46,6 +46,16 @@ public record Outcome(Path file, State state, List<String> difference) {
         }
 
         /**
+         * Whether a file in this state is written.
+         *
+         * @param force whether files edited by hand are overwritten as well
+         * @return false for what stays as it is
+         */
+        public boolean isWritten(boolean force) {
+            return this == NEW || this == STALE || force && this == EDITED;
+        }
+
+        /**
          * The state for people.
          *
          * @return a few words

@@ -37,15 +37,19 @@ final class OutputFolder {
 
     /** Whether a source file was written by Zelotype. */
     static boolean isGenerated(Path file) {
+        return firstLine(file).startsWith(MARK);
+    }
+
+    /** Empty if there is none; who reads the file for good says what is wrong with it. */
+    private static String firstLine(Path file) {
         if (!Files.isRegularFile(file)) {
-            return false;
+            return "";
         }
         try (BufferedReader lines = Files.newBufferedReader(file)) {
             String first = lines.readLine();
-            return first != null && first.startsWith(MARK);
+            return first == null ? "" : first;
         } catch (IOException e) {
-            // Who reads it for good says what is wrong with it.
-            return false;
+            return "";
         }
     }
 
@@ -113,11 +117,9 @@ final class OutputFolder {
 
     /** Several commands can write to one folder, and each knows only of its own files. */
     private boolean isWrittenThisWay(Path file) {
-        if (!isGenerated(file)) {
-            return false;
-        }
-        String head = read(file).lines().findFirst().orElse("");
-        return settled(head.substring(head.indexOf(AGAIN) + AGAIN.length())).equals(settled(again));
+        String head = firstLine(file);
+        return head.startsWith(MARK)
+                && settled(head.substring(head.indexOf(AGAIN) + AGAIN.length())).equals(settled(again));
     }
 
     /** A command with its paths written in one way: they may be relative, and end with a slash, or not. */

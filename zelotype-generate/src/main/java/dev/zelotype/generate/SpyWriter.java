@@ -100,7 +100,7 @@ final class SpyWriter {
             List<TypeVariableName> variables = type.typeVariables();
             generic = components.stream().anyMatch(each -> Outside.mentions(variables, each.type()));
             raw = ClassName.get("", method.capitalName() + "Call");
-            record = generic ? ParameterizedTypeName.get(raw, variables.toArray(new TypeName[0])) : raw;
+            record = generic ? type.withVariables(raw) : raw;
         }
 
         void write() {
@@ -151,8 +151,7 @@ final class SpyWriter {
             if (!method.isAbstract()) {
                 code.addStatement("$L$L", give, type.ownCode(method));
             } else if (!method.isVoid()) {
-                code.addStatement(
-                        "return $L", method.returns().equals(type.self()) ? "this" : EmptyAnswers.of(method.returns()));
+                code.addStatement("return $L", type.emptyAnswer(method.returns()));
             }
             return code.build();
         }

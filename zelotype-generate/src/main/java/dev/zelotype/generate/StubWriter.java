@@ -89,9 +89,7 @@ final class StubWriter {
             field = name + (method.isVoid() ? "Action" : "Answer");
             does = Names.unusedBy(type, name + (method.isVoid() ? "Does" : "AnswersBy"));
             ClassName raw = ClassName.get("", method.capitalName() + (method.isVoid() ? "Action" : "Answer"));
-            shape = isGeneric()
-                    ? ParameterizedTypeName.get(raw, type.typeVariables().toArray(new TypeName[0]))
-                    : raw;
+            shape = isGeneric() ? type.withVariables(raw) : raw;
         }
 
         private boolean isGeneric() {
@@ -126,9 +124,7 @@ final class StubWriter {
         }
 
         private CodeBlock unsetAnswer() {
-            return method.isVoid()
-                    ? CodeBlock.of("{ }")
-                    : kept.equals(type.self()) ? CodeBlock.of("this") : EmptyAnswers.of(kept);
+            return method.isVoid() ? CodeBlock.of("{ }") : type.emptyAnswer(kept);
         }
 
         private CodeBlock lambda(CodeBlock body) {
@@ -302,9 +298,6 @@ final class StubWriter {
     }
 
     private TypeName self() {
-        ClassName name = ClassName.get("", type.doubleName(style));
-        return type.typeVariables().isEmpty()
-                ? name
-                : ParameterizedTypeName.get(name, type.typeVariables().toArray(new TypeName[0]));
+        return type.withVariables(ClassName.get("", type.doubleName(style)));
     }
 }

@@ -42,7 +42,19 @@ record TypeModel(
 
     /** The type with its own variables as arguments. */
     TypeName self() {
-        return typeVariables.isEmpty() ? name : ParameterizedTypeName.get(name, typeVariables.toArray(new TypeName[0]));
+        return withVariables(name);
+    }
+
+    /** Another type that has the same variables, such as a double of it. */
+    TypeName withVariables(ClassName other) {
+        return typeVariables.isEmpty()
+                ? other
+                : ParameterizedTypeName.get(other, typeVariables.toArray(new TypeName[0]));
+    }
+
+    /** What a double answers if nobody says otherwise: where the type itself is wanted, the double. */
+    CodeBlock emptyAnswer(TypeName returned) {
+        return returned.equals(self()) ? CodeBlock.of("this") : EmptyAnswers.of(returned);
     }
 
     /** A call of the code that the type itself has for a method. */

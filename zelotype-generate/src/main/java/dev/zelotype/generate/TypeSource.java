@@ -66,12 +66,6 @@ final class TypeSource {
         for (Path each : filesAndFolders) {
             files.addAll(sourcesBelow(each.toString().endsWith(SOURCES) ? unpacked(each) : each));
         }
-        Set<Path> generated = new HashSet<>();
-        for (Path file : files) {
-            if (OutputFolder.isGenerated(file)) {
-                generated.add(file.toAbsolutePath());
-            }
-        }
         if (files.isEmpty()) {
             throw new GenerateException(
                     "There is no .java file in " + filesAndFolders + ". Give files or folders of sources.");
@@ -89,7 +83,7 @@ final class TypeSource {
             for (TypeElement type : ElementFilter.typesIn(listOf(found))) {
                 JavaFileObject file = trees.getPath(type).getCompilationUnit().getSourceFile();
                 // Doubles that were written among the sources breed no doubles of their own.
-                if (!generated.contains(manager.asPath(file).toAbsolutePath())) {
+                if (!OutputFolder.isGenerated(manager.asPath(file))) {
                     readWithNested(reader, type, wanted);
                 }
             }

@@ -248,8 +248,7 @@ final class Writer {
     private void empty(MethodModel method) {
         MethodSpec.Builder code = overriding(method, Set.of());
         if (!method.isVoid()) {
-            code.addStatement(
-                    "return $L", method.returns().equals(type.self()) ? "this" : EmptyAnswers.of(method.returns()));
+            code.addStatement("return $L", type.emptyAnswer(method.returns()));
         }
         out.addMethod(code.build());
     }

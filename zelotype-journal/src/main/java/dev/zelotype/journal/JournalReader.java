@@ -35,12 +35,7 @@ public final class JournalReader {
      * @throws JournalException if there is no journal, or it is of a newer version
      */
     public static Losses read(Path folderOrFile, Consumer<JournalScene> sink) {
-        return read(folderOrFile, new JournalSink() {
-            @Override
-            public void add(JournalScene scene) {
-                sink.accept(scene);
-            }
-        });
+        return read(folderOrFile, JournalSink.ofScenes(sink));
     }
 
     /**

@@ -1,5 +1,7 @@
 package dev.zelotype.journal;
 
+import java.util.function.Consumer;
+
 /**
  * For readers of journals: is given what stands in one, in its order. What it does not take is passed over.
  *
@@ -12,6 +14,21 @@ package dev.zelotype.journal;
  * }</pre>
  */
 public interface JournalSink {
+
+    /**
+     * A sink that takes scenes alone.
+     *
+     * @param scenes is given each
+     * @return the sink
+     */
+    static JournalSink ofScenes(Consumer<JournalScene> scenes) {
+        return new JournalSink() {
+            @Override
+            public void add(JournalScene scene) {
+                scenes.accept(scene);
+            }
+        };
+    }
 
     /**
      * A scene that could be read.

@@ -34,15 +34,13 @@ public final class GenerateMojo extends DoublesMojo {
         boolean inTheWay = false;
         int written = 0;
         for (Outcome outcome : outcomes) {
-            boolean foreign = outcome.state() == State.FOREIGN;
-            boolean left = outcome.state() == State.EDITED && !force || foreign;
-            edited |= left && !foreign;
-            inTheWay |= foreign;
-            if (left || outcome.state() == State.VANISHED) {
-                getLog().warn(line(outcome));
-            } else if (outcome.state() != State.SAME) {
+            if (outcome.state().isWritten(force)) {
                 written++;
+            } else if (outcome.state() != State.SAME) {
+                getLog().warn(line(outcome));
             }
+            edited |= outcome.state() == State.EDITED && !force;
+            inTheWay |= outcome.state() == State.FOREIGN;
         }
         getLog().info(written + " of " + outcomes.size() + " files written into " + into);
         if (inTheWay) {

@@ -82,6 +82,7 @@ public final class SourceSweep {
             failed += sweep.bad.size();
             System.out.println(
                     name + ": " + sweep.files + " files, " + sweep.leftOut + " left out, " + sweep.bad.size() + " bad");
+            sweep.reasons.forEach(reason -> System.out.println("  passed over: " + reason));
             sweep.bad.forEach(problem -> System.out.println("  BAD " + problem));
             rows.add("| " + name + " | " + sweep.files + " | " + sweep.leftOut + " | " + sweep.bad.size() + " |");
         }

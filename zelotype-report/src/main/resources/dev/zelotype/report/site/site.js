@@ -2,6 +2,7 @@
 /* The report's pages. Everything that comes from a journal is set as text, never as markup. */
 const zelotype = (() => {
   const make = zelotypeStory.element;
+  const number = zelotypeStory.number;
   const PAGE = 100;
   const page = document.getElementById("page");
   const waiting = new Map();
@@ -61,8 +62,6 @@ const zelotype = (() => {
       location.hash = "#tests";
     }
   }
-
-  function number(value) { return value.toLocaleString("en"); }
 
   function plural(count, word) { return number(count) + " " + word + (count === 1 ? "" : "s"); }
 

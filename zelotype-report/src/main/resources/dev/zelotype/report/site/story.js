@@ -374,5 +374,5 @@ const zelotypeStory = (() => {
   }
 
   if (document.getElementById("data")) document.addEventListener("DOMContentLoaded", alone);
-  return {show, read, readable, element};
+  return {show, read, readable, number, element};
 })();
