@@ -11,6 +11,7 @@ public final class RecordedCall {
     private final int number;
     private final String caller;
     private final String receiver;
+    private final String instance;
     private final String signature;
     private final List<String> arguments;
     private final String answer;
@@ -26,6 +27,7 @@ public final class RecordedCall {
         this.number = from.number;
         this.caller = from.caller;
         this.receiver = from.receiver;
+        this.instance = from.instance;
         this.signature = from.signature;
         this.arguments = List.copyOf(from.arguments);
         this.answer = from.answer;
@@ -72,6 +74,16 @@ public final class RecordedCall {
      */
     public String receiver() {
         return receiver;
+    }
+
+    /**
+     * Which object of a class that is replaced as a whole was called, such as {@code SerialLink 1}: they are counted as they
+     * come. Empty for other doubles.
+     *
+     * @return it
+     */
+    public String instance() {
+        return instance;
     }
 
     /**
@@ -217,6 +229,7 @@ public final class RecordedCall {
         private int number;
         private String caller = "";
         private String receiver = "";
+        private String instance = "";
         private String signature = "";
         private List<String> arguments = List.of();
         private String answer = "";
@@ -260,6 +273,17 @@ public final class RecordedCall {
          */
         public Builder receiver(String value) {
             this.receiver = value;
+            return this;
+        }
+
+        /**
+         * Sets which object of a replaced class was called.
+         *
+         * @param value it
+         * @return this builder
+         */
+        public Builder instance(String value) {
+            this.instance = value;
             return this;
         }
 

@@ -1,5 +1,6 @@
 package dev.zelotype.host;
 
+import java.lang.StackWalker.StackFrame;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +20,21 @@ public interface CallDisturber {
     @SuppressWarnings("exports")
     @Nullable
     Object disturb(DisturbedCall call) throws Throwable;
+
+    /**
+     * A check of the test has failed.
+     *
+     * @param check the check as it reads, such as {@code verify(dome::open), exactly 1 call}
+     * @param receiver the double that it speaks of
+     * @param signature the method that it speaks of
+     * @param at the frame that says it; null if it is not known
+     * @return true if the test is to go on as if the check had held, and this notes that it has not; false unless
+     *     overridden
+     */
+    @SuppressWarnings("exports")
+    default boolean keeps(String check, String receiver, String signature, @Nullable StackFrame at) {
+        return false;
+    }
 
     /**
      * Puts a disturber into every scene that opens in this JVM from now on.

@@ -1,12 +1,16 @@
 package dev.zelotype.host;
 
 import dev.zelotype.doubles.Ending;
+import dev.zelotype.engine.decide.Disturber;
+import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Passage;
+import dev.zelotype.engine.decide.Said;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.pattern.DroppedAnswer;
 import dev.zelotype.engine.scene.SceneState;
+import dev.zelotype.error.CheckFailure;
 import java.lang.StackWalker.StackFrame;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
@@ -25,7 +29,25 @@ public final class DisturbedCall {
     }
 
     static void everywhere(@Nullable CallDisturber disturber) {
-        SceneState.disturbAll(disturber == null ? null : passage -> disturber.disturb(new DisturbedCall(passage)));
+        SceneState.disturbAll(disturber == null ? null : new Engine(disturber));
+    }
+
+    /** What the engine asks is put to the host. */
+    private record Engine(CallDisturber host) implements Disturber {
+
+        @Override
+        public @Nullable Object disturb(Passage passage) throws Throwable {
+            return host.disturb(new DisturbedCall(passage));
+        }
+
+        @Override
+        public boolean keeps(Said check, String count, CheckFailure failure) {
+            return host.keeps(
+                    check.verb().call() + "(" + check.patternText() + "), " + count,
+                    ((DoubleState) check.pattern().participant()).name(),
+                    check.pattern().method().signature(),
+                    check.frame());
+        }
     }
 
     /**
@@ -156,6 +178,39 @@ public final class DisturbedCall {
     @SuppressWarnings("exports")
     public @Nullable Object lose() throws Throwable {
         return passage.lose();
+    }
+
+    /**
+     * Lets the call come once more: it is recorded, and counts for expectations, but consumes no answer and runs nothing.
+     *
+     * @throws Throwable if it is one too many
+     */
+    public void again() throws Throwable {
+        passage.again();
+    }
+
+    /**
+     * Lets another double of the scene be called: that is recorded, and counts for expectations, but consumes no answer
+     * and runs nothing.
+     *
+     * @param receiver the name of the double
+     * @param signature the method, with the simple names of its parameters' types
+     * @param arguments what it is given
+     * @return false if the scene has no such double and method
+     * @throws Throwable if nobody expects it
+     */
+    @SuppressWarnings("exports")
+    public boolean alsoCall(String receiver, String signature, @Nullable Object[] arguments) throws Throwable {
+        return passage.alsoCall(receiver, signature, arguments);
+    }
+
+    /**
+     * Whether the test says exactly how many calls such as the one that went on there are.
+     *
+     * @return true once it has said so, which is mostly at its end
+     */
+    public boolean isCountedExactly() {
+        return passage.isCountedExactly();
     }
 
     /**

@@ -13,6 +13,7 @@ import static org.junit.jupiter.api.DynamicTest.dynamicTest;
 
 import dev.zelotype.Scene;
 import dev.zelotype.call.Args2;
+import dev.zelotype.doubles.Kind;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
 import dev.zelotype.observatory.Observatory.Camera;
@@ -25,17 +26,21 @@ import dev.zelotype.observatory.Observatory.WeatherStation;
 import java.lang.reflect.Method;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Queue;
+import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.Future;
+import java.util.function.BiPredicate;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
@@ -279,5 +284,55 @@ class AnswerTest {
         tests.add(dynamicTest(
                 "future of optional", () -> assertThat(weather.forecast().get()).isEmpty()));
         return tests;
+    }
+
+    private interface Index {
+        int of(Object key, String shelf);
+    }
+
+    /** However many suppositions there are, and of whatever sorts: the newest that covers a call answers it. */
+    @Test
+    void the_newest_of_very_many_suppositions_answers() {
+        Random random = new Random(7);
+        List<Object> keys =
+                new ArrayList<>(Arrays.asList(null, "Harrow", 'H', 1, 1L, 1.0, true, Duration.ofDays(1), Kind.STUB));
+        keys.add(new int[] {1});
+        keys.add(new ArrayList<>(List.of("Harrow")));
+        for (int i = 0; i < 20; i++) {
+            keys.add(i);
+        }
+        List<String> shelves = Arrays.asList("north", "south", null, "");
+        Index index = stub(Index.class);
+        List<BiPredicate<Object, String>> covered = new ArrayList<>();
+        for (int rule = 0; rule < 400; rule++) {
+            int answer = rule;
+            Object key = keys.get(random.nextInt(keys.size()));
+            String shelf = shelves.get(random.nextInt(shelves.size()));
+            switch (random.nextInt(20)) {
+                case 0 -> {
+                    suppose((String any) -> index.of(key, any)).returns(answer);
+                    covered.add((k, s) -> Objects.deepEquals(key, k));
+                }
+                case 1 -> {
+                    suppose((Object any) -> index.of(any, shelf))
+                            .where("is no text", any -> !(any instanceof String))
+                            .returns(answer);
+                    covered.add((k, s) -> !(k instanceof String) && Objects.equals(shelf, s));
+                }
+                default -> {
+                    suppose(() -> index.of(key, shelf)).returns(answer);
+                    covered.add((k, s) -> Objects.deepEquals(key, k) && Objects.equals(shelf, s));
+                }
+            }
+            Object asked = keys.get(random.nextInt(keys.size()));
+            String where = shelves.get(random.nextInt(shelves.size()));
+            int expected = 0;
+            for (int i = 0; i < covered.size(); i++) {
+                expected = covered.get(i).test(asked, where) ? i : expected;
+            }
+            assertThat(index.of(asked, where))
+                    .as("after %d, of %s, %s", rule, asked, where)
+                    .isEqualTo(expected);
+        }
     }
 }

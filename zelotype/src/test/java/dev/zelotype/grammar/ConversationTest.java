@@ -13,18 +13,26 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.Role;
 import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.engine.explain.Values;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.host.HostedScene;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.SkyTarget;
 import dev.zelotype.observatory.Observatory.WeatherStation;
+import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Date;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -132,5 +140,51 @@ class ConversationTest {
                     .containsExactly(
                             detailed ? "names[[\"Harrow-2\"]]" : "names[[\"Harrow-2\", \"Quill-9\"]]", "names[rate 0]");
         }
+    }
+
+    /** An enum that prints what was last said to it. */
+    private enum Lamp {
+        RED;
+
+        private String says = "dark";
+
+        @Override
+        public String toString() {
+            return says;
+        }
+    }
+
+    private record Shelf(List<String> books) {}
+
+    /** Each value, how it is changed after the call, and what must be told of it nevertheless. */
+    @Test
+    void with_details_nothing_that_may_change_is_printed_later() {
+        byte[] frame = {1, 2};
+        StringBuilder text = new StringBuilder("fog");
+        Date when = new Date(0);
+        Shelf shelf = new Shelf(new ArrayList<>(List.of("Atlas")));
+        Map<Object, Runnable> changes = new LinkedHashMap<>();
+        changes.put(frame, () -> frame[0] = 9);
+        changes.put(text, () -> text.append(" and rain"));
+        changes.put(when, () -> when.setTime(999_999_999_999L));
+        changes.put(shelf, () -> shelf.books().add("Diary"));
+        changes.put(Optional.of(shelf), () -> shelf.books().add("Novel"));
+        changes.put(Lamp.RED, () -> Lamp.RED.says = "bright");
+        changes.put(Duration.ofSeconds(90), () -> {});
+        changes.put(Kind.SPY, () -> {});
+        changes.put("rain", () -> {});
+        List<String> before = new ArrayList<>();
+        Conversation told = told(true, () -> {
+            @SuppressWarnings("unchecked")
+            UnaryOperator<Object> echo = stub(UnaryOperator.class, "echo");
+            suppose(echo::apply).answers(given -> given);
+            changes.forEach((value, change) -> {
+                before.add(Values.print(value));
+                echo.apply(value);
+                change.run();
+            });
+        });
+        assertThat(told.calls()).extracting(call -> call.arguments().get(0)).isEqualTo(before);
+        assertThat(told.calls()).extracting(RecordedCall::answer).isEqualTo(before);
     }
 }

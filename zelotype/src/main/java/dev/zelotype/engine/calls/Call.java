@@ -29,10 +29,11 @@ public class Call {
     public static final Object UNSEEN = new Object();
 
     private static final VarHandle ENDING;
+    private static final Ending[] ENDINGS = Ending.values();
 
     static {
         try {
-            ENDING = MethodHandles.lookup().findVarHandle(Call.class, "ending", Ending.class);
+            ENDING = MethodHandles.lookup().findVarHandle(Call.class, "ending", byte.class);
         } catch (ReflectiveOperationException e) {
             throw new ExceptionInInitializerError(e);
         }
@@ -45,22 +46,38 @@ public class Call {
     private int rank;
 
     private final Object[] arguments;
-    private final @Nullable StackFrame caller;
     private @Nullable Object answer;
-    private Ending ending = Ending.RUNNING;
+    /** The place of the ending among all; 0 for one that goes on. Calls are many, so each of their bytes counts. */
+    private byte ending;
     /** These only ever become true, and are asked after the calls in question, so they need no barriers of their own. */
     private boolean accounted;
 
     private boolean expected;
+    private boolean countedExactly;
     /** The call of the same method before this one; set before the call is published. */
     @Nullable
     Call previous;
 
-    Call(MethodLog log, int own, Object[] arguments, @Nullable StackFrame caller) {
+    Call(MethodLog log, int own, Object[] arguments) {
         this.log = log;
         this.own = own;
         this.arguments = arguments;
-        this.caller = caller;
+    }
+
+    /** A call of which it is known where it was made, as are the first of a scene. */
+    static final class Placed extends Call {
+
+        private final StackFrame caller;
+
+        Placed(MethodLog log, int own, Object[] arguments, StackFrame caller) {
+            super(log, own, arguments);
+            this.caller = caller;
+        }
+
+        @Override
+        public StackFrame caller() {
+            return caller;
+        }
     }
 
     /** A call that no log keeps: it is only counted, or nobody's. */
@@ -69,7 +86,7 @@ public class Call {
         private final boolean counted;
 
         Unkept(MethodLog log, Object[] arguments, boolean counted) {
-            super(log, 0, arguments, null);
+            super(log, 0, arguments);
             this.counted = counted;
         }
 
@@ -91,11 +108,18 @@ public class Call {
 
         private final int foreign;
         private final Thread thread;
+        private final @Nullable StackFrame caller;
 
         OfOtherThread(MethodLog log, int own, int foreign, Object[] arguments, @Nullable StackFrame caller) {
-            super(log, own, arguments, caller);
+            super(log, own, arguments);
             this.foreign = foreign;
+            this.caller = caller;
             this.thread = Thread.currentThread();
+        }
+
+        @Override
+        public @Nullable StackFrame caller() {
+            return caller;
         }
 
         @Override
@@ -113,12 +137,12 @@ public class Call {
     public static final class Worded extends OfOtherThread {
 
         private final long began;
-        private final List<String> argumentTexts;
-        private volatile String answerText = "";
+        private final @Nullable List<String> argumentTexts;
+        private @Nullable String answerText;
         private volatile long ended = -1;
 
         Worded(
-                List<String> argumentTexts,
+                @Nullable List<String> argumentTexts,
                 long began,
                 MethodLog log,
                 int own,
@@ -130,8 +154,11 @@ public class Call {
             this.argumentTexts = argumentTexts;
         }
 
-        /** Says when it ended, in nanoseconds since the scene opened, and what came back, in words. */
-        public void ended(long nanos, String answer) {
+        /**
+         * Says when it ended, in nanoseconds since the scene opened, and what came back, in words; null if that can be put
+         * into words later.
+         */
+        public void ended(long nanos, @Nullable String answer) {
             answerText = answer;
             ended = nanos;
         }
@@ -146,11 +173,13 @@ public class Call {
             return ended < 0 ? -1 : ended - began;
         }
 
-        public List<String> argumentTexts() {
+        /** The arguments as they were; null if they are still the same. */
+        public @Nullable List<String> argumentTexts() {
             return argumentTexts;
         }
 
-        public String answerText() {
+        /** What came back as it was; null if it is still the same. */
+        public @Nullable String answerText() {
             return answerText;
         }
     }
@@ -172,7 +201,7 @@ public class Call {
     /** Says how the call ended. */
     public void end(Ending how, @Nullable Object answered) {
         this.answer = answered;
-        ENDING.setRelease(this, how);
+        ENDING.setRelease(this, (byte) how.ordinal());
     }
 
     /** Notes that a statement of the test speaks of this call. */
@@ -184,12 +213,22 @@ public class Call {
     public void giveBack() {
         accounted = false;
         expected = false;
+        countedExactly = false;
     }
 
     /** Notes that the test insists on this call. */
     public void expect() {
         accounted = true;
         expected = true;
+    }
+
+    /** Notes that the test says how many such calls there are, and would not have one more. */
+    public void countExactly() {
+        countedExactly = true;
+    }
+
+    public boolean countedExactly() {
+        return countedExactly;
     }
 
     public boolean expected() {
@@ -201,7 +240,7 @@ public class Call {
     }
 
     public Ending ending() {
-        return (Ending) ENDING.getAcquire(this);
+        return ENDINGS[(byte) ENDING.getAcquire(this)];
     }
 
     /** The value that came back, the exception that was thrown, or {@link #UNSEEN}. */
@@ -227,7 +266,8 @@ public class Call {
         return arguments;
     }
 
+    /** Where it was made; null if that was not noted. */
     public @Nullable StackFrame caller() {
-        return caller;
+        return null;
     }
 }

@@ -59,9 +59,10 @@ public final class CallLog {
      * Keeps a call, or counts it if only the numbers of its method are kept.
      *
      * @param woven whether the called method itself stands on the stack
-     * @param words the arguments as they are now; null to keep only what was passed
+     * @param worded whether its times are kept, and its words where they may change
+     * @param words the arguments as they are now; null if they can be put into words later
      */
-    public Call add(MethodLog log, Object[] arguments, boolean woven, @Nullable List<String> words) {
+    public Call add(MethodLog log, Object[] arguments, boolean woven, boolean worded, @Nullable List<String> words) {
         if (log.counted()) {
             return new Call.Unkept(log, arguments, true);
         }
@@ -69,18 +70,18 @@ public final class CallLog {
             int number = own + 1;
             OWN.setRelease(this, number);
             StackFrame line = line(number, woven);
-            Call call = words == null
-                    ? new Call(log, number, arguments, line)
-                    : new Call.Worded(words, now(), log, number, 0, arguments, line);
+            Call call = worded
+                    ? new Call.Worded(words, now(), log, number, 0, arguments, line)
+                    : line == null ? new Call(log, number, arguments) : new Call.Placed(log, number, arguments, line);
             log.addOwn(call);
             return call;
         }
         int before = (int) OWN.getAcquire(this);
         int number = foreign.incrementAndGet();
         StackFrame line = line(before + number, woven);
-        Call call = words == null
-                ? new Call.OfOtherThread(log, before, number, arguments, line)
-                : new Call.Worded(words, now(), log, before, number, arguments, line);
+        Call call = worded
+                ? new Call.Worded(words, now(), log, before, number, arguments, line)
+                : new Call.OfOtherThread(log, before, number, arguments, line);
         log.addForeign(call);
         return call;
     }

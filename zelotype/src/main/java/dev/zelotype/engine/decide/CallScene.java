@@ -8,6 +8,7 @@ import dev.zelotype.engine.calls.CallLog;
 import dev.zelotype.engine.calls.MethodLog;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.explain.Lasting;
 import dev.zelotype.engine.explain.Printing;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.InPlace;
@@ -184,7 +185,7 @@ public class CallScene extends ReplacingScene {
         return demands;
     }
 
-    final @Nullable Disturber disturber() {
+    protected final @Nullable Disturber disturber() {
         return disturber;
     }
 
@@ -199,11 +200,19 @@ public class CallScene extends ReplacingScene {
             Strays.note(title(), state, arguments);
             return log.leaveOut(state, arguments);
         }
+        if (state.method().takesInstance()) {
+            // Counted as they come, and not as they are told of.
+            state.part().owner().count(arguments[0]);
+        }
         if (Printing.here()) {
             return log.leaveOut(state, arguments);
         }
         return log.add(
-                state, arguments, state.asksItself(), worded ? Calls.arguments(state.method(), arguments) : null);
+                state,
+                arguments,
+                state.asksItself(),
+                worded,
+                worded && !Lasting.are(arguments) ? Calls.arguments(state.method(), arguments) : null);
     }
 
     /** A call that no log keeps. */

@@ -33,6 +33,11 @@ public record Count(int min, int max) {
         return new Count(min, max);
     }
 
+    /** Whether one call more would be one too many. */
+    public boolean isExact() {
+        return min == max;
+    }
+
     public boolean holds(long calls) {
         return min <= calls && calls <= max;
     }

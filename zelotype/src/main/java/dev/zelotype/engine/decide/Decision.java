@@ -2,6 +2,7 @@ package dev.zelotype.engine.decide;
 
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.explain.Lasting;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
@@ -43,6 +44,20 @@ final class Decision {
             threw(call, e);
             throw e;
         }
+    }
+
+    /** Decides about a call that is logged and to which nobody listens: it meets what is expected, or is refused. */
+    static void recordOnly(Call call) throws Throwable {
+        MethodState state = (MethodState) call.log();
+        Rule rule = ruleFor(state, call);
+        DoubleState owner = state.part().owner();
+        boolean refused = rule == null
+                && !owner.hasRealObject()
+                && KindRule.of(owner.kind()).unsaid() == KindRule.Unsaid.REFUSED;
+        if (refused) {
+            throw state.part().scene().refuse(call, Refusals.unexpected(call));
+        }
+        end(call, Ending.ANSWERED, null);
     }
 
     /** Answers a call that is to leave no trace: with what was said, else with an empty value. */
@@ -167,7 +182,8 @@ final class Decision {
 
     static @Nullable Object end(Call call, Ending how, @Nullable Object answer) {
         if (call instanceof Call.Worded worded) {
-            worded.ended(((MethodState) call.log()).part().scene().now(), Values.print(answer));
+            worded.ended(
+                    ((MethodState) call.log()).part().scene().now(), Lasting.is(answer) ? null : Values.print(answer));
         }
         call.end(how, answer);
         return answer;

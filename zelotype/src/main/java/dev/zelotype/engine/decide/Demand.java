@@ -79,6 +79,9 @@ public final class Demand extends Rule {
         if (!settled) {
             takenMeanwhile.add(call);
         }
+        if (count.isExact()) {
+            call.countExactly();
+        }
     }
 
     /** Takes back what was counted though the sentence, as it reads by now, does not cover it. */

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.error.CheckFailure;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,4 +16,16 @@ public interface Disturber {
      */
     @Nullable
     Object disturb(Passage passage) throws Throwable;
+
+    /**
+     * A check of the test has failed.
+     *
+     * @param check the check
+     * @param count how many calls it asks for, in words
+     * @param failure what it would throw
+     * @return true if it is kept, and the test is to go on as if the check had held; false unless overridden
+     */
+    default boolean keeps(Said check, String count, CheckFailure failure) {
+        return false;
+    }
 }

@@ -53,7 +53,7 @@ public final class DoubleState extends Participant {
     }
 
     /** What it is told and asked in the scene to which a call on this thread belongs. */
-    private Part partOfCall() {
+    Part partOfCall() {
         return scene.isOpenScene() && !Seat.anyNested() ? ownPart : part(scene.ofCall());
     }
 

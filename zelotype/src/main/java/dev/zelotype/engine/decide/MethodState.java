@@ -17,6 +17,9 @@ public final class MethodState extends MethodLog {
     private final Part part;
     private final boolean asksItself;
     private volatile Rule[] rules = NO_RULES;
+    /** Made once there are many rules. */
+    private volatile @Nullable ValueTable table;
+
     private volatile Demand[] demands = NO_DEMANDS;
 
     MethodState(Part part, DoubledMethod method) {
@@ -37,6 +40,15 @@ public final class MethodState extends MethodLog {
     public synchronized void add(Rule added) {
         Rule[] longer = Arrays.copyOf(rules, rules.length + 1);
         longer[rules.length] = added;
+        if (longer.length == ValueTable.WORTHWHILE) {
+            ValueTable first = new ValueTable();
+            for (int i = 0; i < longer.length; i++) {
+                first.add(longer[i], i);
+            }
+            table = first;
+        } else if (table != null) {
+            table.add(added, rules.length);
+        }
         rules = longer;
     }
 
@@ -62,11 +74,7 @@ public final class MethodState extends MethodLog {
     @Nullable
     Rule covering(Object[] arguments) {
         Rule[] now = rules;
-        for (int i = now.length - 1; i >= 0; i--) {
-            if (now[i].covers(arguments)) {
-                return now[i];
-            }
-        }
-        return null;
+        ValueTable known = table;
+        return known == null ? ValueTable.oneByOne(now, arguments) : known.covering(now, arguments);
     }
 }

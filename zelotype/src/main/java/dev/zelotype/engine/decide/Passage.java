@@ -55,6 +55,42 @@ public final class Passage {
         return Decision.answerOnly(state.part().scene().leaveOut(state, arguments));
     }
 
+    /**
+     * Lets the call come once more: it is recorded, and counts for expectations, but consumes no answer and runs nothing.
+     *
+     * @throws dev.zelotype.error.UnexpectedCall if it is one too many
+     */
+    public void again() throws Throwable {
+        Decision.recordOnly(state.part().scene().begin(state, arguments));
+    }
+
+    /**
+     * Lets another double of the scene be called: that is recorded, and counts for expectations, but consumes no answer and
+     * runs nothing.
+     *
+     * @param receiver the name of the double
+     * @param signature the method, with the simple names of its parameters' types
+     * @return false if the scene has no such double and method
+     * @throws dev.zelotype.error.UnexpectedCall if nobody expects it
+     */
+    public boolean alsoCall(String receiver, String signature, Object[] others) throws Throwable {
+        CallScene scene = state.part().scene();
+        for (DoubleState each : scene.cast()) {
+            DoubledMethod method =
+                    each.name().equals(receiver) ? each.doubleClass().method(signature) : null;
+            if (method != null) {
+                Decision.recordOnly(scene.begin(each.partOfCall().state(method), others));
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether the test says exactly how many calls such as the one that went on there are. */
+    public boolean isCountedExactly() {
+        return call != null && call.countedExactly();
+    }
+
     /** How the call ended that went on; {@link Ending#RUNNING} if none did. */
     public Ending ending() {
         return call == null ? Ending.RUNNING : call.ending();

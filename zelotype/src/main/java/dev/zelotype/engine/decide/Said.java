@@ -43,6 +43,11 @@ public class Said {
         return Calls.pattern(pattern);
     }
 
+    /** The frame that says it; null if there is none outside the library. */
+    public final @Nullable StackFrame frame() {
+        return frame;
+    }
+
     /** Where it stands in the test. */
     public final String line() {
         return Lines.text(frame);

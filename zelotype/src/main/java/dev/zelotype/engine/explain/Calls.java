@@ -26,7 +26,14 @@ public final class Calls {
 
     /** A call as it would be written, such as {@code mount.slewTo(Harrow-4)}. */
     public static String call(Participant participant, DoubledMethod method, Object[] arguments) {
-        return name(participant, method) + "(" + String.join(", ", arguments(method, arguments)) + ")";
+        String instance = instance(participant, method, arguments);
+        return (instance.isEmpty() ? name(participant, method) : instance + "." + method.name()) + "("
+                + String.join(", ", arguments(method, arguments)) + ")";
+    }
+
+    /** Which object of a class that is replaced as a whole is called; empty for other doubles. */
+    public static String instance(Participant participant, DoubledMethod method, Object[] arguments) {
+        return method.takesInstance() ? participant.nameOf(arguments[0]) : "";
     }
 
     public static String call(Call call) {
@@ -37,10 +44,10 @@ public final class Calls {
         return method.isConstructor() ? "new " + participant.name() : participant.name() + "." + method.name();
     }
 
-    /** Each argument as text; variable arguments one by one. */
+    /** Each argument as text; variable arguments one by one, and without the object that is called. */
     public static List<String> arguments(DoubledMethod method, Object[] arguments) {
         List<String> texts = new ArrayList<>();
-        for (int i = 0; i < arguments.length; i++) {
+        for (int i = method.takesInstance() ? 1 : 0; i < arguments.length; i++) {
             boolean spread = method.executable().isVarArgs() && i == arguments.length - 1 && arguments[i] != null;
             for (int j = 0; spread && j < Array.getLength(arguments[i]); j++) {
                 texts.add(Values.print(Array.get(arguments[i], j)));
@@ -55,9 +62,15 @@ public final class Calls {
     /** A pattern as the calls that it covers, such as {@code mount.track(any SkyTarget, 3)}. */
     public static String pattern(CallPattern pattern) {
         StringBuilder out = new StringBuilder();
-        out.append(name(pattern.participant(), pattern.method())).append('(');
-        for (int i = 0; i < pattern.rules().length; i++) {
-            out.append(i == 0 ? "" : ", ");
+        int first = pattern.method().takesInstance() ? 1 : 0;
+        if (first == 0) {
+            out.append(name(pattern.participant(), pattern.method()));
+        } else {
+            out.append(instance(pattern)).append('.').append(pattern.method().name());
+        }
+        out.append('(');
+        for (int i = first; i < pattern.rules().length; i++) {
+            out.append(i == first ? "" : ", ");
             out.append(rule(pattern.rules()[i], pattern.method().parameterTypes()[i]));
         }
         out.append(')');
@@ -66,6 +79,16 @@ public final class Calls {
                     condition.description() == null ? " where a condition holds" : " where " + condition.description());
         }
         return out.toString();
+    }
+
+    private static String instance(CallPattern pattern) {
+        ArgumentRule rule = pattern.rules()[0];
+        Object one = rule instanceof ArgumentRule.Literal literal
+                ? literal.value()
+                : rule instanceof ArgumentRule.Bound bound ? bound.value() : null;
+        return one == null
+                ? rule(rule, pattern.method().parameterTypes()[0])
+                : pattern.participant().nameOf(one);
     }
 
     static String rule(ArgumentRule rule, Class<?> type) {

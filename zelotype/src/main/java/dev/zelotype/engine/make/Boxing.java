@@ -35,6 +35,12 @@ public final class Boxing {
             code.visitInsn(RETURN);
             return;
         }
+        unbox(code, type);
+        code.visitInsn(type.getOpcode(IRETURN));
+    }
+
+    /** Turns the object on the stack into a value of its own type. */
+    public static void unbox(MethodVisitor code, Type type) {
         if (isPrimitive(type)) {
             String box = boxOf(type);
             code.visitTypeInsn(CHECKCAST, box);
@@ -42,7 +48,6 @@ public final class Boxing {
         } else if (!type.getInternalName().equals("java/lang/Object")) {
             code.visitTypeInsn(CHECKCAST, type.getInternalName());
         }
-        code.visitInsn(type.getOpcode(IRETURN));
     }
 
     public static void pushInt(MethodVisitor code, int value) {

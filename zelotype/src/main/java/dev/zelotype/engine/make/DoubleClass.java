@@ -159,6 +159,16 @@ public final class DoubleClass {
         return methods.length;
     }
 
+    /** The method with this name and these simple names of parameter types; null if there is none. */
+    public @Nullable DoubledMethod method(String signature) {
+        for (DoubledMethod each : methods) {
+            if (each.signature().equals(signature)) {
+                return each;
+            }
+        }
+        return null;
+    }
+
     public DoubledMethod method(int index) {
         return methods[index];
     }

@@ -1,6 +1,8 @@
 package dev.zelotype.engine.make;
 
 import dev.zelotype.doubles.Kind;
+import java.util.IdentityHashMap;
+import java.util.Map;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
@@ -16,6 +18,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     private final String baseName;
     private final int number;
     private volatile @Nullable String name;
+    private @Nullable Map<Object, Integer> instances;
     private final Kind kind;
     private final DoubleClass doubleClass;
 
@@ -35,6 +38,29 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
             name = known;
         }
         return known;
+    }
+
+    /**
+     * What messages call one of the objects of a class that is replaced as a whole, such as {@code SerialLink 1}: they are
+     * counted as they come.
+     */
+    public final String nameOf(Object instance) {
+        return name() + " " + count(instance);
+    }
+
+    /** The place of an object among those that have come so far. */
+    public final synchronized int count(Object instance) {
+        Map<Object, Integer> known = instances;
+        if (known == null) {
+            known = new IdentityHashMap<>();
+            instances = known;
+        }
+        Integer place = known.get(instance);
+        if (place == null) {
+            place = known.size() + 1;
+            known.put(instance, place);
+        }
+        return place;
     }
 
     /** Calls it something else from now on. */

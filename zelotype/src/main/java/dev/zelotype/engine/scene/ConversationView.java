@@ -59,6 +59,7 @@ public final class ConversationView {
                 .number(call.number())
                 .caller(frame == null ? "" : frame.getClassName())
                 .receiver(call.log().owner().name())
+                .instance(Calls.instance(call.log().owner(), method, call.arguments()))
                 .signature(method.signature())
                 .ending(call.ending())
                 .role(
@@ -68,17 +69,16 @@ public final class ConversationView {
                 .thread(call.thread().getName())
                 .file(frame == null || frame.getFileName() == null ? "" : frame.getFileName())
                 .line(frame == null ? 0 : Math.max(0, frame.getLineNumber()));
-        String answer;
+        List<String> arguments = null;
+        String answer = null;
         if (call instanceof Call.Worded worded) {
-            told.arguments(worded.argumentTexts())
-                    .micros(worded.began() / 1000)
-                    .tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
+            told.micros(worded.began() / 1000).tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
+            arguments = worded.argumentTexts();
             answer = worded.answerText();
-        } else {
-            told.arguments(Calls.arguments(method, call.arguments()));
-            answer = Values.print(call.answer());
         }
-        return told.answer(isSilent(call) ? "" : answer).build();
+        told.arguments(arguments == null ? Calls.arguments(method, call.arguments()) : arguments);
+        return told.answer(isSilent(call) ? "" : answer == null ? Values.print(call.answer()) : answer)
+                .build();
     }
 
     /** Whether nothing came back that could be told. */

@@ -114,7 +114,7 @@ public final class Check extends Statement {
         found = waiting == null ? countNow() : waiting.until(this::countNow);
         boolean interrupted = waiting != null && waiting.wasInterrupted();
         if (!wanted.holds(found) || interrupted) {
-            throw new CheckFailure(explain(wanted, found, interrupted), null);
+            scene().failed(this, new CheckFailure(explain(wanted, found, interrupted), null));
         }
         accountAll();
     }
@@ -162,6 +162,9 @@ public final class Check extends Statement {
         state().each(call -> {
             if (pattern().covers(call.arguments())) {
                 call.expect();
+                if (count.isExact()) {
+                    call.countExactly();
+                }
             }
         });
         state().accountAllCounted();

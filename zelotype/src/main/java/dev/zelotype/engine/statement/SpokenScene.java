@@ -3,8 +3,10 @@ package dev.zelotype.engine.statement;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.decide.CallScene;
+import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -49,6 +51,14 @@ public class SpokenScene extends CallScene {
 
     final synchronized void said(Statement statement) {
         said.add(statement);
+    }
+
+    /** A check has failed: the test ends here, unless somebody wants to see the others fail first. */
+    final void failed(Statement check, CheckFailure failure) {
+        Disturber disturber = disturber();
+        if (disturber == null || !disturber.keeps(check.said(), check.count().text(), failure)) {
+            throw failure;
+        }
     }
 
     /** What the test said of calls so far, in its order. */

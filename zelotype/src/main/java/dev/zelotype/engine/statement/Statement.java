@@ -118,6 +118,10 @@ public abstract class Statement {
         return fixed;
     }
 
+    final Said said() {
+        return said;
+    }
+
     public final Verb verb() {
         return said.verb();
     }

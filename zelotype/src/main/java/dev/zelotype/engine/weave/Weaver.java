@@ -205,7 +205,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
                 && instrumentation.isModifiableClass(type);
     }
 
-    private static boolean isUsers(String className) {
+    static boolean isUsers(String className) {
         for (String prefix : HOSTS) {
             if (className.startsWith(prefix)) {
                 return false;

@@ -1,0 +1,178 @@
+package dev.zelotype.engine.weave;
+
+import dev.zelotype.engine.make.Boxing;
+import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.error.MisuseException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.lang.instrument.ClassFileTransformer;
+import java.lang.instrument.Instrumentation;
+import java.lang.instrument.UnmodifiableClassException;
+import java.security.ProtectionDomain;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+
+/**
+ * Shows somebody what the calls in some classes give back, before those classes see it.
+ */
+public final class Results implements ClassFileTransformer {
+
+    private static final Set<String> WANTED = ConcurrentHashMap.newKeySet();
+
+    private static final String OWN_NAME = Type.getInternalName(Results.class);
+
+    private static volatile @Nullable Taker taker;
+
+    /** Sees a result on its way, on the thread of the call. */
+    public interface Taker {
+        /**
+         * A call has given something back.
+         *
+         * @param result what it gave
+         * @param owner the binary name of the class that the code names
+         * @param method the method's name
+         * @param descriptor the method's descriptor
+         * @return what the calling code gets
+         */
+        @Nullable
+        Object take(@Nullable Object result, String owner, String method, String descriptor);
+    }
+
+    private Results() {}
+
+    /**
+     * Begins to show results.
+     *
+     * @param given sees them
+     * @throws MisuseException if this JVM lets no agent in
+     */
+    public static void show(Taker given) {
+        Attachment.instrumentation().addTransformer(new Results(), true);
+        taker = given;
+    }
+
+    /**
+     * Shows the results of calls that a class makes, and those that classes within it make, from now on.
+     *
+     * @param name the binary name of a top-level class; nothing happens if results are not shown
+     */
+    public static void in(String name) {
+        if (taker == null || !WANTED.add(name)) {
+            return;
+        }
+        Instrumentation instrumentation = Attachment.instrumentation();
+        for (Class<?> type : instrumentation.getAllLoadedClasses()) {
+            if (type.getName().startsWith(name) && outermost(type.getName()).equals(name) && !type.isHidden()) {
+                try {
+                    instrumentation.retransformClasses(type);
+                } catch (UnmodifiableClassException | LinkageError e) {
+                    // What cannot be woven shows nothing, and runs as it is.
+                    continue;
+                }
+            }
+        }
+    }
+
+    private static String outermost(String name) {
+        int inner = name.indexOf('$');
+        return inner < 0 ? name : name.substring(0, inner);
+    }
+
+    /** Called by woven classes. */
+    public static @Nullable Object pass(@Nullable Object result, String owner, String method, String descriptor) {
+        Taker now = taker;
+        return now == null ? result : now.take(result, owner, method, descriptor);
+    }
+
+    @Override
+    public byte @Nullable [] transform(
+            @Nullable ClassLoader loader,
+            @Nullable String className,
+            @Nullable Class<?> type,
+            ProtectionDomain domain,
+            byte[] code) {
+        if (loader == null || className == null || !WANTED.contains(outermost(className.replace('/', '.')))) {
+            return null;
+        }
+        ClassReader in = new ClassReader(code);
+        ClassWriter out = new ClassWriter(in, ClassWriter.COMPUTE_MAXS);
+        in.accept(new OfClass(out, className, loader), 0);
+        return out.toByteArray();
+    }
+
+    private static final class OfClass extends ClassVisitor {
+
+        private final String own;
+        private final ClassLoader loader;
+
+        OfClass(ClassVisitor out, String own, ClassLoader loader) {
+            super(Opcodes.ASM9, out);
+            this.own = own;
+            this.loader = loader;
+        }
+
+        @Override
+        public MethodVisitor visitMethod(
+                int access, String method, String descriptor, String signature, String[] exceptions) {
+            return new OfMethod(super.visitMethod(access, method, descriptor, signature, exceptions));
+        }
+
+        private final class OfMethod extends MethodVisitor {
+
+            OfMethod(MethodVisitor out) {
+                super(Opcodes.ASM9, out);
+            }
+
+            @Override
+            public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean ofInterface) {
+                super.visitMethodInsn(opcode, owner, name, descriptor, ofInterface);
+                Type given = Type.getReturnType(descriptor);
+                boolean shown = opcode != Opcodes.INVOKESPECIAL
+                        && given.getSort() != Type.VOID
+                        && !owner.startsWith("[")
+                        && !owner.equals(own)
+                        && Weaver.isUsers(owner.replace('/', '.'))
+                        && mayName(given);
+                if (shown) {
+                    Boxing.box(mv, given);
+                    visitLdcInsn(owner.replace('/', '.'));
+                    visitLdcInsn(name);
+                    visitLdcInsn(descriptor);
+                    super.visitMethodInsn(
+                            Opcodes.INVOKESTATIC,
+                            OWN_NAME,
+                            "pass",
+                            "(Ljava/lang/Object;Ljava/lang/String;Ljava/lang/String;Ljava/lang/String;)Ljava/lang/Object;",
+                            false);
+                    Boxing.unbox(mv, given);
+                }
+            }
+        }
+
+        /** Code may pass on what it may not name; what is shown to somebody has to be named afterwards. */
+        private boolean mayName(Type given) {
+            Type element = given.getSort() == Type.ARRAY ? given.getElementType() : given;
+            String name = element.getSort() == Type.OBJECT ? element.getInternalName() : own;
+            if (packageOf(name).equals(packageOf(own)) || Jdk.has(element.getClassName())) {
+                return true;
+            }
+            try (InputStream code = loader.getResourceAsStream(name + ".class")) {
+                return code != null && (new ClassReader(code).getAccess() & Opcodes.ACC_PUBLIC) != 0;
+            } catch (IOException e) {
+                // What cannot be read is left alone.
+                return false;
+            }
+        }
+
+        private static String packageOf(String name) {
+            return name.substring(0, name.lastIndexOf('/') + 1);
+        }
+    }
+}
