@@ -44,7 +44,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
     /**
      * A call that was disturbed in one way.
      *
-     * @param found {@code noticed}, {@code gap}, {@code unclear} or {@code note}
+     * @param found {@code noticed}, {@code gap}, {@code unclear}, {@code question} or {@code note}
      * @param sort what was changed: {@code answer}, {@code lost}, {@code argument}, {@code callback}
      * @param receiver the double that is asked
      * @param signature the method as the type lists it

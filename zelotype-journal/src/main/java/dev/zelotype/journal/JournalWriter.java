@@ -263,6 +263,9 @@ public final class JournalWriter {
             out.writeStringField("from", masked(call.caller()));
             out.writeStringField("to", masked(call.receiver()));
             out.writeStringField("method", masked(call.signature()));
+            if (!call.instance().isEmpty()) {
+                out.writeStringField("instance", masked(call.instance()));
+            }
             strings(out, "arguments", call.arguments());
             out.writeStringField("answer", masked(call.answer()));
             out.writeStringField("outcome", call.ending().word());

@@ -261,6 +261,7 @@ final class SceneReader {
                 .caller(fields.word("from"))
                 .receiver(fields.word("to"))
                 .signature(fields.word("method"))
+                .instance(fields.word("instance"))
                 .arguments(fields.texts("arguments"))
                 .answer(fields.text("answer"))
                 .ending(fields.word("outcome", Ending.class))

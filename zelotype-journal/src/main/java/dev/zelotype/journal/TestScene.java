@@ -39,12 +39,17 @@ public final class TestScene {
         this.settings = settings;
         this.name = name;
         this.hosted = HostedScene.of(settings.scene())
-                .titled(name.testClass.getSimpleName() + "." + name.method.replaceFirst("\\(.*", ""))
+                .titled(name.testClass.getSimpleName() + "." + withoutParameters(name.method))
                 .inTest(name.testClass)
                 // What a journal tells must be what was so at the time of the call.
                 .keepingDetails(settings.journal() != null)
                 .masking(settings.mask())
                 .open();
+    }
+
+    private static String withoutParameters(String method) {
+        int parameters = method.indexOf('(');
+        return parameters < 0 ? method : method.substring(0, parameters);
     }
 
     /** What a test is called. Immutable. */
@@ -183,7 +188,9 @@ public final class TestScene {
             }
             all.addAll(hosted.scene().notes());
             all.addAll(notes);
-            write(settings, name, hosted.scene().conversation().withNotes(notes), why, aborted);
+            if (settings.journal() != null) {
+                write(settings, name, hosted.scene().conversation().withNotes(notes), why, aborted);
+            }
         }
         return all;
     }
