@@ -52,6 +52,33 @@ final class Injection {
         void fill(Object test, Field field) throws IllegalAccessException;
     }
 
+    /** What is asked for in a test class, found once: the fields, and the methods around each test. */
+    private static final class Asked {
+
+        private static final ClassValue<Asked> OF = new ClassValue<>() {
+            @Override
+            protected Asked computeValue(Class<?> type) {
+                return new Asked(type);
+            }
+        };
+
+        private final List<Field> fields = new ArrayList<>();
+        private final List<Method> around = new ArrayList<>();
+
+        private Asked(Class<?> type) {
+            for (Class<?> each = type; each != Object.class; each = each.getSuperclass()) {
+                for (Field field : each.getDeclaredFields()) {
+                    if (isFilled(field) || field.isAnnotationPresent(Provided.class)) {
+                        fields.add(field);
+                    }
+                }
+            }
+            for (Class<? extends Annotation> when : List.of(BeforeEach.class, AfterEach.class)) {
+                around.addAll(AnnotationSupport.findAnnotatedMethods(type, when, HierarchyTraversalMode.TOP_DOWN));
+            }
+        }
+    }
+
     /** Refuses fields where tests that run at the same time would overwrite each other's. */
     static void refuseFields(List<Object> tests) {
         for (Object each : tests) {
@@ -77,10 +104,7 @@ final class Injection {
         }
         declareParameters(method);
         for (Object each : tests) {
-            for (Class<? extends Annotation> around : List.of(BeforeEach.class, AfterEach.class)) {
-                AnnotationSupport.findAnnotatedMethods(each.getClass(), around, HierarchyTraversalMode.TOP_DOWN)
-                        .forEach(this::declareParameters);
-            }
+            Asked.OF.get(each.getClass()).around.forEach(this::declareParameters);
         }
         for (Object each : tests) {
             eachField(each, this::fillUnderTest);
@@ -88,14 +112,12 @@ final class Injection {
     }
 
     private static void eachField(Object test, Filler filler) {
-        for (Class<?> type = test.getClass(); type != Object.class; type = type.getSuperclass()) {
-            for (Field field : type.getDeclaredFields()) {
-                try {
-                    filler.fill(test, field);
-                } catch (IllegalAccessException e) {
-                    throw new MisuseException(
-                            name(field) + " cannot be reached.", "open its package to dev.zelotype.junit", e);
-                }
+        for (Field field : Asked.OF.get(test.getClass()).fields) {
+            try {
+                filler.fill(test, field);
+            } catch (IllegalAccessException e) {
+                throw new MisuseException(
+                        name(field) + " cannot be reached.", "open its package to dev.zelotype.junit", e);
             }
         }
     }

@@ -17,14 +17,26 @@ import org.junit.platform.commons.support.AnnotationSupport;
  */
 final class Settings {
 
+    private static final ExtensionContext.Namespace SETTINGS = ExtensionContext.Namespace.create(Settings.class);
+
     private static volatile @Nullable Set<String> namesInFile;
 
     private Settings() {}
 
+    /** Worked out once a class and run, since each test asks; the names of what is set are looked at once a run. */
     static TestSettings of(ExtensionContext context) {
-        Set<String> given = new TreeSet<>(System.getProperties().stringPropertyNames());
-        given.addAll(namesInFile());
-        TestSettings.refuseNearMisses(given);
+        ExtensionContext.Store store = context.getRoot().getStore(SETTINGS);
+        store.getOrComputeIfAbsent("names that are set", key -> {
+            Set<String> given = new TreeSet<>(System.getProperties().stringPropertyNames());
+            given.addAll(namesInFile());
+            TestSettings.refuseNearMisses(given);
+            return given;
+        });
+        return store.getOrComputeIfAbsent(
+                context.getRequiredTestClass(), type -> workedOut(context), TestSettings.class);
+    }
+
+    private static TestSettings workedOut(ExtensionContext context) {
         WithDoubles annotation = annotation(context);
         return TestSettings.of(context::getConfigurationParameter)
                 .with(annotation.unused().length > 0 ? annotation.unused()[0] : null, annotation.lines());
