@@ -9,6 +9,9 @@ import java.util.regex.Pattern;
  */
 public final class CallSite {
 
+    /** How the key begins of a place where a test asks its subject something. */
+    static final String OF_RESULT = "result ";
+
     private final String key;
     private final int occurrence;
     private final int count;
@@ -23,22 +26,53 @@ public final class CallSite {
     private final List<String> names;
     private final int ofText;
     private final List<String> values;
+    private final boolean countedExactly;
 
     CallSite(List<String> fields) {
         key = fields.get(0);
         occurrence = Integer.parseInt(fields.get(1));
         count = Integer.parseInt(fields.get(2));
         ofText = Integer.parseInt(fields.get(3));
-        receiver = fields.get(4);
-        signature = fields.get(5);
-        text = fields.get(6);
-        file = fields.get(7);
-        line = Integer.parseInt(fields.get(8));
-        variants = Integer.parseInt(fields.get(9));
-        defaulted = fields.get(10);
-        arguments = fields.get(11);
-        names = fields.get(12).isEmpty() ? List.of() : List.of(fields.get(12).split(","));
-        values = List.copyOf(fields.subList(13, fields.size()));
+        countedExactly = Boolean.parseBoolean(fields.get(4));
+        receiver = fields.get(5);
+        signature = fields.get(6);
+        text = fields.get(7);
+        file = fields.get(8);
+        line = Integer.parseInt(fields.get(9));
+        variants = Integer.parseInt(fields.get(10));
+        defaulted = fields.get(11);
+        arguments = fields.get(12);
+        names = fields.get(13).isEmpty() ? List.of() : List.of(fields.get(13).split(","));
+        values = List.copyOf(fields.subList(14, fields.size()));
+    }
+
+    /** A check of a test instead of a call, since a finding speaks of one as well. */
+    static CallSite ofCheck(String check, String receiver, String signature, String file, int line) {
+        return new CallSite(List.of(
+                check,
+                "0",
+                "0",
+                "0",
+                "false",
+                receiver,
+                signature,
+                check,
+                file,
+                String.valueOf(line),
+                "0",
+                "",
+                "",
+                ""));
+    }
+
+    /** Whether it is the test that asks here, and the subject that answers. */
+    boolean isOfResult() {
+        return key.startsWith(OF_RESULT);
+    }
+
+    /** Whether the test says how many such calls there are, and would not have one more. */
+    boolean isCountedExactly() {
+        return countedExactly;
     }
 
     String key() {
@@ -142,6 +176,19 @@ public final class CallSite {
      */
     public String place() {
         return file + ":" + line;
+    }
+
+    int line() {
+        return line;
+    }
+
+    List<String> names() {
+        return names;
+    }
+
+    /** The method with the name of its double, which tests of a class mostly share. */
+    String called() {
+        return receiver + "." + signature;
     }
 
     String method() {

@@ -57,6 +57,7 @@ public final class Challenge {
         final String id;
         final List<CallSite> sites = new ArrayList<>();
         String name = "";
+        String type = "";
         long millis;
 
         Baseline(String id) {
@@ -65,7 +66,14 @@ public final class Challenge {
     }
 
     /** What became of a disturbance. */
-    record Tried(Disturbance disturbance, CallSite site, String verdict, String change, boolean confirms) {}
+    record Tried(
+            Disturbance disturbance,
+            CallSite site,
+            String verdict,
+            String change,
+            boolean confirms,
+            List<CallSite> failedChecks,
+            boolean failedOtherwise) {}
 
     /**
      * Prepares a challenge.
@@ -193,6 +201,11 @@ public final class Challenge {
                 confirming = true;
                 new Judge(tests, tried, leftOut, true).inGaps().forEach(schedule::confirm);
                 complete = rounds(schedule, end, progress);
+                confirming = false;
+            }
+            if (complete && sorts.contains(Sort.EXTRA)) {
+                new Judge(tests, tried, leftOut, true).extras().forEach(schedule::extra);
+                complete = rounds(schedule, end, progress);
             }
             return new Judge(tests, tried, leftOut, complete).result();
         } catch (InterruptedException e) {
@@ -221,6 +234,9 @@ public final class Challenge {
         if (running == null || running.isGone()) {
             running = new WorkerProcess(classPath, jvmArguments);
             worker = running;
+            if (sorts.contains(Sort.RESULT)) {
+                running.send(Wire.RESULTS);
+            }
         }
         return running;
     }
@@ -252,7 +268,8 @@ public final class Challenge {
         if (tests.isEmpty()) {
             throw new ChallengeException("None of the " + found + " tests can be challenged: "
                     + (leftOut.isEmpty()
-                            ? "no subject of theirs asks a double anything."
+                            ? "no subject of theirs asks a double anything. A class that is written inside a test class"
+                                    + " counts as part of the test, and not as its subject."
                             : String.join("; ", leftOut.subList(0, Math.min(3, leftOut.size())))));
         }
     }
@@ -295,6 +312,10 @@ public final class Challenge {
     }
 
     private void ran(List<String> fields) {
+        if (fields.get(0).equals(Wire.NOTE)) {
+            leftOut.add(fields.get(1));
+            return;
+        }
         String id = fields.get(1);
         if (fields.get(0).equals(Wire.CALL)) {
             CallSite site = new CallSite(fields.subList(2, fields.size()));
@@ -312,6 +333,7 @@ public final class Challenge {
             tests.remove(id);
         } else if (known != null && (name + " " + id).toLowerCase(Locale.ROOT).contains(test)) {
             known.name = name;
+            known.type = fields.get(5);
             known.millis = Long.parseLong(fields.get(4));
         }
     }
@@ -324,6 +346,7 @@ public final class Challenge {
         Map<String, Disturbance> open = new LinkedHashMap<>();
         round.forEach(each -> open.put(each.test(), each));
         String current = null;
+        List<CallSite> failedChecks = new ArrayList<>();
         while (true) {
             String line = running.next(patience(current));
             if (line == null) {
@@ -337,18 +360,29 @@ public final class Challenge {
                 return;
             } else if (fields.get(0).equals(Wire.BEGIN)) {
                 current = fields.get(1);
+                failedChecks.clear();
+            } else if (fields.get(0).equals(Wire.CHECK)) {
+                failedChecks.add(CallSite.ofCheck(
+                        fields.get(2), fields.get(3), fields.get(4), fields.get(5), Integer.parseInt(fields.get(6))));
             } else if (fields.get(0).equals(Wire.DONE)) {
                 Disturbance done = open.remove(fields.get(1));
                 current = null;
                 if (done != null) {
-                    finished(schedule, done, fields.get(2), fields.get(3));
+                    boolean otherwise = Boolean.parseBoolean(fields.get(8));
+                    finished(schedule, done, fields.get(2), fields.get(3), List.copyOf(failedChecks), otherwise);
                     progress.accept(schedule.run(), schedule.known());
                 }
             }
         }
     }
 
-    private void finished(Schedule schedule, Disturbance done, String verdict, String change) {
+    private void finished(
+            Schedule schedule,
+            Disturbance done,
+            String verdict,
+            String change,
+            List<CallSite> failedChecks,
+            boolean otherwise) {
         if (change.isEmpty() && !verdict.equals(Verdicts.PASSED)) {
             // It failed before anything was disturbed: the JVM is not clean any more.
             giveUp();
@@ -359,7 +393,7 @@ public final class Challenge {
         }
         String counts = change.isEmpty() ? Verdicts.ABORTED : verdict;
         schedule.done(done, counts);
-        tried.add(new Tried(done, schedule.site(done), counts, change, confirming));
+        tried.add(new Tried(done, schedule.site(done), counts, change, confirming, failedChecks, otherwise));
     }
 
     private long patience(@Nullable String current) {
@@ -376,7 +410,7 @@ public final class Challenge {
         Disturbance away = current == null ? null : open.remove(current);
         if (away != null) {
             schedule.done(away, Verdicts.NOTICED);
-            tried.add(new Tried(away, schedule.site(away), Verdicts.NOTICED, "ran away", confirming));
+            tried.add(new Tried(away, schedule.site(away), Verdicts.NOTICED, "ran away", confirming, List.of(), true));
         }
         for (Disturbance each : open.values()) {
             if (away == null && tries.merge(each, 1, Integer::sum) >= TRIES) {

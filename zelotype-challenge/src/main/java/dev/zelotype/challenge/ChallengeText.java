@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BiFunction;
+import java.util.regex.Pattern;
 
 /**
  * For builds and tools: what a challenge has found, as lines for a reader.
@@ -15,6 +16,7 @@ import java.util.function.BiFunction;
 public final class ChallengeText {
 
     private static final int WIDTH = 100;
+    private static final Pattern METHOD = Pattern.compile("\\w+\\([^)]*\\)");
 
     private ChallengeText() {}
 
@@ -35,17 +37,18 @@ public final class ChallengeText {
      * @return lines
      */
     public static List<String> lines(ChallengeResult result) {
-        return lines(result, (part, line) -> line);
+        return lines(result, WIDTH, (part, line) -> line);
     }
 
     /**
      * As {@link #lines(ChallengeResult)}, with some lines marked.
      *
      * @param result the result
+     * @param width how many characters a sentence may take in a line; statements are never broken
      * @param marked gives a line as it is shown
      * @return lines
      */
-    public static List<String> lines(ChallengeResult result, BiFunction<Part, String, String> marked) {
+    public static List<String> lines(ChallengeResult result, int width, BiFunction<Part, String, String> marked) {
         List<String> lines = new ArrayList<>();
         lines.add("Each test ran again with one thing changed at a time between its subject and a double.");
         lines.add("");
@@ -60,7 +63,7 @@ public final class ChallengeText {
                 lines.add(weight == Finding.Weight.NOTE ? title : marked.apply(Part.TITLE, title));
                 for (Finding finding : these) {
                     lines.add("");
-                    add(finding, lines, marked);
+                    add(finding, lines, width, marked);
                 }
             }
         }
@@ -74,9 +77,23 @@ public final class ChallengeText {
         return lines;
     }
 
+    /**
+     * One finding, with the statement to write.
+     *
+     * @param finding the finding
+     * @param width how many characters a sentence may take in a line; statements are never broken
+     * @param marked gives a line as it is shown
+     * @return lines
+     */
+    public static List<String> lines(Finding finding, int width, BiFunction<Part, String, String> marked) {
+        List<String> lines = new ArrayList<>();
+        add(finding, lines, width, marked);
+        return lines;
+    }
+
     private static List<String> tests(ChallengeResult result) {
         int width = result.tests().stream()
-                .mapToInt(test -> test.name().length())
+                .mapToInt(test -> readable(test.name()).length())
                 .max()
                 .orElse(0);
         List<String> lines = new ArrayList<>();
@@ -84,7 +101,7 @@ public final class ChallengeText {
             lines.add(String.format(
                             Locale.ROOT,
                             "%-" + Math.max(1, width) + "s  noticed %d of %d%s",
-                            test.name(),
+                            readable(test.name()),
                             test.noticed(),
                             test.noticed() + test.unnoticed() + test.unclear(),
                             test.unclear() == 0 ? "" : ", " + test.unclear() + " unclear")
@@ -93,33 +110,52 @@ public final class ChallengeText {
         return lines;
     }
 
+    /**
+     * A test's name as people read it: without underscores, and without the brackets of a method.
+     *
+     * @param name the name, such as {@code NightRunTest: a_humid_night()}
+     * @return the same to read
+     */
+    static String readable(String name) {
+        int title = name.indexOf(": ") < 0 ? 0 : name.indexOf(": ") + 2;
+        String shown = name.substring(title);
+        return METHOD.matcher(shown).matches()
+                ? name.substring(0, title)
+                        + shown.substring(0, shown.indexOf('(')).replace('_', ' ')
+                : name;
+    }
+
     private static String title(Finding.Weight weight, int count) {
         return switch (weight) {
             case GAP ->
                 count == 1 ? "1 gap: a change that no test noticed" : count + " gaps: changes that no test noticed";
             case UNCLEAR -> count + " unclear: tests crash, and nobody knows whether they would look";
+            case QUESTION ->
+                count == 1
+                        ? "1 question: a call too many that no test noticed"
+                        : count + " questions: calls too many that no test noticed";
             case NOTE -> "worth knowing:";
         };
     }
 
     /** A finding as its sentence, the statement to write and the tests that reach the call. */
-    private static void add(Finding finding, List<String> lines, BiFunction<Part, String, String> marked) {
-        wrap(finding.sentence(), lines);
+    private static void add(Finding finding, List<String> lines, int width, BiFunction<Part, String, String> marked) {
+        wrap(finding.sentence(), lines, width);
         if (!finding.statement().isEmpty()) {
             lines.add(marked.apply(Part.STATEMENT, "      " + finding.statement()));
         }
-        if (finding.weight() != Finding.Weight.NOTE) {
-            String test = finding.tests().get(0);
+        if (finding.weight() == Finding.Weight.GAP || finding.weight() == Finding.Weight.UNCLEAR) {
+            String test = readable(finding.tests().get(0));
             lines.add(marked.apply(
                     Part.PLACE, "      in " + test + others(finding.tests().size() - 1)));
         }
     }
 
     /** Breaks a sentence between words; what follows the first line stands a little further in. */
-    private static void wrap(String sentence, List<String> lines) {
+    private static void wrap(String sentence, List<String> lines, int width) {
         StringBuilder line = new StringBuilder("  ");
         for (String word : sentence.split(" ")) {
-            if (line.length() + word.length() >= WIDTH && line.length() > 4) {
+            if (line.length() + word.length() >= width && line.length() > 4) {
                 lines.add(line.toString());
                 line.setLength(0);
                 line.append("    ");

@@ -9,12 +9,17 @@ import java.util.List;
  * @param site where the call is made, and of what
  * @param occurrence which of the calls of that site in the test, from 0
  * @param sort what is changed
- * @param index which variant of an answer, or which argument
+ * @param index which variant of an answer or a result, or which argument
+ * @param from for a call that is made where it is not made: a test that makes it; else empty
  */
-record Disturbance(String test, String site, int occurrence, Sort sort, int index) {
+record Disturbance(String test, String site, int occurrence, Sort sort, int index, String from) {
+
+    Disturbance(String test, String site, int occurrence, Sort sort, int index) {
+        this(test, site, occurrence, sort, index, "");
+    }
 
     String line() {
-        return Wire.line(Wire.DO, test, site, occurrence, sort, index);
+        return Wire.line(Wire.DO, test, site, occurrence, sort, index, from);
     }
 
     static Disturbance of(List<String> fields) {
@@ -23,6 +28,7 @@ record Disturbance(String test, String site, int occurrence, Sort sort, int inde
                 fields.get(2),
                 Integer.parseInt(fields.get(3)),
                 Sort.valueOf(fields.get(4)),
-                Integer.parseInt(fields.get(5)));
+                Integer.parseInt(fields.get(5)),
+                fields.get(6));
     }
 }

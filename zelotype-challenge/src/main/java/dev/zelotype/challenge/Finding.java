@@ -13,6 +13,8 @@ public final class Finding {
         GAP,
         /** Tests crashed, but not because they looked: nobody knows. */
         UNCLEAR,
+        /** A call too many that no test noticed: whether it would be wrong, only its author knows. */
+        QUESTION,
         /** Worth knowing, and not wrong. */
         NOTE
     }

@@ -5,6 +5,8 @@ import dev.zelotype.challenge.Challenge.Tried;
 import dev.zelotype.challenge.Finding.Weight;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -72,7 +74,8 @@ final class Judge {
         Map<String, int[]> byTest = new LinkedHashMap<>();
         tests.values().forEach(test -> byTest.put(test.id, new int[3]));
         for (Tried each : tried) {
-            if (!each.verdict().equals(Verdicts.ABORTED) && !each.confirms()) {
+            boolean asks = each.disturbance().sort() == Sort.EXTRA;
+            if (!each.verdict().equals(Verdicts.ABORTED) && !each.confirms() && !asks) {
                 byTest.get(each.disturbance().test())[
                         each.verdict().equals(Verdicts.NOTICED)
                                 ? 0
@@ -85,11 +88,11 @@ final class Judge {
     private Map<String, Group> groups() {
         Map<String, Group> groups = new LinkedHashMap<>();
         for (Tried each : tried) {
-            if (each.verdict().equals(Verdicts.ABORTED)) {
+            if (each.verdict().equals(Verdicts.ABORTED) || each.disturbance().sort() == Sort.EXTRA) {
                 continue;
             }
             Sort sort = each.disturbance().sort();
-            int index = sort == Sort.ANSWER ? 0 : each.disturbance().index();
+            int index = sort.isOfValue() ? 0 : each.disturbance().index();
             Group group = groups.computeIfAbsent(
                     each.disturbance().site() + " " + sort + index, key -> new Group(each.site(), sort, index));
             group.tests.add(tests.get(each.disturbance().test()).name);
@@ -124,7 +127,9 @@ final class Judge {
                 findings.add(finding(Weight.UNCLEAR, group));
             }
         }
+        findings.addAll(questions());
         findings.addAll(defaults(groups));
+        findings.addAll(needless());
         findings.sort(Comparator.comparing(Finding::weight).thenComparing(finding -> isLog(finding.site())));
         List<ChallengedTest> challenged = new ArrayList<>();
         byTest.forEach((id, counts) ->
@@ -148,7 +153,8 @@ final class Judge {
         return switch (group.sort) {
             case LOST -> looksAtAnswer || answerInVain;
             case ANSWER -> mayBeLost && !answerInVain;
-            case ARGUMENT, CALLBACK -> mayBeLost;
+            case ARGUMENT, CALLBACK, TWICE -> mayBeLost;
+            case RESULT, EXTRA -> false;
         };
     }
 
@@ -174,6 +180,12 @@ final class Judge {
             case CALLBACK ->
                 what + " need not call back " + called(site.name(group.index)) + nobody
                         + (weight == Weight.GAP ? " Assert on what the callback does." : "");
+            case TWICE -> what + " could be made twice" + nobody;
+            case RESULT ->
+                site.text() + ", called at " + site.place() + ", could return otherwise"
+                        + (group.change.isEmpty() ? "" : " (" + group.change + ")") + nobody
+                        + (weight == Weight.GAP ? " Assert on the result." : "");
+            case EXTRA -> throw new IllegalStateException("A call too many is a question, and no gap.");
         };
         Set<String> reaching = new LinkedHashSet<>();
         if (group.passed) {
@@ -198,10 +210,10 @@ final class Judge {
         String any = "verify(" + site.receiver() + "::" + site.method() + ")";
         String exact = "verify(" + site.written() + ")" + times(site.ofText());
         return switch (group.sort) {
-            case LOST -> site.written().isEmpty() ? any + times(site.count()) : exact;
+            case LOST, TWICE -> site.written().isEmpty() ? any + times(site.count()) : exact;
             case ARGUMENT ->
                 site.written().isEmpty() ? any + ".where(" + lambda(site, group.index) + ").atLeast(1);" : exact;
-            case ANSWER, CALLBACK -> "";
+            case ANSWER, CALLBACK, RESULT, EXTRA -> "";
         };
     }
 
@@ -222,6 +234,125 @@ final class Judge {
                 + (primitive
                         ? name + " == " + value
                         : name + ".equals(" + (value.isEmpty() ? "expected" : value) + ")");
+    }
+
+    /**
+     * The calls that some tests make, and that matter there, to be made in the other tests of the same classes.
+     *
+     * @return the disturbances, each with the call that it makes
+     */
+    Map<Disturbance, CallSite> extras() {
+        Map<String, Group> groups = groups();
+        Map<String, List<Baseline>> byType = new LinkedHashMap<>();
+        tests.values()
+                .forEach(test -> byType.computeIfAbsent(test.type, first -> new ArrayList<>())
+                        .add(test));
+        Map<Disturbance, CallSite> found = new LinkedHashMap<>();
+        byType.values().forEach(ofType -> {
+            Map<String, CallSite> calls = new LinkedHashMap<>();
+            Map<String, String> from = new HashMap<>();
+            for (Baseline test : ofType) {
+                for (CallSite site : test.sites) {
+                    Group lost = groups.get(site.key() + " " + Sort.LOST + 0);
+                    boolean matters = lost != null && lost.noticed;
+                    boolean canBeMade =
+                            !site.written().isEmpty() || !site.names().contains("instance");
+                    if (matters && canBeMade && calls.putIfAbsent(site.called(), site) == null) {
+                        from.put(site.called(), test.id);
+                    }
+                }
+            }
+            for (Baseline test : ofType) {
+                Set<String> made = new HashSet<>();
+                test.sites.forEach(site -> made.add(site.called()));
+                calls.forEach((called, site) -> {
+                    if (!made.contains(called)) {
+                        found.put(new Disturbance(test.id, site.key(), 0, Sort.EXTRA, 0, from.get(called)), site);
+                    }
+                });
+            }
+        });
+        return found;
+    }
+
+    /** Calls that tests would not have noticed though they do not make them; one question for each method and class. */
+    private List<Finding> questions() {
+        Map<String, CallSite> asked = new LinkedHashMap<>();
+        Map<String, Set<String>> missing = new LinkedHashMap<>();
+        for (Tried each : tried) {
+            if (each.disturbance().sort() == Sort.EXTRA && each.verdict().equals(Verdicts.PASSED)) {
+                Baseline test = tests.get(each.disturbance().test());
+                String key = test.type + " " + each.site().called();
+                asked.putIfAbsent(key, each.site());
+                missing.computeIfAbsent(key, first -> new LinkedHashSet<>()).add(test.name);
+            }
+        }
+        List<Finding> questions = new ArrayList<>();
+        asked.forEach((key, site) -> {
+            List<String> names = List.copyOf(missing.get(key));
+            String first = ChallengeText.readable(names.get(0));
+            String more = names.size() == 1
+                    ? " too"
+                    : names.size() == 2 ? " and another test too" : " and " + (names.size() - 1) + " other tests too";
+            questions.add(new Finding(
+                    Weight.QUESTION,
+                    site,
+                    Sort.EXTRA,
+                    site.text() + ", which other tests check, could be made in \"" + first + "\"" + more
+                            + ", and nobody notices. Should it never be?",
+                    "verify(" + site.receiver() + "::" + site.method() + ").never();",
+                    names));
+        });
+        return questions;
+    }
+
+    /**
+     * Checks that some disturbance makes fail, but none alone, not even one of the very calls that they speak of. Of two
+     * that always fail together the one that stands first is kept.
+     */
+    private List<Finding> needless() {
+        Map<String, CallSite> checks = new LinkedHashMap<>();
+        Map<String, List<Set<String>>> failures = new LinkedHashMap<>();
+        Map<String, Set<String>> named = new LinkedHashMap<>();
+        Set<String> aimedAt = new LinkedHashSet<>();
+        for (Tried each : tried) {
+            boolean ofValue = each.disturbance().sort().isOfValue();
+            Set<String> together = new LinkedHashSet<>();
+            each.failedChecks().forEach(check -> together.add(check.place() + check.text()));
+            if (each.failedOtherwise()) {
+                together.add("");
+            }
+            for (CallSite check : each.failedChecks()) {
+                String key = check.place() + check.text();
+                checks.putIfAbsent(key, check);
+                if (!ofValue && each.site().called().equals(check.called())) {
+                    aimedAt.add(key);
+                }
+                failures.computeIfAbsent(key, first -> new ArrayList<>()).add(together);
+                named.computeIfAbsent(key, first -> new LinkedHashSet<>())
+                        .add(tests.get(each.disturbance().test()).name);
+            }
+        }
+        List<Finding> notes = new ArrayList<>();
+        List<String> lastFirst = new ArrayList<>(checks.keySet());
+        lastFirst.sort(
+                Comparator.comparing((String key) -> checks.get(key).line()).reversed());
+        for (String key : lastFirst) {
+            if (aimedAt.contains(key) && failures.get(key).stream().allMatch(together -> together.size() > 1)) {
+                failures.get(key).forEach(together -> together.remove(key));
+                CallSite check = checks.get(key);
+                notes.add(new Finding(
+                        Weight.NOTE,
+                        check,
+                        Sort.LOST,
+                        "The check \"" + check.text() + "\" at " + check.place()
+                                + " adds nothing: whatever was changed to make it fail made"
+                                + " another check fail as well.",
+                        "",
+                        List.copyOf(named.get(key))));
+            }
+        }
+        return notes;
     }
 
     /** What tests lean on though nobody said it. */

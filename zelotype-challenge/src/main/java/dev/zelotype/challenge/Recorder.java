@@ -1,15 +1,25 @@
 package dev.zelotype.challenge;
 
 import dev.zelotype.doubles.Ending;
+import dev.zelotype.error.OwnNames;
 import dev.zelotype.host.DisturbedCall;
 import java.lang.StackWalker.StackFrame;
+import java.lang.invoke.MethodType;
+import java.lang.ref.SoftReference;
+import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.Proxy;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,16 +33,29 @@ final class Recorder {
     private static final List<String> LIBRARIES_OF_TESTS =
             List.of("org.junit.", "org.assertj.", "org.hamcrest.", "org.opentest4j.", "kotlin.test.", "org.testng.");
 
+    /** With what the first call of each site was made, for tests in which it is not made. */
+    private static final Map<String, Memory> MEMORY = new ConcurrentHashMap<>();
+
     private final @Nullable Disturbance disturbance;
     private final Map<String, Integer> occurrences = new HashMap<>();
     private final Map<String, Integer> made = new HashMap<>();
     private final Map<String, Noted> first = new LinkedHashMap<>();
     private final Map<String, Noted> last = new LinkedHashMap<>();
+    /** The classes that the test calls so that they call doubles, and those that call doubles. */
+    private final Set<String> subjects = new HashSet<>();
+
+    private final Map<String, FailedCheck> failedChecks = new LinkedHashMap<>();
     private int calls;
     private volatile String applied = "";
 
     /** A call as the supervisor needs to know it. */
-    private record Noted(int occurrence, String method, String text, String line) {}
+    private record Noted(int occurrence, String method, String text, BooleanSupplier countedExactly, String line) {}
+
+    /** What it takes to make a call once more. */
+    private record Memory(String receiver, String signature, SoftReference<Object[]> arguments) {}
+
+    /** A check that has failed without ending its test. */
+    private record FailedCheck(String check, String receiver, String signature, String file, int line) {}
 
     Recorder(@Nullable Disturbance disturbance) {
         this.disturbance = disturbance;
@@ -57,14 +80,45 @@ final class Recorder {
     }
 
     private String line(String site, Noted noted) {
-        return Wire.line(site, noted.occurrence(), made.get(noted.method()), made.get(noted.text())) + "\t"
-                + noted.line();
+        return Wire.line(
+                        site,
+                        noted.occurrence(),
+                        made.getOrDefault(noted.method(), 1),
+                        made.getOrDefault(noted.text(), 1),
+                        noted.countedExactly().getAsBoolean())
+                + "\t" + noted.line();
+    }
+
+    /** The checks that have failed without ending the test, one line each. */
+    synchronized List<String> failedChecks() {
+        return failedChecks.values().stream()
+                .map(each -> Wire.line(each.check(), each.receiver(), each.signature(), each.file(), each.line()))
+                .toList();
+    }
+
+    /**
+     * Lets a disturbed test go on after a check has failed, so that the others may fail as well. One that stands in a
+     * lambda is somebody else's to run: it may be tried until it holds, or be meant to fail.
+     */
+    synchronized boolean keeps(String check, String receiver, String signature, @Nullable StackFrame at) {
+        boolean kept = !applied.isEmpty()
+                && at != null
+                && TestClasses.has(at.getClassName())
+                && !at.getMethodName().startsWith("lambda$");
+        if (kept) {
+            failedChecks.put(check + at, new FailedCheck(check, receiver, signature, fileOf(at), at.getLineNumber()));
+        }
+        return kept;
+    }
+
+    private static String fileOf(StackFrame frame) {
+        return frame.getFileName() == null ? frame.getClassName() : frame.getFileName();
     }
 
     @Nullable
     Object take(DisturbedCall call) throws Throwable {
         StackFrame caller = call.caller();
-        if (caller == null || isOfTest(caller)) {
+        if (caller == null || isOfTest(caller.getClassName())) {
             return call.proceed();
         }
         String site = caller.getClassName() + ":" + caller.getLineNumber() + " " + call.type() + "." + call.signature();
@@ -79,18 +133,161 @@ final class Recorder {
         if (wanted == null) {
             return note(call, site, occurrence, caller);
         }
+        if (wanted.sort() == Sort.RESULT) {
+            noteSubject(caller.getClassName());
+            return call.proceed();
+        } else if (wanted.sort() == Sort.EXTRA) {
+            return applied.isEmpty() ? withAnother(call, wanted) : call.proceed();
+        }
         boolean now = wanted.site().equals(site) && wanted.occurrence() == occurrence;
         return now ? disturbed(call, wanted) : call.proceed();
     }
 
+    /** The subject of a test is what calls doubles, and what the test itself called for that. */
+    private void noteSubject(String caller) {
+        String outermost = StackWalker.getInstance().walk(frames -> {
+            String last = caller;
+            for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
+                String name = i.next().getClassName();
+                if (isOfTest(name)) {
+                    break;
+                }
+                last = OwnNames.has(name) || name.startsWith("java.") || name.startsWith("jdk.") ? last : name;
+            }
+            return last;
+        });
+        synchronized (this) {
+            for (String name : new String[] {caller, outermost}) {
+                for (String each = name; ; each = each.substring(0, each.lastIndexOf('$'))) {
+                    if (!subjects.add(each) || each.lastIndexOf('$') <= 0) {
+                        break;
+                    }
+                }
+            }
+        }
+    }
+
+    /** Whether one of the subjects is of a class or an interface. */
+    private synchronized boolean isOfSubject(Class<?> owner) {
+        for (String name : subjects) {
+            try {
+                if (owner.isAssignableFrom(Class.forName(name, false, owner.getClassLoader()))) {
+                    return true;
+                }
+            } catch (ClassNotFoundException | LinkageError e) {
+                // A class that the owner's loader cannot see is none of its.
+                continue;
+            }
+        }
+        return false;
+    }
+
+    /** A test has called something, and is about to see what came back. */
+    @Nullable
+    Object result(@Nullable Object result, String owner, String name, String descriptor) {
+        Disturbance wanted = disturbance;
+        boolean looks = wanted == null || wanted.sort() == Sort.RESULT && applied.isEmpty();
+        Method method = looks ? methodOfSubject(owner, name, descriptor) : null;
+        if (method == null) {
+            return result;
+        }
+        String simple = owner.substring(owner.lastIndexOf('.') + 1);
+        List<String> types =
+                Stream.of(method.getParameterTypes()).map(Class::getSimpleName).toList();
+        String signature = name + "(" + String.join(", ", types) + ")";
+        String site = CallSite.OF_RESULT + owner + "." + signature;
+        synchronized (this) {
+            int occurrence = occurrences.merge(site, 1, Integer::sum) - 1;
+            // Where nothing came back, nothing need be looked at.
+            List<Object> others = result == null ? List.of() : Alterations.of(result, method.getGenericReturnType());
+            if (wanted == null) {
+                noteResult(site, occurrence, simple, signature, others.size());
+            } else if (wanted.site().equals(site)
+                    && wanted.occurrence() == occurrence
+                    && wanted.index() < others.size()) {
+                Object other = others.get(wanted.index());
+                applied = DisturbedCall.print(other) + " instead of " + DisturbedCall.print(result);
+                return other;
+            }
+        }
+        return result;
+    }
+
+    private void noteResult(String site, int occurrence, String owner, String signature, int variants) {
+        StackFrame caller = StackWalker.getInstance()
+                .walk(frames -> frames.filter(frame -> !OwnNames.has(frame.getClassName()))
+                        .findFirst())
+                .orElse(null);
+        if (caller == null || !isOfTest(caller.getClassName()) || variants == 0) {
+            return;
+        }
+        String text =
+                owner.substring(owner.lastIndexOf('$') + 1) + "." + signature.substring(0, signature.indexOf('('));
+        String line = Wire.line(owner, signature, text, fileOf(caller), caller.getLineNumber(), variants, "", "", "");
+        Noted noted = new Noted(occurrence, site, site, () -> false, line);
+        first.putIfAbsent(site, noted);
+        last.put(site, noted);
+    }
+
+    private @Nullable Method methodOfSubject(String owner, String name, String descriptor) {
+        try {
+            Class<?> type = Class.forName(owner, false, Thread.currentThread().getContextClassLoader());
+            if (type.isRecord() || type.isEnum() || !isOfSubject(type)) {
+                return null;
+            }
+            List<Method> all = new ArrayList<>();
+            for (Class<?> each = type; each != null; each = each.getSuperclass()) {
+                all.addAll(List.of(each.getDeclaredMethods()));
+            }
+            // Those of interfaces as well.
+            all.addAll(List.of(type.getMethods()));
+            for (Method method : all) {
+                if (method.getName().equals(name) && descriptor.equals(descriptor(method))) {
+                    return method;
+                }
+            }
+        } catch (ClassNotFoundException | LinkageError e) {
+            // What cannot be looked into is left alone.
+            return null;
+        }
+        return null;
+    }
+
+    private static String descriptor(Method method) {
+        return MethodType.methodType(method.getReturnType(), method.getParameterTypes())
+                .toMethodDescriptorString();
+    }
+
+    /** Lets the call be followed by one that other tests make. */
+    private @Nullable Object withAnother(DisturbedCall call, Disturbance wanted) throws Throwable {
+        Object answer = call.proceed();
+        Memory known = MEMORY.get(wanted.site());
+        Object[] arguments = known == null ? null : known.arguments().get();
+        if (arguments != null) {
+            // Said before, since it may be refused.
+            applied = "made as well";
+            if (!call.alsoCall(known.receiver(), known.signature(), arguments)) {
+                applied = "";
+            }
+        }
+        return answer;
+    }
+
+    /** Whether it is known with what a call was made. */
+    static boolean remembers(String site) {
+        Memory known = MEMORY.get(site);
+        return known != null && known.arguments().get() != null;
+    }
+
     /** Calls that the test makes itself, in its own methods and lambdas, are its own affair. */
-    private static boolean isOfTest(StackFrame caller) {
-        String name = caller.getClassName();
+    private static boolean isOfTest(String name) {
         return LIBRARIES_OF_TESTS.stream().anyMatch(name::startsWith) || TestClasses.has(name);
     }
 
     private @Nullable Object note(DisturbedCall call, String site, int occurrence, StackFrame caller) throws Throwable {
         String text = text(call);
+        noteSubject(caller.getClassName());
+        MEMORY.putIfAbsent(site, new Memory(call.receiver(), call.signature(), new SoftReference<>(call.arguments())));
         Object[] arguments = call.arguments().clone();
         StringBuilder names = new StringBuilder();
         boolean[] ran = new boolean[arguments.length];
@@ -119,7 +316,7 @@ final class Recorder {
                     call.receiver(),
                     call.signature(),
                     text,
-                    caller.getFileName() == null ? caller.getClassName() : caller.getFileName(),
+                    fileOf(caller),
                     caller.getLineNumber(),
                     variants,
                     call.ending() == Ending.DEFAULTED && call.returnType() != void.class
@@ -131,8 +328,12 @@ final class Recorder {
                 boolean made = i < call.arguments().length - call.method().getParameterCount();
                 line += "\t" + Wire.line(made ? "it" : Source.of(call.arguments()[i]));
             }
-            Noted noted =
-                    new Noted(occurrence, call.receiver() + "." + call.signature(), call.receiver() + "." + text, line);
+            Noted noted = new Noted(
+                    occurrence,
+                    call.receiver() + "." + call.signature(),
+                    call.receiver() + "." + text,
+                    call::isCountedExactly,
+                    line);
             synchronized (this) {
                 made.merge(noted.method(), 1, Integer::sum);
                 made.merge(noted.text(), 1, Integer::sum);
@@ -173,6 +374,15 @@ final class Recorder {
                 Object[] arguments = call.arguments().clone();
                 arguments[wanted.index()] = watched(call, wanted.index(), () -> applied = "not called back", false);
                 return call.proceed(arguments);
+            }
+            case TWICE -> {
+                Object answer = call.proceed();
+                applied = "made twice";
+                call.again();
+                return answer;
+            }
+            case RESULT, EXTRA -> {
+                return call.proceed();
             }
         }
         throw new IllegalStateException("A sort of disturbance has no code: " + wanted.sort());

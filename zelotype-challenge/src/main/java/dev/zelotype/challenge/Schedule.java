@@ -12,7 +12,8 @@ import java.util.Set;
 
 /**
  * What is still to be disturbed: in each round one thing for each test. Answers come first, and once one is noticed the
- * others of the same call need not be tried, nor need the call be lost.
+ * others of the same call need not be tried, nor need the call be lost. Calls that are made where they are not made come at
+ * the end.
  */
 final class Schedule {
 
@@ -36,6 +37,12 @@ final class Schedule {
     }
 
     private static void add(Deque<Disturbance> all, String test, CallSite site, Set<Sort> sorts) {
+        if (site.isOfResult()) {
+            for (int i = 0; sorts.contains(Sort.RESULT) && i < site.variants(); i++) {
+                all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.RESULT, i));
+            }
+            return;
+        }
         if (sorts.contains(Sort.ANSWER)) {
             for (int i = 0; i < site.variants(); i++) {
                 all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.ANSWER, i));
@@ -43,6 +50,9 @@ final class Schedule {
         }
         if (sorts.contains(Sort.LOST)) {
             all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.LOST, 0));
+        }
+        if (sorts.contains(Sort.TWICE) && site.isCountedExactly()) {
+            all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.TWICE, 0));
         }
         for (int i = 0; i < site.arguments().length(); i++) {
             char what = site.arguments().charAt(i);
@@ -76,14 +86,20 @@ final class Schedule {
         again(disturbance);
     }
 
+    /** Makes a call in a test that does not make it. */
+    void extra(Disturbance disturbance, CallSite site) {
+        sites.put(disturbance.test() + disturbance.site() + disturbance.occurrence(), site);
+        confirm(disturbance);
+    }
+
     void done(Disturbance disturbance, String verdict) {
         run++;
         Deque<Disturbance> rest = open.get(disturbance.test());
-        if (rest != null && disturbance.sort() == Sort.ANSWER && verdict.equals(Verdicts.NOTICED)) {
+        if (rest != null && disturbance.sort().isOfValue() && verdict.equals(Verdicts.NOTICED)) {
             int before = rest.size();
             rest.removeIf(other -> other.site().equals(disturbance.site())
                     && other.occurrence() == disturbance.occurrence()
-                    && (other.sort() == Sort.ANSWER || other.sort() == Sort.LOST));
+                    && (other.sort() == disturbance.sort() || other.sort() == Sort.LOST));
             known -= before - rest.size();
             if (rest.isEmpty()) {
                 open.remove(disturbance.test());

@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * For builds and tools: what a disturbance changes.
@@ -17,7 +18,24 @@ public enum Sort {
     /** Another argument is recorded, matched and answered. */
     ARGUMENT,
     /** A callback that the answer runs is not run. */
-    CALLBACK;
+    CALLBACK,
+    /** The call is recorded once more, where a test says exactly how many there are. */
+    TWICE,
+    /** The test gets another result of the subject. */
+    RESULT,
+    /** A call that other tests of the class check is made where it is not made. */
+    EXTRA;
+
+    /** Whether a value is altered that somebody gets: of several others it takes one that is noticed. */
+    boolean isOfValue() {
+        return this == ANSWER || this == RESULT;
+    }
+
+    private static String all() {
+        String words = Arrays.stream(values()).map(Sort::word).collect(Collectors.joining(", "));
+        int last = words.lastIndexOf(", ");
+        return words.substring(0, last) + " or " + words.substring(last + 2);
+    }
 
     /**
      * The sort as the word that is typed and shown.
@@ -41,8 +59,7 @@ public enum Sort {
             sorts.add(Arrays.stream(values())
                     .filter(sort -> sort.word().equalsIgnoreCase(word.strip()))
                     .findFirst()
-                    .orElseThrow(() -> new ChallengeException(
-                            "There is no sort '" + word + "': give answer, lost, argument or callback.")));
+                    .orElseThrow(() -> new ChallengeException("There is no sort '" + word + "': give " + all() + ".")));
         }
         return sorts.isEmpty() ? EnumSet.allOf(Sort.class) : sorts;
     }

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.host.ResultDisturber;
 import java.lang.annotation.Annotation;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,7 +21,9 @@ final class TestClasses {
     private TestClasses() {}
 
     static void add(String name) {
-        NAMES.add(outer(name));
+        if (NAMES.add(outer(name))) {
+            ResultDisturber.in(outer(name));
+        }
     }
 
     static boolean has(String name) {

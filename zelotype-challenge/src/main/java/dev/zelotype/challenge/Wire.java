@@ -9,6 +9,9 @@ import java.util.List;
 final class Wire {
 
     static final String CALL = "call";
+    static final String CHECK = "check";
+    static final String NOTE = "note";
+    static final String RESULTS = "results";
     static final String BEGIN = "begin";
     static final String DONE = "done";
     static final String END = "end";

@@ -1,12 +1,15 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.error.MisuseException;
 import dev.zelotype.host.CallDisturber;
 import dev.zelotype.host.DisturbedCall;
+import dev.zelotype.host.ResultDisturber;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.io.PrintStream;
+import java.lang.StackWalker.StackFrame;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -29,7 +32,7 @@ import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
 import org.junit.platform.launcher.core.LauncherFactory;
 
 /**
- * Runs tests as it is told, on the class path of the tests, in a JVM that may die of them.
+ * For Zelotype's own tools: runs tests as it is told, on the class path of the tests, in a JVM that may die of them.
  */
 public final class Worker {
 
@@ -61,11 +64,12 @@ public final class Worker {
     private void work() throws IOException {
         BufferedReader commands = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
         System.setIn(java.io.InputStream.nullInputStream());
-        CallDisturber.everywhere(this::disturb);
+        CallDisturber.everywhere(new Between());
         List<Disturbance> round = new ArrayList<>();
         for (String line = commands.readLine(); line != null; line = commands.readLine()) {
             List<String> fields = Wire.fields(line);
             switch (fields.get(0)) {
+                case Wire.RESULTS -> showResults();
                 case Wire.PLAN -> baseline(fields.subList(1, fields.size()));
                 case Wire.DO -> round.add(Disturbance.of(fields));
                 case Wire.GO -> {
@@ -77,9 +81,32 @@ public final class Worker {
         }
     }
 
-    private @Nullable Object disturb(DisturbedCall call) throws Throwable {
-        Recorder now = recorder;
-        return now == null ? call.proceed() : now.take(call);
+    /** Stands between the subjects and their doubles, and between failing checks and their tests. */
+    private final class Between implements CallDisturber {
+
+        @Override
+        public @Nullable Object disturb(DisturbedCall call) throws Throwable {
+            Recorder now = recorder;
+            return now == null ? call.proceed() : now.take(call);
+        }
+
+        @Override
+        public boolean keeps(String check, String receiver, String signature, @Nullable StackFrame at) {
+            Recorder now = recorder;
+            return now != null && now.keeps(check, receiver, signature, at);
+        }
+    }
+
+    /** Stands between the tests and what they call, if this JVM lets an agent in. */
+    private void showResults() {
+        try {
+            ResultDisturber.everywhere((result, owner, method, descriptor) -> {
+                Recorder now = recorder;
+                return now == null ? result : now.result(result, owner, method, descriptor);
+            });
+        } catch (MisuseException e) {
+            wire.println(Wire.line(Wire.NOTE, "results of subjects are as they are: " + e.getMessage()));
+        }
     }
 
     private void baseline(List<String> arguments) {
@@ -102,6 +129,7 @@ public final class Worker {
     }
 
     private void run(List<Disturbance> round) {
+        remember(round);
         Map<String, Disturbance> byTest = new HashMap<>();
         Set<DiscoverySelector> selectors = new LinkedHashSet<>();
         for (Disturbance each : round) {
@@ -109,6 +137,19 @@ public final class Worker {
             selectors.add(DiscoverySelectors.selectUniqueId(each.test()));
         }
         run(request(new ArrayList<>(selectors)).build(), byTest);
+    }
+
+    /** Runs, as they are, the tests that make the calls which others are to make now, unless that is known. */
+    private void remember(List<Disturbance> round) {
+        List<DiscoverySelector> unknown = new ArrayList<>();
+        for (Disturbance each : round) {
+            if (!each.from().isEmpty() && !Recorder.remembers(each.site())) {
+                unknown.add(DiscoverySelectors.selectUniqueId(each.from()));
+            }
+        }
+        if (!unknown.isEmpty()) {
+            launcher.execute(request(unknown).build(), new Listener(Map.of()));
+        }
     }
 
     /** One test at a time, and no journal of runs that nobody made. */
@@ -167,15 +208,19 @@ public final class Worker {
                                 .matches())
                         .forEach(call -> wire.println(Wire.line(Wire.CALL, id) + "\t" + call));
             }
+            List<String> failedChecks = done.failedChecks();
+            failedChecks.forEach(check -> wire.println(Wire.line(Wire.CHECK, id) + "\t" + check));
+            String verdict = Verdicts.of(result);
             wire.println(Wire.line(
                     Wire.DONE,
                     id,
-                    Verdicts.of(result),
+                    failedChecks.isEmpty() ? verdict : Verdicts.NOTICED,
                     done.applied(),
                     (System.nanoTime() - began) / 1_000_000,
                     className(id),
                     test.getDisplayName(),
-                    result.getThrowable().map(Verdicts::firstLine).orElse("")));
+                    result.getThrowable().map(Verdicts::firstLine).orElse(""),
+                    !verdict.equals(Verdicts.PASSED)));
         }
     }
 }

@@ -83,7 +83,7 @@ class ChallengeTest {
         assertThat(result.leftOut()).isEmpty();
         assertThat(result.tests()).hasSize(9).allSatisfy(test -> {
             boolean sees = !test.name().contains("leaves_a_thread");
-            assertThat(test.noticed()).as(test.name()).isEqualTo(sees ? 1 : 0);
+            assertThat(test.noticed() > 0).as(test.name()).isEqualTo(sees);
         });
     }
 
@@ -134,9 +134,50 @@ class ChallengeTest {
         ChallengeResult result = run(challenge("WatchChecks")
                 .jvmArguments(List.of("-Dremoved=notes"))
                 .except("Log.*, Dome.open"));
-        assertThat(result.findings()).isEmpty();
+        assertThat(result.findings())
+                .filteredOn(finding -> finding.weight() != Finding.Weight.QUESTION)
+                .isEmpty();
+        assertThat(result.findings())
+                .extracting(finding -> finding.site().text())
+                .noneMatch(text -> text.startsWith("log.") || text.startsWith("dome.open"));
         assertThat(result.percent()).isEqualTo(100);
         assertThat(result.runs()).isPositive();
+    }
+
+    @Test
+    void what_is_said_twice_or_not_at_all_is_told() {
+        ChallengeResult result = run(challenge("LooseChecks"));
+
+        assertThat(result.findings())
+                .filteredOn(finding -> finding.sort() == Sort.RESULT)
+                .singleElement()
+                .satisfies(finding -> {
+                    assertThat(finding.weight()).isEqualTo(Finding.Weight.GAP);
+                    assertThat(finding.sentence())
+                            .matches("Watch\\.night, called at LooseChecks\\.java:\\d+, could return otherwise"
+                                    + " \\(-?\\d+ instead of -?\\d+\\), and nobody notices\\. Assert on the result\\.");
+                });
+        assertThat(result.findings())
+                .filteredOn(finding -> finding.weight() == Finding.Weight.QUESTION)
+                .singleElement()
+                .satisfies(finding -> {
+                    assertThat(finding.sort()).isEqualTo(Sort.EXTRA);
+                    assertThat(finding.tests()).containsExactly("LooseChecks: a_humid_night_that_forgets()");
+                    assertThat(finding.sentence())
+                            .isEqualTo("dome.open(40), which other tests check, could be made in \"LooseChecks: a humid"
+                                    + " night that forgets\" too, and nobody notices. Should it never be?");
+                    assertThat(finding.statement()).isEqualTo("verify(dome::open).never();");
+                });
+        assertThat(result.findings())
+                .extracting(Finding::sentence)
+                .filteredOn(sentence -> sentence.contains("adds nothing"))
+                .singleElement()
+                .asString()
+                .startsWith("The check \"verify(dome.open(any int)), exactly 1 call\" at LooseChecks.java:");
+        assertThat(result.noticedPlaces())
+                .filteredOn(noticed -> noticed.sort() == Sort.TWICE)
+                .extracting(noticed -> noticed.site().text())
+                .containsExactly("dome.open(40)");
     }
 
     @Test
