@@ -8,8 +8,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 
 /**
  * For builds and tools: writes doubles as source.
@@ -120,8 +123,7 @@ public final class Generator {
             throw new GenerateException("No interface and no abstract class was found"
                     + (types.leftOut().isEmpty() ? "." : ": " + String.join(", ", types.leftOut()) + "."));
         }
-        Map<Path, String> sources = new TreeMap<>();
-        int done = 0;
+        Map<Path, Supplier<String>> sources = new TreeMap<>();
         for (TypeModel model : types.models()) {
             Path own = folder.resolve(model.name().canonicalName().replace('.', '/') + ".java");
             if (OutputFolder.isGenerated(own)) {
@@ -144,17 +146,16 @@ public final class Generator {
                                     + " another package.");
                     continue;
                 }
-                if (sources.put(file, Writer.write(model, style, target)) != null) {
+                if (sources.put(file, () -> Writer.write(model, style, target)) != null) {
                     throw new GenerateException(
                             "Two types would be written to " + file + ". Write them to different packages.");
                 }
             }
-            progress.reached("writing", ++done, types.models().size());
         }
         if (sources.isEmpty()) {
             throw new GenerateException("Nothing can be written:\n  " + String.join("\n  ", types.leftOut()));
         }
-        return new Plan(new OutputFolder(folder, again, styles), folder, sources);
+        return new Plan(new OutputFolder(folder, again, styles), folder, sources, progress);
     }
 
     /** What is to be written. */
@@ -162,12 +163,16 @@ public final class Generator {
 
         private final OutputFolder output;
         private final Path folder;
-        private final Map<Path, String> sources;
+        /** Written one by one when they are wanted, since all together they would be far more than their models. */
+        private final Map<Path, Supplier<String>> sources;
 
-        private Plan(OutputFolder output, Path folder, Map<Path, String> sources) {
+        private final Progress progress;
+
+        private Plan(OutputFolder output, Path folder, Map<Path, Supplier<String>> sources, Progress progress) {
             this.output = output;
             this.folder = folder;
             this.sources = sources;
+            this.progress = progress;
         }
 
         /**
@@ -176,7 +181,7 @@ public final class Generator {
          * @return one outcome a file, those of types that are gone at the end
          */
         public List<Outcome> compare() {
-            return output.compare(sources);
+            return each((outcome, source) -> {});
         }
 
         /**
@@ -197,13 +202,32 @@ public final class Generator {
          * @return what was found before writing, one outcome a file
          */
         public List<Outcome> write(boolean force, Consumer<Path> written) {
-            List<Outcome> outcomes = new ArrayList<>(compare());
-            for (Outcome outcome : outcomes) {
+            return each((outcome, source) -> {
                 if (outcome.state().isWritten(force)) {
-                    output.write(outcome.file(), sources.get(folder.relativize(outcome.file())));
-                    written.accept(outcome.file());
+                    output.write(outcome.file(), source);
+                    synchronized (written) {
+                        written.accept(outcome.file());
+                    }
                 }
-            }
+            });
+        }
+
+        /** Compares each source with what is there, on as many threads as there are processors. */
+        private List<Outcome> each(BiConsumer<Outcome, String> then) {
+            AtomicInteger done = new AtomicInteger();
+            List<Path> vanished = output.vanished(sources.keySet());
+            List<Outcome> outcomes = new ArrayList<>(sources.entrySet().parallelStream()
+                    .map(each -> {
+                        String source = each.getValue().get();
+                        Outcome outcome = OutputFolder.outcome(folder.resolve(each.getKey()), source);
+                        then.accept(outcome, source);
+                        synchronized (done) {
+                            progress.reached("writing", done.incrementAndGet(), sources.size());
+                        }
+                        return outcome;
+                    })
+                    .toList());
+            vanished.forEach(file -> outcomes.add(new Outcome(file, Outcome.State.VANISHED, List.of())));
             return outcomes;
         }
     }

@@ -12,7 +12,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -53,20 +52,8 @@ final class OutputFolder {
         }
     }
 
-    /** Compares sources, by their paths below the folder, with what is there. */
-    List<Outcome> compare(Map<Path, String> sources) {
-        List<Outcome> outcomes = new ArrayList<>();
-        for (Map.Entry<Path, String> source : sources.entrySet()) {
-            Path file = folder.resolve(source.getKey());
-            outcomes.add(outcome(file, source.getValue()));
-        }
-        for (Path file : vanished(sources.keySet())) {
-            outcomes.add(new Outcome(file, State.VANISHED, List.of()));
-        }
-        return outcomes;
-    }
-
-    private static Outcome outcome(Path file, String source) {
+    /** Compares a source with what is there. */
+    static Outcome outcome(Path file, String source) {
         if (!Files.exists(file)) {
             return new Outcome(file, State.NEW, List.of());
         }
@@ -95,7 +82,7 @@ final class OutputFolder {
     }
 
     /** The files that were written this way before, and are not any more. */
-    private List<Path> vanished(Set<Path> written) {
+    List<Path> vanished(Set<Path> written) {
         if (!Files.isDirectory(folder)) {
             return List.of();
         }

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import javax.lang.model.element.Element;
@@ -39,14 +40,16 @@ final class SourceJars {
 
     SourceJars(List<Path> classPath) {
         for (Path entry : classPath) {
-            String name = entry.getFileName() == null ? "" : entry.getFileName().toString();
-            if (name.endsWith(".jar")) {
-                Path beside = entry.resolveSibling(name.substring(0, name.length() - ".jar".length()) + "-sources.jar");
-                if (Files.isRegularFile(beside)) {
-                    jars.add(beside);
-                }
-            }
+            beside(entry).filter(Files::isRegularFile).ifPresent(jars::add);
         }
+    }
+
+    /** Where the sources of a jar would be, whether or not they are there; none for what is no jar. */
+    static Optional<Path> beside(Path place) {
+        String name = place.getFileName() == null ? "" : place.getFileName().toString();
+        return name.endsWith(".jar")
+                ? Optional.of(place.resolveSibling(name.substring(0, name.length() - ".jar".length()) + "-sources.jar"))
+                : Optional.empty();
     }
 
     /** The names of a method's parameters; none if no source is found, or it is another method's. */

@@ -13,10 +13,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.ProviderNotFoundException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -45,6 +47,7 @@ final class TypeSource {
     private final Set<String> leftOut = new LinkedHashSet<>();
     private final List<ParameterNames> parameterNames = new ArrayList<>();
     private final List<Elements> lookups = new ArrayList<>();
+    private final Map<String, Set<String>> typesOf = new HashMap<>();
 
     TypeSource(List<Path> classPath, Progress progress) {
         this.classPath = new ArrayList<>(classPath);
@@ -248,11 +251,26 @@ final class TypeSource {
 
     /** Whether a type of this name was met where types were looked for. */
     boolean isThere(String name) {
-        return lookups.stream().anyMatch(elements -> elements.getTypeElement(name) != null);
+        int dot = name.lastIndexOf('.');
+        return typesOf.computeIfAbsent(dot < 0 ? "" : name.substring(0, dot), this::typesOf)
+                .contains(name.substring(dot + 1));
+    }
+
+    /** The names of a package's types: listed once, since each question about one name walks through all modules. */
+    private Set<String> typesOf(String packageName) {
+        Set<String> names = new HashSet<>();
+        for (Elements elements : lookups) {
+            for (PackageElement each : elements.getAllPackageElements(packageName)) {
+                each.getEnclosedElements()
+                        .forEach(type -> names.add(type.getSimpleName().toString()));
+            }
+        }
+        return names;
     }
 
     private ModelReader reader(JavacTask task) {
         lookups.add(task.getElements());
+        typesOf.clear();
         ParameterNames names = new ParameterNames(new SourceJars(classPath));
         parameterNames.add(names);
         return new ModelReader(task.getElements(), task.getTypes(), names, new Bridges(classPath));

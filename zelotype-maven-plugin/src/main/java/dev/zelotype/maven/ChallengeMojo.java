@@ -71,7 +71,7 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(property = "zelotype.challenge.except", defaultValue = "")
     String except;
 
-    /** What is changed: answer, lost, argument, callback; all of these unless given. */
+    /** What is changed: answer, lost, argument, callback, twice, result, extra; all of these unless given. */
     @Parameter
     List<String> sorts;
 

@@ -1,8 +1,9 @@
 package dev.zelotype.maven;
 
-import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Outcome.State;
+import java.util.ArrayList;
+import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugin.MojoFailureException;
 import org.apache.maven.plugins.annotations.LifecyclePhase;
 import org.apache.maven.plugins.annotations.Mojo;
@@ -22,9 +23,9 @@ public final class CheckMojo extends DoublesMojo {
     public CheckMojo() {}
 
     @Override
-    void handle(Generator.Plan plan) throws MojoFailureException {
+    void run() throws MojoExecutionException, MojoFailureException {
         int wrong = 0;
-        for (Outcome outcome : plan.compare()) {
+        for (Outcome outcome : plan(new ArrayList<>()).compare()) {
             if (outcome.state() != State.SAME) {
                 wrong++;
                 getLog().error(line(outcome));

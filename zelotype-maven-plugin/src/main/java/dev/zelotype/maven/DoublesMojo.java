@@ -58,32 +58,44 @@ abstract class DoublesMojo extends AbstractMojo {
             return;
         }
         try {
-            handle(plan());
+            run();
         } catch (GenerateException e) {
             throw new MojoExecutionException(e.getMessage(), e);
         }
     }
 
-    abstract void handle(Generator.Plan plan) throws MojoFailureException;
+    abstract void run() throws MojoExecutionException, MojoFailureException;
 
-    private Generator.Plan plan() throws MojoExecutionException {
+    /** Reads the types and works out what is to be written. What it has to say is added to the notes and logged. */
+    final Generator.Plan plan(List<String> notes) throws MojoExecutionException {
         Generator generator = new Generator(
                 TestClassPath.of(project),
                 (doing, done, total) -> getLog().debug(doing + ": " + done + " of " + total));
-        boolean typesGiven = types != null && !types.isEmpty();
-        if (from != null && !from.isEmpty()) {
-            generator.addFrom(from.stream().map(File::toPath).toList(), only);
-        } else if (!typesGiven) {
-            generator.addFrom(List.of(Path.of(project.getBuild().getSourceDirectory())), only);
+        List<Path> places = places();
+        if (!places.isEmpty()) {
+            generator.addFrom(places, only);
         }
-        if (typesGiven) {
+        if (areTypesGiven()) {
             generator.addTypes(types);
         }
         Generator.Plan plan =
                 generator.plan(Style.ofWords(styles), packageName == null ? "" : packageName, into.toPath(), AGAIN);
-        generator.leftOut().forEach(reason -> getLog().warn("left out: " + reason));
-        generator.hints().forEach(getLog()::warn);
+        generator.leftOut().forEach(reason -> notes.add("left out: " + reason));
+        notes.addAll(generator.hints());
+        notes.forEach(getLog()::warn);
         return plan;
+    }
+
+    /** Where types are read from, apart from the class path. */
+    final List<Path> places() {
+        if (from != null && !from.isEmpty()) {
+            return from.stream().map(File::toPath).toList();
+        }
+        return areTypesGiven() ? List.of() : List.of(Path.of(project.getBuild().getSourceDirectory()));
+    }
+
+    private boolean areTypesGiven() {
+        return types != null && !types.isEmpty();
     }
 
     /** A file and how it stands, for the log. */

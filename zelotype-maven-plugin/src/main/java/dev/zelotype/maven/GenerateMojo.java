@@ -1,9 +1,14 @@
 package dev.zelotype.maven;
 
-import dev.zelotype.generate.Generator;
+import dev.zelotype.generate.LastRun;
 import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Outcome.State;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
+import org.apache.maven.plugin.MojoExecution;
+import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugin.MojoFailureException;
 import org.apache.maven.plugins.annotations.LifecyclePhase;
 import org.apache.maven.plugins.annotations.Mojo;
@@ -11,7 +16,8 @@ import org.apache.maven.plugins.annotations.Parameter;
 import org.apache.maven.plugins.annotations.ResolutionScope;
 
 /**
- * Writes doubles as plain Java source, to be compiled with the tests. Files that are up to date are not touched.
+ * Writes doubles as plain Java source, to be compiled with the tests. Files that are up to date are not touched, and when
+ * nothing has changed since the last run, nothing is read.
  */
 @Mojo(
         name = "generate",
@@ -24,12 +30,28 @@ public final class GenerateMojo extends DoublesMojo {
     @Parameter(property = "zelotype.force", defaultValue = "false")
     boolean force;
 
+    @Parameter(defaultValue = "${mojoExecution}", readonly = true)
+    MojoExecution execution;
+
     /** Made by Maven. */
     public GenerateMojo() {}
 
     @Override
-    void handle(Generator.Plan plan) throws MojoFailureException {
-        List<Outcome> outcomes = plan.write(force);
+    void run() throws MojoExecutionException, MojoFailureException {
+        LastRun last = new LastRun(memory(), settings(), inputs());
+        if (last.isStillRight() && !force) {
+            last.notes().forEach(getLog()::warn);
+            getLog().info("Nothing has changed since the files in " + into + " were written: "
+                    + last.outputs().size());
+        } else {
+            write(last);
+        }
+        project.addTestCompileSourceRoot(into.getPath());
+    }
+
+    private void write(LastRun last) throws MojoExecutionException, MojoFailureException {
+        List<String> notes = new ArrayList<>();
+        List<Outcome> outcomes = plan(notes).write(force);
         boolean edited = false;
         boolean inTheWay = false;
         int written = 0;
@@ -37,6 +59,7 @@ public final class GenerateMojo extends DoublesMojo {
             if (outcome.state().isWritten(force)) {
                 written++;
             } else if (outcome.state() != State.SAME) {
+                notes.add(line(outcome));
                 getLog().warn(line(outcome));
             }
             edited |= outcome.state() == State.EDITED && !force;
@@ -51,6 +74,31 @@ public final class GenerateMojo extends DoublesMojo {
             throw new MojoFailureException("Files edited by hand were left as they are."
                     + " Overwrite them with -Dzelotype.force, or take their types out of the configuration.");
         }
-        project.addTestCompileSourceRoot(into.getPath());
+        last.remember(outcomes.stream().map(Outcome::file).toList(), notes);
+    }
+
+    private Path memory() {
+        return Path.of(
+                project.getBuild().getDirectory(),
+                "zelotype",
+                "written-by-" + (execution == null ? "command" : execution.getExecutionId()) + ".txt");
+    }
+
+    private List<String> settings() {
+        return Stream.of(only, types, styles, into, packageName)
+                .map(String::valueOf)
+                .toList();
+    }
+
+    /** All that is read. The folder of compiled tests is not: at this phase of a fresh build there is nothing in it. */
+    private List<Path> inputs() throws MojoExecutionException {
+        List<Path> inputs = new ArrayList<>(places());
+        Path tests = Path.of(project.getBuild().getTestOutputDirectory());
+        for (Path place : TestClassPath.of(project)) {
+            if (!place.equals(tests)) {
+                inputs.add(place);
+            }
+        }
+        return inputs;
     }
 }
