@@ -7,14 +7,19 @@ import dev.zelotype.doubles.Ending;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.site.Site;
+import dev.zelotype.report.site.Sources;
+import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Story;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.Writer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -195,17 +200,21 @@ class PageInBrowserTest {
         wait("thead", "Called ↓");
         assertThat(all("tbody tr").get(0).getText()).contains("rate()", "230");
         for (Map.Entry<String, String> part : Map.of(
-                "#defaulted", "Mount.rate()", "#unused", "track(any String", "#advice", "None").entrySet()) {
+                "#defaulted", "rate()", "#unused", "track(any String", "#advice", "None").entrySet()) {
             open(part.getKey());
             wait("main", part.getValue());
         }
         open("#defaulted");
-        wait("main", "Mount.rate()");
-        assertThat(all("tbody td.code")).allSatisfy(what -> {
+        wait("main", "rate()");
+        assertThat(all("tbody th")).extracting(WebElement::getText).containsExactlyInAnyOrder("Mount", "Weather");
+        assertThat(all("tbody td .code[title]")).isNotEmpty().allSatisfy(what -> {
             String shown = what.getAttribute("textContent");
             assertThat(shown).doesNotContain("dev.observatory");
-            assertThat(what.getAttribute("title")).isEqualTo("dev.observatory." + shown);
+            assertThat(what.getAttribute("title")).matches("dev\\.observatory\\.(Mount|Weather)\\." + Pattern.quote(shown));
         });
+        assertThat(browser.findElement(By.tagName("main")).getText())
+                .contains("Supposed is weather.humidityAt(String) at NightRunTest.java:20,"
+                        + " but weather.humidityAt(\"0\") came.");
     }
 
     @Test
@@ -312,6 +321,81 @@ class PageInBrowserTest {
         browser.findElement(By.tagName("body")).sendKeys(Keys.HOME, Keys.ARROW_RIGHT);
         wait(".detail", "step 0");
         wait(".step text", "1 note");
+    }
+
+    @Test
+    void a_story_shows_threads_sources_and_who_was_not_asked_and_can_be_copied() throws IOException {
+        Path sources = Files.createDirectories(folder.resolve("src"));
+        Files.writeString(sources.resolve("NightRun.java"), "\n".repeat(30) + "    dome.turn(\"east\");\n");
+        Story story = Story.of(new Scenes()
+                        .call("weather", "humidityAt(String)", "\"north\"", "40", Ending.ANSWERED, "main", 900)
+                        .call("weather", "note(String)", Scenes.HOSTILE, "", Ending.ANSWERED, "pool-1", 1)
+                        .call("weather", "note(String)", "\"rain\"", "", Ending.ANSWERED, "pool-1", 1)
+                        .scene("a shared night", Outcome.PASSED))
+                .folded();
+        Path file = folder.resolve("shared.html");
+        try (Writer out = Files.newBufferedWriter(file)) {
+            Site.storyPage(story, Sources.in(List.of(sources)), out);
+        }
+        browser.get(file.toUri() + "#step-2");
+        assertThat(wait(".detail", "pool-1").getText())
+                .contains("dome.turn(\"east\");")
+                .contains("A call of another thread was still going on.");
+        assertThat(all(".picture .thread")).hasSize(2);
+        assertThat(all(".step text")).extracting(WebElement::getText).contains("thread pool-1");
+        assertThat(browser.findElement(By.tagName("main")).getText())
+                .contains("Nobody asked dome (mock), mount (spy) anything.");
+        assertThat(browser.executeScript("return zelotypeStory.mermaid(zelotypeStory.read("
+                        + "JSON.parse(document.getElementById('data').textContent)))"))
+                .isEqualTo(Mermaid.of(story));
+        browser.findElement(By.xpath("//button[. = 'Copy as Mermaid']")).click();
+        wait(".controls", "Copied.");
+    }
+
+    @Test
+    void figures_are_compared_with_those_of_earlier_reports() {
+        Path again = folder.resolve("again");
+        for (int report = 1; report <= 3; report++) {
+            try (Site site = new Site(again, "Nights")) {
+                for (int i = 0; i < report; i++) {
+                    site.add(new Scenes()
+                            .call("mount", "rate()", "", "2", Ending.ANSWERED)
+                            .scene("night " + i, Outcome.PASSED));
+                }
+                browser.get(site.finish().toUri().toString());
+            }
+            wait("main", "Busiest collaborators");
+            assertThat(all("#trends")).hasSize(report > 1 ? 1 : 0);
+        }
+        assertThat(wait("main", "Since earlier reports").getText()).contains("tests 2 → 3");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "#tests", "#test-205", "#coverage", "#defaulted", "#unused", "#advice", "#challenge"})
+    void everybody_can_read_the_pages(String hash) throws IOException {
+        String check = accessibilityCheck();
+        for (String scheme : List.of("light", "dark")) {
+            browser.executeCdpCommand(
+                    "Emulation.setEmulatedMedia",
+                    Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", scheme))));
+            open(hash);
+            wait("main", "");
+            browser.executeScript(check);
+            assertThat(browser.executeAsyncScript("const done = arguments[0];"
+                            + "axe.run({preload: false, runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa']})"
+                            + ".then(result => done(result.violations"
+                            + ".map(each => each.id + ': ' + each.nodes.slice(0, 3).map(node => node.html + ' '"
+                            + " + node.any.map(any => any.message)).join(' | '))))"))
+                    .as(scheme)
+                    .isEqualTo(List.of());
+        }
+        browser.executeCdpCommand("Emulation.setEmulatedMedia", Map.of("features", List.of()));
+    }
+
+    private static String accessibilityCheck() throws IOException {
+        try (InputStream in = PageInBrowserTest.class.getResourceAsStream("/axe.min.js")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 
     @Test

@@ -38,6 +38,18 @@ final class Scenes {
     private int statements;
 
     Scenes call(String receiver, String signature, String argument, String answer, Ending ending) {
+        return call(receiver, signature, argument, answer, ending, "main", calls);
+    }
+
+    /** A call of another thread as well, which may take so long that others come meanwhile. */
+    Scenes call(
+            String receiver,
+            String signature,
+            String argument,
+            String answer,
+            Ending ending,
+            String thread,
+            long took) {
         Role role =
                 ending == Ending.UNEXPECTED ? Role.UNEXPECTED : receiver.equals("dome") ? Role.EXPECTED : Role.ALLOWED;
         told.add(RecordedCall.builder()
@@ -49,11 +61,11 @@ final class Scenes {
                 .answer(answer)
                 .ending(ending)
                 .role(role)
-                .thread("main")
+                .thread(thread)
                 .file("NightRun.java")
                 .line(30 + calls)
                 .micros(calls * 250L)
-                .tookMicros(calls)
+                .tookMicros(took)
                 .build());
         calls++;
         return this;

@@ -8,6 +8,8 @@ import com.fasterxml.jackson.core.io.SerializedString;
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
@@ -21,6 +23,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -47,12 +50,14 @@ public final class Site implements JournalSink, AutoCloseable {
     private static final JsonFactory JSON = new JsonFactory();
 
     private final Path target;
+    private final Sources sources;
     private final SiteFolder folder;
     private final String title;
     private final Coverage coverage = new Coverage();
     private final List<Entry> entries = new ArrayList<>();
     private final Map<String, long[]> calls = new TreeMap<>();
     private final Map<String, Found> defaulted = new TreeMap<>();
+    private final History history;
     private final Map<String, Found> unused = new TreeMap<>();
     private final Adviser adviser = new Adviser();
     private final List<JournalClaim> claims = new ArrayList<>();
@@ -68,6 +73,21 @@ public final class Site implements JournalSink, AutoCloseable {
     private static final class Found {
         private int times;
         private final Set<Integer> tests = new LinkedHashSet<>();
+        private String type = "";
+        /** What a test supposed of the same method, though of other calls. */
+        private String closest = "";
+
+        void suppose(Conversation conversation, RecordedCall call) {
+            for (TestStatement statement : conversation.statements()) {
+                boolean ofMethod = statement.verb() == Verb.SUPPOSED
+                        && statement.receiver().equals(call.receiver())
+                        && statement.signature().equals(call.signature());
+                if (ofMethod && closest.isEmpty()) {
+                    closest = statement.text() + " at " + statement.place() + ", but " + call.receiver() + "."
+                            + call.text() + " came";
+                }
+            }
+        }
 
         void in(int test) {
             times++;
@@ -109,9 +129,23 @@ public final class Site implements JournalSink, AutoCloseable {
      * @throws ReportException if the folder holds anything else, or cannot be written to
      */
     public Site(Path folder, String title) {
+        this(folder, title, Sources.NONE);
+    }
+
+    /**
+     * Starts a site that shows the lines at which calls were made.
+     *
+     * @param folder where it goes; an earlier site there is replaced when this one is finished
+     * @param title what the page is called
+     * @param sources where the lines are found
+     * @throws ReportException if the folder holds anything else, or cannot be written to
+     */
+    public Site(Path folder, String title, Sources sources) {
+        this.sources = sources;
         this.target = folder;
         this.folder = new SiteFolder(folder);
         this.title = title;
+        this.history = new History(this.folder.earlier(History.FILE));
     }
 
     /**
@@ -134,9 +168,11 @@ public final class Site implements JournalSink, AutoCloseable {
             String type = typeOf.getOrDefault(call.receiver(), call.receiver());
             calls.computeIfAbsent(type, first -> new long[1])[0]++;
             if (call.ending() == Ending.DEFAULTED && !call.answer().isEmpty()) {
-                defaulted
-                        .computeIfAbsent(type + "." + call.signature() + " = " + call.answer(), first -> new Found())
-                        .in(number);
+                Found found = defaulted.computeIfAbsent(
+                        type + "." + call.signature() + " = " + call.answer(), first -> new Found());
+                found.in(number);
+                found.type = type;
+                found.suppose(conversation, call);
             }
         }
         entries.add(new Entry(
@@ -177,7 +213,7 @@ public final class Site implements JournalSink, AutoCloseable {
         script("data/stories-" + files + ".js", "zelotype.stories(" + files + ", ", out -> {
             out.writeStartArray();
             for (Story story : waiting) {
-                StoryJson.write(out, story);
+                StoryJson.write(out, story, sources);
             }
             out.writeEndArray();
         });
@@ -194,6 +230,16 @@ public final class Site implements JournalSink, AutoCloseable {
         if (!waiting.isEmpty()) {
             writeWaiting();
         }
+        history.add(figures());
+        folder.write(History.FILE, out -> {
+            for (Map<String, Number> report : history.reports()) {
+                JsonGenerator json = generator(out);
+                json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
+                History.write(json, report);
+                json.close();
+                out.write('\n');
+            }
+        });
         script("data/overview.js", "zelotype.overview(", this::overview);
         for (String name : List.of("style.css", "story.js", "site.js")) {
             folder.write(name, out -> out.write(Assets.text(name)));
@@ -203,6 +249,30 @@ public final class Site implements JournalSink, AutoCloseable {
         folder.write("index.html", out -> Assets.page("index.html", values, out));
         folder.finish();
         return target.resolve("index.html");
+    }
+
+    /** What is worth comparing with later reports. */
+    private Map<String, Number> figures() {
+        Map<String, Number> figures = new LinkedHashMap<>();
+        List<Coverage.Row> rows = coverage.rows(Coverage.Sort.NAME);
+        long called = rows.stream().filter(row -> row.called() > 0).count();
+        figures.put("seconds", System.currentTimeMillis() / 1000);
+        figures.put("tests", entries.size());
+        figures.put(
+                "failed",
+                entries.stream()
+                        .filter(entry -> entry.outcome() == JournalScene.Outcome.FAILED)
+                        .count());
+        figures.put(
+                "defaulted",
+                defaulted.values().stream().mapToInt(each -> each.times).sum());
+        figures.put("covered", rows.isEmpty() ? 100 : Math.round(100.0 * called / rows.size()));
+        if (challenge != null) {
+            long noticed = challenge.count(JournalChallenge.NOTICED);
+            long all = noticed + challenge.count(JournalChallenge.GAP);
+            figures.put("noticed", all == 0 ? 100 : Math.round(100.0 * noticed / all));
+        }
+        return figures;
     }
 
     /** Removes what was written so far, unless the site is finished. */
@@ -236,6 +306,18 @@ public final class Site implements JournalSink, AutoCloseable {
      * @throws IOException if it cannot be written
      */
     public static void storyPage(Story story, Writer to) throws IOException {
+        storyPage(story, Sources.NONE, to);
+    }
+
+    /**
+     * As {@link #storyPage(Story, Writer)}, with the lines at which calls were made.
+     *
+     * @param story the story
+     * @param sources where the lines are found
+     * @param to where to write it, as HTML; not closed
+     * @throws IOException if it cannot be written
+     */
+    public static void storyPage(Story story, Sources sources, Writer to) throws IOException {
         String style = Assets.text("style.css");
         String script = Assets.text("story.js");
         Assets.page(
@@ -255,7 +337,7 @@ public final class Site implements JournalSink, AutoCloseable {
                         (Assets.Part) out -> {
                             JsonGenerator json = generator(out);
                             json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
-                            StoryJson.write(json, story);
+                            StoryJson.write(json, story, sources);
                             json.close();
                         }),
                 to);
@@ -335,6 +417,11 @@ public final class Site implements JournalSink, AutoCloseable {
             out.writeEndObject();
         }
         out.writeEndArray();
+        out.writeArrayFieldStart("history");
+        for (Map<String, Number> report : history.reports()) {
+            History.write(out, report);
+        }
+        out.writeEndArray();
         if (challenge != null) {
             challenge(out, challenge);
         }
@@ -403,6 +490,12 @@ public final class Site implements JournalSink, AutoCloseable {
         for (Map.Entry<String, Found> each : all.entrySet()) {
             out.writeStartObject();
             out.writeStringField("text", each.getKey());
+            if (!each.getValue().type.isEmpty()) {
+                out.writeStringField("type", each.getValue().type);
+            }
+            if (!each.getValue().closest.isEmpty()) {
+                out.writeStringField("closest", each.getValue().closest);
+            }
             tests(out, each.getValue());
             out.writeEndObject();
         }

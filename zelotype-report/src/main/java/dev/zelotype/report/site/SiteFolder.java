@@ -41,6 +41,17 @@ final class SiteFolder {
         }
     }
 
+    /** What an earlier site in the same place holds; empty if there is none, or it cannot be read. */
+    String earlier(String name) {
+        try {
+            Path file = target.resolve(name);
+            return Files.isRegularFile(file) ? Files.readString(file) : "";
+        } catch (IOException e) {
+            // The new site does without.
+            return "";
+        }
+    }
+
     interface Content {
         void write(Writer out) throws IOException;
     }

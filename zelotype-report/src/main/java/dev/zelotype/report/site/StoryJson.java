@@ -18,14 +18,16 @@ final class StoryJson {
     private static final int LONGEST = 10_000;
 
     private final JsonGenerator out;
+    private final Sources sources;
     private final Map<String, Integer> places = new LinkedHashMap<>();
 
-    private StoryJson(JsonGenerator out) {
+    private StoryJson(JsonGenerator out, Sources sources) {
         this.out = out;
+        this.sources = sources;
     }
 
-    static void write(JsonGenerator out, Story story) throws IOException {
-        new StoryJson(out).write(story);
+    static void write(JsonGenerator out, Story story, Sources sources) throws IOException {
+        new StoryJson(out, sources).write(story);
     }
 
     private void write(Story story) throws IOException {
@@ -68,6 +70,18 @@ final class StoryJson {
         out.writeArrayFieldStart("places");
         for (String place : places.keySet()) {
             out.writeString(place);
+        }
+        out.writeEndArray();
+        if (sources != Sources.NONE) {
+            out.writeArrayFieldStart("lines");
+            for (String place : places.keySet()) {
+                out.writeString(sources.line(place));
+            }
+            out.writeEndArray();
+        }
+        out.writeArrayFieldStart("silent");
+        for (String name : story.silent()) {
+            out.writeString(name);
         }
         out.writeEndArray();
         out.writeEndObject();

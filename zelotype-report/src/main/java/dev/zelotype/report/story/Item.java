@@ -22,6 +22,8 @@ public sealed interface Item {
     /** A call from one lifeline to another, or one that the test asked for and that is missing. */
     final class Message implements Item {
 
+        private static final String CREATION = "new(";
+
         private final int from;
         private final int to;
         private final @Nullable RecordedCall call;
@@ -50,7 +52,10 @@ public sealed interface Item {
         /** A call that happened; its thread is told unless it is the test's own. */
         static Message of(RecordedCall call, int from, int to, String ownThread) {
             String thread = call.thread().equals(ownThread) ? "" : call.thread();
-            return new Message(from, to, call, call.text(), call.signature(), call.place(), thread);
+            String text = call.signature().startsWith(CREATION)
+                    ? "new " + call.receiver() + call.text().substring(CREATION.length() - 1)
+                    : call.instance().isEmpty() ? call.text() : call.instance() + "." + call.text();
+            return new Message(from, to, call, text, call.signature(), call.place(), thread);
         }
 
         /** A call that a statement asked for, and that did not happen. */

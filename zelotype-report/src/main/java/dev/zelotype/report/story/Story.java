@@ -11,9 +11,11 @@ import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.story.Item.Message;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * For Zelotype's own tools: one test's conversation, ready to be drawn.
@@ -78,6 +80,21 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
      */
     public String title() {
         return scene.group().isEmpty() ? scene.title() : scene.group() + ": " + scene.title();
+    }
+
+    /**
+     * The doubles that nobody asked anything, and that nobody was to ask.
+     *
+     * @return their names, each with what it is
+     */
+    public List<String> silent() {
+        Set<String> shown = new HashSet<>();
+        lifelines.forEach(lifeline -> shown.add(lifeline.name()));
+        return scene.conversation().doubles().stream()
+                .filter(info -> !shown.contains(info.name()))
+                .map(info -> info.name() + " (" + role(info) + ")")
+                .distinct()
+                .toList();
     }
 
     /**

@@ -103,9 +103,40 @@ const zelotype = (() => {
         data.challenge ? count(number(data.challenge.gaps), data.challenge.gaps === 1 ? "gap" : "gaps", "#challenge") : ""),
       make("h2", {}, "Look at first"),
       ...first(),
+      ...trends(),
       make("h2", {}, "Busiest collaborators"),
       busiest.length === 0 ? make("p", {class: "soft"}, "No double was called.") : chartRoom(canvas, busiest.length));
     if (busiest.length > 0) drawChart(canvas, busiest);
+    if (data.history.length > 1) drawTrends();
+  }
+
+  const TRENDS = [["covered", "methods exercised, %", "--accent", "share"], ["noticed", "disturbed places noticed, %", "--expected", "share"],
+    ["tests", "tests", "--ink", "number"], ["failed", "failed", "--unexpected", "number"], ["defaulted", "defaulted calls", "--missing", "number"]];
+
+  /* How the figures went over the reports that were written to this folder. */
+  function trends() {
+    if (data.history.length < 2) return [];
+    const last = data.history[data.history.length - 1], before = data.history[data.history.length - 2];
+    const told = TRENDS.filter(([key]) => last[key] !== undefined && before[key] !== undefined).map(([key, name]) => name.replace(", %", "") + " " + number(before[key]) + " → " + number(last[key]) + (name.endsWith("%") ? " %" : ""));
+    const canvas = make("canvas", {id: "trends", role: "img", "aria-label": "The last " + data.history.length + " reports. Since the one before: " + told.join(", ")});
+    return [make("h2", {}, "Since earlier reports"), make("p", {class: "soft"}, told.join(", ") + "."), chartRoom(canvas, 4)];
+  }
+
+  function drawTrends() {
+    const style = getComputedStyle(document.documentElement);
+    const colour = name => style.getPropertyValue(name).trim();
+    const axis = (position, text, more) => Object.assign({position, beginAtZero: true, ticks: {color: colour("--ink"), precision: 0}, grid: {color: colour("--rule")}, title: {display: true, text, color: colour("--ink")}}, more);
+    const second = new Chart(document.getElementById("trends"), {
+      type: "line",
+      data: {labels: data.history.map(each => new Date(each.seconds * 1000).toLocaleString([], {dateStyle: "short", timeStyle: "short"})),
+        datasets: TRENDS.filter(([key]) => data.history.some(each => each[key] !== undefined)).map(([key, label, tone, yAxisID]) =>
+          ({label, yAxisID, data: data.history.map(each => each[key] === undefined ? null : each[key]), borderColor: colour(tone), backgroundColor: colour(tone), tension: 0, spanGaps: true,
+            borderDash: yAxisID === "share" ? [] : [5, 4], pointStyle: yAxisID === "share" ? "circle" : "rect"}))},
+      options: {maintainAspectRatio: false, animation: false, plugins: {legend: {labels: {color: colour("--ink"), usePointStyle: true}}},
+        scales: {x: {ticks: {color: colour("--ink")}, grid: {display: false}}, share: axis("left", "%", {max: 100}), number: axis("right", "number", {grid: {display: false}})}}
+    });
+    const first = chart;
+    chart = {destroy() { if (first) first.destroy(); second.destroy(); }};
   }
 
   function chartRoom(canvas, bars) {
@@ -124,7 +155,8 @@ const zelotype = (() => {
         failed.slice(0, 50).map(test => make("tr", {}, make("td", {}, testLink(test)), make("td", {class: "code"}, test.failure)))));
     }
     parts.push(...gaps.slice(0, 5).map(place => make("div", {class: "remark gap"}, make("p", {}, make("a", {href: "#challenge"}, "Gap"), ": " + place.text))));
-    return parts.length === 0 ? [make("p", {class: "soft"}, "Nothing: no test failed.")] : parts;
+    const kept = data.claims.length > 0 ? ", " + plural(data.claims.length, "claim") + " held against real objects kept" : "";
+    return parts.length === 0 ? [make("p", {class: "soft"}, "Nothing: no test failed" + kept + ".")] : parts;
   }
 
   function drawChart(canvas, busiest) {
@@ -198,7 +230,7 @@ const zelotype = (() => {
     if (!data.challenge) return found;
     const name = test.group + ": " + test.title;
     for (const each of data.challenge.places) {
-      if (each.found === "note" || !each.tests.some(reaching => reaching === name || reaching.endsWith(": " + test.title))) continue;
+      if (each.found === "note" || each.found === "question" || !each.tests.some(reaching => reaching === name || reaching.endsWith(": " + test.title))) continue;
       const key = each.place + " " + each.to;
       if (!found.has(key)) found.set(key, []);
       found.get(key).push(each);
@@ -206,7 +238,7 @@ const zelotype = (() => {
     return found;
   }
 
-  const FOUND = [["gap", "Gaps: changes that no test noticed"], ["unclear", "Unclear: tests crash, and nobody knows whether they would look"], ["note", "Worth knowing"]];
+  const FOUND = [["gap", "Gaps: changes that no test noticed"], ["unclear", "Unclear: tests crash, and nobody knows whether they would look"], ["question", "Questions: calls too many that no test noticed"], ["note", "Worth knowing"]];
 
   function showChallenge() {
     const challenge = data.challenge;
@@ -246,7 +278,7 @@ const zelotype = (() => {
 
   function brokenClaims() {
     const broken = data.claims.filter(claim => claim.failure !== "");
-    if (data.claims.length === 0) return [];
+    if (broken.length === 0) return [];
     return [make("p", {}, "Claims held against real objects: " + plural(data.claims.length - broken.length, "claim") + " kept, " + broken.length + " broken."),
       ...broken.map(claim => make("div", {class: "broken"}, make("p", {}, make("b", {}, short(claim.real)), " breaks the claim ", make("code", {}, claim.text), " at " + claim.place),
         make("p", {class: "soft"}, claim.failure)))];
@@ -310,10 +342,10 @@ const zelotype = (() => {
     });
   }
 
-  function foundList(title, explanation, all, none, shorten = text => text) {
+  function foundList(title, explanation, all, none) {
     page.replaceChildren(make("h2", {}, title), make("p", {class: "soft"}, explanation),
       all.length === 0 ? make("p", {}, none) : table([make("th", {}, "What"), make("th", {class: "number"}, "Times"), make("th", {}, "Tests")],
-        [...all].sort((a, b) => b.times - a.times).slice(0, 1000).map(each => make("tr", {}, make("td", {class: "code", title: each.text}, shorten(each.text)),
+        [...all].sort((a, b) => b.times - a.times).slice(0, 1000).map(each => make("tr", {}, make("td", {class: "code", title: each.text}, each.text),
           make("td", {class: "number"}, number(each.times)), make("td", {}, ...tests(each))))));
   }
 
@@ -324,9 +356,23 @@ const zelotype = (() => {
   }
 
   function showDefaulted() {
-    foundList("Defaulted calls", "Nobody said what these calls answer, so the subject went on with an empty value. Suppose an answer where it matters.",
-      data.defaulted, "Every call that gives something back was told what.", text => text.replace(/^([a-z]\w*\.)+/, "").replace(/^\w+\$/, ""));
+    const types = new Map();
+    for (const each of data.defaulted) {
+      if (!types.has(each.type)) types.set(each.type, []);
+      types.get(each.type).push(each);
+    }
+    const order = [...types].sort(([, a], [, b]) => sum(b) - sum(a)).slice(0, 300);
+    page.replaceChildren(make("h2", {}, "Defaulted calls"),
+      make("p", {class: "soft"}, "Nobody said what these calls answer, so the subject went on with an empty value. Suppose an answer where it matters."),
+      types.size === 0 ? make("p", {}, "Every call that gives something back was told what.") : table([make("th", {}, "What"), make("th", {class: "number"}, "Times"), make("th", {}, "Tests")],
+        order.flatMap(([type, all]) => [
+          make("tr", {class: "group"}, make("th", {scope: "rowgroup", title: type}, short(type)), make("td", {class: "number"}, number(sum(all))), make("td", {})),
+          ...all.sort((a, b) => b.times - a.times).map(each => make("tr", {},
+            make("td", {}, make("span", {class: "code", title: each.text}, each.text.slice(type.length + 1)), each.closest ? make("div", {class: "soft"}, "Supposed is ", make("span", {class: "code"}, each.closest), ".") : ""),
+            make("td", {class: "number"}, number(each.times)), make("td", {}, ...tests(each))))])));
   }
+
+  function sum(all) { return all.reduce((total, each) => total + each.times, 0); }
 
   function showUnused() {
     foundList("Unused suppositions", "No call ever needed what these say. Delete them, or find out why the subject did not ask. The list also holds other notes.",

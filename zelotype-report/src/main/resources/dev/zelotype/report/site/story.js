@@ -61,11 +61,12 @@ const zelotypeStory = (() => {
     }
     const xs = [LEFT + columns[0] / 2];
     gaps.forEach((gap, i) => xs.push(xs[i] + gap));
-    return {xs, columns, width: xs[xs.length - 1] + columns[columns.length - 1] / 2 + LEFT + 40};
+    const threads = [...new Set(all.map(row => row.message.thread).filter(Boolean))];
+    return {xs, columns, threads, width: xs[xs.length - 1] + columns[columns.length - 1] / 2 + LEFT + 40 + (threads.length > 0 ? 150 : 0)};
   }
 
   function label(message) {
-    return SIGNS[message.mark] + " " + (message.number ? message.number + " " : "") + message.text;
+    return SIGNS[message.mark] + " " + (message.number ? message.number + " " : "") + (message.parallel ? "∥ " : "") + message.text;
   }
 
   function arrow(x1, x2, y, mark) {
@@ -112,7 +113,8 @@ const zelotypeStory = (() => {
   }
 
   /* The step of one row, and what frames it, with the row's top at `from`. */
-  function step(story, row, index, from, {xs, width}, choose, remarks) {
+  function step(story, all, index, from, {xs, width, threads}, choose, remarks) {
+    const row = all[index];
     const m = row.message, parts = [];
     const found = remarksOn(story, m, remarks);
     let y = from;
@@ -141,6 +143,12 @@ const zelotypeStory = (() => {
       group.append(drawn("text", {class: "doubt", x: Math.max(x1, x2) + (m.mark === "expected" || m.mark === "allowed" ? 8 : 84), y: y - (answers(m) ? 15 : 0) + 4}, "⚠ " + found.map(each => WORDS[each.sort] || each.sort).join(", ")));
     }
     y += 10;
+    if (m.thread) {
+      const earlier = index > 0 && all[index - 1].message.thread === m.thread;
+      const shade = threads.indexOf(m.thread) % 3;
+      group.prepend(drawn("rect", {class: "thread thread" + shade, x: width - 12, y: top, width: 8, height: y - top + 2}));
+      if (!earlier) group.append(drawn("text", {class: "type", x: width - 16, y: top + 12, "text-anchor": "end"}, "thread " + cut(m.thread, 28)));
+    }
     group.prepend(drawn("rect", {class: "hit", x: 2, y: top + 2, width: width - 4, height: y - top - 2, rx: 4}));
     return {parts, group};
   }
@@ -162,7 +170,7 @@ const zelotypeStory = (() => {
       heads.append(drawn("rect", {class: "head", x, y: 8, width: columns[i], height: 52, rx: line.role === "subject" || line.role === "caller" ? 0 : 9}));
       heads.append(drawn("text", {x: xs[i], y: 24, "text-anchor": "middle", "font-weight": 600}, line.name));
       heads.append(drawn("text", {class: "type", x: xs[i], y: 39, "text-anchor": "middle"}, "«" + line.role + "»"));
-      if (line.type) heads.append(drawn("text", {class: "type", x: xs[i], y: 53, "text-anchor": "middle"}, line.type));
+      if (line.type && line.type !== line.name) heads.append(drawn("text", {class: "type", x: xs[i], y: 53, "text-anchor": "middle"}, line.type));
     });
 
     /* Draws the rows that touch this part of the height, loops whole. */
@@ -176,7 +184,7 @@ const zelotypeStory = (() => {
       const frames = [], steps = [];
       for (let i = first; i <= last; i++) {
         const row = all[i];
-        const {parts, group} = step(story, row, i, starts[i] - origin, sizes, choose, remarks);
+        const {parts, group} = step(story, all, i, starts[i] - origin, sizes, choose, remarks);
         frames.push(...parts);
         steps.push(group);
         if (row.loop) {
@@ -199,6 +207,25 @@ const zelotypeStory = (() => {
     return /^\w+\([^)]*\)$/.test(title) ? title.replace(/\(.*$/, "").replaceAll("_", " ") : title;
   }
 
+  /* The story as Mermaid draws it; the command line tool writes the same. */
+  function mermaid(story) {
+    const safe = text => [...text].map(c => /[\p{L}\p{Nd}]/u.test(c) || " .,()[]=_-+*/'!?✔✘·:".includes(c) ? c : "#" + c.codePointAt(0) + ";").join("");
+    const arrows = {expected: "->>", allowed: "-)", unexpected: "-x", missing: "--x"};
+    const lines = ["sequenceDiagram", ...story.lifelines.map((line, i) => "    participant p" + i + " as " + safe(line.name + " (" + line.role + ")"))];
+    const write = (m, indent) => {
+      const doubt = m.mark === "unexpected" || m.mark === "missing" ? " [" + m.mark + "]" : "";
+      lines.push(indent + "p" + m.from + arrows[m.mark] + "p" + m.to + ": " + safe(SIGNS[m.mark] + " " + (m.number ? m.number + " " : "") + m.text + doubt));
+      if (m.answer) lines.push(indent + "p" + m.to + "-->>p" + m.from + ": " + safe(m.answer));
+    };
+    for (const item of story.items) {
+      if (!item.items) { write(item, "    "); continue; }
+      lines.push("    loop " + item.times + " times");
+      item.items.forEach(message => write(message, "        "));
+      lines.push("    end");
+    }
+    return lines.join("\n") + "\n";
+  }
+
   function number(value) { return value.toLocaleString("en"); }
 
   function duration(micros) {
@@ -213,6 +240,8 @@ const zelotypeStory = (() => {
       ["The test says", SIGNS[message.mark] + " " + message.mark],
       ["Where", message.place || "not noted"]
     ];
+    if (message.line) pairs.push(["Call in the source", message.line]);
+    if (message.parallel) pairs.push(["Meanwhile", "A call of another thread was still going on."]);
     if (message.defaulted) pairs.push(["By default", "Nobody said what this call answers, so an empty value came back."]);
     if (message.thread) pairs.push(["Thread", message.thread]);
     if (message.micros) pairs.push(["When", duration(message.micros) + " after the test's scene opened"]);
@@ -246,6 +275,7 @@ const zelotypeStory = (() => {
       next: button("Next ▶", () => { stop(); go(at + 1); }),
       end: button("End ▶|", () => { stop(); go(calls); })
     };
+    const copied = element("span", {class: "soft", role: "status"});
     const there = new Set(all.map(row => row.message.mark));
     const legend = element("ul", {class: "legend"}, ...Object.keys(SIGNS).filter(mark => there.has(mark)).map(mark =>
       element("li", {}, element("span", {class: mark}, SIGNS[mark] + " " + mark), " – " + MEANINGS[mark])));
@@ -258,13 +288,25 @@ const zelotypeStory = (() => {
       calls === 0
         ? element("p", {class: "soft"}, "Nobody asked any double anything.")
         : element("div", {class: "controls"}, ...Object.values(buttons), count,
-            element("span", {class: "soft"}, " keys: ← → Home End, space plays")),
+            element("span", {class: "soft"}, " keys: ← → Home End, space plays"),
+            button("Copy as Mermaid", copy), copied),
       calls === 0 ? "" : element("div", {class: "stage"}, frame, info),
       legend,
+      story.silent && story.silent.length > 0 ? element("p", {class: "notes"}, "Nobody asked " + story.silent.join(", ") + " anything.") : "",
       ...story.notes.map(note => element("p", {class: "notes"}, "Not needed: " + note)));
 
     function button(text, action) {
       return element("button", {type: "button", onclick: action}, text);
+    }
+
+    /* Pages that are opened from a disk may not use the clipboard in every browser; a selection can be copied everywhere. */
+    function copy() {
+      const area = element("textarea", {"aria-label": "The story as Mermaid", class: "away"});
+      area.value = mermaid(story);
+      place.append(area);
+      area.select();
+      copied.textContent = document.execCommand("copy") ? "Copied." : "This browser lets nothing be copied.";
+      area.remove();
     }
 
     function look() {
@@ -367,12 +409,21 @@ const zelotypeStory = (() => {
 
   /* Fields that say nothing are left out of the file, and places stand in a table. */
   function read(story) {
-    const whole = message => Object.assign(message, {number: message.number || 0, text: message.text || "", answer: message.answer || "",
+    let going = null;
+    const whole = message => {
+      complete(message);
+      /* Two calls of different threads that overlap in time. */
+      if (going && message.micros && going.thread !== (message.thread || "") && going.end > message.micros) message.parallel = true;
+      const end = (message.micros || 0) + Math.max(0, message.took);
+      if (!going || end > going.end) going = {thread: message.thread || "", end};
+    };
+    const complete = message => Object.assign(message, {number: message.number || 0, text: message.text || "", answer: message.answer || "",
+      line: message.place === undefined || !story.lines ? "" : story.lines[message.place],
       place: message.place === undefined ? "" : story.places[message.place], took: message.took === undefined ? -1 : message.took});
     for (const item of story.items) if (item.items) item.items.forEach(whole); else whole(item);
     return story;
   }
 
   if (document.getElementById("data")) document.addEventListener("DOMContentLoaded", alone);
-  return {show, read, readable, number, element};
+  return {show, read, readable, number, element, mermaid};
 })();

@@ -1,0 +1,109 @@
+package dev.zelotype.report.site;
+
+import dev.zelotype.tools.WholeFiles;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/**
+ * For Zelotype's own tools: the text of the lines at which calls were made, where their sources are at hand. For one thread.
+ *
+ * <pre>{@code
+ * Sources.in(List.of(Path.of("src/main/java"))).line("NightRun.java:66");
+ * }</pre>
+ */
+public final class Sources {
+
+    /** No sources. */
+    public static final Sources NONE = new Sources(Map.of());
+
+    private static final int FILES_KEPT = 50;
+
+    private final Map<String, List<Path>> files;
+    private final Map<Path, List<String>> read = new LinkedHashMap<>();
+
+    private Sources(Map<String, List<Path>> files) {
+        this.files = files;
+    }
+
+    /**
+     * Looks for sources, at any depth.
+     *
+     * @param folders the folders; source files of Java, Kotlin, Groovy and Scala in them
+     * @return the sources
+     * @throws ReportException if one of the folders cannot be read
+     */
+    public static Sources in(List<Path> folders) {
+        Map<String, List<Path>> found = new HashMap<>();
+        for (Path folder : folders) {
+            try (Stream<Path> all = Files.walk(folder)) {
+                all.filter(file -> file.toString().matches(".*\\.(java|kt|groovy|scala)") && Files.isRegularFile(file))
+                        .forEach(
+                                file -> found.computeIfAbsent(file.getFileName().toString(), first -> new ArrayList<>())
+                                        .add(file));
+            } catch (UncheckedIOException e) {
+                throw failed(folder, e.getCause());
+            } catch (IOException e) {
+                throw failed(folder, e);
+            }
+        }
+        return new Sources(found);
+    }
+
+    private static ReportException failed(Path folder, IOException e) {
+        return new ReportException(
+                "The sources in " + folder + " cannot be read: " + WholeFiles.reason(e)
+                        + ". Give folders of sources, such as src/main/java.",
+                e);
+    }
+
+    /**
+     * The text of a line.
+     *
+     * @param place the name of its file, a colon and its number
+     * @return the text without the blanks around it; empty if no file, or more than one, has that name, or it has no such
+     *     line
+     */
+    public String line(String place) {
+        int colon = place.lastIndexOf(':');
+        List<Path> named = colon < 0 ? List.of() : files.getOrDefault(place.substring(0, colon), List.of());
+        if (named.size() != 1) {
+            return "";
+        }
+        int number = Integer.parseInt(place.substring(colon + 1));
+        List<String> lines = lines(named.get(0));
+        return number >= 1 && number <= lines.size() ? lines.get(number - 1).strip() : "";
+    }
+
+    private List<String> lines(Path file) {
+        List<String> known = read.get(file);
+        if (known == null) {
+            if (read.size() == FILES_KEPT) {
+                read.remove(read.keySet().iterator().next());
+            }
+            known = linesOf(file);
+            read.put(file, known);
+        }
+        return known;
+    }
+
+    private static List<String> linesOf(Path file) {
+        try {
+            // Whatever its encoding, what is not to be read is shown as such.
+            return new String(Files.readAllBytes(file), StandardCharsets.UTF_8)
+                    .lines()
+                    .toList();
+        } catch (IOException e) {
+            // It was there a moment ago; the story is told without it.
+            return List.of();
+        }
+    }
+}
