@@ -26,6 +26,7 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "challenge",
+        header = "Finds out whether tests can fail: changes what doubles say, and tells what nobody noticed.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
@@ -81,7 +82,8 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--sort",
             paramLabel = "SORTS",
             split = ",",
-            description = "What is changed: answer, lost, argument, callback. Default: all of these.")
+            description =
+                    "What is changed: answer, lost, argument, callback, twice, result, extra. Default: all of these.")
     private List<String> sorts = new ArrayList<>();
 
     @Option(

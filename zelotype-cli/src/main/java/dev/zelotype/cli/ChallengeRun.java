@@ -3,6 +3,7 @@ package dev.zelotype.cli;
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
+import dev.zelotype.challenge.Finding;
 import java.io.File;
 import java.net.URISyntaxException;
 import java.nio.file.Files;
@@ -67,7 +68,13 @@ final class ChallengeRun {
 
     /** Prints all of a result. */
     static void print(Terminal terminal, ChallengeResult result) {
-        ChallengeText.lines(result, (part, line) -> terminal.styled(style(part), line))
+        ChallengeText.lines(result, terminal.width(), (part, line) -> terminal.styled(style(part), line))
+                .forEach(terminal.out()::println);
+    }
+
+    /** Prints one finding. */
+    static void print(Terminal terminal, Finding finding) {
+        ChallengeText.lines(finding, terminal.width(), (part, line) -> terminal.styled(style(part), line))
                 .forEach(terminal.out()::println);
     }
 

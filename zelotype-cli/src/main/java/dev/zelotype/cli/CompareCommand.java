@@ -13,6 +13,7 @@ import picocli.CommandLine.Option;
  */
 @Command(
         name = "compare",
+        header = "Compares the conversations of two test runs, call by call.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {

@@ -12,12 +12,13 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Prints conversations for a terminal of 100 columns.
+ * Prints conversations as wide as the terminal is.
  */
 final class ConversationPrinter implements JournalSink {
 
-    private static final int WIDTH = 100;
-    private static final int WIDEST_CALL = 35;
+    private static final int LEAST_CALL = 18;
+    private static final int BESIDE_CALL = 65;
+    private static final int LEAST_ANSWER = 20;
 
     private final Terminal terminal;
     private String group = "";
@@ -33,13 +34,18 @@ final class ConversationPrinter implements JournalSink {
             group = scene.group();
             line(terminal.styled("bold,underline", group));
         }
+        addWithoutGroup(scene);
+    }
+
+    /** As {@link #add(JournalScene)}, where it is clear enough whose test it is. */
+    void addWithoutGroup(JournalScene scene) {
         boolean passed = scene.outcome() == JournalScene.Outcome.PASSED;
         line("");
         line(terminal.styled(
                         passed ? "bold,fg(34)" : "bold,fg(160)",
                         passed ? terminal.sign("✔", "ok") : terminal.sign("✘", "FAILED"))
                 + " " + terminal.styled("bold", scene.title()));
-        line("  " + terminal.styled("faint", doubles(scene.conversation().doubles())));
+        doubles(scene.conversation().doubles()).forEach(line -> line("  " + terminal.styled("faint", line)));
         rows(scene.conversation().calls()).forEach(row -> line("  " + row));
         if (!scene.failure().isEmpty()) {
             line("  " + terminal.styled("fg(160)", scene.failure()));
@@ -72,22 +78,35 @@ final class ConversationPrinter implements JournalSink {
         line(passed + " passed, " + failed + " failed");
     }
 
-    private static String doubles(List<NamedDouble> doubles) {
-        List<String> texts = new ArrayList<>();
+    /** As many in a line as fit. */
+    private List<String> doubles(List<NamedDouble> doubles) {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder("with");
         for (NamedDouble each : doubles) {
-            texts.add(each.name() + " (" + Story.role(each) + ")");
+            String text = each.name() + " (" + Story.role(each) + ")";
+            if (line.length() + text.length() + 4 > terminal.width()) {
+                lines.add(line + ",");
+                line.setLength(0);
+                line.append("    ");
+            } else if (line.length() > 4) {
+                line.append(',');
+            }
+            line.append(' ').append(text);
         }
-        return "with " + String.join(", ", texts);
+        lines.add(line.toString());
+        return lines;
     }
 
     private List<String> rows(List<RecordedCall> calls) {
         int from = 0;
         int to = 0;
         int call = 0;
+        int longest = 0;
         for (RecordedCall each : calls) {
             from = Math.max(from, caller(each).length());
             to = Math.max(to, each.receiver().length());
-            call = Math.max(call, Math.min(WIDEST_CALL, callText(each).length()));
+            call = Math.max(call, callText(each).length());
+            longest = Math.max(longest, answer(each).length());
         }
         int digits = String.valueOf(calls.size()).length();
         List<String> rows = new ArrayList<>();
@@ -96,7 +115,9 @@ final class ConversationPrinter implements JournalSink {
                     + terminal.sign("→", "->") + " ";
             String middle = pad(each.receiver(), to) + "  " + pad(callText(each), call) + "  ";
             String place = each.place();
-            int room = WIDTH - 2 - head.length() - middle.length() - place.length() - 1;
+            int room = terminal.width() - 2 - head.length() - middle.length() - place.length() - 1;
+            // Beside the calls rather than at the far end of a wide terminal.
+            room = Math.min(room, Math.max(longest, LEAST_ANSWER));
             String answer = cut(answer(each), Math.max(12, room));
             rows.add((terminal.styled("faint", head) + middle + terminal.styled(style(each), pad(answer, room)) + " "
                             + terminal.styled("faint", place))
@@ -109,8 +130,8 @@ final class ConversationPrinter implements JournalSink {
         return TypeNames.simple(TypeNames.named(call.caller()));
     }
 
-    private static String callText(RecordedCall call) {
-        return cut(call.text(), WIDEST_CALL);
+    private String callText(RecordedCall call) {
+        return cut(call.text(), Math.max(LEAST_CALL, terminal.width() - BESIDE_CALL));
     }
 
     private String answer(RecordedCall call) {

@@ -23,6 +23,7 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "coverage",
+        header = "Tells which methods of doubled types tests suppose, expect, verify and call.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
@@ -40,8 +41,7 @@ import picocli.CommandLine.Spec;
 final class CoverageCommand implements Callable<Integer> {
 
     private static final int NARROWEST = 20;
-    private static final int WIDEST = 50;
-    private static final int NUMBER = 9;
+    private static final int NARROW_TERMINAL = 90;
 
     private final Terminal terminal;
 
@@ -160,13 +160,13 @@ final class CoverageCommand implements Callable<Integer> {
         Table table = new Table(
                 terminal,
                 styled,
-                Math.min(Math.max(widest, NARROWEST), WIDEST),
-                NUMBER,
-                NUMBER,
-                NUMBER,
-                NUMBER,
-                NUMBER,
-                NUMBER);
+                Math.min(Math.max(widest, NARROWEST), terminal.width() - 6 * (number() + 1) - 1),
+                number(),
+                number(),
+                number(),
+                number(),
+                number(),
+                number());
         table.row(
                 "faint",
                 "",
@@ -207,8 +207,12 @@ final class CoverageCommand implements Callable<Integer> {
         return row.broken() > 0 ? "broken" : row.answers() == 0 ? "" : row.backed() + " of " + row.answers();
     }
 
-    private static String right(Object cell) {
-        return String.format("%" + NUMBER + "s", cell);
+    private int number() {
+        return terminal.width() < NARROW_TERMINAL ? 8 : 9;
+    }
+
+    private String right(Object cell) {
+        return String.format("%" + number() + "s", cell);
     }
 
     private static String name(Row row, Sort order) {

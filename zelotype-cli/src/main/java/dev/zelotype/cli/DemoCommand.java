@@ -3,6 +3,7 @@ package dev.zelotype.cli;
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.journal.JournalWriter;
+import dev.zelotype.report.site.Sources;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -27,11 +28,12 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "demo",
+        header = "Runs example tests of a small made-up observatory, and shows what was asked.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
-            "Runs example tests of a small made-up observatory, shows what the subject of each test asked",
-            "its doubles, and writes the report of the run."
+            "Runs example tests of a small made-up observatory, shows what the subject of each test asked its",
+            "doubles, and writes the report of the run. Without any example it tells what Zelotype is for."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:a test failed that is not meant to", "2:wrong use"},
@@ -52,7 +54,10 @@ final class DemoCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "EXAMPLE", arity = "0..*", description = "Which examples to run. Default: night-run.")
+    @Parameters(
+            paramLabel = "EXAMPLE",
+            arity = "0..*",
+            description = "Which examples to run. Without any, a night is told in five parts.")
     private List<String> names = new ArrayList<>();
 
     @Option(names = "--all", description = "Runs all examples.")
@@ -82,8 +87,15 @@ final class DemoCommand implements Callable<Integer> {
         List<DemoExample> chosen = chosen();
         OutputFile.refuseNoFolder(spec, into);
         if (list) {
-            Table table = new Table(terminal, false, 13, 80);
-            DemoExample.ALL.forEach(example -> table.row("", example.name(), example.about()));
+            Table table = new Table(terminal, true, 15, terminal.width() - 17);
+            String group = "";
+            for (DemoExample example : DemoExample.ALL) {
+                if (!example.group().equals(group)) {
+                    group = example.group();
+                    table.line("bold", group);
+                }
+                table.row("", "  " + example.name(), example.about());
+            }
             terminal.out().print(table);
             terminal.out().flush();
             return 0;
@@ -92,6 +104,11 @@ final class DemoCommand implements Callable<Integer> {
             return challenge(names.isEmpty() && !all ? DemoExample.OBSERVATORY : chosen);
         }
         Path folder = temporaryFolder();
+        if (names.isEmpty() && !all) {
+            int code = new DemoStory(terminal).tell(folder, into);
+            WholeFiles.delete(folder);
+            return code;
+        }
         long passed = 0;
         long failed = 0;
         boolean asMeant = true;
@@ -108,7 +125,7 @@ final class DemoCommand implements Callable<Integer> {
         if (failed > 0 && asMeant) {
             terminal.out().println("those that failed are meant to: they show what failures say");
         }
-        Path page = ReportCommand.write(terminal, journal, into, "The demo");
+        Path page = ReportCommand.write(terminal, journal, into, "The demo", Sources.NONE);
         terminal.out().println("report: " + page);
         if (chosen.size() < DemoExample.ALL.size()) {
             terminal.out().println(terminal.styled("faint", "more examples: zelotype demo --list"));
@@ -122,10 +139,8 @@ final class DemoCommand implements Callable<Integer> {
             return DemoExample.ALL;
         }
         List<DemoExample> chosen = new ArrayList<>();
-        for (String name : names.isEmpty() ? DemoExample.names().subList(0, 1) : names) {
-            chosen.add(DemoExample.ALL.stream()
-                    .filter(example -> example.name().equals(name))
-                    .findFirst()
+        for (String name : names) {
+            chosen.add(DemoExample.named(name)
                     .orElseThrow(() -> new ParameterException(
                             spec.commandLine(),
                             "There is no example '" + name + "': give one of " + String.join(", ", DemoExample.names())
@@ -147,7 +162,7 @@ final class DemoCommand implements Callable<Integer> {
             new JournalWriter(folder, null).write(ChallengeJournal.of(result));
             return 0;
         });
-        Path page = ReportCommand.write(terminal, JournalOption.of(folder), into, "The demo, challenged");
+        Path page = ReportCommand.write(terminal, JournalOption.of(folder), into, "The demo, challenged", Sources.NONE);
         terminal.out().println("report: " + page);
         WholeFiles.delete(folder);
         return 0;
@@ -157,7 +172,8 @@ final class DemoCommand implements Callable<Integer> {
         return WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-journal");
     }
 
-    private static TestExecutionSummary run(DemoExample example, Path folder) {
+    /** Runs the tests of an example; their journal goes into the folder. */
+    static TestExecutionSummary run(DemoExample example, Path folder) {
         LauncherDiscoveryRequest request = LauncherDiscoveryRequestBuilder.request()
                 .selectors(example.testClasses().stream()
                         .map(DiscoverySelectors::selectClass)

@@ -2,43 +2,60 @@ package dev.zelotype.cli;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What the demo can run.
  *
+ * @param group under which it is listed
  * @param name what is typed
  * @param testClasses the classes of its tests
  * @param about what it shows
  * @param fails whether its tests are meant to fail
  */
-record DemoExample(String name, List<String> testClasses, String about, boolean fails) {
+record DemoExample(String group, String name, List<String> testClasses, String about, boolean fails) {
 
     private static final String PACKAGE = "dev.zelotype.examples.";
+    private static final String OBSERVATORY_GROUP = "The observatory";
+    private static final String GUIDE = "What can be said";
+    private static final String LIBRARIES = "Libraries as collaborators";
 
     /** The examples, the first of them being the one to begin with. */
     static final List<DemoExample> ALL = List.of(
-            of("night-run", "observatory.NightRunTest", "a subject and its six collaborators"),
-            of("claims", "observatory.FileCatalogTest", "stub and real one agree: claims held against a real catalog"),
-            of("doubles", "guide.DoublesTest", "the five kinds of doubles"),
-            of("answers", "guide.AnswersTest", "saying what calls answer"),
-            of("checks", "guide.ChecksTest", "saying and asking what must happen"),
-            of("partial", "observatory.ExposurePlanTest", "classes: partial doubles, spies in place, fakes"),
-            of("replacing", "observatory.FocusSweepTest", "static methods and constructors"),
-            of("brittle", "guide.BrittleTestsTest", "the milder forms of brittle tests"),
-            of("cheat-sheet", "guide.CheatSheetTest", "every line of the cheat sheet"),
+            of(OBSERVATORY_GROUP, "night-run", "observatory.NightRunTest", "a subject and its six collaborators"),
+            of(OBSERVATORY_GROUP, "claims", "observatory.FileCatalogTest", "claims held against a real catalog"),
+            of(OBSERVATORY_GROUP, "partial", "observatory.ExposurePlanTest", "partial doubles, spies in place, fakes"),
+            of(OBSERVATORY_GROUP, "replacing", "observatory.FocusSweepTest", "static methods and constructors"),
             new DemoExample(
+                    OBSERVATORY_GROUP,
                     "trouble",
                     List.of(PACKAGE + "observatory.TroubledNight", PACKAGE + "observatory.TroubledCatalog"),
                     "what failures say: tests that are meant to fail",
-                    true));
+                    true),
+            of(GUIDE, "doubles", "guide.DoublesTest", "the five kinds of doubles"),
+            of(GUIDE, "answers", "guide.AnswersTest", "saying what calls answer"),
+            of(GUIDE, "checks", "guide.ChecksTest", "saying and asking what must happen"),
+            of(GUIDE, "brittle", "guide.BrittleTestsTest", "the milder forms of brittle tests"),
+            of(GUIDE, "cheat-sheet", "guide.CheatSheetTest", "every line of the cheat sheet"),
+            of(LIBRARIES, "jdbc", "libraries.JdbcTest", "rows in turn, and everything closed"),
+            of(LIBRARIES, "servlet", "libraries.ServletTest", "requests and responses"),
+            of(LIBRARIES, "http-client", "libraries.HttpClientTest", "answers of a server, and none"),
+            of(LIBRARIES, "messaging", "libraries.MessagingTest", "messages that come and go"),
+            of(LIBRARIES, "time", "libraries.TimeTest", "clocks, and today"),
+            of(LIBRARIES, "files", "libraries.FilesTest", "a disk that fails"),
+            of(LIBRARIES, "concurrency", "libraries.ConcurrencyTest", "executors, and threads that are waited for"));
 
     /** Those whose tests were thought good: what is challenged if nothing is named. */
     static final List<DemoExample> OBSERVATORY = ALL.stream()
-            .filter(example -> example.testClasses().get(0).contains(".observatory.") && !example.fails)
+            .filter(example -> example.group.equals(OBSERVATORY_GROUP) && !example.fails)
             .toList();
 
-    private static DemoExample of(String name, String testClass, String about) {
-        return new DemoExample(name, List.of(PACKAGE + testClass), about, false);
+    private static DemoExample of(String group, String name, String testClass, String about) {
+        return new DemoExample(group, name, List.of(PACKAGE + testClass), about, false);
+    }
+
+    static Optional<DemoExample> named(String name) {
+        return ALL.stream().filter(example -> example.name.equals(name)).findFirst();
     }
 
     static List<String> names() {

@@ -28,6 +28,7 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "generate",
+        header = "Writes doubles as plain Java source.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {

@@ -47,9 +47,6 @@ import picocli.CommandLine.UnmatchedArgumentException;
         })
 public final class Main implements Runnable {
 
-    private static final int WIDTH = 100;
-    private static final int LEAST_WIDTH = 60;
-
     @Spec
     private CommandSpec spec;
 
@@ -67,10 +64,7 @@ public final class Main implements Runnable {
 
     static CommandLine commandLine(Terminal terminal) {
         CommandLine commandLine = new CommandLine(new Main(), new CommandFactory(terminal));
-        String columns = System.getenv("COLUMNS");
-        boolean said = columns != null && columns.matches("[1-9]\\d{1,3}");
-        commandLine.setUsageHelpWidth(said ? Math.max(LEAST_WIDTH, Integer.parseInt(columns)) : WIDTH);
-        commandLine.setUsageHelpAutoWidth(!said);
+        commandLine.setUsageHelpWidth(terminal.width());
         commandLine.registerConverter(Path.class, Main::path);
         commandLine.setOut(terminal.out());
         commandLine.setErr(terminal.err());

@@ -5,6 +5,7 @@ import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
 import dev.zelotype.report.site.Site;
+import dev.zelotype.report.site.Sources;
 import java.awt.Desktop;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -20,6 +21,7 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "report",
+        header = "Writes one site about a test run.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
@@ -55,6 +57,9 @@ final class ReportCommand implements Callable<Integer> {
             description = "What the page is called. Default: ${DEFAULT-VALUE}.")
     private String title;
 
+    @Mixin
+    private SourcesOption sources = new SourcesOption();
+
     @Option(names = "--open", description = "Opens the page in a browser.")
     private boolean open;
 
@@ -65,7 +70,7 @@ final class ReportCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         OutputFile.refuseNoFolder(spec, into);
-        Path page = write(terminal, journal, into, title);
+        Path page = write(terminal, journal, into, title, sources.sources());
         terminal.out().println("written: " + page);
         if (open && !isOpened(page)) {
             terminal.err().println("No browser can be opened from here: open the page yourself.");
@@ -87,9 +92,9 @@ final class ReportCommand implements Callable<Integer> {
     }
 
     /** Writes the site of a journal; nothing of it stays if it is interrupted. */
-    static Path write(Terminal terminal, JournalOption journal, Path into, String title) {
+    static Path write(Terminal terminal, JournalOption journal, Path into, String title, Sources sources) {
         ProgressLines progress = new ProgressLines(terminal.err());
-        try (Site site = new Site(into, title)) {
+        try (Site site = new Site(into, title, sources)) {
             int[] tests = {0};
             journal.read(terminal, new JournalSink() {
                 @Override

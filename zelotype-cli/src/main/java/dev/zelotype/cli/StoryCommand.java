@@ -31,6 +31,7 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "story",
+        header = "Draws what the subject of a test asked its doubles, as a sequence diagram.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
@@ -47,7 +48,6 @@ import picocli.CommandLine.Spec;
         })
 final class StoryCommand implements Callable<Integer> {
 
-    private static final int WIDTH = 100;
     private static final int MOST_DRAWN = 400;
     private static final int MOST_NAMED = 20;
 
@@ -83,6 +83,9 @@ final class StoryCommand implements Callable<Integer> {
 
     @Option(names = "--calls", paramLabel = "FIRST-LAST", description = "Only these calls, such as 100-140.")
     private String calls = "";
+
+    @Mixin
+    private SourcesOption sources = new SourcesOption();
 
     @Option(names = "--unfold", description = "Shows each call by itself, also those that are repeated.")
     private boolean unfold;
@@ -207,7 +210,7 @@ final class StoryCommand implements Callable<Integer> {
         }
         Writer text = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
         if (format.equals("html")) {
-            Site.storyPage(first, text);
+            Site.storyPage(first, sources.sources(), text);
         } else {
             for (JournalScene scene : scenes) {
                 write(story(scene), text);
@@ -222,7 +225,7 @@ final class StoryCommand implements Callable<Integer> {
             return;
         }
         text.append(story.title()).append('\n');
-        for (TextStory.Line line : TextStory.of(story, WIDTH, TextStory.Signs.DRAWN)) {
+        for (TextStory.Line line : TextStory.of(story, terminal.width(), TextStory.Signs.DRAWN)) {
             text.append((line.head() + line.message()).stripTrailing()).append('\n');
         }
     }
@@ -240,7 +243,7 @@ final class StoryCommand implements Callable<Integer> {
                         + terminal.styled(
                                 passed ? "fg(34)" : "fg(160)", scene.outcome().word()));
         TextStory.Signs signs = terminal.unicode() ? TextStory.Signs.DRAWN : TextStory.Signs.ASCII;
-        for (TextStory.Line line : TextStory.of(story, WIDTH, signs)) {
+        for (TextStory.Line line : TextStory.of(story, terminal.width(), signs)) {
             terminal.out()
                     .println((line.mark() == null
                                     ? terminal.styled("faint", line.head()) + line.message()

@@ -6,6 +6,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.function.Supplier;
 import picocli.CommandLine.Help.Ansi;
+import picocli.CommandLine.Model.UsageMessageSpec;
 
 /**
  * Where a command prints, and what can be printed there.
@@ -14,13 +15,30 @@ import picocli.CommandLine.Help.Ansi;
  * @param err for messages
  * @param ansi whether colours are shown
  * @param unicode whether arrows and check marks are shown
+ * @param width how many characters fit into a line
  */
-record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode) {
+record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode, int width) {
+
+    private static final int USUAL_WIDTH = 100;
+    private static final int LEAST_WIDTH = 60;
 
     static Terminal ofProcess() {
         Charset charset = charsetOf("stdout.encoding", "sun.stdout.encoding");
         boolean unicode = charset.newEncoder().canEncode('✔');
-        return new Terminal(writer(System.out, charset), writer(System.err, charset), Ansi.AUTO, unicode);
+        return new Terminal(
+                writer(System.out, charset), writer(System.err, charset), Ansi.AUTO, unicode, widthOfProcess());
+    }
+
+    /** As the environment says, or as wide as the terminal is; a file or a pipe is as wide as is usual. */
+    private static int widthOfProcess() {
+        String columns = System.getenv("COLUMNS");
+        if (columns != null && columns.matches("[1-9]\\d{1,3}")) {
+            return Math.max(LEAST_WIDTH, Integer.parseInt(columns));
+        }
+        UsageMessageSpec usual = new UsageMessageSpec();
+        usual.width(USUAL_WIDTH);
+        usual.autoWidth(true);
+        return Math.max(LEAST_WIDTH, usual.width());
     }
 
     private static Charset charsetOf(String... properties) {

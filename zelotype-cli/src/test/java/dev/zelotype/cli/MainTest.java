@@ -37,14 +37,19 @@ class MainTest {
     private final StringWriter err = new StringWriter();
 
     private int zelotype(boolean terminal, String... arguments) {
+        return zelotype(terminal, 100, arguments);
+    }
+
+    private int zelotype(boolean terminal, int width, String... arguments) {
         Terminal to = new Terminal(
-                new PrintWriter(out, true), new PrintWriter(err, true), terminal ? Ansi.ON : Ansi.OFF, terminal);
+                new PrintWriter(out, true), new PrintWriter(err, true), terminal ? Ansi.ON : Ansi.OFF, terminal, width);
         return Main.commandLine(to).execute(arguments);
     }
 
     @Test
     void the_demo_prints_each_conversation_for_a_hundred_columns() {
-        assertThat(zelotype(false, "demo", "--into", report.toString())).isZero();
+        assertThat(zelotype(false, "demo", "night-run", "--into", report.toString()))
+                .isZero();
         assertThat(out.toString())
                 .contains("ok a clear night opens slews exposes logs and parks\n")
                 .contains("with weather (stub), dome (mock), mount (spy), camera (stub), catalog (stub), log (spy)\n")
@@ -64,7 +69,7 @@ class MainTest {
         assertThat(zelotype(false, "demo", "--challenge", "--into", report.toString()))
                 .isZero();
         assertThat(out.toString())
-                .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 3 of 3\n")
+                .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 4 of 4\n")
                 .containsPattern(
                         "camera\\.expose\\(.*\\) at NightRun\\.java:\\d+ could be left out, and nobody\\s+notices\\.\n"
                                 + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
@@ -104,8 +109,8 @@ class MainTest {
     void the_demo_lists_its_examples_and_shows_what_failures_say() {
         assertThat(zelotype(false, "demo", "--list")).isZero();
         assertThat(out.toString())
-                .contains("night-run     a subject and its six collaborators")
-                .contains("trouble ");
+                .contains("The observatory\n  night-run     a subject and its six collaborators\n")
+                .contains("Libraries as collaborators\n  jdbc          rows in turn, and everything closed\n");
         assertThat(report).doesNotExist();
         assertThat(zelotype(false, "demo", "trouble", "checks", "--into", report.toString()))
                 .isZero();
@@ -117,6 +122,29 @@ class MainTest {
                 .contains(" passed, 4 failed\nthose that failed are meant to");
     }
 
+    @Test
+    void the_demo_tells_what_it_is_all_for() {
+        assertThat(zelotype(false, "demo", "--into", report.toString())).isZero();
+        assertThat(out.toString())
+                .containsSubsequence(
+                        "1. A humid night",
+                        "NightRun -> log      append(too humid: 95 %)",
+                        "2. A clear night",
+                        "NightRun -> dome     close()",
+                        "3. A test that fails",
+                        "Expected exactly 1 call of mount.slewTo(Harrow-2), but there was none.",
+                        "target: expected Harrow-2, was Quill-9",
+                        "4. Can these tests fail?",
+                        "could be left out, and nobody",
+                        "verify(camera::expose).once();",
+                        "5. Does the real catalog do what the stub says?",
+                        "FileCatalog breaks the claim",
+                        "Next",
+                        report + File.separator + "index.html",
+                        "./demo --challenge");
+        assertThat(report.resolve("index.html")).exists();
+    }
+
     private String journal() throws IOException {
         Path journal = Files.createDirectories(report.resolveSibling("journal"));
         RunOfTests.of(
@@ -125,6 +153,62 @@ class MainTest {
                 "dev.zelotype.examples.observatory.NightRunTest",
                 "dev.zelotype.examples.observatory.TroubledNight");
         return journal.toString();
+    }
+
+    /** Names of tests and types are never cut, so that they can be copied; all else fits. */
+    @ParameterizedTest
+    @ValueSource(ints = {80, 142})
+    void everything_is_as_wide_as_the_terminal(int width) throws IOException {
+        String journal = journal();
+        for (List<String> command : List.of(
+                List.of("story", "--journal", journal),
+                List.of("coverage", "--journal", journal),
+                List.of("demo", "night-run", "--into", report.toString()),
+                List.of("--help"))) {
+            out.getBuffer().setLength(0);
+            assertThat(zelotype(false, width, command.toArray(new String[0]))).isZero();
+            List<String> lines = out.toString()
+                    .lines()
+                    .filter(line -> !line.matches("\\w+: .*|[\\w.$]+|report: .*"))
+                    .toList();
+            assertThat(lines).as(command.toString()).hasSizeGreaterThan(5).allMatch(line -> line.length() <= width);
+            assertThat(lines).as(command.toString()).anyMatch(line -> line.length() > 60);
+        }
+    }
+
+    @Test
+    void a_story_shows_the_lines_of_its_calls() throws IOException {
+        String journal = journal();
+        Path page = report.resolveSibling("story.html");
+        assertThat(zelotype(
+                        false,
+                        "story",
+                        "--journal",
+                        journal,
+                        "--test",
+                        "nobody expected",
+                        "--format",
+                        "html",
+                        "--sources",
+                        "../zelotype-examples/src",
+                        "--into",
+                        page.toString()))
+                .isZero();
+        assertThat(page).content().contains("dome.close();");
+        assertThat(zelotype(
+                        false,
+                        "report",
+                        "--journal",
+                        journal,
+                        "--into",
+                        report.toString(),
+                        "--sources",
+                        "no/such/folder"))
+                .isEqualTo(2);
+        assertThat(err.toString())
+                .contains("The sources in no/such/folder cannot be read: there is no no/such/folder.")
+                .doesNotContain("\tat ");
+        assertThat(report).doesNotExist();
     }
 
     @Test
@@ -243,7 +327,8 @@ class MainTest {
 
     @Test
     void a_terminal_gets_colour_and_signs() {
-        assertThat(zelotype(true, "demo", "--into", report.toString())).isZero();
+        assertThat(zelotype(true, "demo", "night-run", "--into", report.toString()))
+                .isZero();
         assertThat(out.toString())
                 .contains("\u001b[")
                 .contains("✔")

@@ -45,7 +45,7 @@ class WrongUseTest {
         List<Wrong> all = new ArrayList<>(List.of(
                 wrong("Say what to do."),
                 wrong("Unmatched argument at index 0: 'nonsense'", "nonsense"),
-                wrong("There is no example 'surplus': give one of night-run, claims, doubles", "demo", "surplus"),
+                wrong("There is no example 'surplus': give one of night-run, claims, partial", "demo", "surplus"),
                 wrong("Missing required option: '--before=FOLDER'", "compare"),
                 wrong("There is no journal in no/such", "compare", "--before", "no/such"),
                 wrong("There is no journal in ", "compare", "--before", FOLDER),
@@ -204,7 +204,7 @@ class WrongUseTest {
                 .map(word -> word.replace(FOLDER, folder.toString()).replace(FILE, file.toString()))
                 .toArray(String[]::new);
         int code = Main.commandLine(
-                        new Terminal(new PrintWriter(out, true), new PrintWriter(err, true), Ansi.OFF, true))
+                        new Terminal(new PrintWriter(out, true), new PrintWriter(err, true), Ansi.OFF, true, 100))
                 .execute(arguments);
         assertThat(code).as(err.toString()).isEqualTo(2);
         assertThat(err.toString())
@@ -234,7 +234,7 @@ class WrongUseTest {
         List<String> all = new ArrayList<>(List.of(arguments.split(" ")));
         // What no system has in a path stands for what some locales lack.
         all.add("n\0ght");
-        assertThat(Main.commandLine(new Terminal(out, out, Ansi.OFF, true)).execute(all.toArray(new String[0])))
+        assertThat(Main.commandLine(new Terminal(out, out, Ansi.OFF, true, 100)).execute(all.toArray(new String[0])))
                 .isEqualTo(2);
         assertThat(err.toString())
                 .contains("is no path that can be written with the characters of this system", "Set LANG")

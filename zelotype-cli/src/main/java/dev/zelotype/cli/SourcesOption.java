@@ -1,0 +1,23 @@
+package dev.zelotype.cli;
+
+import dev.zelotype.report.site.Sources;
+import java.nio.file.Path;
+import java.util.List;
+import picocli.CommandLine.Option;
+
+/**
+ * Where the lines at which calls were made are found.
+ */
+final class SourcesOption {
+
+    @Option(
+            names = "--sources",
+            paramLabel = "FOLDER",
+            description = "Folders of sources, such as src/main/java: pages show the line of each call. May be given"
+                    + " several times.")
+    private List<Path> folders = List.of();
+
+    Sources sources() {
+        return folders.isEmpty() ? Sources.NONE : Sources.in(folders);
+    }
+}
