@@ -15,8 +15,6 @@ import org.openjdk.jmh.annotations.Setup;
  */
 public class CallBenchmark extends Measured {
 
-    private static final int CALLS = 1_000;
-
     private WrittenMount written;
     private RecordingHandler handler;
     private Mount proxy;
@@ -35,32 +33,24 @@ public class CallBenchmark extends Measured {
         suppose(zelotype::track).returns(7);
     }
 
-    private static int call(Mount mount) {
-        int sum = 0;
-        for (int i = 0; i < CALLS; i++) {
-            sum += mount.track("Harrow-2", i & 63);
-        }
-        return sum;
-    }
-
     @Benchmark
     @OperationsPerInvocation(CALLS)
     public int written() {
         written.forget();
-        return call(written);
+        return calls(written);
     }
 
     @Benchmark
     @OperationsPerInvocation(CALLS)
     public int proxy() {
         handler.forget();
-        return call(proxy);
+        return calls(proxy);
     }
 
     @Benchmark
     @OperationsPerInvocation(CALLS)
     public int zelotype() {
         forgetCalls(zelotype);
-        return call(zelotype);
+        return calls(zelotype);
     }
 }

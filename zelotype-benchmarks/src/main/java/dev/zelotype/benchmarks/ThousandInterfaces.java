@@ -8,26 +8,23 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import javax.tools.JavaCompiler;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 
 /**
- * Run in a JVM of its own: writes doubles for a thousand interfaces, or lets the compiler only parse and attribute them.
- * Prints milliseconds.
+ * Run in a JVM of its own: writes doubles for many interfaces in the styles that are given, or lets the compiler only
+ * parse and attribute them. Prints milliseconds, and the megabytes that the process held at its height.
  */
 public final class ThousandInterfaces {
-
-    private static final int COUNT = 1_000;
 
     private ThousandInterfaces() {}
 
     public static void main(String[] arguments) throws IOException {
         Path folder = Files.createTempDirectory("zelotype-thousand");
         List<Path> files = new ArrayList<>();
-        for (int i = 0; i < COUNT; i++) {
+        for (int i = 0; i < Integer.parseInt(arguments[1]); i++) {
             files.add(Files.writeString(folder.resolve("Station" + i + ".java"), """
                     import java.util.*;
                     public interface Station%d<T extends Comparable<T>> {
@@ -47,10 +44,23 @@ public final class ThousandInterfaces {
             Generator generator = new Generator(List.of(), Progress.NONE);
             generator.addFrom(List.of(folder), "*");
             generator
-                    .plan(EnumSet.of(Style.STUB), "", folder.resolve("out"), "again")
+                    .plan(Style.ofWords(List.of(arguments[0].split(","))), "", folder.resolve("out"), "again")
                     .write(false);
         }
-        System.out.println((System.nanoTime() - start) / 1_000_000);
+        System.out.println((System.nanoTime() - start) / 1_000_000 + " " + megabytes());
+    }
+
+    /** The most that was ever held, as Linux counts it; 0 elsewhere. */
+    private static long megabytes() throws IOException {
+        Path status = Path.of("/proc/self/status");
+        if (!Files.exists(status)) {
+            return 0;
+        }
+        String line = Files.readAllLines(status).stream()
+                .filter(each -> each.startsWith("VmHWM:"))
+                .findFirst()
+                .orElse("0");
+        return Long.parseLong(line.replaceAll("[^0-9]", "")) / 1024;
     }
 
     private static void analyze(List<Path> files) throws IOException {
