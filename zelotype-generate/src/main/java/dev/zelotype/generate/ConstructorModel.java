@@ -1,6 +1,5 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
@@ -12,8 +11,7 @@ import java.util.List;
  * @param parameters its parameters
  * @param exceptions what it declares to throw
  */
-record ConstructorModel(
-        List<TypeVariableName> typeVariables, List<ParameterSpec> parameters, List<TypeName> exceptions) {
+record ConstructorModel(List<TypeVariableName> typeVariables, List<Parameter> parameters, List<TypeName> exceptions) {
 
     /** What an interface offers to its doubles: nothing to call. */
     static final ConstructorModel NONE = new ConstructorModel(List.of(), List.of(), List.of());

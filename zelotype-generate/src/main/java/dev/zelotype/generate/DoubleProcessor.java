@@ -108,7 +108,10 @@ public final class DoubleProcessor extends AbstractProcessor {
             if (!model.obstacle(style, target).isEmpty()) {
                 refuse(asking, type, model.obstacle(style, target));
             } else if (written.add(name)) {
-                write(asking, name, Writer.write(model, style, target));
+                write(
+                        asking,
+                        name,
+                        Writer.write(model, style, target, Names.ofTypes(processingEnv.getElementUtils(), target)));
             }
         }
     }

@@ -2,7 +2,6 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.ArrayTypeName;
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.CodeBlock;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
@@ -63,39 +62,39 @@ final class EmptyAnswers {
 
     private EmptyAnswers() {}
 
-    static CodeBlock of(TypeName type) {
+    static String of(TypeName type) {
         if (type.isPrimitive()) {
-            return CodeBlock.of(type.equals(TypeName.BOOLEAN) ? "false" : type.equals(TypeName.CHAR) ? "'\\0'" : "0");
+            return type.equals(TypeName.BOOLEAN) ? "false" : type.equals(TypeName.CHAR) ? "'\\0'" : "0";
         } else if (type instanceof ArrayTypeName array) {
             return arrayOf(array);
         }
         TypeName raw = type instanceof ParameterizedTypeName parameterized ? parameterized.rawType() : type;
         String name = raw instanceof ClassName known ? known.canonicalName() : "";
         if (name.equals("java.lang.String") || name.equals("java.lang.CharSequence")) {
-            return CodeBlock.of("$S", "");
+            return "\"\"";
         } else if (WITH_EMPTY.contains(name)) {
-            return CodeBlock.of("$T.empty()", raw);
+            return Code.of("$T.empty()", raw);
         } else if (OF_COLLECTIONS.containsKey(name)) {
-            return CodeBlock.of("$T.$L()", Collections.class, OF_COLLECTIONS.get(name));
+            return Code.of("$T.$L()", Collections.class, OF_COLLECTIONS.get(name));
         } else if (name.equals("java.util.Spliterator")) {
-            return CodeBlock.of("$T.emptySpliterator()", Spliterators.class);
+            return Code.of("$T.emptySpliterator()", Spliterators.class);
         } else if (FUTURES.contains(name)) {
-            return CodeBlock.of("$T.completedFuture($L)", CompletableFuture.class, ofArgument(type));
+            return Code.of("$T.completedFuture($L)", CompletableFuture.class, ofArgument(type));
         } else if (NEW.containsKey(name)) {
-            return CodeBlock.of(raw == type ? "new $T()" : "new $T<>()", ClassName.bestGuess(NEW.get(name)));
+            return Code.of(raw == type ? "new $T()" : "new $T<>()", ClassName.bestGuess(NEW.get(name)));
         } else if (type.isBoxedPrimitive()) {
-            return CodeBlock.of(boxed(type.unbox()));
+            return boxed(type.unbox());
         }
-        return CodeBlock.of("null");
+        return "null";
     }
 
     /** What a future is completed with. */
-    private static CodeBlock ofArgument(TypeName type) {
+    private static String ofArgument(TypeName type) {
         TypeName argument = type instanceof ParameterizedTypeName parameterized
                 ? parameterized.typeArguments().get(0)
                 : null;
         boolean plain = argument instanceof ClassName || argument instanceof ParameterizedTypeName;
-        return plain ? of(argument) : CodeBlock.of("null");
+        return plain ? of(argument) : "null";
     }
 
     /** A zero that becomes the right box without being told to. */
@@ -109,10 +108,10 @@ final class EmptyAnswers {
         } else if (primitive.equals(TypeName.SHORT) || primitive.equals(TypeName.BYTE)) {
             return "(" + primitive + ") 0";
         }
-        return of(primitive).toString();
+        return of(primitive);
     }
 
-    private static CodeBlock arrayOf(ArrayTypeName array) {
+    private static String arrayOf(ArrayTypeName array) {
         TypeName element = array.componentType();
         int dimensions = 1;
         while (element instanceof ArrayTypeName inner) {
@@ -120,8 +119,8 @@ final class EmptyAnswers {
             dimensions++;
         }
         if (element instanceof ParameterizedTypeName || element instanceof TypeVariableName) {
-            return CodeBlock.of("null");
+            return "null";
         }
-        return CodeBlock.of("new $T[0]$L", element, "[]".repeat(dimensions - 1));
+        return Code.of("new $T[0]$L", element, "[]".repeat(dimensions - 1));
     }
 }

@@ -137,6 +137,7 @@ public final class Generator {
                     types.leftOut().add(model.name().canonicalName() + " " + obstacle);
                     continue;
                 }
+                Set<String> neighbours = types.namesIn(target);
                 String name = (target.isEmpty() ? "" : target + ".") + model.doubleName(style);
                 Path file = Path.of(target.replace('.', '/'), model.doubleName(style) + ".java");
                 if (types.isThere(name) && !OutputFolder.isGenerated(folder.resolve(file))) {
@@ -146,7 +147,7 @@ public final class Generator {
                                     + " another package.");
                     continue;
                 }
-                if (sources.put(file, () -> Writer.write(model, style, target)) != null) {
+                if (sources.put(file, () -> Writer.write(model, style, target, neighbours)) != null) {
                     throw new GenerateException(
                             "Two types would be written to " + file + ". Write them to different packages.");
                 }

@@ -2,19 +2,13 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.ArrayTypeName;
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.CodeBlock;
-import com.palantir.javapoet.FieldSpec;
-import com.palantir.javapoet.MethodSpec;
-import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeSpec;
 import com.palantir.javapoet.WildcardTypeName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.BiFunction;
-import javax.lang.model.element.Modifier;
 
 /**
  * Writes, as source, the class that is else made while tests run: each method hands its number and its arguments to what
@@ -28,79 +22,73 @@ final class LinkedWriter {
             ClassName.get(BiFunction.class), ClassName.OBJECT, ArrayTypeName.of(Object.class), ClassName.OBJECT);
 
     private final TypeModel type;
-    private final TypeSpec.Builder out;
+    private final ClassText out;
     private final List<MethodModel> methods = new ArrayList<>();
 
     private LinkedWriter(TypeModel type) {
         this.type = type;
-        out = TypeSpec.classBuilder(type.doubleName(Style.LINKED))
-                .addModifiers(Modifier.PUBLIC, Modifier.FINAL)
-                .addTypeVariables(type.typeVariables());
+        out = new ClassText("public final class", type.doubleName(Style.LINKED)).typeVariables(type.typeVariables());
         methods.addAll(type.methods());
         methods.addAll(type.objectMethods());
     }
 
-    static TypeSpec write(TypeModel type) {
+    static ClassText write(TypeModel type) {
         return new LinkedWriter(type).build();
     }
 
-    private TypeSpec build() {
+    private ClassText build() {
         Writer.extend(out, type);
-        out.addJavadoc(
-                "The class of the doubles of {@link $T}: Zelotype finds it, and need not make one.\n", type.name());
-        List<CodeBlock> numbered = new ArrayList<>();
-        methods.forEach(method -> numbered.add(CodeBlock.of("$S", method.erased())));
-        out.addField(FieldSpec.builder(ArrayTypeName.of(String.class), METHODS, Modifier.STATIC, Modifier.FINAL)
-                .initializer("{\n$>$>$L$<$<\n}", CodeBlock.join(numbered, ",\n"))
-                .build());
-        out.addField(FieldSpec.builder(RECEIVER_TYPE, RECEIVER, Modifier.PRIVATE, Modifier.TRANSIENT)
-                .build());
+        out.javadoc("The class of the doubles of {@link $T}: Zelotype finds it, and need not make one.", type.name());
+        List<String> numbered = new ArrayList<>();
+        methods.forEach(method -> numbered.add(Code.of("$S", method.erased())));
+        out.field(
+                "static final $T[] $L = {\n        $L\n}", String.class, METHODS, String.join(",\n        ", numbered));
+        out.field("private transient $T $L", RECEIVER_TYPE, RECEIVER);
         if (!type.isInterface()) {
             type.constructors().forEach(this::constructor);
         }
         for (int number = 0; number < methods.size(); number++) {
             method(number, methods.get(number));
         }
-        return out.build();
+        return out;
     }
 
     private void constructor(ConstructorModel constructor) {
-        List<ParameterSpec> parameters = constructor.parameters();
+        List<Parameter> parameters = constructor.parameters();
         String receiver = Names.unusedBy(parameters, "receiver");
-        out.addMethod(MethodSpec.constructorBuilder()
-                .addTypeVariables(constructor.typeVariables())
-                .addParameters(parameters)
-                .addParameter(RECEIVER_TYPE, receiver)
-                .addExceptions(constructor.exceptions())
-                .addStatement("super($L)", Names.list(parameters))
-                .addStatement("this.$N = $N", RECEIVER, receiver)
-                .build());
+        out.method(new MethodText("", out.name())
+                .typeVariables(constructor.typeVariables())
+                .parameters(parameters)
+                .parameter(RECEIVER_TYPE, receiver)
+                .exceptions(constructor.exceptions())
+                .statement("super($L)", Names.list(parameters))
+                .statement("this.$L = $L", RECEIVER, receiver));
     }
 
     private void method(int number, MethodModel method) {
         boolean unchecked = !isKnownWhileRunning(method.returns());
-        MethodSpec.Builder code = Writer.overriding(method, unchecked ? Set.of("unchecked") : Set.of());
-        CodeBlock arguments = method.parameters().isEmpty()
-                ? CodeBlock.of("null")
-                : CodeBlock.of("new Object[] {$L}", Names.list(method.parameters()));
+        MethodText code = Writer.overriding(method, unchecked ? Set.of("unchecked") : Set.of());
+        String arguments = method.parameters().isEmpty()
+                ? "null"
+                : Code.of("new $T[] {$L}", Object.class, Names.list(method.parameters()));
         if (method.ofClass() && !method.isAbstract() && !type.isInterface()) {
-            code.beginControlFlow("if ($N == null)", RECEIVER).addComment("The superclass is still being constructed.");
-            CodeBlock up = CodeBlock.of("super.$N($L)", method.name(), Names.list(method.parameters()));
-            code.addStatement(method.isVoid() ? "$L" : "return $L", up);
+            code.begin("if ($L == null)", RECEIVER).comment("The superclass is still being constructed.");
+            String up = Code.of("super.$L($L)", method.name(), Names.list(method.parameters()));
+            code.statement(method.isVoid() ? "$L" : "return $L", up);
             if (method.isVoid()) {
-                code.addStatement("return");
+                code.statement("return");
             }
-            code.endControlFlow();
+            code.end();
         }
-        CodeBlock call = CodeBlock.of("$N.apply($L, $L)", RECEIVER, number, arguments);
+        String call = Code.of("$L.apply($L, $L)", RECEIVER, number, arguments);
         if (method.isVoid()) {
-            code.addStatement(call);
+            code.statement("$L", call);
         } else if (method.returns().withoutAnnotations().equals(ClassName.OBJECT)) {
-            code.addStatement("return $L", call);
+            code.statement("return $L", call);
         } else {
-            code.addStatement("return ($T) $L", method.returns().withoutAnnotations(), call);
+            code.statement("return ($T) $L", method.returns().withoutAnnotations(), call);
         }
-        out.addMethod(code.build());
+        out.method(code);
     }
 
     /** Whether a cast to the type is checked: it has no type arguments but unbounded wildcards, and is no variable. */

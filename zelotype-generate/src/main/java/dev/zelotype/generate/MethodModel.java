@@ -1,8 +1,6 @@
 package dev.zelotype.generate;
 
 import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.CodeBlock;
-import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
@@ -32,13 +30,13 @@ import javax.lang.model.element.Modifier;
 record MethodModel(
         String name,
         String readableName,
-        CodeBlock link,
+        String link,
         String erased,
         List<TypeVariableName> typeVariables,
         List<AnnotationSpec> annotations,
         Set<String> warnings,
         TypeName returns,
-        List<ParameterSpec> parameters,
+        List<Parameter> parameters,
         boolean varargs,
         List<TypeName> exceptions,
         Access access,

@@ -2,8 +2,6 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.AnnotationSpec;
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.CodeBlock;
-import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import dev.zelotype.generate.MethodFinder.Found;
@@ -465,31 +463,30 @@ final class ModelReader {
             return types.isSameType(types.erasure(element), element);
         }
 
-        private List<ParameterSpec> parameters(ExecutableElement method, List<? extends TypeMirror> actual) {
-            List<ParameterSpec> parameters = new ArrayList<>();
+        private List<Parameter> parameters(ExecutableElement method, List<? extends TypeMirror> actual) {
+            List<Parameter> parameters = new ArrayList<>();
             List<String> called = parameterNames.of(method);
             for (int i = 0; i < actual.size(); i++) {
                 VariableElement parameter = method.getParameters().get(i);
-                ParameterSpec.Builder written = ParameterSpec.builder(names.name(actual.get(i)), called.get(i));
-                names.nullness(parameter).stream()
-                        .filter(found -> !names.nullness(parameter.asType()).contains(found))
-                        .forEach(written::addAnnotation);
-                parameters.add(written.build());
+                List<AnnotationSpec> ofType = names.nullness(parameter.asType());
+                List<AnnotationSpec> annotations = names.nullness(parameter).stream()
+                        .filter(found -> !ofType.contains(found))
+                        .toList();
+                parameters.add(new Parameter(names.name(actual.get(i)), called.get(i), annotations));
             }
             return parameters;
         }
     }
 
-    private CodeBlock link(ExecutableElement method, boolean overloaded) {
-        CodeBlock.Builder link = CodeBlock.builder().add("$L", method.getSimpleName());
-        if (overloaded) {
-            List<CodeBlock> erased = new ArrayList<>();
-            for (VariableElement parameter : method.getParameters()) {
-                erased.add(CodeBlock.of("$T", TypeName.get(types.erasure(parameter.asType()))));
-            }
-            link.add("($L)", CodeBlock.join(erased, ", "));
+    private String link(ExecutableElement method, boolean overloaded) {
+        if (!overloaded) {
+            return method.getSimpleName().toString();
         }
-        return link.build();
+        List<String> erased = new ArrayList<>();
+        for (VariableElement parameter : method.getParameters()) {
+            erased.add(Code.type(TypeName.get(types.erasure(parameter.asType()))));
+        }
+        return method.getSimpleName() + "(" + String.join(", ", erased) + ")";
     }
 
     /** The types of the first parameters as part of a name: {@code note(String, int)} gives {@code OfStringInt}. */

@@ -1,15 +1,28 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.ParameterSpec;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.PackageElement;
+import javax.lang.model.util.Elements;
 
 /**
- * Names that are not taken yet.
+ * Names that are taken, and names that are not taken yet.
  */
 final class Names {
 
     private Names() {}
+
+    /** The simple names of a package's types. */
+    static Set<String> ofTypes(Elements elements, String packageName) {
+        Set<String> names = new HashSet<>();
+        for (PackageElement each : elements.getAllPackageElements(packageName)) {
+            each.getEnclosedElements()
+                    .forEach(type -> names.add(type.getSimpleName().toString()));
+        }
+        return names;
+    }
 
     /** A name for something that no method of the type is called. */
     static String unusedBy(TypeModel type, String wanted) {
@@ -24,7 +37,7 @@ final class Names {
     }
 
     /** A name for something beside parameters. */
-    static String unusedBy(List<ParameterSpec> parameters, String wanted) {
+    static String unusedBy(List<Parameter> parameters, String wanted) {
         String name = wanted;
         boolean taken = true;
         while (taken) {
@@ -35,7 +48,7 @@ final class Names {
         return name;
     }
 
-    static String list(List<ParameterSpec> parameters) {
+    static String list(List<Parameter> parameters) {
         List<String> names = new ArrayList<>();
         parameters.forEach(parameter -> names.add(parameter.name()));
         return String.join(", ", names);

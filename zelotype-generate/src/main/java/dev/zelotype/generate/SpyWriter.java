@@ -2,13 +2,8 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.ArrayTypeName;
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.CodeBlock;
-import com.palantir.javapoet.FieldSpec;
-import com.palantir.javapoet.MethodSpec;
-import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeSpec;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,7 +12,6 @@ import java.util.Objects;
 import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import javax.lang.model.element.Modifier;
 
 /**
  * Writes the parts of a spy: one list of all calls, a record for each method, and the passing on.
@@ -30,10 +24,10 @@ final class SpyWriter {
 
     private final TypeModel type;
     private final String packageName;
-    private final TypeSpec.Builder out;
+    private final ClassText out;
     private final ClassName anyCall;
 
-    SpyWriter(TypeModel type, String packageName, TypeSpec.Builder out) {
+    SpyWriter(TypeModel type, String packageName, ClassText out) {
         this.type = type;
         this.packageName = packageName;
         this.out = out;
@@ -44,35 +38,23 @@ final class SpyWriter {
 
     /** What all methods share; it stands before them. */
     void head() {
-        out.addField(FieldSpec.builder(
-                        ParameterizedTypeName.get(ClassName.get(Queue.class), anyCall),
-                        "calls",
-                        Modifier.PRIVATE,
-                        Modifier.FINAL)
-                .initializer("new $T<>()", ConcurrentLinkedQueue.class)
-                .build());
-        out.addMethod(MethodSpec.methodBuilder(Names.unusedBy(type, "calls"))
-                .addModifiers(Modifier.PUBLIC)
-                .addJavadoc("All calls so far, in their order.\n")
-                .returns(ParameterizedTypeName.get(ClassName.get(List.class), anyCall))
-                .addStatement("return $T.copyOf(calls)", List.class)
-                .build());
-        out.addType(TypeSpec.interfaceBuilder(anyCall)
-                .addModifiers(Modifier.PUBLIC, Modifier.SEALED)
-                .addJavadoc("A call of any method of {@link $T}.\n", type.name())
-                .build());
+        out.field("private final $T<$T> calls = new $T<>()", Queue.class, anyCall, ConcurrentLinkedQueue.class);
+        out.method(new MethodText("public", Names.unusedBy(type, "calls"))
+                .javadoc("All calls so far, in their order.")
+                .returns(Code.of("$T<$T>", List.class, anyCall))
+                .statement("return $T.copyOf(calls)", List.class));
+        out.type(new ClassText("public sealed interface", anyCall.simpleName())
+                .javadoc("A call of any method of {@link $T}.", type.name()));
     }
 
     /** What the methods share; it stands behind them. */
     void tail() {
         TypeVariableName call = TypeVariableName.get("C");
-        out.addMethod(MethodSpec.methodBuilder(Names.unusedBy(type, "callsOf"))
-                .addModifiers(Modifier.PRIVATE)
-                .addTypeVariable(call)
-                .returns(ParameterizedTypeName.get(ClassName.get(List.class), call))
-                .addParameter(ParameterizedTypeName.get(ClassName.get(Class.class), call), "type")
-                .addStatement("return calls.stream().filter(type::isInstance).map(type::cast).toList()")
-                .build());
+        out.method(new MethodText("private", Names.unusedBy(type, "callsOf"))
+                .typeVariables(List.of(call))
+                .returns(Code.of("$T<C>", List.class))
+                .parameter(ParameterizedTypeName.get(ClassName.get(Class.class), call), "type")
+                .statement("return calls.stream().filter(type::isInstance).map(type::cast).toList()"));
     }
 
     void method(MethodModel method) {
@@ -83,19 +65,17 @@ final class SpyWriter {
     private final class OfMethod {
 
         private final MethodModel method;
-        private final List<ParameterSpec> components = new ArrayList<>();
+        private final List<Parameter> components = new ArrayList<>();
         private final ClassName raw;
         private final TypeName record;
         private final boolean generic;
 
         OfMethod(MethodModel method) {
             this.method = method;
-            for (ParameterSpec parameter : method.parameters()) {
+            for (Parameter parameter : method.parameters()) {
                 String name = parameter.name();
                 TypeName outside = Outside.of(method, parameter.type());
-                components.add(
-                        ParameterSpec.builder(outside, TAKEN_IN_RECORDS.contains(name) ? name + "Argument" : name)
-                                .build());
+                components.add(new Parameter(outside, TAKEN_IN_RECORDS.contains(name) ? name + "Argument" : name));
             }
             List<TypeVariableName> variables = type.typeVariables();
             generic = components.stream().anyMatch(each -> Outside.mentions(variables, each.type()));
@@ -104,111 +84,104 @@ final class SpyWriter {
         }
 
         void write() {
-            out.addMethod(calls());
-            out.addMethod(overridden());
-            out.addType(record());
+            out.method(calls());
+            out.method(overridden());
+            out.type(record());
         }
 
-        private MethodSpec calls() {
-            MethodSpec.Builder code = MethodSpec.methodBuilder(Names.unusedBy(type, method.readableName() + "Calls"))
-                    .addModifiers(Modifier.PUBLIC)
-                    .addJavadoc("The calls of {@link $T#$L} so far, in their order.\n", type.name(), method.link())
-                    .returns(ParameterizedTypeName.get(ClassName.get(List.class), record));
+        private MethodText calls() {
+            MethodText code = new MethodText("public", Names.unusedBy(type, method.readableName() + "Calls"))
+                    .javadoc(Code.of("The calls of {@link $T#$L} so far, in their order.", type.name(), method.link()))
+                    .returns(Code.of("$T<$T>", List.class, record));
             String callsOf = Names.unusedBy(type, "callsOf");
             if (generic) {
-                code.addAnnotation(Writer.suppressing(Set.of("unchecked")));
-                TypeName list = ParameterizedTypeName.get(ClassName.get(List.class), record);
-                code.addStatement("return ($T) ($T<?>) $N($T.class)", list, List.class, callsOf, raw);
+                code.annotation(Code.suppressing(Set.of("unchecked")));
+                code.statement("return ($T<$T>) ($T<?>) $L($T.class)", List.class, record, List.class, callsOf, raw);
             } else {
-                code.addStatement("return $N($T.class)", callsOf, raw);
+                code.statement("return $L($T.class)", callsOf, raw);
             }
-            return code.build();
+            return code;
         }
 
-        private MethodSpec overridden() {
-            MethodSpec.Builder code = Writer.overriding(method, Set.of());
-            List<CodeBlock> values = new ArrayList<>();
-            for (ParameterSpec parameter : method.parameters()) {
+        private MethodText overridden() {
+            MethodText code = Writer.overriding(method, Set.of());
+            List<String> values = new ArrayList<>();
+            for (Parameter parameter : method.parameters()) {
                 values.add(
                         parameter.type() instanceof ArrayTypeName
-                                ? CodeBlock.of("$N == null ? null : $N.clone()", parameter.name(), parameter.name())
-                                : CodeBlock.of("$N", parameter.name()));
+                                ? Code.of("$L == null ? null : $L.clone()", parameter.name(), parameter.name())
+                                : parameter.name());
             }
-            code.addStatement(
-                    "$L.add(new $T($L))", Names.ofThis(method, "calls"), record, CodeBlock.join(values, ", "));
+            code.statement("$L.add(new $T($L))", Names.ofThis(method, "calls"), record, String.join(", ", values));
             String real = Names.ofThis(method, "real");
             String give = method.isVoid() ? "" : "return ";
             // A protected method of another object can be called from its own package only.
             if (method.access() == MethodModel.Access.PUBLIC
                     || method.packageName().equals(packageName)) {
-                code.beginControlFlow("if ($L != null)", real);
-                code.addStatement("$L$L.$N($L)", give, real, method.name(), Names.list(method.parameters()));
+                code.begin("if ($L != null)", real);
+                code.statement("$L$L.$L($L)", give, real, method.name(), Names.list(method.parameters()));
                 if (method.isVoid() && !method.isAbstract()) {
-                    code.addStatement("return");
+                    code.statement("return");
                 }
-                code.endControlFlow();
+                code.end();
             }
             if (!method.isAbstract()) {
-                code.addStatement("$L$L", give, type.ownCode(method));
+                code.statement("$L$L", give, type.ownCode(method));
             } else if (!method.isVoid()) {
-                code.addStatement("return $L", type.emptyAnswer(method.returns()));
+                code.statement("return $L", type.emptyAnswer(method.returns()));
             }
-            return code.build();
+            return code;
         }
 
-        private TypeSpec record() {
-            MethodSpec.Builder constructor = MethodSpec.constructorBuilder();
-            components.forEach(constructor::addParameter);
-            TypeSpec.Builder call = TypeSpec.recordBuilder(raw)
-                    .addModifiers(Modifier.PUBLIC)
-                    .addSuperinterface(anyCall)
-                    .addJavadoc("A call of {@link $T#$L}.\n", type.name(), method.link())
-                    .recordConstructor(constructor.build());
+        private ClassText record() {
+            ClassText call = new ClassText("public record", raw.simpleName())
+                    .components(components)
+                    .supertypes("implements $T", anyCall)
+                    .javadoc("A call of {@link $T#$L}.", type.name(), method.link());
             if (generic) {
-                call.addTypeVariables(type.typeVariables());
+                call.typeVariables(type.typeVariables());
             }
             if (components.stream().anyMatch(each -> each.type() instanceof ArrayTypeName)) {
                 byContent(call);
             }
-            return call.build();
+            return call;
         }
 
         /** Records compare arrays by identity, and print them as such, unless told otherwise. */
-        private void byContent(TypeSpec.Builder call) {
+        private void byContent(ClassText call) {
             String other = Names.unusedBy(components, "other");
             String that = Names.unusedBy(components, "that");
-            List<CodeBlock> equal = new ArrayList<>();
-            List<CodeBlock> hashes = new ArrayList<>();
-            List<CodeBlock> texts = new ArrayList<>();
-            for (ParameterSpec each : components) {
+            List<String> equal = new ArrayList<>();
+            List<String> hashes = new ArrayList<>();
+            List<String> texts = new ArrayList<>();
+            for (Parameter each : components) {
                 String name = each.name();
                 String deep = each.type() instanceof ArrayTypeName array
                         ? array.componentType().isPrimitive() ? "" : "deep"
                         : null;
                 if (deep == null) {
-                    equal.add(CodeBlock.of("$T.equals($N, $N.$N)", Objects.class, name, that, name));
-                    hashes.add(CodeBlock.of("$N", name));
-                    texts.add(CodeBlock.of("$S + $N", name + "=", name));
+                    equal.add(Code.of("$T.equals($L, $L.$L)", Objects.class, name, that, name));
+                    hashes.add(name);
+                    texts.add(Code.of("$S + $L", name + "=", name));
                 } else {
-                    equal.add(CodeBlock.of(
-                            "$T.$L($N, $N.$N)",
+                    equal.add(Code.of(
+                            "$T.$L($L, $L.$L)",
                             Arrays.class,
                             deep.isEmpty() ? "equals" : "deepEquals",
                             name,
                             that,
                             name));
-                    hashes.add(CodeBlock.of(
-                            "$T.$L($N)", Arrays.class, deep.isEmpty() ? "hashCode" : "deepHashCode", name));
-                    texts.add(CodeBlock.of(
-                            "$S + $T.$L($N)",
+                    hashes.add(Code.of("$T.$L($L)", Arrays.class, deep.isEmpty() ? "hashCode" : "deepHashCode", name));
+                    texts.add(Code.of(
+                            "$S + $T.$L($L)",
                             name + "=",
                             Arrays.class,
                             deep.isEmpty() ? "toString" : "deepToString",
                             name));
                 }
             }
-            CodeBlock wild = generic
-                    ? CodeBlock.of(
+            String wild = generic
+                    ? Code.of(
                             "$T<$L>",
                             raw,
                             String.join(
@@ -216,27 +189,20 @@ final class SpyWriter {
                                     type.typeVariables().stream()
                                             .map(each -> "?")
                                             .toList()))
-                    : CodeBlock.of("$T", raw);
-            call.addMethod(MethodSpec.methodBuilder("equals")
-                    .addAnnotation(Override.class)
-                    .addModifiers(Modifier.PUBLIC)
-                    .returns(boolean.class)
-                    .addParameter(Object.class, other)
-                    .addStatement("return $N instanceof $L $N && $L", other, wild, that, CodeBlock.join(equal, "\n&& "))
-                    .build());
-            call.addMethod(MethodSpec.methodBuilder("hashCode")
-                    .addAnnotation(Override.class)
-                    .addModifiers(Modifier.PUBLIC)
-                    .returns(int.class)
-                    .addStatement("return $T.hash($L)", Objects.class, CodeBlock.join(hashes, ", "))
-                    .build());
-            call.addMethod(MethodSpec.methodBuilder("toString")
-                    .addAnnotation(Override.class)
-                    .addModifiers(Modifier.PUBLIC)
-                    .returns(String.class)
-                    .addStatement(
-                            "return $S + $L + $S", raw.simpleName() + "[", CodeBlock.join(texts, " + \", \" + "), "]")
-                    .build());
+                    : Code.type(raw);
+            call.method(new MethodText("public", "equals")
+                    .annotation(Code.of("@$T", Override.class))
+                    .returns("boolean")
+                    .parameter(ClassName.OBJECT, other)
+                    .statement("return $L instanceof $L $L && $L", other, wild, that, String.join("\n&& ", equal)));
+            call.method(new MethodText("public", "hashCode")
+                    .annotation(Code.of("@$T", Override.class))
+                    .returns("int")
+                    .statement("return $T.hash($L)", Objects.class, String.join(", ", hashes)));
+            call.method(new MethodText("public", "toString")
+                    .annotation(Code.of("@$T", Override.class))
+                    .returns(Code.of("$T", String.class))
+                    .statement("return $S + $L + $S", raw.simpleName() + "[", String.join(" + \", \" + ", texts), "]"));
         }
     }
 }

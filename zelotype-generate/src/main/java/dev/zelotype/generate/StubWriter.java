@@ -2,13 +2,8 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.ArrayTypeName;
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.CodeBlock;
-import com.palantir.javapoet.FieldSpec;
-import com.palantir.javapoet.MethodSpec;
-import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeSpec;
 import com.palantir.javapoet.TypeVariableName;
 import com.palantir.javapoet.WildcardTypeName;
 import java.util.ArrayList;
@@ -19,7 +14,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
-import javax.lang.model.element.Modifier;
 
 /**
  * Writes the parts of a stub: for each method a place for its answer, and what a test says to set it.
@@ -28,9 +22,9 @@ final class StubWriter {
 
     private final TypeModel type;
     private final Style style;
-    private final TypeSpec.Builder out;
+    private final ClassText out;
 
-    StubWriter(TypeModel type, Style style, TypeSpec.Builder out) {
+    StubWriter(TypeModel type, Style style, ClassText out) {
         this.type = type;
         this.style = style;
         this.out = out;
@@ -44,21 +38,16 @@ final class StubWriter {
     void tail() {
         TypeVariableName answer = TypeVariableName.get("A");
         TypeName list = ParameterizedTypeName.get(ClassName.get(List.class), WildcardTypeName.subtypeOf(answer));
-        out.addMethod(MethodSpec.methodBuilder(Names.unusedBy(type, "inTurn"))
-                .addModifiers(Modifier.PRIVATE, Modifier.STATIC)
-                .addTypeVariable(answer)
-                .returns(ParameterizedTypeName.get(ClassName.get(Supplier.class), answer))
-                .addParameter(list, "answers")
-                .beginControlFlow("if (answers.isEmpty())")
-                .addStatement("throw new $T($S)", IllegalArgumentException.class, "Give at least one answer.")
-                .endControlFlow()
-                .addStatement(
-                        "$T kept = new $T<>(answers)",
-                        ParameterizedTypeName.get(ClassName.get(List.class), answer),
-                        ArrayList.class)
-                .addStatement("$T given = new $T()", AtomicInteger.class, AtomicInteger.class)
-                .addStatement("return () -> kept.get($T.min(given.getAndIncrement(), kept.size() - 1))", Math.class)
-                .build());
+        out.method(new MethodText("private static", Names.unusedBy(type, "inTurn"))
+                .typeVariables(List.of(answer))
+                .returns(Code.of("$T<A>", Supplier.class))
+                .parameter(list, "answers")
+                .begin("if (answers.isEmpty())")
+                .statement("throw new $T($S)", IllegalArgumentException.class, "Give at least one answer.")
+                .end()
+                .statement("$T<A> kept = new $T<>(answers)", List.class, ArrayList.class)
+                .statement("$T given = new $T()", AtomicInteger.class, AtomicInteger.class)
+                .statement("return () -> kept.get($T.min(given.getAndIncrement(), kept.size() - 1))", Math.class));
     }
 
     /** What belongs to one method. */
@@ -68,7 +57,7 @@ final class StubWriter {
         private final String name;
         private final TypeName kept;
         private final List<TypeName> exceptions = new ArrayList<>();
-        private final List<ParameterSpec> parameters = new ArrayList<>();
+        private final List<Parameter> parameters = new ArrayList<>();
         private final String field;
         private final String does;
         private final TypeName shape;
@@ -77,9 +66,9 @@ final class StubWriter {
             this.method = method;
             name = method.readableName();
             kept = Outside.of(method, method.returns()).withoutAnnotations();
-            for (ParameterSpec parameter : method.parameters()) {
+            for (Parameter parameter : method.parameters()) {
                 TypeName outside = Outside.of(method, parameter.type()).withoutAnnotations();
-                parameters.add(ParameterSpec.builder(outside, parameter.name()).build());
+                parameters.add(new Parameter(outside, parameter.name()));
             }
             for (TypeName thrown : method.exceptions()) {
                 if (!Outside.mentions(method.typeVariables(), thrown)) {
@@ -100,7 +89,7 @@ final class StubWriter {
         }
 
         void write() {
-            out.addField(field());
+            field();
             if (method.isVoid()) {
                 if (style == Style.STRICT) {
                     doesNothing();
@@ -112,29 +101,30 @@ final class StubWriter {
             doesOrAnswersBy();
             fails();
             overridden();
-            out.addType(functionalInterface());
+            out.type(functionalInterface());
         }
 
-        private FieldSpec field() {
-            FieldSpec.Builder built = FieldSpec.builder(shape, field, Modifier.PRIVATE);
+        private void field() {
             if (method.isAbstract()) {
-                built.initializer("$L", style == Style.STRICT ? refusing() : lambda(unsetAnswer()));
+                String unset = style == Style.STRICT ? refusing() : lambda(unsetAnswer());
+                out.field("private $T $L = $L", shape, field, unset);
+            } else {
+                out.field("private $T $L", shape, field);
             }
-            return built.build();
         }
 
-        private CodeBlock unsetAnswer() {
-            return method.isVoid() ? CodeBlock.of("{ }") : type.emptyAnswer(kept);
+        private String unsetAnswer() {
+            return method.isVoid() ? "{ }" : type.emptyAnswer(kept);
         }
 
-        private CodeBlock lambda(CodeBlock body) {
+        private String lambda(String body) {
             String names = Names.list(parameters);
-            return CodeBlock.of("$L -> $L", parameters.size() == 1 ? names : "(" + names + ")", body);
+            return (parameters.size() == 1 ? names : "(" + names + ")") + " -> " + body;
         }
 
         /** What says which line is missing. */
-        private CodeBlock refusing() {
-            CodeBlock.Builder text = CodeBlock.builder();
+        private String refusing() {
+            StringBuilder text = new StringBuilder();
             String call = type.name().simpleName() + "." + method.name() + "(";
             String may = method.isVoid() ? ") may be called." : ") answers.";
             String cure = method.isVoid()
@@ -143,49 +133,47 @@ final class StubWriter {
             String said = method.isVoid() ? "Nobody said that " : "Nobody said what ";
             // On lines of their own, so that they do not grow too long.
             if (parameters.isEmpty()) {
-                text.add("$S\n$>$>+ $S$<$<", said + call + may, cure);
+                text.append(Code.of("$S\n+ $S", said + call + may, cure));
             } else {
-                text.add("$S", said + call);
+                text.append(Code.of("$S + ", said + call));
                 for (int i = 0; i < parameters.size(); i++) {
-                    text.add(i == 0 ? " + " : "\n$>$>+ $S + $<$<", i == 0 ? new Object[0] : new Object[] {", "});
-                    text.add("$L", printed(parameters.get(i)));
+                    text.append(i == 0 ? "" : "\n+ \", \" + ").append(printed(parameters.get(i)));
                 }
-                text.add("\n$>$>+ $S$<$<", may + cure);
+                text.append(Code.of("\n+ $S", may + cure));
             }
-            return lambda(CodeBlock.of("{\n$>throw new $T($L);\n$<}", AssertionError.class, text.build()));
+            String thrown = ClassText.continued(Code.of("throw new $T($L);", AssertionError.class, text));
+            return lambda("{\n" + ClassText.indented(thrown, "    ") + "\n}");
         }
 
-        private CodeBlock printed(ParameterSpec parameter) {
+        private String printed(Parameter parameter) {
             return parameter.type() instanceof ArrayTypeName array
-                    ? CodeBlock.of(
-                            "$T.$L($N)",
+                    ? Code.of(
+                            "$T.$L($L)",
                             Arrays.class,
                             array.componentType().isPrimitive() ? "toString" : "deepToString",
                             parameter.name())
-                    : CodeBlock.of("$N", parameter.name());
+                    : parameter.name();
         }
 
-        private MethodSpec.Builder said(String word, String javadoc) {
-            return MethodSpec.methodBuilder(word)
-                    .addModifiers(Modifier.PUBLIC)
-                    .addJavadoc(javadoc, type.name(), method.link())
-                    .returns(self());
+        /** A method by which a test sets the answer. */
+        private MethodText said(String word, String javadoc) {
+            return new MethodText("public", word)
+                    .javadoc(Code.of(javadoc, type.name(), method.link()))
+                    .returns(Code.type(self()));
         }
 
         private void doesNothing() {
-            out.addMethod(said(
+            out.method(said(
                             Names.unusedBy(type, name + "DoesNothing"),
-                            "Says that {@link $T#$L} may be called, and does nothing.\n")
-                    .addStatement("return $N($L)", does, lambda(CodeBlock.of("{ }")))
-                    .build());
+                            "Says that {@link $T#$L} may be called, and does nothing.")
+                    .statement("return $L($L)", does, lambda("{ }")));
         }
 
         private void answers() {
             String answer = Names.unusedBy(parameters, "answer");
-            out.addMethod(said(Names.unusedBy(type, name + "Answers"), "Says what {@link $T#$L} answers from now on.\n")
-                    .addParameter(kept, answer)
-                    .addStatement("return $N($L)", does, lambda(CodeBlock.of("$N", answer)))
-                    .build());
+            out.method(said(Names.unusedBy(type, name + "Answers"), "Says what {@link $T#$L} answers from now on.")
+                    .parameter(kept, answer)
+                    .statement("return $L($L)", does, lambda(answer)));
         }
 
         private void answersInTurn() {
@@ -193,31 +181,25 @@ final class StubWriter {
             TypeName element = boxed instanceof ClassName ? boxed : WildcardTypeName.subtypeOf(boxed);
             String answers = Names.unusedBy(parameters, "answers");
             String next = Names.unusedBy(parameters, "next");
-            out.addMethod(said(
+            out.method(said(
                             Names.unusedBy(type, name + "AnswersInTurn"),
-                            "Says what {@link $T#$L} answers, one after the other; the last again and again.\n")
-                    .addParameter(ParameterizedTypeName.get(ClassName.get(List.class), element), answers)
-                    .addStatement(
-                            "$T $N = $N($N)",
-                            ParameterizedTypeName.get(ClassName.get(Supplier.class), boxed),
-                            next,
-                            Names.unusedBy(type, "inTurn"),
-                            answers)
-                    .addStatement("return $N($L)", does, lambda(CodeBlock.of("$N.get()", next)))
-                    .build());
+                            "Says what {@link $T#$L} answers, one after the other; the last again and again.")
+                    .parameter(ParameterizedTypeName.get(ClassName.get(List.class), element), answers)
+                    .statement(
+                            "$T<$T> $L = $L($L)", Supplier.class, boxed, next, Names.unusedBy(type, "inTurn"), answers)
+                    .statement("return $L($L)", does, lambda(next + ".get()")));
         }
 
         private void doesOrAnswersBy() {
             String parameter = method.isVoid() ? "action" : "answer";
-            out.addMethod(said(
+            out.method(said(
                             does,
                             method.isVoid()
-                                    ? "Says what {@link $T#$L} does from now on: it may run a callback.\n"
-                                    : "Says how the answers of {@link $T#$L} are worked out from now on.\n")
-                    .addParameter(shape, parameter)
-                    .addStatement("this.$N = $N", field, parameter)
-                    .addStatement("return this")
-                    .build());
+                                    ? "Says what {@link $T#$L} does from now on: it may run a callback."
+                                    : "Says how the answers of {@link $T#$L} are worked out from now on.")
+                    .parameter(shape, parameter)
+                    .statement("this.$L = $L", field, parameter)
+                    .statement("return this"));
         }
 
         /** One for what is unchecked, and one for each exception that the method declares. */
@@ -230,11 +212,9 @@ final class StubWriter {
             }
             String failure = Names.unusedBy(parameters, "failure");
             for (TypeName thrown : allowed.values()) {
-                out.addMethod(
-                        said(Names.unusedBy(type, name + "Fails"), "Says what {@link $T#$L} throws from now on.\n")
-                                .addParameter(thrown, failure)
-                                .addStatement("return $N($L)", does, lambda(CodeBlock.of("{ throw $N; }", failure)))
-                                .build());
+                out.method(said(Names.unusedBy(type, name + "Fails"), "Says what {@link $T#$L} throws from now on.")
+                        .parameter(thrown, failure)
+                        .statement("return $L($L)", does, lambda("{ throw " + failure + "; }")));
             }
         }
 
@@ -249,47 +229,44 @@ final class StubWriter {
 
         private void overridden() {
             boolean cast = !kept.equals(method.returns().withoutAnnotations());
-            MethodSpec.Builder code = Writer.overriding(method, cast ? Set.of("unchecked") : Set.of());
+            MethodText code = Writer.overriding(method, cast ? Set.of("unchecked") : Set.of());
             String answer = Names.ofThis(method, field);
             if (!method.isAbstract()) {
-                code.beginControlFlow("if ($L == null)", answer);
-                CodeBlock own = type.ownCode(method);
-                code.addStatement(method.isVoid() ? "$L" : "return $L", own);
+                code.begin("if ($L == null)", answer);
+                String own = type.ownCode(method);
+                code.statement(method.isVoid() ? "$L" : "return $L", own);
                 if (method.isVoid()) {
-                    code.addStatement("return");
+                    code.statement("return");
                 }
-                code.endControlFlow();
+                code.end();
             }
-            CodeBlock call =
-                    CodeBlock.of("$L.$L($L)", answer, method.isVoid() ? "on" : "to", Names.list(method.parameters()));
+            String call = Code.of("$L.$L($L)", answer, method.isVoid() ? "on" : "to", Names.list(method.parameters()));
             if (method.isVoid()) {
-                code.addStatement(call);
+                code.statement("$L", call);
             } else if (cast) {
-                code.addStatement("return ($T) $L", method.returns().withoutAnnotations(), call);
+                code.statement("return ($T) $L", method.returns().withoutAnnotations(), call);
             } else {
-                code.addStatement("return $L", call);
+                code.statement("return $L", call);
             }
-            out.addMethod(code.build());
+            out.method(code);
         }
 
-        private TypeSpec functionalInterface() {
-            TypeSpec.Builder built = TypeSpec.interfaceBuilder(rawShape())
-                    .addModifiers(Modifier.PUBLIC)
-                    .addAnnotation(FunctionalInterface.class)
-                    .addJavadoc(
-                            method.isVoid() ? "What {@link $T#$L} does.\n" : "Works out what {@link $T#$L} answers.\n",
+        private ClassText functionalInterface() {
+            ClassText written = new ClassText("public interface", rawShape().simpleName())
+                    .annotation(Code.of("@$T", FunctionalInterface.class))
+                    .javadoc(
+                            method.isVoid() ? "What {@link $T#$L} does." : "Works out what {@link $T#$L} answers.",
                             type.name(),
                             method.link())
-                    .addMethod(MethodSpec.methodBuilder(method.isVoid() ? "on" : "to")
-                            .addModifiers(Modifier.PUBLIC, Modifier.ABSTRACT)
-                            .addParameters(parameters)
-                            .addExceptions(exceptions)
-                            .returns(kept)
-                            .build());
+                    .method(new MethodText("", method.isVoid() ? "on" : "to")
+                            .parameters(parameters)
+                            .exceptions(exceptions)
+                            .returns(Code.type(kept))
+                            .withoutBody());
             if (shape instanceof ParameterizedTypeName) {
-                built.addTypeVariables(type.typeVariables());
+                written.typeVariables(type.typeVariables());
             }
-            return built.build();
+            return written;
         }
 
         private ClassName rawShape() {

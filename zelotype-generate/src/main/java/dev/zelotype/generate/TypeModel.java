@@ -1,7 +1,6 @@
 package dev.zelotype.generate;
 
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.CodeBlock;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
@@ -53,15 +52,15 @@ record TypeModel(
     }
 
     /** What a double answers if nobody says otherwise: where the type itself is wanted, the double. */
-    CodeBlock emptyAnswer(TypeName returned) {
-        return returned.equals(self()) ? CodeBlock.of("this") : EmptyAnswers.of(returned);
+    String emptyAnswer(TypeName returned) {
+        return returned.equals(self()) ? "this" : EmptyAnswers.of(returned);
     }
 
     /** A call of the code that the type itself has for a method. */
-    CodeBlock ownCode(MethodModel method) {
+    String ownCode(MethodModel method) {
         return isInterface
-                ? CodeBlock.of("$T.super.$N($L)", name, method.name(), Names.list(method.parameters()))
-                : CodeBlock.of("super.$N($L)", method.name(), Names.list(method.parameters()));
+                ? Code.of("$T.super.$L($L)", name, method.name(), Names.list(method.parameters()))
+                : Code.of("super.$L($L)", method.name(), Names.list(method.parameters()));
     }
 
     /** What a double is called: the names of the types around it, too, so that none is taken twice. */

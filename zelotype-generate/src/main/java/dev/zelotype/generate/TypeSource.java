@@ -252,18 +252,19 @@ final class TypeSource {
     /** Whether a type of this name was met where types were looked for. */
     boolean isThere(String name) {
         int dot = name.lastIndexOf('.');
-        return typesOf.computeIfAbsent(dot < 0 ? "" : name.substring(0, dot), this::typesOf)
-                .contains(name.substring(dot + 1));
+        return namesIn(dot < 0 ? "" : name.substring(0, dot)).contains(name.substring(dot + 1));
+    }
+
+    /** The simple names of the types that were met in a package. */
+    Set<String> namesIn(String packageName) {
+        return typesOf.computeIfAbsent(packageName, this::typesOf);
     }
 
     /** The names of a package's types: listed once, since each question about one name walks through all modules. */
     private Set<String> typesOf(String packageName) {
         Set<String> names = new HashSet<>();
         for (Elements elements : lookups) {
-            for (PackageElement each : elements.getAllPackageElements(packageName)) {
-                each.getEnclosedElements()
-                        .forEach(type -> names.add(type.getSimpleName().toString()));
-            }
+            names.addAll(Names.ofTypes(elements, packageName));
         }
         return names;
     }

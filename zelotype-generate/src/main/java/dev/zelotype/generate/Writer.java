@@ -1,19 +1,11 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.CodeBlock;
-import com.palantir.javapoet.FieldSpec;
-import com.palantir.javapoet.JavaFile;
-import com.palantir.javapoet.MethodSpec;
-import com.palantir.javapoet.ParameterSpec;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeSpec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import javax.lang.model.element.Modifier;
 
 /**
  * Writes the source of one double.
@@ -23,48 +15,43 @@ final class Writer {
     private final String packageName;
     private final TypeModel type;
     private final Style style;
-    private final TypeSpec.Builder out;
+    private final ClassText out;
 
     private Writer(TypeModel type, Style style, String packageName) {
         this.packageName = packageName;
         this.type = type;
         this.style = style;
-        this.out = TypeSpec.classBuilder(type.doubleName(style))
-                .addModifiers(Modifier.PUBLIC)
-                .addTypeVariables(type.typeVariables());
+        this.out = new ClassText(style == Style.BASE ? "public abstract class" : "public class", type.doubleName(style))
+                .typeVariables(type.typeVariables());
     }
 
-    static String write(TypeModel type, Style style, String packageName) {
-        TypeSpec written = switch (style) {
+    /**
+     * The source of a double.
+     *
+     * @param neighbours the simple names of the types that the package has
+     */
+    static String write(TypeModel type, Style style, String packageName, Set<String> neighbours) {
+        ClassText written = switch (style) {
             case BASE, STUB, STRICT, SPY, FAKE -> new Writer(type, style, packageName).build();
             case LINKED -> LinkedWriter.write(type);
         };
         // A nested type of the doubled one hides what is imported under the same name.
-        TypeSpec.Builder safe =
-                written.toBuilder().alwaysQualify(type.nestedNames().toArray(new String[0]));
-        return JavaFile.builder(packageName, safe.build())
-                .indent("    ")
-                .skipJavaLangImports(true)
-                .build()
-                .toString();
+        return SourceFile.text(packageName, neighbours, written, type.nestedNames());
     }
 
-    private TypeSpec build() {
+    private ClassText build() {
         extend(out, type);
-        out.addJavadoc(
+        out.javadoc(
                 switch (style) {
-                    case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.\n";
-                    case STUB -> "A {@link $T} whose answers are set, method by method.\n";
+                    case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.";
+                    case STUB -> "A {@link $T} whose answers are set, method by method.";
                     case STRICT ->
-                        "A {@link $T} whose answers are set, method by method; a call that is not set fails.\n";
-                    case SPY -> "Keeps the calls of a {@link $T}, and passes them on to a real one if there is one.\n";
-                    case FAKE -> "A {@link $T} to be written: each method that is left says so when it is called.\n";
+                        "A {@link $T} whose answers are set, method by method; a call that is not set fails.";
+                    case SPY -> "Keeps the calls of a {@link $T}, and passes them on to a real one if there is one.";
+                    case FAKE -> "A {@link $T} to be written: each method that is left says so when it is called.";
                     case LINKED -> throw notHere();
                 },
                 type.name());
-        if (style == Style.BASE) {
-            out.addModifiers(Modifier.ABSTRACT);
-        }
         constructors();
         List<MethodModel> methods =
                 type.methods().stream().filter(this::isWritten).toList();
@@ -95,7 +82,7 @@ final class Writer {
             stub.tail();
         }
         equalsWithHashCode(methods);
-        return out.build();
+        return out;
     }
 
     /** Default methods run their own code in every style; those that can answer something else are written as well. */
@@ -106,14 +93,12 @@ final class Writer {
 
     /** What a class leaves to its subclasses of what every object has. */
     private void identity(MethodModel method) {
-        CodeBlock body = switch (method.name()) {
-            case "equals" ->
-                CodeBlock.of("this == $N", method.parameters().get(0).name());
-            case "hashCode" -> CodeBlock.of("$T.identityHashCode(this)", System.class);
-            default -> CodeBlock.of("$S", type.doubleName(style));
+        String body = switch (method.name()) {
+            case "equals" -> "this == " + method.parameters().get(0).name();
+            case "hashCode" -> Code.of("$T.identityHashCode(this)", System.class);
+            default -> Code.of("$S", type.doubleName(style));
         };
-        out.addMethod(
-                overriding(method, Set.of()).addStatement("return $L", body).build());
+        out.method(overriding(method, Set.of()).statement("return $L", body));
     }
 
     /** Who writes one of the two writes the other. */
@@ -131,30 +116,19 @@ final class Writer {
     }
 
     /** The head of every double of a type: what it extends, whether it should not be used any more, what is no news. */
-    static void extend(TypeSpec.Builder out, TypeModel type) {
-        if (type.isInterface()) {
-            out.addSuperinterface(type.self());
-        } else {
-            out.superclass(type.self());
-        }
+    static void extend(ClassText out, TypeModel type) {
+        out.supertypes(type.isInterface() ? "implements $T" : "extends $T", type.self());
         if (type.isDeprecated()) {
-            out.addAnnotation(Deprecated.class);
+            out.annotation(Code.of("@$T", Deprecated.class));
         }
         if (!type.warnings().isEmpty()) {
-            out.addAnnotation(suppressing(type.warnings()));
+            out.annotation(Code.suppressing(type.warnings()));
         }
-    }
-
-    static AnnotationSpec suppressing(Set<String> warnings) {
-        AnnotationSpec.Builder annotation = AnnotationSpec.builder(SuppressWarnings.class);
-        warnings.forEach(warning -> annotation.addMember("value", "$S", warning));
-        return annotation.build();
     }
 
     private void constructors() {
         if (style == Style.SPY) {
-            out.addField(FieldSpec.builder(type.self(), "real", Modifier.PRIVATE, Modifier.FINAL)
-                    .build());
+            out.field("private final $T real", type.self());
         }
         for (ConstructorModel constructor : type.isInterface() ? List.of(ConstructorModel.NONE) : type.constructors()) {
             constructor(constructor, false);
@@ -165,68 +139,64 @@ final class Writer {
     }
 
     /** Whether a constructor of the type takes just the parameters and, last, another object of the type. */
-    private boolean isConstructorWithReal(List<ParameterSpec> parameters) {
+    private boolean isConstructorWithReal(List<Parameter> parameters) {
         List<TypeName> wanted = new ArrayList<>(rawTypes(parameters));
         wanted.add(type.name());
         return type.constructors().stream()
                 .anyMatch(other -> rawTypes(other.parameters()).equals(wanted));
     }
 
-    private static List<TypeName> rawTypes(List<ParameterSpec> parameters) {
+    private static List<TypeName> rawTypes(List<Parameter> parameters) {
         return parameters.stream()
-                .map(ParameterSpec::type)
+                .map(Parameter::type)
                 .map(each -> each instanceof ParameterizedTypeName generic ? generic.rawType() : each)
                 .toList();
     }
 
     private void constructor(ConstructorModel constructor, boolean withReal) {
-        List<ParameterSpec> parameters = constructor.parameters();
+        List<Parameter> parameters = constructor.parameters();
         boolean needless = parameters.isEmpty() && constructor.exceptions().isEmpty() && style != Style.SPY;
         if (needless) {
             return;
         }
-        MethodSpec.Builder code = MethodSpec.constructorBuilder()
-                .addModifiers(Modifier.PUBLIC)
-                .addTypeVariables(constructor.typeVariables())
-                .addParameters(parameters)
-                .addExceptions(constructor.exceptions());
+        MethodText code = new MethodText("public", out.name())
+                .typeVariables(constructor.typeVariables())
+                .parameters(parameters)
+                .exceptions(constructor.exceptions());
         if (style == Style.SPY) {
-            code.addJavadoc(withReal ? "Passes calls on to a real object.\n" : "Answers calls with something empty.\n");
+            code.javadoc(withReal ? "Passes calls on to a real object." : "Answers calls with something empty.");
         }
         if (!parameters.isEmpty()) {
-            code.addStatement("super($L)", Names.list(parameters));
+            code.statement("super($L)", Names.list(parameters));
         }
         if (withReal) {
             String name = Names.unusedBy(parameters, "real");
-            code.addParameter(type.self(), name);
-            code.addStatement("this.real = $N", name);
+            code.parameter(type.self(), name);
+            code.statement("this.real = $L", name);
         } else if (style == Style.SPY) {
-            code.addStatement("this.real = null");
+            code.statement("this.real = null");
         }
-        out.addMethod(code.build());
+        out.method(code);
     }
 
     /** The head of a method that overrides one of the doubled type. */
-    static MethodSpec.Builder overriding(MethodModel method, Set<String> furtherWarnings) {
-        MethodSpec.Builder code = MethodSpec.methodBuilder(method.name())
-                .addAnnotation(Override.class)
-                .addAnnotations(method.annotations())
-                .addTypeVariables(method.typeVariables())
-                .returns(method.returns())
-                .addParameters(method.parameters())
+    static MethodText overriding(MethodModel method, Set<String> furtherWarnings) {
+        String access = switch (method.access()) {
+            case PUBLIC -> "public";
+            case PROTECTED -> "protected";
+            case PACKAGE -> "";
+        };
+        MethodText code = new MethodText(access, method.name()).annotation(Code.of("@$T", Override.class));
+        method.annotations().forEach(each -> code.annotation(Code.annotation(each)));
+        code.typeVariables(method.typeVariables())
+                .returns(Code.type(method.returns()))
+                .parameters(method.parameters())
                 .varargs(method.varargs())
-                .addExceptions(method.exceptions());
-        switch (method.access()) {
-            case PUBLIC -> code.addModifiers(Modifier.PUBLIC);
-            case PROTECTED -> code.addModifiers(Modifier.PROTECTED);
-            case PACKAGE -> {
-                // Said by no word.
-            }
-        }
+                .exceptions(method.exceptions());
         Set<String> warnings = new TreeSet<>(method.warnings());
         warnings.addAll(furtherWarnings);
         if (!warnings.isEmpty()) {
-            code.addAnnotation(suppressing(warnings));
+            code.annotation(Code.suppressing(warnings));
         }
         return code;
     }
@@ -236,20 +206,19 @@ final class Writer {
     }
 
     private void left(MethodModel method) {
-        out.addMethod(overriding(method, Set.of())
-                .addJavadoc("See {@link $T#$L}.\n", type.name(), method.link())
-                .addStatement(
+        out.method(overriding(method, Set.of())
+                .javadoc(Code.of("See {@link $T#$L}.", type.name(), method.link()))
+                .statement(
                         "throw new $T($S)",
                         UnsupportedOperationException.class,
-                        type.doubleName(style) + "." + method.name() + " is left to write.")
-                .build());
+                        type.doubleName(style) + "." + method.name() + " is left to write."));
     }
 
     private void empty(MethodModel method) {
-        MethodSpec.Builder code = overriding(method, Set.of());
+        MethodText code = overriding(method, Set.of());
         if (!method.isVoid()) {
-            code.addStatement("return $L", type.emptyAnswer(method.returns()));
+            code.statement("return $L", type.emptyAnswer(method.returns()));
         }
-        out.addMethod(code.build());
+        out.method(code);
     }
 }

@@ -183,8 +183,8 @@ class GeneratorTest extends Workshop {
         assertThat(folder.resolve("out/sky/CatalogSpy.java"))
                 .content()
                 .contains(
-                        "public @Nullable T find(@Nullable String name, Map. @Nullable Entry<String, @Nullable T> near) {",
-                        "@Deprecated(\n            since = \"2\"\n    )\n    public void rename()",
+                        "public @Nullable T find(@Nullable String name, Map.@Nullable Entry<String, @Nullable T> near) {",
+                        "@Deprecated(since = \"2\")\n    public void rename()",
                         "record NoteOfDate2Call(java.sql.Date when) implements Call",
                         "A call of {@link Catalog#note(java.sql.Date)}.",
                         "public String label() throws IOException {",
@@ -423,6 +423,22 @@ class GeneratorTest extends Workshop {
                     void transfer(java.nio.ByteBuffer[] from, int at, java.util.concurrent.TimeUnit unit, String who);
                     void transfer(java.nio.ByteBuffer from, long at, java.util.concurrent.TimeUnit unit, Object who);
                     void transfer();
+                }
+                """);
+        for (String taken :
+                List.of("String Object Class Math System Error RuntimeException AssertionError IllegalArgumentException"
+                        .concat(
+                                " UnsupportedOperationException Override Deprecated SuppressWarnings FunctionalInterface")
+                        .split(" "))) {
+            source("near/" + taken + ".java", "package near; public class " + taken + " { }");
+        }
+        source("near/Neighbours.java", """
+                package near;
+                public interface Neighbours<T> {
+                    java.lang.String name(java.lang.Object whose, T[] among, String own) throws Exception;
+                    void note(java.lang.String text, int... all);
+                    void note(java.lang.Object text);
+                    @java.lang.Deprecated T[] old(java.util.List<T[]> of);
                 }
                 """);
         plan(ALL, "").write(false);

@@ -307,8 +307,8 @@ public final class StaticsSweep {
         String head = """
                 # Statics sweep
 
-                Every public static method and constructor of some packages of the JDK: each is the first replacement of a JVM
-                of its own, is told to fail, and is called. Written by `zelotype-sweep/statics`.
+                Every public static method and constructor of some packages of the JDK: each is the first replacement of a
+                JVM of its own, is told to fail, and is called. Written by `zelotype-sweep/statics`.
                 """;
         Map<String, String> sections = new TreeMap<>();
         if (Files.exists(page)) {

@@ -1,0 +1,151 @@
+package dev.zelotype.generate;
+
+import com.palantir.javapoet.AnnotationSpec;
+import com.palantir.javapoet.TypeVariableName;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A type that is being written: its fields stand first, then its constructors and methods, then the types within it.
+ */
+final class ClassText {
+
+    private final String name;
+    private final List<String> head = new ArrayList<>();
+    private final List<String> fields = new ArrayList<>();
+    private final List<MethodText> methods = new ArrayList<>();
+    private final List<ClassText> types = new ArrayList<>();
+    private final List<TypeVariableName> typeVariables = new ArrayList<>();
+    private final List<Parameter> components = new ArrayList<>();
+    private final String kind;
+    private boolean isRecord;
+    private String supertypes = "";
+
+    /**
+     * A type without supertypes so far.
+     *
+     * @param kind its modifiers and its kind, as {@code public final class}
+     */
+    ClassText(String kind, String name) {
+        this.kind = kind;
+        this.name = name;
+    }
+
+    /** Makes it a record. */
+    ClassText components(List<Parameter> declared) {
+        isRecord = true;
+        components.addAll(declared);
+        return this;
+    }
+
+    ClassText typeVariables(List<TypeVariableName> variables) {
+        typeVariables.addAll(variables);
+        return this;
+    }
+
+    /** Says what it extends or implements, with the word. */
+    ClassText supertypes(String format, Object... arguments) {
+        supertypes += " " + Code.of(format, arguments);
+        return this;
+    }
+
+    ClassText javadoc(String format, Object... arguments) {
+        head.add(0, javadocOf(Code.of(format, arguments)));
+        return this;
+    }
+
+    ClassText annotation(String annotation) {
+        head.add(annotation);
+        return this;
+    }
+
+    /** A field without its semicolon. */
+    ClassText field(String format, Object... arguments) {
+        fields.add(Code.of(format, arguments) + ";");
+        return this;
+    }
+
+    ClassText method(MethodText method) {
+        methods.add(method);
+        return this;
+    }
+
+    ClassText type(ClassText type) {
+        types.add(type);
+        return this;
+    }
+
+    String name() {
+        return name;
+    }
+
+    /** Adds the simple names that mean something else in it than elsewhere: types within it, and type variables. */
+    void ownNames(Set<String> names) {
+        typeVariables.forEach(each -> names.add(each.name()));
+        methods.forEach(method -> names.addAll(method.namesOfVariables()));
+        for (ClassText type : types) {
+            names.add(type.name);
+            type.ownNames(names);
+        }
+    }
+
+    void to(StringBuilder out, String indented) {
+        head.forEach(each -> lines(each, indented, out));
+        out.append(indented).append(kind).append(' ').append(name).append(Code.typeVariables(typeVariables));
+        if (isRecord) {
+            parameters(components, false, out);
+        }
+        out.append(supertypes).append(" {\n");
+        String within = indented + "    ";
+        int empty = out.length();
+        for (String field : fields) {
+            out.append(out.length() == empty ? "" : "\n");
+            lines(field, within, out);
+        }
+        for (MethodText method : methods) {
+            out.append(out.length() == empty ? "" : "\n");
+            method.to(out, within);
+        }
+        for (ClassText type : types) {
+            out.append(out.length() == empty ? "" : "\n");
+            type.to(out, within);
+        }
+        out.append(indented).append("}\n");
+    }
+
+    static void parameters(List<Parameter> parameters, boolean varargs, StringBuilder out) {
+        String before = "(" + Code.BREAK_WITHOUT_SPACE;
+        for (int i = 0; i < parameters.size(); i++) {
+            Parameter parameter = parameters.get(i);
+            out.append(before);
+            for (AnnotationSpec annotation : parameter.annotations()) {
+                out.append(Code.annotation(annotation)).append(' ');
+            }
+            boolean any = varargs && i == parameters.size() - 1;
+            out.append(any ? Code.varargs(parameter.type()) : Code.type(parameter.type()));
+            out.append(' ').append(parameter.name());
+            before = "," + Code.BREAK;
+        }
+        out.append(parameters.isEmpty() ? "()" : ")");
+    }
+
+    static String javadocOf(String text) {
+        return "/**\n * " + Code.mentioned(text) + "\n */";
+    }
+
+    /** The lines of a statement after its first stand further in. */
+    static String continued(String statement) {
+        return statement.replace("\n", "\n        ");
+    }
+
+    /** Every line further in. */
+    static String indented(String lines, String indentation) {
+        return indentation.isEmpty() ? lines : indentation + lines.replace("\n", "\n" + indentation);
+    }
+
+    /** Appends lines, each further in. */
+    static void lines(String lines, String indentation, StringBuilder out) {
+        out.append(indented(lines, indentation)).append('\n');
+    }
+}

@@ -1,0 +1,248 @@
+package dev.zelotype.generate;
+
+import com.palantir.javapoet.AnnotationSpec;
+import com.palantir.javapoet.ArrayTypeName;
+import com.palantir.javapoet.ClassName;
+import com.palantir.javapoet.CodeBlock;
+import com.palantir.javapoet.ParameterizedTypeName;
+import com.palantir.javapoet.TypeName;
+import com.palantir.javapoet.TypeVariableName;
+import com.palantir.javapoet.WildcardTypeName;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Pieces of Java source, as plain text but for the classes: each stands there as a mark until the whole file is known, and
+ * with it the name by which the file can call it. No name of Java holds the characters of the marks.
+ */
+final class Code {
+
+    /** Begins a class: then come a character for the sort, the package, a slash, the simple names with dots, and the end. */
+    static final char CLASS = '\u001C';
+
+    static final char END = '\u001D';
+
+    /** A space at which a line that would grow too long is broken. */
+    static final char BREAK = '\u001E';
+
+    /** As {@link #BREAK}, but there is no space if the line is not broken. */
+    static final char BREAK_WITHOUT_SPACE = '\u001F';
+
+    /** The sort of a class that is written down. */
+    static final char WRITTEN = 'w';
+
+    /** The sort of a class in javadoc, for whose sake nothing is imported. */
+    static final char MENTIONED = 'm';
+
+    /** The sort of a class of which only what stands before its last simple name is meant, with the dot. */
+    static final char QUALIFIER = 'q';
+
+    private Code() {}
+
+    /**
+     * Text with something put in, in order: {@code $T} a type, {@code $S} a string as a literal, {@code $L} anything as it
+     * prints.
+     */
+    static String of(String format, Object... arguments) {
+        StringBuilder out = new StringBuilder(format.length() + 32 * arguments.length);
+        int next = 0;
+        int done = 0;
+        for (int at = format.indexOf('$'); at >= 0; at = format.indexOf('$', done)) {
+            out.append(format, done, at);
+            Object argument = arguments[next++];
+            switch (format.charAt(at + 1)) {
+                case 'T' -> type(argument, out);
+                case 'S' -> literal((String) argument, out);
+                case 'L' -> out.append(argument);
+                default -> throw new IllegalArgumentException(format);
+            }
+            done = at + 2;
+        }
+        return out.append(format, done, format.length()).toString();
+    }
+
+    static String type(TypeName type) {
+        StringBuilder out = new StringBuilder();
+        type(type, out);
+        return out.toString();
+    }
+
+    /** As {@link #type}, the last dimension of an array written as any number of arguments. */
+    static String varargs(TypeName type) {
+        StringBuilder out = new StringBuilder();
+        array((ArrayTypeName) type, "...", out);
+        return out.toString();
+    }
+
+    /** The same in javadoc. */
+    static String mentioned(String code) {
+        return code.replace("" + CLASS + WRITTEN, "" + CLASS + MENTIONED);
+    }
+
+    /** The declaration of type variables; empty if there are none. */
+    static String typeVariables(List<TypeVariableName> variables) {
+        if (variables.isEmpty()) {
+            return "";
+        }
+        List<String> declared = new ArrayList<>();
+        for (TypeVariableName variable : variables) {
+            StringBuilder out = new StringBuilder();
+            annotations(variable, out);
+            out.append(variable.name());
+            String between = " extends ";
+            for (TypeName bound : variable.bounds()) {
+                out.append(between);
+                type(bound, out);
+                between = " & ";
+            }
+            declared.add(out.toString());
+        }
+        return "<" + String.join(", ", declared) + ">";
+    }
+
+    /** Tells compilers not to warn. */
+    static String suppressing(Collection<String> warnings) {
+        List<String> literals = warnings.stream().map(each -> of("$S", each)).toList();
+        return of("@$T(", SuppressWarnings.class)
+                + (literals.size() == 1
+                        ? literals.get(0)
+                        : "{\n        " + String.join(",\n        ", literals) + "\n}")
+                + ")";
+    }
+
+    static String annotation(AnnotationSpec annotation) {
+        Map<String, List<CodeBlock>> members = annotation.members();
+        String name = "@" + type(annotation.type());
+        if (members.isEmpty()) {
+            return name;
+        }
+        List<String> written = new ArrayList<>();
+        members.forEach((member, values) -> {
+            List<String> texts = values.stream().map(CodeBlock::toString).toList();
+            written.add(member + " = " + (texts.size() == 1 ? texts.get(0) : "{" + String.join(", ", texts) + "}"));
+        });
+        return name + "(" + String.join(", ", written) + ")";
+    }
+
+    private static void type(Object type, StringBuilder out) {
+        if (type instanceof Class<?> known) {
+            // Not of an array, nor primitive.
+            String packageName = known.getPackageName();
+            mark(WRITTEN, packageName, known.getCanonicalName().substring(packageName.length() + 1), out);
+        } else if (type instanceof ClassName named) {
+            named(named, named.annotations(), out);
+        } else if (type instanceof ParameterizedTypeName generic) {
+            generic(generic, out);
+        } else if (type instanceof ArrayTypeName array) {
+            array(array, "[]", out);
+        } else if (type instanceof WildcardTypeName wildcard) {
+            wildcard(wildcard, out);
+        } else if (type instanceof TypeVariableName variable) {
+            annotations(variable, out);
+            out.append(variable.name());
+        } else {
+            annotations((TypeName) type, out);
+            out.append(((TypeName) type).withoutAnnotations());
+        }
+    }
+
+    /** An annotation stands directly before the simple name, whatever stands before that. */
+    private static void named(ClassName name, Collection<AnnotationSpec> annotations, StringBuilder out) {
+        String simple = String.join(".", name.simpleNames());
+        if (annotations.isEmpty()) {
+            mark(WRITTEN, name.packageName(), simple, out);
+        } else {
+            mark(QUALIFIER, name.packageName(), simple, out);
+            annotations.forEach(each -> out.append(annotation(each)).append(' '));
+            out.append(name.simpleName());
+        }
+    }
+
+    private static void mark(char sort, String packageName, String simpleNames, StringBuilder out) {
+        out.append(CLASS)
+                .append(sort)
+                .append(packageName)
+                .append('/')
+                .append(simpleNames)
+                .append(END);
+    }
+
+    private static void generic(ParameterizedTypeName type, StringBuilder out) {
+        if (type.enclosingType() == null) {
+            Set<AnnotationSpec> annotations = new LinkedHashSet<>(type.annotations());
+            annotations.addAll(type.rawType().annotations());
+            named(type.rawType(), annotations, out);
+        } else {
+            generic(type.enclosingType(), out);
+            out.append('.');
+            annotations(type, out);
+            out.append(type.rawType().simpleName());
+        }
+        String between = "<";
+        for (TypeName argument : type.typeArguments()) {
+            out.append(between);
+            type(argument, out);
+            between = ", ";
+        }
+        out.append(type.typeArguments().isEmpty() ? "" : ">");
+    }
+
+    private static void array(ArrayTypeName type, String last, StringBuilder out) {
+        TypeName element = type;
+        while (element instanceof ArrayTypeName array) {
+            element = array.componentType();
+        }
+        type(element, out);
+        for (TypeName each = type; each instanceof ArrayTypeName array; each = array.componentType()) {
+            if (array.isAnnotated()) {
+                out.append(' ');
+                annotations(array, out);
+            }
+            out.append(array.componentType() instanceof ArrayTypeName ? "[]" : last);
+        }
+    }
+
+    private static void wildcard(WildcardTypeName type, StringBuilder out) {
+        annotations(type, out);
+        out.append('?');
+        if (!type.lowerBounds().isEmpty()) {
+            out.append(" super ");
+            type(type.lowerBounds().get(0), out);
+        } else if (!type.upperBounds().get(0).equals(ClassName.OBJECT)) {
+            out.append(" extends ");
+            type(type.upperBounds().get(0), out);
+        }
+    }
+
+    private static void annotations(TypeName type, StringBuilder out) {
+        for (AnnotationSpec annotation : type.annotations()) {
+            out.append(annotation(annotation)).append(' ');
+        }
+    }
+
+    private static void literal(String text, StringBuilder out) {
+        out.append('"');
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            switch (c) {
+                case '"' -> out.append("\\\"");
+                case '\\' -> out.append("\\\\");
+                case '\n' -> out.append("\\n");
+                case '\r' -> out.append("\\r");
+                case '\t' -> out.append("\\t");
+                default -> {
+                    if (Character.isISOControl(c)) {
+                        out.append(String.format("\\u%04x", (int) c));
+                    } else {
+                        out.append(c);
+                    }
+                }
+            }
+        }
+        out.append('"');
+    }
+}

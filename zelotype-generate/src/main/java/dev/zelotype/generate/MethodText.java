@@ -1,0 +1,125 @@
+package dev.zelotype.generate;
+
+import com.palantir.javapoet.TypeName;
+import com.palantir.javapoet.TypeVariableName;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A method or a constructor that is being written.
+ */
+final class MethodText {
+
+    private final String modifiers;
+    private final String name;
+    private final List<String> head = new ArrayList<>();
+    private final List<TypeVariableName> typeVariables = new ArrayList<>();
+    private final List<Parameter> parameters = new ArrayList<>();
+    private final List<TypeName> exceptions = new ArrayList<>();
+    private final List<String> body = new ArrayList<>();
+    private String returns = "";
+    private boolean varargs;
+    private boolean isAbstract;
+    private String indentation = "";
+
+    /** A constructor, until it is said what it returns. */
+    MethodText(String modifiers, String name) {
+        this.modifiers = modifiers;
+        this.name = name;
+    }
+
+    MethodText javadoc(String text) {
+        head.add(0, ClassText.javadocOf(text));
+        return this;
+    }
+
+    MethodText annotation(String annotation) {
+        head.add(annotation);
+        return this;
+    }
+
+    MethodText typeVariables(List<TypeVariableName> variables) {
+        typeVariables.addAll(variables);
+        return this;
+    }
+
+    MethodText returns(String type) {
+        returns = type + " ";
+        return this;
+    }
+
+    MethodText parameter(TypeName type, String called) {
+        parameters.add(new Parameter(type, called));
+        return this;
+    }
+
+    MethodText parameters(List<Parameter> more) {
+        parameters.addAll(more);
+        return this;
+    }
+
+    /** Whether the last parameter takes any number of arguments. */
+    MethodText varargs(boolean any) {
+        varargs = any;
+        return this;
+    }
+
+    MethodText exceptions(List<TypeName> thrown) {
+        exceptions.addAll(thrown);
+        return this;
+    }
+
+    MethodText withoutBody() {
+        isAbstract = true;
+        return this;
+    }
+
+    MethodText statement(String format, Object... arguments) {
+        return line(ClassText.continued(Code.of(format, arguments) + ";"));
+    }
+
+    /** Opens a block, as {@code if (...)} does. */
+    MethodText begin(String format, Object... arguments) {
+        line(Code.of(format, arguments) + " {");
+        indentation += "    ";
+        return this;
+    }
+
+    MethodText end() {
+        indentation = indentation.substring(4);
+        return line("}");
+    }
+
+    MethodText comment(String text) {
+        return line("// " + text);
+    }
+
+    private MethodText line(String text) {
+        body.add(ClassText.indented(text, indentation));
+        return this;
+    }
+
+    List<String> namesOfVariables() {
+        return typeVariables.stream().map(TypeVariableName::name).toList();
+    }
+
+    void to(StringBuilder out, String indented) {
+        head.forEach(each -> ClassText.lines(each, indented, out));
+        out.append(indented).append(modifiers).append(modifiers.isEmpty() ? "" : " ");
+        out.append(Code.typeVariables(typeVariables)).append(typeVariables.isEmpty() ? "" : " ");
+        out.append(returns).append(name);
+        ClassText.parameters(parameters, varargs, out);
+        String before = Code.BREAK + "throws ";
+        for (TypeName exception : exceptions) {
+            out.append(before).append(Code.type(exception));
+            before = "," + Code.BREAK;
+        }
+        if (isAbstract) {
+            out.append(";\n");
+        } else {
+            out.append(" {\n");
+            body.forEach(each -> ClassText.lines(each, indented + "    ", out));
+            out.append(indented).append("}\n");
+        }
+    }
+}
