@@ -1,6 +1,5 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.AnnotationSpec;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,7 +16,7 @@ final class ClassText {
     private final List<MethodText> methods = new ArrayList<>();
     private final List<ClassText> types = new ArrayList<>();
     private final List<TypeVariableName> typeVariables = new ArrayList<>();
-    private final List<Parameter> components = new ArrayList<>();
+    private final List<String> components = new ArrayList<>();
     private final String kind;
     private boolean isRecord;
     private String supertypes = "";
@@ -35,7 +34,7 @@ final class ClassText {
     /** Makes it a record. */
     ClassText components(List<Parameter> declared) {
         isRecord = true;
-        components.addAll(declared);
+        declared.forEach(each -> components.add(each.declaration()));
         return this;
     }
 
@@ -45,8 +44,8 @@ final class ClassText {
     }
 
     /** Says what it extends or implements, with the word. */
-    ClassText supertypes(String format, Object... arguments) {
-        supertypes += " " + Code.of(format, arguments);
+    ClassText supertypes(String text) {
+        supertypes += " " + text;
         return this;
     }
 
@@ -94,7 +93,7 @@ final class ClassText {
         head.forEach(each -> lines(each, indented, out));
         out.append(indented).append(kind).append(' ').append(name).append(Code.typeVariables(typeVariables));
         if (isRecord) {
-            parameters(components, false, out);
+            parameters(components, out);
         }
         out.append(supertypes).append(" {\n");
         String within = indented + "    ";
@@ -114,20 +113,9 @@ final class ClassText {
         out.append(indented).append("}\n");
     }
 
-    static void parameters(List<Parameter> parameters, boolean varargs, StringBuilder out) {
-        String before = "(" + Code.BREAK_WITHOUT_SPACE;
-        for (int i = 0; i < parameters.size(); i++) {
-            Parameter parameter = parameters.get(i);
-            out.append(before);
-            for (AnnotationSpec annotation : parameter.annotations()) {
-                out.append(Code.annotation(annotation)).append(' ');
-            }
-            boolean any = varargs && i == parameters.size() - 1;
-            out.append(any ? Code.varargs(parameter.type()) : Code.type(parameter.type()));
-            out.append(' ').append(parameter.name());
-            before = "," + Code.BREAK;
-        }
-        out.append(parameters.isEmpty() ? "()" : ")");
+    static void parameters(List<String> declarations, StringBuilder out) {
+        String begin = declarations.isEmpty() ? "(" : "(" + Code.BREAK_WITHOUT_SPACE;
+        out.append(begin).append(String.join("," + Code.BREAK, declarations)).append(')');
     }
 
     static String javadocOf(String text) {

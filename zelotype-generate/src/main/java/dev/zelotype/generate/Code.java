@@ -212,7 +212,8 @@ final class Code {
         if (!type.lowerBounds().isEmpty()) {
             out.append(" super ");
             type(type.lowerBounds().get(0), out);
-        } else if (!type.upperBounds().get(0).equals(ClassName.OBJECT)) {
+        } else if (!(type.upperBounds().get(0) instanceof ClassName bound)
+                || !bound.canonicalName().equals("java.lang.Object")) {
             out.append(" extends ");
             type(type.upperBounds().get(0), out);
         }

@@ -60,6 +60,17 @@ final class EmptyAnswers {
             "java.util.concurrent.CompletionStage",
             "java.util.concurrent.Future");
 
+    /** Zeros that become the right box without being told to. */
+    private static final Map<String, String> BOXED = Map.of(
+            "java.lang.Boolean", "false",
+            "java.lang.Character", "'\\0'",
+            "java.lang.Byte", "(byte) 0",
+            "java.lang.Short", "(short) 0",
+            "java.lang.Integer", "0",
+            "java.lang.Long", "0L",
+            "java.lang.Float", "0f",
+            "java.lang.Double", "0.0");
+
     private EmptyAnswers() {}
 
     static String of(TypeName type) {
@@ -82,10 +93,8 @@ final class EmptyAnswers {
             return Code.of("$T.completedFuture($L)", CompletableFuture.class, ofArgument(type));
         } else if (NEW.containsKey(name)) {
             return Code.of(raw == type ? "new $T()" : "new $T<>()", ClassName.bestGuess(NEW.get(name)));
-        } else if (type.isBoxedPrimitive()) {
-            return boxed(type.unbox());
         }
-        return "null";
+        return BOXED.getOrDefault(name, "null");
     }
 
     /** What a future is completed with. */
@@ -95,20 +104,6 @@ final class EmptyAnswers {
                 : null;
         boolean plain = argument instanceof ClassName || argument instanceof ParameterizedTypeName;
         return plain ? of(argument) : "null";
-    }
-
-    /** A zero that becomes the right box without being told to. */
-    private static String boxed(TypeName primitive) {
-        if (primitive.equals(TypeName.LONG)) {
-            return "0L";
-        } else if (primitive.equals(TypeName.DOUBLE)) {
-            return "0.0";
-        } else if (primitive.equals(TypeName.FLOAT)) {
-            return "0f";
-        } else if (primitive.equals(TypeName.SHORT) || primitive.equals(TypeName.BYTE)) {
-            return "(" + primitive + ") 0";
-        }
-        return of(primitive);
     }
 
     private static String arrayOf(ArrayTypeName array) {

@@ -59,7 +59,7 @@ final class LinkedWriter {
         out.method(new MethodText("", out.name())
                 .typeVariables(constructor.typeVariables())
                 .parameters(parameters)
-                .parameter(RECEIVER_TYPE, receiver)
+                .parameter(Code.type(RECEIVER_TYPE), receiver)
                 .exceptions(constructor.exceptions())
                 .statement("super($L)", Names.list(parameters))
                 .statement("this.$L = $L", RECEIVER, receiver));

@@ -14,11 +14,10 @@ final class MethodText {
     private final String name;
     private final List<String> head = new ArrayList<>();
     private final List<TypeVariableName> typeVariables = new ArrayList<>();
-    private final List<Parameter> parameters = new ArrayList<>();
+    private final List<String> parameters = new ArrayList<>();
     private final List<TypeName> exceptions = new ArrayList<>();
     private final List<String> body = new ArrayList<>();
     private String returns = "";
-    private boolean varargs;
     private boolean isAbstract;
     private String indentation = "";
 
@@ -48,19 +47,20 @@ final class MethodText {
         return this;
     }
 
-    MethodText parameter(TypeName type, String called) {
-        parameters.add(new Parameter(type, called));
+    MethodText parameter(String type, String called) {
+        parameters.add(type + " " + called);
         return this;
     }
 
     MethodText parameters(List<Parameter> more) {
-        parameters.addAll(more);
+        more.forEach(each -> parameters.add(each.declaration()));
         return this;
     }
 
-    /** Whether the last parameter takes any number of arguments. */
-    MethodText varargs(boolean any) {
-        varargs = any;
+    /** As {@link #parameters}, the last one taking any number of arguments. */
+    MethodText varargs(List<Parameter> more) {
+        parameters(more.subList(0, more.size() - 1));
+        parameters.add(more.get(more.size() - 1).varargs());
         return this;
     }
 
@@ -108,7 +108,7 @@ final class MethodText {
         out.append(indented).append(modifiers).append(modifiers.isEmpty() ? "" : " ");
         out.append(Code.typeVariables(typeVariables)).append(typeVariables.isEmpty() ? "" : " ");
         out.append(returns).append(name);
-        ClassText.parameters(parameters, varargs, out);
+        ClassText.parameters(parameters, out);
         String before = Code.BREAK + "throws ";
         for (TypeName exception : exceptions) {
             out.append(before).append(Code.type(exception));

@@ -148,11 +148,7 @@ final class ModelReader {
                 variables(type.getTypeParameters()),
                 type.getKind() == ElementKind.INTERFACE,
                 isBoundToPackage(type, methods),
-                elements.getModuleOf(type) != null
-                        && elements.getModuleOf(type)
-                                .getQualifiedName()
-                                .toString()
-                                .matches("(java|jdk)\\..*"),
+                isOfJdk(type),
                 elements.isDeprecated(type),
                 reading.warnings(),
                 reading.names.obstacles(),
@@ -160,6 +156,13 @@ final class ModelReader {
                 constructors,
                 methods,
                 objectMethods);
+    }
+
+    private boolean isOfJdk(TypeElement type) {
+        String module = elements.getModuleOf(type) == null
+                ? ""
+                : elements.getModuleOf(type).getQualifiedName().toString();
+        return module.startsWith("java.") || module.startsWith("jdk.");
     }
 
     /** Nearly every type has them from {@code Object} itself, and then they are the same for all. */

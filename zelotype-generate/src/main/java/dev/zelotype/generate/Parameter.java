@@ -16,4 +16,19 @@ record Parameter(TypeName type, String name, List<AnnotationSpec> annotations) {
     Parameter(TypeName type, String name) {
         this(type, name, List.of());
     }
+
+    String declaration() {
+        return annotated() + Code.type(type) + " " + name;
+    }
+
+    /** The declaration of one that takes any number of arguments. */
+    String varargs() {
+        return annotated() + Code.varargs(type) + " " + name;
+    }
+
+    private String annotated() {
+        StringBuilder out = new StringBuilder();
+        annotations.forEach(each -> out.append(Code.annotation(each)).append(' '));
+        return out.toString();
+    }
 }

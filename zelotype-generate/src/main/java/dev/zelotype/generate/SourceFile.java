@@ -2,9 +2,12 @@ package dev.zelotype.generate;
 
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiConsumer;
+import java.util.function.Predicate;
 
 /**
  * The text of one source file: decides what it imports, by which name it calls each class, and where long lines are broken.
@@ -21,10 +24,11 @@ final class SourceFile {
     private final String marked;
     /** Simple names that mean something else here than a class of the package or an import. */
     private final Set<String> taken;
+    /** Each mark with the name that stands in its place, in the order in which the file has them. */
+    private final Map<String, String> names = new LinkedHashMap<>();
+
     /** By the simple name of what stands in no other class, its package. */
     private final Map<String, String> shortened = new HashMap<>();
-
-    private final StringBuilder out = new StringBuilder();
 
     private SourceFile(String packageName, Set<String> neighbours, ClassText type, Set<String> hidden) {
         this.packageName = packageName;
@@ -48,20 +52,26 @@ final class SourceFile {
     }
 
     private String text() {
+        StringBuilder body = new StringBuilder(marked.length());
+        eachClass((between, mark) -> names.put(mark, ""));
         // Those of the same package need no import, so they come before what would take their names.
-        eachClass((sort, ofPackage, simpleNames) -> {
-            if (ofPackage.equals(packageName)) {
-                shorten(ofPackage, simpleNames);
-            }
-        });
-        eachClass((sort, ofPackage, simpleNames) -> {
-            if (sort != Code.MENTIONED || ofPackage.equals("java.lang")) {
-                shorten(ofPackage, simpleNames);
-            }
-        });
+        shorten(mark -> packageOf(mark).equals(packageName));
+        shorten(mark -> mark.charAt(0) != Code.MENTIONED || packageOf(mark).equals("java.lang"));
+        names.replaceAll((mark, none) -> name(mark));
+        int end = eachClass((between, mark) -> body.append(between).append(names.get(mark)));
+        body.append(marked, end, marked.length());
+        StringBuilder out = new StringBuilder(body.length());
         if (!packageName.isEmpty()) {
             out.append("package ").append(packageName).append(";\n\n");
         }
+        Set<String> imports = imports();
+        imports.forEach(each -> out.append("import ").append(each).append(";\n"));
+        out.append(imports.isEmpty() ? "" : "\n");
+        broken(body.toString(), out);
+        return out.toString();
+    }
+
+    private Set<String> imports() {
         Set<String> imports = new TreeSet<>();
         shortened.forEach((name, from) -> {
             boolean isMeant = from.equals(packageName) || from.equals("java.lang") && !neighbours.contains(name);
@@ -69,60 +79,52 @@ final class SourceFile {
                 imports.add(from + "." + name);
             }
         });
-        imports.forEach(each -> out.append("import ").append(each).append(";\n"));
-        out.append(imports.isEmpty() ? "" : "\n");
-        body();
-        return broken(out.toString());
+        return imports;
     }
 
-    private interface Met {
-        void met(char sort, String packageName, String simpleNames);
+    /** Gives each mark and what stands between the one before and it; returns where what is behind the last one begins. */
+    private int eachClass(BiConsumer<CharSequence, String> then) {
+        int done = 0;
+        for (int at = marked.indexOf(Code.CLASS); at >= 0; at = marked.indexOf(Code.CLASS, done)) {
+            int end = marked.indexOf(Code.END, at);
+            then.accept(marked.substring(done, at), marked.substring(at + 1, end));
+            done = end + 1;
+        }
+        return done;
     }
 
-    private void eachClass(Met then) {
-        for (int at = marked.indexOf(Code.CLASS); at >= 0; at = marked.indexOf(Code.CLASS, at)) {
-            at = read(at, then);
+    private void shorten(Predicate<String> which) {
+        for (String mark : names.keySet()) {
+            String outermost = outermost(mark);
+            if (which.test(mark) && !packageOf(mark).isEmpty() && !taken.contains(outermost)) {
+                shortened.putIfAbsent(outermost, packageOf(mark));
+            }
         }
     }
 
-    /** Reads the mark at a position; gives what comes after it. */
-    private int read(int at, Met then) {
-        int slash = marked.indexOf('/', at);
-        int end = marked.indexOf(Code.END, slash);
-        then.met(marked.charAt(at + 1), marked.substring(at + 2, slash), marked.substring(slash + 1, end));
-        return end + 1;
+    private static String packageOf(String mark) {
+        return mark.substring(1, mark.indexOf('/'));
     }
 
-    private void shorten(String ofPackage, String simpleNames) {
-        String outermost = outermost(simpleNames);
-        if (!ofPackage.isEmpty() && !taken.contains(outermost)) {
-            shortened.putIfAbsent(outermost, ofPackage);
-        }
+    private static String simpleNames(String mark) {
+        return mark.substring(mark.indexOf('/') + 1);
     }
 
-    private static String outermost(String simpleNames) {
+    private static String outermost(String mark) {
+        String simpleNames = simpleNames(mark);
         int dot = simpleNames.indexOf('.');
         return dot < 0 ? simpleNames : simpleNames.substring(0, dot);
     }
 
-    private void body() {
-        int done = 0;
-        for (int at = marked.indexOf(Code.CLASS); at >= 0; at = marked.indexOf(Code.CLASS, done)) {
-            out.append(marked, done, at);
-            done = read(at, this::name);
-        }
-        out.append(marked, done, marked.length());
-    }
-
-    private void name(char sort, String ofPackage, String simpleNames) {
-        boolean isShort = ofPackage.isEmpty() || ofPackage.equals(shortened.get(outermost(simpleNames)));
-        String name = isShort ? simpleNames : ofPackage + "." + simpleNames;
-        out.append(sort == Code.QUALIFIER ? name.substring(0, name.lastIndexOf('.') + 1) : name);
+    private String name(String mark) {
+        String ofPackage = packageOf(mark);
+        boolean isShort = ofPackage.isEmpty() || ofPackage.equals(shortened.get(outermost(mark)));
+        String name = isShort ? simpleNames(mark) : ofPackage + "." + simpleNames(mark);
+        return mark.charAt(0) == Code.QUALIFIER ? name.substring(0, name.lastIndexOf('.') + 1) : name;
     }
 
     /** Breaks what is too long where it may be broken. */
-    private static String broken(String text) {
-        StringBuilder lines = new StringBuilder(text.length());
+    private static void broken(String text, StringBuilder lines) {
         int done = 0;
         for (int at = breakIn(text, 0); at >= 0; at = breakIn(text, done)) {
             int begins = text.lastIndexOf('\n', at) + 1;
@@ -131,7 +133,7 @@ final class SourceFile {
             line(text.substring(begins, ends), lines);
             done = ends;
         }
-        return lines.append(text, done, text.length()).toString();
+        lines.append(text, done, text.length());
     }
 
     private static void line(String line, StringBuilder lines) {

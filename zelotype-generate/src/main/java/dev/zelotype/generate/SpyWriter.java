@@ -2,7 +2,6 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.ArrayTypeName;
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
@@ -25,7 +24,7 @@ final class SpyWriter {
     private final TypeModel type;
     private final String packageName;
     private final ClassText out;
-    private final ClassName anyCall;
+    private final String anyCall;
 
     SpyWriter(TypeModel type, String packageName, ClassText out) {
         this.type = type;
@@ -33,17 +32,17 @@ final class SpyWriter {
         this.out = out;
         boolean taken = type.typeVariables().stream()
                 .anyMatch(variable -> variable.name().equals("Call"));
-        anyCall = ClassName.get("", taken ? "AnyCall" : "Call");
+        anyCall = taken ? "AnyCall" : "Call";
     }
 
     /** What all methods share; it stands before them. */
     void head() {
-        out.field("private final $T<$T> calls = new $T<>()", Queue.class, anyCall, ConcurrentLinkedQueue.class);
+        out.field("private final $T<$L> calls = new $T<>()", Queue.class, anyCall, ConcurrentLinkedQueue.class);
         out.method(new MethodText("public", Names.unusedBy(type, "calls"))
                 .javadoc("All calls so far, in their order.")
-                .returns(Code.of("$T<$T>", List.class, anyCall))
+                .returns(Code.of("$T<$L>", List.class, anyCall))
                 .statement("return $T.copyOf(calls)", List.class));
-        out.type(new ClassText("public sealed interface", anyCall.simpleName())
+        out.type(new ClassText("public sealed interface", anyCall)
                 .javadoc("A call of any method of {@link $T}.", type.name()));
     }
 
@@ -53,7 +52,7 @@ final class SpyWriter {
         out.method(new MethodText("private", Names.unusedBy(type, "callsOf"))
                 .typeVariables(List.of(call))
                 .returns(Code.of("$T<C>", List.class))
-                .parameter(ParameterizedTypeName.get(ClassName.get(Class.class), call), "type")
+                .parameter(Code.of("$T<C>", Class.class), "type")
                 .statement("return calls.stream().filter(type::isInstance).map(type::cast).toList()"));
     }
 
@@ -66,8 +65,8 @@ final class SpyWriter {
 
         private final MethodModel method;
         private final List<Parameter> components = new ArrayList<>();
-        private final ClassName raw;
-        private final TypeName record;
+        private final String raw;
+        private final String record;
         private final boolean generic;
 
         OfMethod(MethodModel method) {
@@ -79,7 +78,7 @@ final class SpyWriter {
             }
             List<TypeVariableName> variables = type.typeVariables();
             generic = components.stream().anyMatch(each -> Outside.mentions(variables, each.type()));
-            raw = ClassName.get("", method.capitalName() + "Call");
+            raw = method.capitalName() + "Call";
             record = generic ? type.withVariables(raw) : raw;
         }
 
@@ -92,13 +91,13 @@ final class SpyWriter {
         private MethodText calls() {
             MethodText code = new MethodText("public", Names.unusedBy(type, method.readableName() + "Calls"))
                     .javadoc(Code.of("The calls of {@link $T#$L} so far, in their order.", type.name(), method.link()))
-                    .returns(Code.of("$T<$T>", List.class, record));
+                    .returns(Code.of("$T<$L>", List.class, record));
             String callsOf = Names.unusedBy(type, "callsOf");
             if (generic) {
                 code.annotation(Code.suppressing(Set.of("unchecked")));
-                code.statement("return ($T<$T>) ($T<?>) $L($T.class)", List.class, record, List.class, callsOf, raw);
+                code.statement("return ($T<$L>) ($T<?>) $L($L.class)", List.class, record, List.class, callsOf, raw);
             } else {
-                code.statement("return $L($T.class)", callsOf, raw);
+                code.statement("return $L($L.class)", callsOf, raw);
             }
             return code;
         }
@@ -112,7 +111,7 @@ final class SpyWriter {
                                 ? Code.of("$L == null ? null : $L.clone()", parameter.name(), parameter.name())
                                 : parameter.name());
             }
-            code.statement("$L.add(new $T($L))", Names.ofThis(method, "calls"), record, String.join(", ", values));
+            code.statement("$L.add(new $L($L))", Names.ofThis(method, "calls"), record, String.join(", ", values));
             String real = Names.ofThis(method, "real");
             String give = method.isVoid() ? "" : "return ";
             // A protected method of another object can be called from its own package only.
@@ -134,9 +133,9 @@ final class SpyWriter {
         }
 
         private ClassText record() {
-            ClassText call = new ClassText("public record", raw.simpleName())
+            ClassText call = new ClassText("public record", raw)
                     .components(components)
-                    .supertypes("implements $T", anyCall)
+                    .supertypes("implements " + anyCall)
                     .javadoc("A call of {@link $T#$L}.", type.name(), method.link());
             if (generic) {
                 call.typeVariables(type.typeVariables());
@@ -182,18 +181,18 @@ final class SpyWriter {
             }
             String wild = generic
                     ? Code.of(
-                            "$T<$L>",
+                            "$L<$L>",
                             raw,
                             String.join(
                                     ", ",
                                     type.typeVariables().stream()
                                             .map(each -> "?")
                                             .toList()))
-                    : Code.type(raw);
+                    : raw;
             call.method(new MethodText("public", "equals")
                     .annotation(Code.of("@$T", Override.class))
                     .returns("boolean")
-                    .parameter(ClassName.OBJECT, other)
+                    .parameter(Code.type(ClassName.OBJECT), other)
                     .statement("return $L instanceof $L $L && $L", other, wild, that, String.join("\n&& ", equal)));
             call.method(new MethodText("public", "hashCode")
                     .annotation(Code.of("@$T", Override.class))
@@ -202,7 +201,7 @@ final class SpyWriter {
             call.method(new MethodText("public", "toString")
                     .annotation(Code.of("@$T", Override.class))
                     .returns(Code.of("$T", String.class))
-                    .statement("return $S + $L + $S", raw.simpleName() + "[", String.join(" + \", \" + ", texts), "]"));
+                    .statement("return $S + $L + $S", raw + "[", String.join(" + \", \" + ", texts), "]"));
         }
     }
 }

@@ -2,7 +2,6 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.ArrayTypeName;
 import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import com.palantir.javapoet.WildcardTypeName;
@@ -23,11 +22,13 @@ final class StubWriter {
     private final TypeModel type;
     private final Style style;
     private final ClassText out;
+    private final String self;
 
     StubWriter(TypeModel type, Style style, ClassText out) {
         this.type = type;
         this.style = style;
         this.out = out;
+        this.self = type.withVariables(out.name());
     }
 
     void method(MethodModel method) {
@@ -37,11 +38,10 @@ final class StubWriter {
     /** What several methods need; it stands behind them. */
     void tail() {
         TypeVariableName answer = TypeVariableName.get("A");
-        TypeName list = ParameterizedTypeName.get(ClassName.get(List.class), WildcardTypeName.subtypeOf(answer));
         out.method(new MethodText("private static", Names.unusedBy(type, "inTurn"))
                 .typeVariables(List.of(answer))
                 .returns(Code.of("$T<A>", Supplier.class))
-                .parameter(list, "answers")
+                .parameter(Code.of("$T<? extends A>", List.class), "answers")
                 .begin("if (answers.isEmpty())")
                 .statement("throw new $T($S)", IllegalArgumentException.class, "Give at least one answer.")
                 .end()
@@ -60,7 +60,9 @@ final class StubWriter {
         private final List<Parameter> parameters = new ArrayList<>();
         private final String field;
         private final String does;
-        private final TypeName shape;
+        private final String rawShape;
+        private final boolean generic;
+        private final String shape;
 
         OfMethod(MethodModel method) {
             this.method = method;
@@ -77,8 +79,9 @@ final class StubWriter {
             }
             field = name + (method.isVoid() ? "Action" : "Answer");
             does = Names.unusedBy(type, name + (method.isVoid() ? "Does" : "AnswersBy"));
-            ClassName raw = ClassName.get("", method.capitalName() + (method.isVoid() ? "Action" : "Answer"));
-            shape = isGeneric() ? type.withVariables(raw) : raw;
+            rawShape = method.capitalName() + (method.isVoid() ? "Action" : "Answer");
+            generic = isGeneric();
+            shape = generic ? type.withVariables(rawShape) : rawShape;
         }
 
         private boolean isGeneric() {
@@ -107,9 +110,9 @@ final class StubWriter {
         private void field() {
             if (method.isAbstract()) {
                 String unset = style == Style.STRICT ? refusing() : lambda(unsetAnswer());
-                out.field("private $T $L = $L", shape, field, unset);
+                out.field("private $L $L = $L", shape, field, unset);
             } else {
-                out.field("private $T $L", shape, field);
+                out.field("private $L $L", shape, field);
             }
         }
 
@@ -159,7 +162,7 @@ final class StubWriter {
         private MethodText said(String word, String javadoc) {
             return new MethodText("public", word)
                     .javadoc(Code.of(javadoc, type.name(), method.link()))
-                    .returns(Code.type(self()));
+                    .returns(self);
         }
 
         private void doesNothing() {
@@ -172,7 +175,7 @@ final class StubWriter {
         private void answers() {
             String answer = Names.unusedBy(parameters, "answer");
             out.method(said(Names.unusedBy(type, name + "Answers"), "Says what {@link $T#$L} answers from now on.")
-                    .parameter(kept, answer)
+                    .parameter(Code.type(kept), answer)
                     .statement("return $L($L)", does, lambda(answer)));
         }
 
@@ -184,7 +187,7 @@ final class StubWriter {
             out.method(said(
                             Names.unusedBy(type, name + "AnswersInTurn"),
                             "Says what {@link $T#$L} answers, one after the other; the last again and again.")
-                    .parameter(ParameterizedTypeName.get(ClassName.get(List.class), element), answers)
+                    .parameter(Code.of("$T<$T>", List.class, element), answers)
                     .statement(
                             "$T<$T> $L = $L($L)", Supplier.class, boxed, next, Names.unusedBy(type, "inTurn"), answers)
                     .statement("return $L($L)", does, lambda(next + ".get()")));
@@ -213,7 +216,7 @@ final class StubWriter {
             String failure = Names.unusedBy(parameters, "failure");
             for (TypeName thrown : allowed.values()) {
                 out.method(said(Names.unusedBy(type, name + "Fails"), "Says what {@link $T#$L} throws from now on.")
-                        .parameter(thrown, failure)
+                        .parameter(Code.type(thrown), failure)
                         .statement("return $L($L)", does, lambda("{ throw " + failure + "; }")));
             }
         }
@@ -228,7 +231,8 @@ final class StubWriter {
         }
 
         private void overridden() {
-            boolean cast = !kept.equals(method.returns().withoutAnnotations());
+            boolean cast = !method.typeVariables().isEmpty()
+                    && !kept.equals(method.returns().withoutAnnotations());
             MethodText code = Writer.overriding(method, cast ? Set.of("unchecked") : Set.of());
             String answer = Names.ofThis(method, field);
             if (!method.isAbstract()) {
@@ -252,7 +256,7 @@ final class StubWriter {
         }
 
         private ClassText functionalInterface() {
-            ClassText written = new ClassText("public interface", rawShape().simpleName())
+            ClassText written = new ClassText("public interface", rawShape)
                     .annotation(Code.of("@$T", FunctionalInterface.class))
                     .javadoc(
                             method.isVoid() ? "What {@link $T#$L} does." : "Works out what {@link $T#$L} answers.",
@@ -263,18 +267,10 @@ final class StubWriter {
                             .exceptions(exceptions)
                             .returns(Code.type(kept))
                             .withoutBody());
-            if (shape instanceof ParameterizedTypeName) {
+            if (generic) {
                 written.typeVariables(type.typeVariables());
             }
             return written;
         }
-
-        private ClassName rawShape() {
-            return shape instanceof ParameterizedTypeName generic ? generic.rawType() : (ClassName) shape;
-        }
-    }
-
-    private TypeName self() {
-        return type.withVariables(ClassName.get("", type.doubleName(style)));
     }
 }

@@ -6,6 +6,7 @@ import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A type that a double is to be written for.
@@ -41,19 +42,23 @@ record TypeModel(
 
     /** The type with its own variables as arguments. */
     TypeName self() {
-        return withVariables(name);
+        return typeVariables.isEmpty() ? name : ParameterizedTypeName.get(name, typeVariables.toArray(new TypeName[0]));
     }
 
-    /** Another type that has the same variables, such as a double of it. */
-    TypeName withVariables(ClassName other) {
+    /** A type of the double's own that has the same variables, or the double itself. */
+    String withVariables(String own) {
         return typeVariables.isEmpty()
-                ? other
-                : ParameterizedTypeName.get(other, typeVariables.toArray(new TypeName[0]));
+                ? own
+                : own + typeVariables.stream().map(TypeVariableName::name).collect(Collectors.joining(", ", "<", ">"));
     }
 
     /** What a double answers if nobody says otherwise: where the type itself is wanted, the double. */
     String emptyAnswer(TypeName returned) {
-        return returned.equals(self()) ? "this" : EmptyAnswers.of(returned);
+        TypeName raw = returned instanceof ParameterizedTypeName generic ? generic.rawType() : returned;
+        boolean isSelf = raw instanceof ClassName known
+                && known.canonicalName().equals(name.canonicalName())
+                && returned.equals(self());
+        return isSelf ? "this" : EmptyAnswers.of(returned);
     }
 
     /** A call of the code that the type itself has for a method. */

@@ -117,7 +117,7 @@ final class Writer {
 
     /** The head of every double of a type: what it extends, whether it should not be used any more, what is no news. */
     static void extend(ClassText out, TypeModel type) {
-        out.supertypes(type.isInterface() ? "implements $T" : "extends $T", type.self());
+        out.supertypes((type.isInterface() ? "implements " : "extends ") + Code.type(type.self()));
         if (type.isDeprecated()) {
             out.annotation(Code.of("@$T", Deprecated.class));
         }
@@ -171,7 +171,7 @@ final class Writer {
         }
         if (withReal) {
             String name = Names.unusedBy(parameters, "real");
-            code.parameter(type.self(), name);
+            code.parameter(Code.type(type.self()), name);
             code.statement("this.real = $L", name);
         } else if (style == Style.SPY) {
             code.statement("this.real = null");
@@ -190,9 +190,12 @@ final class Writer {
         method.annotations().forEach(each -> code.annotation(Code.annotation(each)));
         code.typeVariables(method.typeVariables())
                 .returns(Code.type(method.returns()))
-                .parameters(method.parameters())
-                .varargs(method.varargs())
                 .exceptions(method.exceptions());
+        if (method.varargs()) {
+            code.varargs(method.parameters());
+        } else {
+            code.parameters(method.parameters());
+        }
         Set<String> warnings = new TreeSet<>(method.warnings());
         warnings.addAll(furtherWarnings);
         if (!warnings.isEmpty()) {
