@@ -82,7 +82,7 @@ final class ClassText {
     /** Adds the simple names that mean something else in it than elsewhere: types within it, and type variables. */
     void ownNames(Set<String> names) {
         typeVariables.forEach(each -> names.add(each.name()));
-        methods.forEach(method -> names.addAll(method.namesOfVariables()));
+        methods.forEach(method -> method.typeVariables().forEach(each -> names.add(each.name())));
         for (ClassText type : types) {
             names.add(type.name);
             type.ownNames(names);

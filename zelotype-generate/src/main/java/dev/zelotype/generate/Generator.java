@@ -46,7 +46,7 @@ public final class Generator {
      * @param places source files, folders of them at any depth, folders of class files, and jars; the latter two join
      *     the class path
      * @param only which of the types, by qualified names with commas between; {@code *} stands for anything
-     * @throws GenerateException if a place is missing or cannot be read, or the sources do not compile
+     * @throws GenerateException if a place is missing or cannot be read, or what the sources declare does not compile
      */
     public void addFrom(List<Path> places, String only) {
         Predicate<String> wanted = TypeNames.wanted(only).asMatchPredicate();

@@ -1,6 +1,7 @@
 package dev.zelotype.generate;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -30,6 +31,8 @@ final class MethodFinder {
     private final Bridges bridges;
     /** What every type inherits is looked at once. */
     private final Map<ExecutableElement, String> keysOfObject = new LinkedHashMap<>();
+
+    private final Map<Element, String> descriptors = new HashMap<>();
 
     MethodFinder(Elements elements, Types types, Bridges bridges) {
         this.bridges = bridges;
@@ -195,8 +198,12 @@ final class MethodFinder {
             case VOID -> "V";
             case ARRAY -> "[" + descriptor(((ArrayType) erased).getComponentType());
             default -> {
-                TypeElement element = (TypeElement) ((DeclaredType) erased).asElement();
-                yield "L" + elements.getBinaryName(element).toString().replace('.', '/') + ";";
+                yield descriptors.computeIfAbsent(
+                        ((DeclaredType) erased).asElement(),
+                        each -> "L"
+                                + elements.getBinaryName((TypeElement) each)
+                                        .toString()
+                                        .replace('.', '/') + ";");
             }
         };
     }

@@ -99,8 +99,8 @@ final class MethodText {
         return this;
     }
 
-    List<String> namesOfVariables() {
-        return typeVariables.stream().map(TypeVariableName::name).toList();
+    List<TypeVariableName> typeVariables() {
+        return typeVariables;
     }
 
     void to(StringBuilder out, String indented) {

@@ -47,6 +47,7 @@ final class ModelReader {
     private final MethodFinder finder;
     private final ParameterNames parameterNames;
     private final Map<List<Found>, List<MethodModel>> methodsOfObject = new HashMap<>();
+    private final Map<Element, TypeName> named = new HashMap<>();
 
     ModelReader(Elements elements, Types types, ParameterNames parameterNames, Bridges bridges) {
         this.parameterNames = parameterNames;
@@ -197,7 +198,7 @@ final class ModelReader {
     private final class Reading {
 
         private final TypeElement type;
-        private final SignatureTypes names = new SignatureTypes(elements);
+        private final SignatureTypes names = new SignatureTypes(elements, named);
         private final Set<String> readableNames = new HashSet<>();
         private final Set<String> otherWarnings = new TreeSet<>();
         /** The names of methods that supertypes advise against, and whether they are to be removed. */
@@ -210,7 +211,7 @@ final class ModelReader {
         Set<String> warnings() {
             Set<String> warnings = new TreeSet<>(names.warnings());
             warnings.addAll(otherWarnings);
-            if (SignatureTypes.isForRemoval(type)) {
+            if (names.isForRemoval(type)) {
                 warnings.add("removal");
             }
             if (type.getNestingKind() == NestingKind.TOP_LEVEL
@@ -225,13 +226,15 @@ final class ModelReader {
         }
 
         private void noteInterruptedClose(ExecutableElement method, ExecutableType actual) {
-            TypeMirror interrupted = elements.getTypeElement(InterruptedException.class.getName())
-                    .asType();
             boolean closes = method.getSimpleName().contentEquals("close")
                     && method.getParameters().isEmpty()
                     && isA(AutoCloseable.class);
-            if (closes && actual.getThrownTypes().stream().anyMatch(t -> types.isSubtype(interrupted, t))) {
-                otherWarnings.add("try");
+            if (closes) {
+                TypeMirror interrupted = elements.getTypeElement(InterruptedException.class.getName())
+                        .asType();
+                if (actual.getThrownTypes().stream().anyMatch(t -> types.isSubtype(interrupted, t))) {
+                    otherWarnings.add("try");
+                }
             }
         }
 
@@ -271,8 +274,7 @@ final class ModelReader {
         private void noteDeprecated(Element supertype) {
             for (ExecutableElement method : ElementFilter.methodsIn(supertype.getEnclosedElements())) {
                 if (elements.isDeprecated(method)) {
-                    deprecated.merge(
-                            method.getSimpleName().toString(), SignatureTypes.isForRemoval(method), Boolean::logicalOr);
+                    deprecated.merge(method.getSimpleName().toString(), names.isForRemoval(method), Boolean::logicalOr);
                 }
             }
         }
@@ -290,7 +292,7 @@ final class ModelReader {
             List<ConstructorModel> constructors = new ArrayList<>();
             for (ExecutableElement constructor : subclassConstructors(type)) {
                 if (elements.isDeprecated(constructor)) {
-                    otherWarnings.add(SignatureTypes.isForRemoval(constructor) ? "removal" : "deprecation");
+                    otherWarnings.add(names.isForRemoval(constructor) ? "removal" : "deprecation");
                 }
                 ExecutableType actual = (ExecutableType) constructor.asType();
                 constructors.add(new ConstructorModel(
@@ -432,16 +434,22 @@ final class ModelReader {
                     annotations.add(AnnotationSpec.get(annotation));
                 }
             }
-            // Those that mark the type of the answer are written there.
-            annotations.addAll(names.nullness(method).stream()
-                    .filter(found -> !names.nullness(method.getReturnType()).contains(found))
-                    .toList());
+            annotations.addAll(nullnessBeside(method, method.getReturnType()));
+            return annotations;
+        }
+
+        /** Those that mark the type itself are written there. */
+        private List<AnnotationSpec> nullnessBeside(Element place, TypeMirror of) {
+            List<AnnotationSpec> annotations = names.nullness(place);
+            if (!annotations.isEmpty()) {
+                annotations.removeAll(names.nullness(of));
+            }
             return annotations;
         }
 
         private Set<String> warningsOf(ExecutableElement method) {
             Set<String> warnings = new TreeSet<>();
-            if (SignatureTypes.isForRemoval(method)) {
+            if (names.isForRemoval(method)) {
                 warnings.add("removal");
             }
             Boolean forRemoval = deprecated.get(method.getSimpleName().toString());
@@ -471,10 +479,7 @@ final class ModelReader {
             List<String> called = parameterNames.of(method);
             for (int i = 0; i < actual.size(); i++) {
                 VariableElement parameter = method.getParameters().get(i);
-                List<AnnotationSpec> ofType = names.nullness(parameter.asType());
-                List<AnnotationSpec> annotations = names.nullness(parameter).stream()
-                        .filter(found -> !ofType.contains(found))
-                        .toList();
+                List<AnnotationSpec> annotations = nullnessBeside(parameter, parameter.asType());
                 parameters.add(new Parameter(names.name(actual.get(i)), called.get(i), annotations));
             }
             return parameters;
@@ -496,12 +501,19 @@ final class ModelReader {
     private String ofTypes(ExecutableElement method, int count) {
         StringBuilder out = new StringBuilder(method.getParameters().isEmpty() ? "WithoutArguments" : "Of");
         for (VariableElement parameter : method.getParameters().subList(0, count)) {
-            String erased =
-                    TypeName.get(types.erasure(parameter.asType())).toString().replace("[]", "Array");
-            String simple = erased.substring(erased.lastIndexOf('.') + 1);
+            String simple = simpleName(types.erasure(parameter.asType()));
             out.append(Character.toUpperCase(simple.charAt(0))).append(simple.substring(1));
         }
         return out.toString();
+    }
+
+    private static String simpleName(TypeMirror erased) {
+        if (erased instanceof ArrayType array) {
+            return simpleName(array.getComponentType()) + "Array";
+        }
+        return erased instanceof DeclaredType declared
+                ? declared.asElement().getSimpleName().toString()
+                : erased.toString();
     }
 
     /** As few types as tell the method from its overloads; of long lists, how many more there are. */

@@ -2,11 +2,14 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.AnnotationSpec;
 import com.palantir.javapoet.ArrayTypeName;
+import com.palantir.javapoet.ClassName;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
+import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import javax.lang.model.AnnotatedConstruct;
 import javax.lang.model.element.AnnotationMirror;
@@ -18,6 +21,7 @@ import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
+import javax.lang.model.type.TypeVariable;
 import javax.lang.model.type.WildcardType;
 import javax.lang.model.util.Elements;
 
@@ -32,11 +36,18 @@ final class SignatureTypes {
             Set.of("Nullable", "NonNull", "Nonnull", "NotNull", "CheckForNull", "PolyNull");
 
     private final Elements elements;
+    private final Map<Element, TypeName> known;
     private final Set<String> warnings = new LinkedHashSet<>();
     private final Set<String> obstacles = new LinkedHashSet<>();
 
-    SignatureTypes(Elements elements) {
+    /**
+     * Names nothing so far.
+     *
+     * @param known the names of classes and type variables that were met before, with whatever type
+     */
+    SignatureTypes(Elements elements, Map<Element, TypeName> known) {
         this.elements = elements;
+        this.known = known;
     }
 
     /** The compiler's names of the warnings that the types named so far bring with them. */
@@ -69,14 +80,26 @@ final class SignatureTypes {
             noteWithin(wildcard.getSuperBound());
         } else if (type instanceof DeclaredType declared && type.getKind() == TypeKind.DECLARED) {
             note(declared);
-            if (TypeName.get(type) instanceof ParameterizedTypeName known
-                    && declared.getEnclosingType().getKind() == TypeKind.NONE) {
-                List<TypeName> arguments = new ArrayList<>();
-                declared.getTypeArguments().forEach(argument -> arguments.add(name(argument)));
-                return ParameterizedTypeName.get(known.rawType(), arguments.toArray(new TypeName[0]));
+            if (declared.getEnclosingType().getKind() == TypeKind.NONE) {
+                ClassName raw = (ClassName)
+                        known.computeIfAbsent(declared.asElement(), each -> ClassName.get((TypeElement) each));
+                return declared.getTypeArguments().isEmpty()
+                        ? raw
+                        : ParameterizedTypeName.get(raw, arguments(declared));
             }
+        } else if (type instanceof TypeVariable variable) {
+            return known.computeIfAbsent(variable.asElement(), each -> TypeVariableName.get(variable));
         }
         return TypeName.get(type);
+    }
+
+    private TypeName[] arguments(DeclaredType type) {
+        List<? extends TypeMirror> arguments = type.getTypeArguments();
+        TypeName[] names = new TypeName[arguments.size()];
+        for (int i = 0; i < names.length; i++) {
+            names[i] = name(arguments.get(i));
+        }
+        return names;
     }
 
     private void noteWithin(TypeMirror bound) {
@@ -113,6 +136,9 @@ final class SignatureTypes {
 
     /** The annotations of a place that say whether null is allowed there, as far as their own types are known. */
     List<AnnotationSpec> nullness(AnnotatedConstruct place) {
+        if (place.getAnnotationMirrors().isEmpty()) {
+            return List.of();
+        }
         List<AnnotationSpec> found = new ArrayList<>();
         for (AnnotationMirror annotation : place.getAnnotationMirrors()) {
             Element type = annotation.getAnnotationType().asElement();
@@ -125,7 +151,10 @@ final class SignatureTypes {
         return found;
     }
 
-    static boolean isForRemoval(Element element) {
+    boolean isForRemoval(Element element) {
+        if (!elements.isDeprecated(element)) {
+            return false;
+        }
         Deprecated deprecated = element.getAnnotation(Deprecated.class);
         return deprecated != null && deprecated.forRemoval();
     }

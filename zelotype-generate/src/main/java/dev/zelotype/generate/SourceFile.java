@@ -17,6 +17,7 @@ final class SourceFile {
     /** The most characters of a line that can be broken. */
     private static final int LONGEST = 100;
 
+    private static final String WITHOUT_SPACE = String.valueOf(Code.BREAK_WITHOUT_SPACE);
     private static final String FURTHER_IN = "        ";
 
     private final String packageName;
@@ -137,6 +138,10 @@ final class SourceFile {
     }
 
     private static void line(String line, StringBuilder lines) {
+        if (line.length() <= LONGEST) {
+            lines.append(line.replace(Code.BREAK, ' ').replace(WITHOUT_SPACE, ""));
+            return;
+        }
         String further = "\n" + " ".repeat(line.length() - line.stripLeading().length()) + FURTHER_IN;
         int begins = lines.length();
         int done = 0;

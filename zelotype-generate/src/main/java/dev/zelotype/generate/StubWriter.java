@@ -19,6 +19,9 @@ import java.util.function.Supplier;
  */
 final class StubWriter {
 
+    private static final String RUNTIME_EXCEPTION = Code.of("$T", RuntimeException.class);
+    private static final String ERROR = Code.of("$T", Error.class);
+
     private final TypeModel type;
     private final Style style;
     private final ClassText out;
@@ -207,16 +210,16 @@ final class StubWriter {
 
         /** One for what is unchecked, and one for each exception that the method declares. */
         private void fails() {
-            Map<TypeName, TypeName> allowed = new LinkedHashMap<>();
-            allowed.put(ClassName.get(RuntimeException.class), ClassName.get(RuntimeException.class));
-            allowed.put(ClassName.get(Error.class), ClassName.get(Error.class));
+            Map<String, String> allowed = new LinkedHashMap<>();
+            allowed.put(RUNTIME_EXCEPTION, RUNTIME_EXCEPTION);
+            allowed.put(ERROR, ERROR);
             for (TypeName thrown : exceptions) {
-                allowed.putIfAbsent(erased(thrown), thrown);
+                allowed.putIfAbsent(Code.type(erased(thrown)), Code.type(thrown));
             }
             String failure = Names.unusedBy(parameters, "failure");
-            for (TypeName thrown : allowed.values()) {
+            for (String thrown : allowed.values()) {
                 out.method(said(Names.unusedBy(type, name + "Fails"), "Says what {@link $T#$L} throws from now on.")
-                        .parameter(Code.type(thrown), failure)
+                        .parameter(thrown, failure)
                         .statement("return $L($L)", does, lambda("{ throw " + failure + "; }")));
             }
         }

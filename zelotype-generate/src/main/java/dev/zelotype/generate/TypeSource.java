@@ -1,8 +1,11 @@
 package dev.zelotype.generate;
 
+import com.sun.source.tree.CompilationUnitTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.JavacTask;
 import com.sun.source.util.TaskEvent;
 import com.sun.source.util.TaskListener;
+import com.sun.source.util.TreePath;
 import com.sun.source.util.Trees;
 import dev.zelotype.tools.WholeFiles;
 import java.io.File;
@@ -22,7 +25,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
@@ -79,15 +81,21 @@ final class TypeSource {
             JavacTask task = (JavacTask) compiler.getTask(
                     null, manager, problems, options(), null, manager.getJavaFileObjectsFromPaths(files));
             task.addTaskListener(countingTo(files.size()));
-            Iterable<? extends Element> found = task.analyze();
+            Iterable<? extends CompilationUnitTree> units = task.parse();
+            // No more than the signatures: a double depends on no body of a method.
+            task.getElements().getTypeElement(Object.class.getName());
             refuseErrors(problems);
             ModelReader reader = reader(task);
             Trees trees = Trees.instance(task);
-            for (TypeElement type : ElementFilter.typesIn(listOf(found))) {
-                JavaFileObject file = trees.getPath(type).getCompilationUnit().getSourceFile();
+            for (CompilationUnitTree unit : units) {
                 // Doubles that were written among the sources breed no doubles of their own.
-                if (!OutputFolder.isGenerated(manager.asPath(file))) {
-                    readWithNested(reader, type, wanted);
+                if (!OutputFolder.isGenerated(manager.asPath(unit.getSourceFile()))) {
+                    TreePath path = new TreePath(unit);
+                    for (Tree declared : unit.getTypeDecls()) {
+                        if (trees.getElement(new TreePath(path, declared)) instanceof TypeElement type) {
+                            readWithNested(reader, type, wanted);
+                        }
+                    }
                 }
             }
         } catch (IOException e) {
@@ -123,12 +131,6 @@ final class TypeSource {
                 }
             }
         };
-    }
-
-    private static List<Element> listOf(Iterable<? extends Element> all) {
-        List<Element> list = new ArrayList<>();
-        all.forEach(list::add);
-        return list;
     }
 
     private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
@@ -334,10 +336,10 @@ final class TypeSource {
             }
         }
         if (errors.length() > 0) {
-            throw new GenerateException("The sources do not compile, so nothing is guessed:" + errors
+            throw new GenerateException("The declarations do not compile, so nothing is guessed:" + errors
                     + (missing
                             ? "\nGive what they refer to with --class-path."
-                            : "\nMend the sources first: doubles are written of what compiles."));
+                            : "\nMend the sources first: doubles are written of what the compiler understands."));
         }
     }
 

@@ -118,8 +118,11 @@ class OutputFolderTest extends Workshop {
                 .isInstanceOf(GenerateException.class)
                 .hasMessageContaining(bad + ":1: cannot find symbol (class Missing)")
                 .hasMessageContaining("--class-path");
-        source("sky/Bad.java", "package sky; public interface Bad { int find() { } }");
+        source("sky/Bad.java", "package sky; public interface Bad { int find(); long find(); }");
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("Mend the sources first");
+        // No double depends on a body.
+        source("sky/Bad.java", "package sky; public abstract class Bad { int find() { return \"half\"; } }");
+        assertThat(plan(Set.of(Style.STUB), "").compare()).hasSize(1);
         Files.delete(bad);
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("There is no .java file in");
         source("sky/Final.java", "package sky; public final class Final { }");

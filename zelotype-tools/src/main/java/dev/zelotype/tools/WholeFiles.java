@@ -87,25 +87,34 @@ public final class WholeFiles {
         if (Files.isDirectory(file)) {
             throw new FileSystemException(file.toString(), null, "it is a folder");
         }
-        if (Files.exists(file) && !Files.isRegularFile(file)) {
+        // Asked this way, it costs no exception where there is none.
+        boolean isThere = file.toFile().exists();
+        if (isThere && !Files.isRegularFile(file)) {
             try (OutputStream out = Files.newOutputStream(file, StandardOpenOption.WRITE)) {
                 content.write(out);
             }
             return;
         }
         // A link is followed, so that it stays one.
-        Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
-        Files.createDirectories(target.getParent());
+        Path target = isThere ? file.toRealPath() : file.toAbsolutePath();
+        if (!Files.isDirectory(target.getParent())) {
+            Files.createDirectories(target.getParent());
+        }
         Path beside = target.resolveSibling("." + target.getFileName() + "."
                 + Long.toHexString(ThreadLocalRandom.current().nextLong()) + ".tmp");
         uninterrupted(() -> {
+            boolean moved = false;
             try {
                 try (OutputStream out = Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW)) {
                     content.write(out);
                 }
-                return Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
+                Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
+                moved = true;
+                return target;
             } finally {
-                Files.deleteIfExists(beside);
+                if (!moved) {
+                    Files.deleteIfExists(beside);
+                }
             }
         });
     }
