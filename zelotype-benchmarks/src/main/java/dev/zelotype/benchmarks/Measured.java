@@ -16,7 +16,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.NANOSECONDS)
-@Warmup(iterations = 3, time = 1)
+@Warmup(iterations = 2, time = 1)
 @Measurement(iterations = 3, time = 1)
 @Fork(3)
 public abstract class Measured {

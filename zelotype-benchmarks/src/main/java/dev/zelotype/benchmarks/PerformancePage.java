@@ -27,6 +27,7 @@ public final class PerformancePage {
     /** Says nothing that the JVM would not do anyway. */
     private static final String PLAIN = "-Xshare:auto";
 
+    private static final String OWN_JDK = System.getProperty("java.home");
     private static final int PROCESSES = 7;
     private static final int SUITES = 5;
 
@@ -39,16 +40,18 @@ public final class PerformancePage {
     private final List<String> stories = new ArrayList<>();
     private String report = "";
     private String challenge = "";
+    private final long began = System.nanoTime();
 
     private PerformancePage() {}
 
+    /** The page to write, and the home of another JDK with which suites are measured as well, if there is one. */
     public static void main(String[] arguments) throws IOException, InterruptedException, RunnerException {
         PerformancePage page = new PerformancePage();
         page.measureCalls();
         page.measureInstances();
         page.measureWoven();
         page.measureOrder();
-        page.measureSuites();
+        page.measureSuites(arguments.length > 1 ? arguments[1] : "");
         page.measureFirstDoubles();
         page.measureReplacements();
         page.measureOneTest();
@@ -135,21 +138,19 @@ public final class PerformancePage {
                 "us");
     }
 
-    private void measureSuites() throws IOException, InterruptedException {
+    private void measureSuites(String otherJdk) throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory("zelotype-suites");
         try {
             for (int classes : new int[] {200, 1_000}) {
                 java("-Xmx2g", "WholeSuite", folder.toString(), String.valueOf(classes));
-                String suite = String.format(Locale.ROOT, "a suite of %,d classes of five tests, cold JVM", classes);
-                Path zelotype = folder.resolve("zelotype" + classes);
-                Path written = folder.resolve("written" + classes);
+                String suite = suite(classes);
                 Path lambdas = folder.resolve("lambdas" + classes);
                 Figure[] figures = inTurn(
                         SUITES,
-                        () -> wall(PLAIN, "WholeSuite", zelotype.toString()),
-                        () -> wall(PLAIN, "WholeSuite", written.toString()),
+                        () -> suite(OWN_JDK, folder, "zelotype", classes),
+                        () -> suite(OWN_JDK, folder, "written", classes),
                         () -> wall(PLAIN, "WholeSuite", lambdas.toString()));
-                row(suite, figures[0], "hand-written doubles", figures[1], classes == 200 ? 1.8 : 0, "ms");
+                suiteRow(suite, classes, figures);
                 row(
                         suite + ": hand-written, linking the lambdas",
                         figures[2],
@@ -157,30 +158,65 @@ public final class PerformancePage {
                         figures[1],
                         0,
                         "ms");
-                double tests = classes * 5.0;
                 suites.add(String.format(
                         Locale.ROOT,
-                        "%,d classes: %.2f ms a test more than by hand%s, of which linking the lambdas alone takes %.0f %%.",
+                        "Of what %,d classes take more than by hand, linking the lambdas alone is %.0f %%.",
                         classes,
-                        (figures[0].median() - figures[1].median()) / tests,
-                        classes == 1_000 ? " (goal: at most 1.00)" : "",
                         100
                                 * (figures[2].median() - figures[1].median())
                                 / (figures[0].median() - figures[1].median())));
-                if (classes == 200) {
-                    Path journal = folder.resolve("journal");
-                    Figure[] more = inTurn(
+            }
+            measureOptions(folder.resolve("zelotype200"), folder.resolve("journal"));
+            if (!otherJdk.isEmpty()) {
+                for (int classes : new int[] {200, 1_000}) {
+                    Figure[] figures = inTurn(
                             SUITES,
-                            () -> wall("-Dzelotype.journal=" + journal, "WholeSuite", zelotype.toString()),
-                            () -> wall(PLAIN, "WholeSuite", zelotype.toString()),
-                            () -> wall("-XX:TieredStopAtLevel=1", "WholeSuite", zelotype.toString()));
-                    row(suite + ", with a journal", more[0], "without", more[1], 1.1, "ms");
-                    row(suite + ", with -XX:TieredStopAtLevel=1", more[2], "without", more[1], 0, "ms");
+                            () -> suite(otherJdk, folder, "zelotype", classes),
+                            () -> suite(otherJdk, folder, "written", classes));
+                    suiteRow(suite(classes) + ", on JDK " + version(otherJdk), classes, figures);
                 }
             }
         } finally {
             WholeFiles.delete(folder);
         }
+    }
+
+    private static String suite(int classes) {
+        return String.format(Locale.ROOT, "a suite of %,d classes of five tests, cold JVM", classes);
+    }
+
+    private static double suite(String jdk, Path folder, String sort, int classes)
+            throws IOException, InterruptedException {
+        return wallOf(jdk, PLAIN, "WholeSuite", folder.resolve(sort + classes).toString());
+    }
+
+    /** A suite with Zelotype, and by hand. */
+    private void suiteRow(String suite, int classes, Figure[] figures) {
+        row(suite, figures[0], "hand-written doubles", figures[1], classes == 200 ? 1.8 : 0, "ms");
+        suites.add(String.format(
+                Locale.ROOT,
+                "%s: %.2f ms a test more than by hand%s.",
+                suite.substring(0, 1).toUpperCase(Locale.ROOT) + suite.substring(1),
+                (figures[0].median() - figures[1].median()) / (classes * 5.0),
+                classes == 1_000 ? " (goal: at most 1.00)" : ""));
+    }
+
+    private void measureOptions(Path zelotype, Path journal) throws IOException, InterruptedException {
+        Figure[] figures = inTurn(
+                SUITES,
+                () -> wall("-Dzelotype.journal=" + journal, "WholeSuite", zelotype.toString()),
+                () -> wall(PLAIN, "WholeSuite", zelotype.toString()),
+                () -> wall("-XX:TieredStopAtLevel=1", "WholeSuite", zelotype.toString()));
+        row(suite(200) + ", with a journal", figures[0], "without", figures[1], 1.1, "ms");
+        row(suite(200) + ", with -XX:TieredStopAtLevel=1", figures[2], "without", figures[1], 0, "ms");
+    }
+
+    private static String version(String jdk) throws IOException {
+        return Files.readAllLines(Path.of(jdk, "release")).stream()
+                .filter(line -> line.startsWith("JAVA_VERSION="))
+                .map(line -> line.replaceAll("[^0-9.]", ""))
+                .findFirst()
+                .orElse(jdk);
     }
 
     private void measureFirstDoubles() throws IOException, InterruptedException {
@@ -270,9 +306,7 @@ public final class PerformancePage {
     private void measureGeneration() throws IOException, InterruptedException {
         for (int count : new int[] {1_000, 4_000}) {
             Figure[] figures = inTurn(
-                    count == 1_000 ? 3 : 1,
-                    () -> generation("-Xmx2g", "stub,spy", count),
-                    () -> generation("-Xmx2g", "javac", count));
+                    3, () -> generation("-Xmx2g", "stub,spy", count), () -> generation("-Xmx2g", "javac", count));
             row(
                     String.format(Locale.ROOT, "stubs and spies as source for %,d interfaces, read and written", count),
                     figures[0],
@@ -407,17 +441,27 @@ public final class PerformancePage {
 
     private static double wall(String option, String main, String... arguments)
             throws IOException, InterruptedException {
+        return wallOf(OWN_JDK, option, main, arguments);
+    }
+
+    private static double wallOf(String jdk, String option, String main, String... arguments)
+            throws IOException, InterruptedException {
         long start = System.nanoTime();
-        java(option, main, arguments);
+        javaOf(jdk, option, main, arguments);
         return (System.nanoTime() - start) / 1e6;
     }
 
     /** Runs a class in a JVM of its own, and gives what it prints. */
     private static String java(String option, String main, String... arguments)
             throws IOException, InterruptedException {
+        return javaOf(OWN_JDK, option, main, arguments);
+    }
+
+    private static String javaOf(String jdk, String option, String main, String... arguments)
+            throws IOException, InterruptedException {
         boolean reports = main.equals("MillionCalls") || main.equals("LongStories");
         List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                Path.of(jdk, "bin", "java").toString(),
                 option,
                 "-cp",
                 reports ? System.getProperty("java.class.path") : testClassPath(),
@@ -497,8 +541,9 @@ public final class PerformancePage {
                 |---|---|---|---|---|---|
                 %s
 
-                JDK %s, %s processors, %s %s. Each figure is a median, with the least and the most in brackets. Calls and
-                instances: JMH, 3 JVMs of 3 iterations of 1 s. Suites: 5 JVMs, other processes: %d, all taken in turn.
+                JDK %s, %s processors, %s %s, measured in %d minutes. Each figure is a median, with the least and the most in
+                brackets. Calls and instances: JMH, 3 JVMs of 3 iterations of 1 s. Suites: 5 JVMs, source: 3, other
+                processes: %d, all taken in turn.
                 Recorded calls are measured after the first thousand of a scene, for which Zelotype also notes the line (some
                 microseconds a call).
 
@@ -545,8 +590,9 @@ public final class PerformancePage {
                         Runtime.getRuntime().availableProcessors(),
                         System.getProperty("os.name"),
                         ManagementFactory.getOperatingSystemMXBean().getArch(),
+                        (System.nanoTime() - began) / 60_000_000_000L,
                         PROCESSES,
-                        String.join(" ", suites),
+                        String.join("\n\n", suites),
                         report,
                         STORY_MEMORY,
                         String.join("\n", stories),
