@@ -27,8 +27,13 @@ class ChallengeTest {
                 .toList();
     }
 
-    private static Challenge challenge(String fixture) {
-        return new Challenge(classPath()).classes(List.of("dev.zelotype.challenged." + fixture));
+    /** In a JVM that lives for a few seconds and compiles as little as pays then. */
+    private static Challenge challenge(String fixture, String... options) {
+        List<String> all = new ArrayList<>(List.of("-XX:TieredStopAtLevel=1"));
+        all.addAll(List.of(options));
+        return new Challenge(classPath())
+                .classes(List.of("dev.zelotype.challenged." + fixture))
+                .jvmArguments(all);
     }
 
     private static ChallengeResult run(Challenge challenge) {
@@ -61,7 +66,7 @@ class ChallengeTest {
             failure   | LOST     | log.note("failed       | verify(() -> log.note("failed: stuck")).once();
             """)
     void a_check_that_is_taken_away_is_missed(String removed, Sort sort, String call, String statement) {
-        ChallengeResult result = run(challenge("WatchChecks").jvmArguments(List.of("-Dremoved=" + removed)));
+        ChallengeResult result = run(challenge("WatchChecks", "-Dremoved=" + removed));
 
         assertThat(result.findings())
                 .filteredOn(finding -> finding.weight() == Finding.Weight.GAP)
@@ -77,7 +82,7 @@ class ChallengeTest {
 
     @Test
     void what_runs_away_ends_nothing_but_itself() {
-        ChallengeResult result = run(challenge("WildChecks").jvmArguments(List.of("-Xmx128m")));
+        ChallengeResult result = run(challenge("WildChecks", "-Xmx128m"));
 
         assertThat(result.isComplete()).isTrue();
         assertThat(result.leftOut()).isEmpty();
@@ -131,9 +136,7 @@ class ChallengeTest {
 
     @Test
     void calls_that_are_meant_to_go_unchecked_are_left_alone() {
-        ChallengeResult result = run(challenge("WatchChecks")
-                .jvmArguments(List.of("-Dremoved=notes"))
-                .except("Log.*, Dome.open"));
+        ChallengeResult result = run(challenge("WatchChecks", "-Dremoved=notes").except("Log.*, Dome.open"));
         assertThat(result.findings())
                 .filteredOn(finding -> finding.weight() != Finding.Weight.QUESTION)
                 .isEmpty();

@@ -114,7 +114,7 @@ final class ClassText {
     }
 
     static void parameters(List<String> declarations, StringBuilder out) {
-        String begin = declarations.isEmpty() ? "(" : "(" + Code.BREAK_WITHOUT_SPACE;
+        String begin = declarations.isEmpty() ? "(" : "(" + Code.BREAK;
         out.append(begin).append(String.join("," + Code.BREAK, declarations)).append(')');
     }
 
@@ -134,6 +134,10 @@ final class ClassText {
 
     /** Appends lines, each further in. */
     static void lines(String lines, String indentation, StringBuilder out) {
-        out.append(indented(lines, indentation)).append('\n');
+        if (lines.indexOf('\n') < 0) {
+            out.append(indentation).append(lines).append('\n');
+        } else {
+            out.append(indented(lines, indentation)).append('\n');
+        }
     }
 }

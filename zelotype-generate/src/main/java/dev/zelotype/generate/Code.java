@@ -26,11 +26,8 @@ final class Code {
 
     static final char END = '\u001D';
 
-    /** A space at which a line that would grow too long is broken. */
+    /** Where a line that would grow too long is broken; else a space, but for one behind an opening bracket. */
     static final char BREAK = '\u001E';
-
-    /** As {@link #BREAK}, but there is no space if the line is not broken. */
-    static final char BREAK_WITHOUT_SPACE = '\u001F';
 
     /** The sort of a class that is written down. */
     static final char WRITTEN = 'w';
@@ -152,7 +149,10 @@ final class Code {
 
     /** An annotation stands directly before the simple name, whatever stands before that. */
     private static void named(ClassName name, Collection<AnnotationSpec> annotations, StringBuilder out) {
-        String simple = String.join(".", name.simpleNames());
+        String whole = name.canonicalName();
+        String simple = name.packageName().isEmpty()
+                ? whole
+                : whole.substring(name.packageName().length() + 1);
         if (annotations.isEmpty()) {
             mark(WRITTEN, name.packageName(), simple, out);
         } else {

@@ -48,6 +48,7 @@ final class ModelReader {
     private final ParameterNames parameterNames;
     private final Map<List<Found>, List<MethodModel>> methodsOfObject = new HashMap<>();
     private final Map<Element, TypeName> named = new HashMap<>();
+    private final Map<Class<?>, TypeMirror> supertypes = new HashMap<>();
 
     ModelReader(Elements elements, Types types, ParameterNames parameterNames, Bridges bridges) {
         this.parameterNames = parameterNames;
@@ -177,10 +178,10 @@ final class ModelReader {
         return method.getEnclosingElement().toString().equals("java.lang.Object");
     }
 
-    private static List<TypeVariableName> variables(List<? extends TypeParameterElement> parameters) {
+    private List<TypeVariableName> variables(List<? extends TypeParameterElement> parameters) {
         List<TypeVariableName> variables = new ArrayList<>();
         for (TypeParameterElement parameter : parameters) {
-            variables.add(TypeVariableName.get(parameter));
+            variables.add((TypeVariableName) named.computeIfAbsent(parameter, each -> TypeVariableName.get(parameter)));
         }
         return variables;
     }
@@ -239,8 +240,11 @@ final class ModelReader {
         }
 
         private boolean isA(Class<?> supertype) {
-            TypeElement known = elements.getTypeElement(supertype.getName());
-            return known != null && types.isSubtype(types.erasure(type.asType()), types.erasure(known.asType()));
+            TypeMirror known = supertypes.computeIfAbsent(
+                    supertype,
+                    each -> types.erasure(
+                            elements.getTypeElement(each.getName()).asType()));
+            return types.isSubtype(types.erasure(type.asType()), known);
         }
 
         /**

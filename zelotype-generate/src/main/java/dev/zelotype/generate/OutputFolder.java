@@ -6,10 +6,12 @@ import dev.zelotype.generate.Outcome.State;
 import dev.zelotype.tools.WholeFiles;
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Set;
@@ -36,10 +38,18 @@ final class OutputFolder {
 
     /** Whether a source file was written by Zelotype. */
     static boolean isGenerated(Path file) {
-        return firstLine(file).startsWith(MARK);
+        if (!Files.isRegularFile(file)) {
+            return false;
+        }
+        try (InputStream in = Files.newInputStream(file)) {
+            return Arrays.equals(in.readNBytes(MARK.length()), MARK.getBytes(StandardCharsets.US_ASCII));
+        } catch (IOException e) {
+            // Who reads the file for good says what is wrong with it.
+            return false;
+        }
     }
 
-    /** Empty if there is none; who reads the file for good says what is wrong with it. */
+    /** Empty if there is none. */
     private static String firstLine(Path file) {
         if (!Files.isRegularFile(file)) {
             return "";

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.BiConsumer;
 import java.util.function.Predicate;
 
 /**
@@ -17,7 +16,8 @@ final class SourceFile {
     /** The most characters of a line that can be broken. */
     private static final int LONGEST = 100;
 
-    private static final String WITHOUT_SPACE = String.valueOf(Code.BREAK_WITHOUT_SPACE);
+    private static final int USUAL_LENGTH = 16_384;
+
     private static final String FURTHER_IN = "        ";
 
     private final String packageName;
@@ -37,7 +37,7 @@ final class SourceFile {
         this.taken = new HashSet<>(hidden);
         type.ownNames(taken);
         taken.add(type.name());
-        StringBuilder text = new StringBuilder();
+        StringBuilder text = new StringBuilder(USUAL_LENGTH);
         type.to(text, "");
         marked = text.toString();
     }
@@ -54,13 +54,22 @@ final class SourceFile {
 
     private String text() {
         StringBuilder body = new StringBuilder(marked.length());
-        eachClass((between, mark) -> names.put(mark, ""));
+        for (int at = marked.indexOf(Code.CLASS); at >= 0; at = marked.indexOf(Code.CLASS, at)) {
+            int end = marked.indexOf(Code.END, at);
+            names.put(marked.substring(at + 1, end), "");
+            at = end;
+        }
         // Those of the same package need no import, so they come before what would take their names.
         shorten(mark -> packageOf(mark).equals(packageName));
         shorten(mark -> mark.charAt(0) != Code.MENTIONED || packageOf(mark).equals("java.lang"));
         names.replaceAll((mark, none) -> name(mark));
-        int end = eachClass((between, mark) -> body.append(between).append(names.get(mark)));
-        body.append(marked, end, marked.length());
+        int done = 0;
+        for (int at = marked.indexOf(Code.CLASS); at >= 0; at = marked.indexOf(Code.CLASS, done)) {
+            int end = marked.indexOf(Code.END, at);
+            body.append(marked, done, at).append(names.get(marked.substring(at + 1, end)));
+            done = end + 1;
+        }
+        body.append(marked, done, marked.length());
         StringBuilder out = new StringBuilder(body.length());
         if (!packageName.isEmpty()) {
             out.append("package ").append(packageName).append(";\n\n");
@@ -81,17 +90,6 @@ final class SourceFile {
             }
         });
         return imports;
-    }
-
-    /** Gives each mark and what stands between the one before and it; returns where what is behind the last one begins. */
-    private int eachClass(BiConsumer<CharSequence, String> then) {
-        int done = 0;
-        for (int at = marked.indexOf(Code.CLASS); at >= 0; at = marked.indexOf(Code.CLASS, done)) {
-            int end = marked.indexOf(Code.END, at);
-            then.accept(marked.substring(done, at), marked.substring(at + 1, end));
-            done = end + 1;
-        }
-        return done;
     }
 
     private void shorten(Predicate<String> which) {
@@ -127,7 +125,7 @@ final class SourceFile {
     /** Breaks what is too long where it may be broken. */
     private static void broken(String text, StringBuilder lines) {
         int done = 0;
-        for (int at = breakIn(text, 0); at >= 0; at = breakIn(text, done)) {
+        for (int at = text.indexOf(Code.BREAK); at >= 0; at = text.indexOf(Code.BREAK, done)) {
             int begins = text.lastIndexOf('\n', at) + 1;
             int ends = text.indexOf('\n', at);
             lines.append(text, done, begins);
@@ -138,17 +136,13 @@ final class SourceFile {
     }
 
     private static void line(String line, StringBuilder lines) {
-        if (line.length() <= LONGEST) {
-            lines.append(line.replace(Code.BREAK, ' ').replace(WITHOUT_SPACE, ""));
-            return;
-        }
         String further = "\n" + " ".repeat(line.length() - line.stripLeading().length()) + FURTHER_IN;
         int begins = lines.length();
         int done = 0;
-        for (int at = breakIn(line, 0); at >= 0; at = breakIn(line, done)) {
+        for (int at = line.indexOf(Code.BREAK); at >= 0; at = line.indexOf(Code.BREAK, done)) {
             lines.append(line, done, at);
-            String space = line.charAt(at) == Code.BREAK ? " " : "";
-            int next = breakIn(line, at + 1);
+            String space = line.charAt(at - 1) == '(' ? "" : " ";
+            int next = line.indexOf(Code.BREAK, at + 1);
             int length = (next < 0 ? line.length() : next) - at - 1;
             if (lines.length() - begins + space.length() + length > LONGEST) {
                 lines.append(further);
@@ -159,11 +153,5 @@ final class SourceFile {
             done = at + 1;
         }
         lines.append(line, done, line.length());
-    }
-
-    private static int breakIn(String line, int from) {
-        int first = line.indexOf(Code.BREAK, from);
-        int other = line.indexOf(Code.BREAK_WITHOUT_SPACE, from);
-        return first < 0 || other < 0 ? Math.max(first, other) : Math.min(first, other);
     }
 }

@@ -1,25 +1,36 @@
 package dev.zelotype.examples.guide;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.fail;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * Every block of Java that the guide and the README show stands in a test or an example of this module, where it runs.
+ * Every block of Java that the guide and the README show is code that this module compiles and runs: the compiler reads
+ * both, and the block's statements stand one after the other in a method that is called, or its members in a class.
  */
 class GuideTest {
 
     private static final Pattern LINK = Pattern.compile("]\\(([^)\\s]+)\\)");
     private static final Pattern BLOCK = Pattern.compile("```java\n(.*?)```", Pattern.DOTALL);
+    /** Blank lines, and lines for what a block leaves out, part what need not stand together. */
+    private static final Pattern BETWEEN_PARTS = Pattern.compile("\n\n|\n *\\.\\.\\.\n");
+
+    private static CodeThatRuns code;
+
+    @BeforeAll
+    static void read() throws IOException {
+        code = new CodeThatRuns(List.of(Path.of("src"), Path.of("target/generated-test-sources/test-annotations")));
+    }
 
     static List<Path> pages() throws IOException {
         try (Stream<Path> files = Files.list(Path.of("../docs/guide"))) {
@@ -32,18 +43,18 @@ class GuideTest {
     @ParameterizedTest
     @MethodSource("pages")
     void every_block_of_java_is_run(Path page) throws IOException {
-        String sources = flat(sources());
         List<String> blocks = BLOCK.matcher(Files.readString(page))
                 .results()
-                .map(MatchResult::group)
+                .map(found -> found.group(1))
                 .toList();
-        assertThat(blocks).allSatisfy(block -> {
-            for (String part : block.replace("```java", "").replace("```", "").split("\n\n|\n *\\.\\.\\.\n")) {
-                assertThat(sources.contains(flat(part)))
-                        .as("stands in a test: %s", part)
-                        .isTrue();
+        for (String block : blocks) {
+            for (String part : BETWEEN_PARTS.split(block)) {
+                String problem = code.problemOf(part);
+                if (!problem.isEmpty()) {
+                    fail(problem + ":\n" + part);
+                }
             }
-        });
+        }
     }
 
     @ParameterizedTest
@@ -58,22 +69,5 @@ class GuideTest {
                 .isNotEmpty()
                 .allSatisfy(link -> assertThat(page.resolveSibling(link.replaceFirst("#.*", "")))
                         .exists());
-    }
-
-    private static String sources() throws IOException {
-        StringBuilder all = new StringBuilder();
-        for (String place : List.of("src", "target/generated-test-sources/test-annotations")) {
-            try (Stream<Path> files = Files.walk(Path.of(place))) {
-                for (Path file :
-                        files.filter(path -> path.toString().endsWith(".java")).toList()) {
-                    all.append(Files.readString(file)).append('\n');
-                }
-            }
-        }
-        return all.toString();
-    }
-
-    private static String flat(String code) {
-        return code.replaceAll("\\s+", "");
     }
 }
