@@ -88,7 +88,7 @@ import org.jspecify.annotations.Nullable;
  * <pre>{@code
  * WeatherStation weather = stub(WeatherStation.class);
  * suppose(weather::humidity).returns(95);
- * new NightRun(weather, dome).observe();
+ * run.observe(List.of("Harrow-2"));
  * verify(dome::open).never();
  * }</pre>
  *
@@ -466,8 +466,8 @@ public final class Zelotype {
      *
      * <pre>{@code
      * watch(SiderealClock.class);
-     * new FocusSweep(camera).run();
-     * verify(SiderealClock::now).times(2);
+     * new FocusSweep().sharpest(3);
+     * verify(SiderealClock::now).once();
      * }</pre>
      *
      * @param types the classes
