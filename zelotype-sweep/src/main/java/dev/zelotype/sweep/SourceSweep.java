@@ -56,6 +56,17 @@ public final class SourceSweep {
             "grpc-services",
             "commons-lang3-sources");
 
+    private static final String HEAD = """
+            # Source sweep
+
+            Doubles of all styles (base, stub, strict, spy, fake, linked) written as source for every interface and abstract
+            class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` (without `auxiliaryclass`, which is
+            said of a library's own files). Written by `zelotype-sweep/sources`. *Left out* counts the doubles that no source
+            can be written for, each of which is said with its reason: the type is sealed or private, can only be doubled in
+            its own package, refers to what is not there, or has a method that no Java class can write. A *bad* file is one
+            that the compiler refuses or warns of.
+            """;
+
     private final String name;
     private final List<Path> classPath = new ArrayList<>();
     private final Set<String> reasons = new TreeSet<>();
@@ -87,21 +98,14 @@ public final class SourceSweep {
             rows.add("| " + name + " | " + sweep.files + " | " + sweep.leftOut + " | " + sweep.bad.size() + " |");
         }
         if (arguments.length <= 1) {
-            Files.writeString(Path.of(arguments[0]), page(rows));
+            SectionedPage.write(Path.of(arguments[0]), HEAD, section(rows));
         }
         System.exit(failed == 0 ? 0 : 1);
     }
 
-    private static String page(List<String> rows) {
+    private static String section(List<String> rows) {
         return """
-                # Source sweep
-
-                Doubles of all styles (base, stub, strict, spy, fake, linked) written as source for every interface and
-                abstract class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` on JDK %s (without
-                `auxiliaryclass`, which is said of a library's own files). Written by `zelotype-sweep/sources`. *Left out*
-                counts the doubles that no source can be written for, each of which is said with its reason: the type is
-                sealed or private, can only be doubled in its own package, refers to what is not there, or has a method that
-                no Java class can write. A *bad* file is one that the compiler refuses or warns of.
+                Compiled on %s.
 
                 | module or library | files | left out | bad |
                 |---|---|---|---|

@@ -36,6 +36,13 @@ import javax.tools.ToolProvider;
  */
 public final class StaticsSweep {
 
+    private static final String HEAD = """
+            # Statics sweep
+
+            Every public static method and constructor of some packages of the JDK: each is the first replacement of a JVM of
+            its own, is told to fail, and is called. Written by `zelotype-sweep/statics`.
+            """;
+
     private static final List<String> PACKAGES = List.of(
             "java.lang", "java.util", "java.util.concurrent", "java.time", "java.io", "java.nio.file", "java.net");
     private static final int MOST_PARAMETERS = 8;
@@ -63,7 +70,7 @@ public final class StaticsSweep {
         StaticsSweep sweep = new StaticsSweep(Files.createTempDirectory("zelotype-statics"), arguments[1]);
         boolean fine = sweep.run(packages);
         if (arguments.length == 2) {
-            sweep.writeInto(Path.of(arguments[0]));
+            SectionedPage.write(Path.of(arguments[0]), HEAD, sweep.section());
         }
         System.exit(fine ? 0 : 1);
     }
@@ -300,27 +307,6 @@ public final class StaticsSweep {
             tally.wrong++;
             System.out.println("WRONG " + each.executable() + ": " + said);
         }
-    }
-
-    /** Writes what this JDK has shown into its own section of the page; what others have shown stays. */
-    private void writeInto(Path page) throws IOException {
-        String head = """
-                # Statics sweep
-
-                Every public static method and constructor of some packages of the JDK: each is the first replacement of a
-                JVM of its own, is told to fail, and is called. Written by `zelotype-sweep/statics`.
-                """;
-        Map<String, String> sections = new TreeMap<>();
-        if (Files.exists(page)) {
-            for (String section : Files.readString(page).split("\n(?=## JDK )")) {
-                if (section.startsWith("## JDK ")) {
-                    sections.put(section.substring(0, section.indexOf('\n')), section.strip());
-                }
-            }
-        }
-        String title = "## JDK " + System.getProperty("java.specification.version");
-        sections.put(title, title + "\n\n" + section().strip());
-        Files.writeString(page, head + "\n" + String.join("\n\n", sections.values()) + "\n");
     }
 
     private String section() {
