@@ -6,6 +6,9 @@ import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import dev.zelotype.generate.MethodFinder.Found;
 import dev.zelotype.generate.MethodModel.Access;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -144,6 +147,16 @@ final class ModelReader {
         List<ConstructorModel> constructors = reading.constructors();
         List<MethodModel> methods = reading.methods(found.own());
         List<MethodModel> objectMethods = objectMethods(reading, found.ofObject());
+        boolean onlyStatics = type.getKind() == ElementKind.CLASS
+                && methods.isEmpty()
+                && ElementFilter.methodsIn(type.getEnclosedElements()).stream()
+                        .anyMatch(method -> method.getModifiers().contains(Modifier.STATIC));
+        if (onlyStatics) {
+            reading.names.refuse("has only static methods, which no double answers: replace them while tests run");
+        }
+        if (isOfJdk(type) && isPreview(type)) {
+            reading.names.refuse("belongs to a preview API of this JDK, which compilers refuse unless told otherwise");
+        }
         return new TypeModel(
                 ClassName.get(type),
                 elements.getBinaryName(type).toString(),
@@ -165,6 +178,19 @@ final class ModelReader {
                 ? ""
                 : elements.getModuleOf(type).getQualifiedName().toString();
         return module.startsWith("java.") || module.startsWith("jdk.");
+    }
+
+    /** The compiler tells nobody of the mark by which it knows them; it stands in the class file. */
+    private boolean isPreview(TypeElement type) {
+        String file = elements.getBinaryName(type).toString().replace('.', '/') + ".class";
+        try (InputStream in = ClassLoader.getSystemResourceAsStream(file)) {
+            return in != null
+                    && new String(in.readAllBytes(), StandardCharsets.ISO_8859_1)
+                            .contains("Ljdk/internal/javac/PreviewFeature;");
+        } catch (IOException e) {
+            // Who uses the type will be told.
+            return false;
+        }
     }
 
     /** Nearly every type has them from {@code Object} itself, and then they are the same for all. */

@@ -2,12 +2,14 @@ package dev.zelotype.generate;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 import dev.zelotype.generate.Outcome.State;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -125,6 +127,11 @@ class OutputFolderTest extends Workshop {
         assertThat(plan(Set.of(Style.STUB), "").compare()).hasSize(1);
         Files.delete(bad);
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("There is no .java file in");
+        Path statics = source(
+                "sky/Statics.java",
+                "package sky; public abstract class Statics { public static int now() { return 1; } }");
+        assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("sky.Statics has only static methods");
+        Files.delete(statics);
         source("sky/Final.java", "package sky; public final class Final { }");
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("No interface and no abstract class was found.");
         Generator generator = new Generator(List.of(), Progress.NONE);
@@ -133,5 +140,16 @@ class OutputFolderTest extends Workshop {
         assertThatThrownBy(() -> generator.addFrom(List.of(Path.of("no/such/place")), "*"))
                 .hasMessageContaining("There is no file or folder no/such/place");
         assertThat(folder.resolve("out")).doesNotExist();
+    }
+
+    @Test
+    void what_a_jdk_only_shows_beforehand_is_refused() {
+        Map<Integer, String> previews = Map.of(
+                17, "com.sun.source.tree.GuardedPatternTree", 25, "java.util.concurrent.StructuredTaskScope.Joiner");
+        String preview = previews.get(Runtime.version().feature());
+        assumeThat(preview).as("known of this JDK").isNotNull();
+        Generator generator = new Generator(List.of(), Progress.NONE);
+        generator.addTypes(List.of(preview));
+        assertThat(generator.leftOut()).singleElement().asString().contains(preview + " belongs to a preview API");
     }
 }
