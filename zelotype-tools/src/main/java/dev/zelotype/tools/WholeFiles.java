@@ -2,6 +2,7 @@ package dev.zelotype.tools;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
@@ -222,23 +223,28 @@ public final class WholeFiles {
      * @throws IOException if something in it cannot be removed
      */
     public static void delete(Path folder) throws IOException {
-        TEMPORARY.remove(folder);
         if (!Files.exists(folder)) {
+            TEMPORARY.remove(folder);
             return;
         }
         try (Stream<Path> files = Files.walk(folder)) {
             for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(file);
+                Files.deleteIfExists(file);
             }
         }
+        // Not before: the end of the JVM may come in between, and goes on then.
+        TEMPORARY.remove(folder);
     }
 
+    /** Whoever was about to delete the folder when the JVM's end came may still do so, under one's hands. */
     private static void deleteIfPossible(Path folder) {
-        try {
-            delete(folder);
-        } catch (IOException e) {
-            // The JVM ends: nobody can be told, and the folder lies among the temporary ones.
-            return;
+        for (int i = 0; i < 3 && Files.exists(folder); i++) {
+            try {
+                delete(folder);
+            } catch (IOException | UncheckedIOException e) {
+                // Nobody can be told any more; the folder lies among the temporary ones.
+                continue;
+            }
         }
     }
 }
