@@ -154,7 +154,8 @@ final class ModelReader {
         if (onlyStatics) {
             reading.names.refuse("has only static methods, which no double answers: replace them while tests run");
         }
-        if (isOfJdk(type) && isPreview(type)) {
+        boolean ofJdk = isOfJdk(type);
+        if (ofJdk && isPreview(type)) {
             reading.names.refuse("belongs to a preview API of this JDK, which compilers refuse unless told otherwise");
         }
         return new TypeModel(
@@ -163,7 +164,7 @@ final class ModelReader {
                 variables(type.getTypeParameters()),
                 type.getKind() == ElementKind.INTERFACE,
                 isBoundToPackage(type, methods),
-                isOfJdk(type),
+                ofJdk,
                 elements.isDeprecated(type),
                 reading.warnings(),
                 reading.names.obstacles(),
