@@ -230,6 +230,7 @@ public final class DisturbedCall {
     public boolean isAnswerDropped() {
         StackFrame caller = passage.caller();
         return caller != null
-                && DroppedAnswer.isDropped(caller.getClassName(), caller.getLineNumber(), method().getName());
+                && method() instanceof Method method
+                && DroppedAnswer.isDropped(caller, passage.callee().doubleClass(), method);
     }
 }

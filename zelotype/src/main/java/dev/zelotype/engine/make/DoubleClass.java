@@ -145,6 +145,11 @@ public final class DoubleClass {
         return doubledType;
     }
 
+    /** Whether a call that is compiled for a type may reach a double of this class. */
+    public boolean isReachedThrough(Class<?> type) {
+        return type.isAssignableFrom(generated) || doubledType.isAssignableFrom(type);
+    }
+
     /** Whether the doubled type itself answers, because it is woven, and not a class made for doubles. */
     public boolean isWoven() {
         return generated == doubledType;

@@ -114,7 +114,7 @@ final class DoubleClassMaker {
         String packageName = host.getPackageName();
         MethodTable table = new MethodTable(superclass, interfaces, packageName);
         String name = (packageName.isEmpty() ? "" : packageName + ".") + simpleName(type);
-        byte[] code = DoubleClassWriter.write(name, superclass, interfaces, table.methods());
+        byte[] code = DoubleClassWriter.write(name, superclass, interfaces, table);
         try {
             MethodHandles.Lookup there = MethodHandles.privateLookupIn(host, DoubleClass.lookup());
             Class<?> generated = there.defineClass(code);
@@ -133,7 +133,7 @@ final class DoubleClassMaker {
     private static DoubleClass inNursery(Class<?> host, Class<?> type, Class<?> superclass, List<Class<?>> interfaces) {
         MethodTable table = new MethodTable(superclass, interfaces, null);
         String name = "dev.zelotype.made." + simpleName(type);
-        byte[] code = DoubleClassWriter.write(name, superclass, interfaces, table.methods());
+        byte[] code = DoubleClassWriter.write(name, superclass, interfaces, table);
         Class<?> generated = NURSERIES.get(host).define(name, code);
         return new DoubleClass(type, generated, table, new FieldInstances(generated, superclass, interfaces));
     }

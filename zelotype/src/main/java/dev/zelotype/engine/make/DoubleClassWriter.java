@@ -12,6 +12,7 @@ import static org.objectweb.asm.Opcodes.ACC_TRANSIENT;
 import static org.objectweb.asm.Opcodes.ACONST_NULL;
 import static org.objectweb.asm.Opcodes.ALOAD;
 import static org.objectweb.asm.Opcodes.ANEWARRAY;
+import static org.objectweb.asm.Opcodes.CHECKCAST;
 import static org.objectweb.asm.Opcodes.DUP;
 import static org.objectweb.asm.Opcodes.F_SAME1;
 import static org.objectweb.asm.Opcodes.GETFIELD;
@@ -20,6 +21,7 @@ import static org.objectweb.asm.Opcodes.ILOAD;
 import static org.objectweb.asm.Opcodes.INVOKEINTERFACE;
 import static org.objectweb.asm.Opcodes.INVOKESPECIAL;
 import static org.objectweb.asm.Opcodes.INVOKESTATIC;
+import static org.objectweb.asm.Opcodes.INVOKEVIRTUAL;
 import static org.objectweb.asm.Opcodes.IRETURN;
 import static org.objectweb.asm.Opcodes.POP;
 import static org.objectweb.asm.Opcodes.PUTFIELD;
@@ -52,11 +54,11 @@ final class DoubleClassWriter {
         this.className = className;
     }
 
-    static byte[] write(String className, Class<?> superclass, List<Class<?>> interfaces, List<DoubledMethod> methods) {
+    static byte[] write(String className, Class<?> superclass, List<Class<?>> interfaces, MethodTable methods) {
         return new DoubleClassWriter(className.replace('.', '/')).write(superclass, interfaces, methods);
     }
 
-    private byte[] write(Class<?> superclass, List<Class<?>> interfaces, List<DoubledMethod> methods) {
+    private byte[] write(Class<?> superclass, List<Class<?>> interfaces, MethodTable methods) {
         String[] names = new String[interfaces.size()];
         for (int i = 0; i < names.length; i++) {
             names[i] = Type.getInternalName(interfaces.get(i));
@@ -68,11 +70,12 @@ final class DoubleClassWriter {
         if (superclass != Object.class) {
             constructors(superclass);
         }
-        for (DoubledMethod method : methods) {
+        for (DoubledMethod method : methods.methods()) {
             for (String descriptor : method.descriptors()) {
                 method(superclass, method, descriptor);
             }
         }
+        methods.bridges().forEach(this::bridge);
         out.visitEnd();
         return out.toByteArray();
     }
@@ -141,6 +144,28 @@ final class DoubleClassWriter {
         code.visitMethodInsn(
                 INVOKEINTERFACE, FUNCTION, "apply", "(Ljava/lang/Object;Ljava/lang/Object;)Ljava/lang/Object;", true);
         Boxing.unpackAnswer(code, Type.getReturnType(descriptor));
+        code.visitMaxs(0, 0);
+        code.visitEnd();
+    }
+
+    /** Written anew, for the type's own bridge would stand between the double and the code that calls it. */
+    private void bridge(MethodTable.Bridge bridge) {
+        String name = bridge.method().getName();
+        Type[] narrow = Type.getArgumentTypes(bridge.behind());
+        MethodVisitor code = out.visitMethod(
+                bridge.method().getModifiers(), name, Type.getMethodDescriptor(bridge.method()), null, null);
+        code.visitCode();
+        code.visitVarInsn(ALOAD, 0);
+        int slot = 1;
+        for (Type type : narrow) {
+            code.visitVarInsn(type.getOpcode(ILOAD), slot);
+            if (type.getSort() == Type.OBJECT || type.getSort() == Type.ARRAY) {
+                code.visitTypeInsn(CHECKCAST, type.getInternalName());
+            }
+            slot += type.getSize();
+        }
+        code.visitMethodInsn(INVOKEVIRTUAL, className, name, Type.getMethodDescriptor(bridge.behind()), false);
+        code.visitInsn(Type.getReturnType(bridge.method()).getOpcode(IRETURN));
         code.visitMaxs(0, 0);
         code.visitEnd();
     }

@@ -25,6 +25,11 @@ final class MethodTable {
     /** What the compiler's bridges call: the key of the real method, by that of the bridge. */
     private final Map<String, String> bridged = new HashMap<>();
 
+    private final List<Bridge> bridges = new ArrayList<>();
+
+    /** A method that the compiler made only to call another one, of narrower types. */
+    record Bridge(Method method, Method behind) {}
+
     /**
      * Collects the methods.
      *
@@ -58,6 +63,13 @@ final class MethodTable {
 
     List<DoubledMethod> methods() {
         return methods;
+    }
+
+    /** The compiler's bridges to methods of the list that a subclass can write itself. */
+    List<Bridge> bridges() {
+        return bridges.stream()
+                .filter(bridge -> byDescriptor.containsKey(key(bridge.behind())))
+                .toList();
     }
 
     /** The final methods of the superclass, numbered behind the others. */
@@ -140,6 +152,7 @@ final class MethodTable {
             add(method);
         } else {
             bridged.put(key, key(behind));
+            bridges.add(new Bridge(method, behind));
         }
     }
 

@@ -1,5 +1,8 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.make.DoubleClass;
+import java.lang.StackWalker.StackFrame;
+import java.lang.reflect.Method;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
@@ -16,39 +19,65 @@ import org.objectweb.asm.Type;
  */
 public final class DroppedAnswer {
 
-    private static final Map<String, Boolean> KNOWN = new ConcurrentHashMap<>();
+    /** The calling line, and what is called: a name alone may mean the method of something else on the line. */
+    private record Place(String className, int line, DoubleClass doubles, Method method) {}
+
+    private static final Map<Place, Boolean> KNOWN = new ConcurrentHashMap<>();
 
     private DroppedAnswer() {}
 
-    /** Whether all calls of this method on this line drop the answer. Read from the class file as it was compiled. */
-    public static boolean isDropped(String className, int line, String method) {
-        return KNOWN.computeIfAbsent(className + ":" + line + " " + method, key -> read(className, line, method));
+    /** Whether all calls of this method of doubles on the frame's line drop the answer, as the class file has it. */
+    public static boolean isDropped(StackFrame caller, DoubleClass doubles, Method method) {
+        return KNOWN.computeIfAbsent(
+                new Place(caller.getClassName(), caller.getLineNumber(), doubles, method), DroppedAnswer::read);
     }
 
-    private static boolean read(String className, int line, String method) {
-        ClassLoader loader = Thread.currentThread().getContextClassLoader();
+    private static boolean read(Place place) {
+        ClassLoader own = Thread.currentThread().getContextClassLoader();
+        ClassLoader loader = own == null ? ClassLoader.getSystemClassLoader() : own;
         try {
-            Class<?> caller =
-                    Class.forName(className, false, loader == null ? ClassLoader.getSystemClassLoader() : loader);
-            Finder finder = new Finder(line, method);
-            return ClassFiles.visit(caller, finder, ClassReader.SKIP_FRAMES) && finder.dropped > 0 && finder.used == 0;
+            Finder finder = new Finder(place, loader);
+            return ClassFiles.visit(Class.forName(place.className(), false, loader), finder, ClassReader.SKIP_FRAMES)
+                    && finder.exact.orElse(finder.alike).isDropped();
         } catch (ClassNotFoundException e) {
             // A class made while the tests run: its answers count as used.
             return false;
         }
     }
 
-    private static final class Finder extends ClassVisitor {
+    /** What becomes of the answers of some calls. */
+    private static final class Fates {
 
-        private final int line;
-        private final String method;
         private int dropped;
         private int used;
 
-        Finder(int line, String method) {
+        void add(boolean isDropped) {
+            dropped += isDropped ? 1 : 0;
+            used += isDropped ? 0 : 1;
+        }
+
+        Fates orElse(Fates others) {
+            return dropped + used == 0 ? others : this;
+        }
+
+        boolean isDropped() {
+            return dropped > 0 && used == 0;
+        }
+    }
+
+    private static final class Finder extends ClassVisitor {
+
+        private final Place place;
+        private final ClassLoader loader;
+        /** Calls with the very parameters and the very result of the method. */
+        private final Fates exact = new Fates();
+        /** Calls of its name: a method that is inherited may be compiled with other types than it was declared with. */
+        private final Fates alike = new Fates();
+
+        Finder(Place place, ClassLoader loader) {
             super(Opcodes.ASM9);
-            this.line = line;
-            this.method = method;
+            this.place = place;
+            this.loader = loader;
         }
 
         @Override
@@ -61,10 +90,34 @@ public final class DroppedAnswer {
             return new Calls();
         }
 
+        /** Those to which a call of the method belongs; null if it is not one of the method sought. */
+        private @Nullable Fates fatesOf(String owner, String name, String descriptor) {
+            Method method = place.method();
+            Type[] parameters = Type.getArgumentTypes(descriptor);
+            if (!name.equals(method.getName())
+                    || parameters.length != method.getParameterCount()
+                    || Type.getReturnType(descriptor) == Type.VOID_TYPE
+                    || !isRelated(owner)) {
+                return null;
+            }
+            return descriptor.equals(Type.getMethodDescriptor(method)) ? exact : alike;
+        }
+
+        /** Whether a call through this type may reach a double of the other. */
+        private boolean isRelated(String owner) {
+            try {
+                return place.doubles()
+                        .isReachedThrough(
+                                Class.forName(Type.getObjectType(owner).getClassName(), false, loader));
+            } catch (ClassNotFoundException | LinkageError e) {
+                return false;
+            }
+        }
+
         private final class Calls extends MethodVisitor {
 
             private int current;
-            private boolean pending;
+            private @Nullable Fates pending;
 
             Calls() {
                 super(Opcodes.ASM9);
@@ -76,10 +129,9 @@ public final class DroppedAnswer {
             }
 
             @Override
-            public void visitMethodInsn(
-                    int opcode, @Nullable String owner, String name, String descriptor, boolean isInterface) {
+            public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean isInterface) {
                 settle(false);
-                pending = current == line && name.equals(method) && !descriptor.endsWith(")V");
+                pending = current == place.line() ? fatesOf(owner, name, descriptor) : null;
             }
 
             @Override
@@ -87,15 +139,11 @@ public final class DroppedAnswer {
                     @Nullable String name, @Nullable String descriptor, Handle bootstrap, Object... arguments) {
                 settle(false);
                 // A method reference that is handed over as something that gives nothing.
-                boolean isReference = arguments.length == 3
-                        && arguments[1] instanceof Handle target
-                        && current == line
-                        && target.getName().equals(method)
-                        && !target.getDesc().endsWith(")V");
-                if (isReference) {
-                    boolean nothing = arguments[0] instanceof Type sam && sam.getReturnType() == Type.VOID_TYPE;
-                    dropped += nothing ? 1 : 0;
-                    used += nothing ? 0 : 1;
+                if (current == place.line() && arguments.length == 3 && arguments[1] instanceof Handle target) {
+                    Fates fates = fatesOf(target.getOwner(), target.getName(), target.getDesc());
+                    if (fates != null) {
+                        fates.add(arguments[0] instanceof Type sam && sam.getReturnType() == Type.VOID_TYPE);
+                    }
                 }
             }
 
@@ -113,12 +161,37 @@ public final class DroppedAnswer {
             }
 
             @Override
+            public void visitIntInsn(int opcode, int operand) {
+                settle(false);
+            }
+
+            @Override
+            public void visitLdcInsn(@Nullable Object value) {
+                settle(false);
+            }
+
+            @Override
+            public void visitIincInsn(int variable, int increment) {
+                settle(false);
+            }
+
+            @Override
             public void visitVarInsn(int opcode, int variable) {
                 settle(false);
             }
 
             @Override
             public void visitJumpInsn(int opcode, @Nullable Label target) {
+                settle(false);
+            }
+
+            @Override
+            public void visitTableSwitchInsn(int min, int max, @Nullable Label other, Label... labels) {
+                settle(false);
+            }
+
+            @Override
+            public void visitLookupSwitchInsn(@Nullable Label other, int[] keys, Label[] labels) {
                 settle(false);
             }
 
@@ -134,11 +207,10 @@ public final class DroppedAnswer {
             }
 
             private void settle(boolean isDropped) {
-                if (pending) {
-                    dropped += isDropped ? 1 : 0;
-                    used += isDropped ? 0 : 1;
+                if (pending != null) {
+                    pending.add(isDropped);
                 }
-                pending = false;
+                pending = null;
             }
         }
     }

@@ -1,0 +1,17 @@
+package dev.zelotype.host;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Notes of each call whether its answer is thrown away. It stands in a package of Zelotype, as the engine takes the nearest
+ * code of any other for the one that calls.
+ */
+public record DroppedAnswers(List<Boolean> seen) implements CallDisturber {
+
+    @Override
+    public @Nullable Object disturb(DisturbedCall call) throws Throwable {
+        seen.add(call.isAnswerDropped());
+        return call.proceed();
+    }
+}
