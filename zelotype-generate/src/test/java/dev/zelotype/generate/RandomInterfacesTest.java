@@ -3,6 +3,7 @@ package dev.zelotype.generate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.sun.source.util.JavacTask;
 import java.io.IOException;
 import java.lang.reflect.Array;
 import java.lang.reflect.InvocationTargetException;
@@ -17,7 +18,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import javax.tools.DiagnosticCollector;
+import javax.tools.JavaFileObject;
+import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -25,6 +31,17 @@ import org.junit.jupiter.params.provider.ValueSource;
  * Whatever an interface holds, its doubles compile without a warning and behave.
  */
 class RandomInterfacesTest extends Workshop {
+
+    private static final StandardJavaFileManager FILES =
+            ToolProvider.getSystemJavaCompiler().getStandardFileManager(null, null, null);
+
+    @TempDir
+    private Path alone;
+
+    @AfterAll
+    static void closeFiles() throws IOException {
+        FILES.close();
+    }
 
     /** Composes interfaces of all that Java allows in a signature. */
     private static String randomInterface(Random random, int number) {
@@ -97,20 +114,15 @@ class RandomInterfacesTest extends Workshop {
         }
     }
 
+    /** By a compiler that keeps what it has read of the JDK. */
     private boolean compiles(String code, int number) throws IOException {
-        Path alone = Files.createDirectories(folder.resolveSibling("alone" + System.identityHashCode(this)));
         Path file = Files.writeString(alone.resolve("Made" + number + ".java"), code);
-        int result = ToolProvider.getSystemJavaCompiler()
-                .run(
-                        null,
-                        java.io.OutputStream.nullOutputStream(),
-                        java.io.OutputStream.nullOutputStream(),
-                        "-Xlint:all",
-                        "-Werror",
-                        "-d",
-                        alone.toString(),
-                        file.toString());
-        return result == 0;
+        DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
+        List<String> options = List.of("-Xlint:all", "-implicit:none");
+        Iterable<? extends JavaFileObject> sources = FILES.getJavaFileObjects(file);
+        ((JavacTask) ToolProvider.getSystemJavaCompiler().getTask(null, FILES, problems, options, null, sources))
+                .analyze();
+        return problems.getDiagnostics().isEmpty();
     }
 
     private static void behaves(ClassLoader loader, String name) throws Exception {
