@@ -4,6 +4,8 @@ import dev.zelotype.tools.TypeNames;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -28,6 +30,8 @@ public final class Generator {
 
     private final TypeSource types;
     private final Progress progress;
+    /** The doubles that an earlier run has written and that stay as they are. */
+    private final Set<Path> standing = new HashSet<>();
 
     /**
      * Prepares a generator.
@@ -52,7 +56,7 @@ public final class Generator {
         Predicate<String> wanted = TypeNames.wanted(only).asMatchPredicate();
         List<Path> sources = new ArrayList<>();
         for (Path place : places) {
-            if (types.holdsClasses(place)) {
+            if (TypeSource.holdsClasses(place)) {
                 types.readClasses(place, wanted);
             } else {
                 sources.add(place);
@@ -84,13 +88,26 @@ public final class Generator {
         }
     }
 
+    TypeSource types() {
+        return types;
+    }
+
+    /** Says that a double of an earlier run is still right, so that it is neither written nor missed. */
+    void leaveStanding(Path file) {
+        standing.add(file);
+    }
+
+    Set<Path> standing() {
+        return standing;
+    }
+
     /**
      * The types that no double can be written for, each with the reason.
      *
      * @return one line each
      */
     public List<String> leftOut() {
-        return List.copyOf(types.leftOut());
+        return List.copyOf(types.leftOut().keySet());
     }
 
     /**
@@ -119,11 +136,12 @@ public final class Generator {
      * @throws GenerateException if no type was found, or two would be written to the same file
      */
     public Plan plan(Set<Style> styles, String packageName, Path folder, String again) {
-        if (types.models().isEmpty()) {
+        if (types.models().isEmpty() && standing.isEmpty()) {
             throw new GenerateException("No interface and no abstract class was found"
-                    + (types.leftOut().isEmpty() ? "." : ": " + String.join(", ", types.leftOut()) + "."));
+                    + (types.leftOut().isEmpty() ? "." : ": " + String.join(", ", leftOut()) + "."));
         }
         Map<Path, Supplier<String>> sources = new TreeMap<>();
+        Map<Path, String> doubled = new HashMap<>();
         for (TypeModel model : types.models()) {
             Path own = folder.resolve(model.name().canonicalName().replace('.', '/') + ".java");
             if (OutputFolder.isGenerated(own)) {
@@ -134,29 +152,32 @@ public final class Generator {
                 String target = model.packageFor(style, packageName);
                 String obstacle = model.obstacle(style, target);
                 if (!obstacle.isEmpty()) {
-                    types.leftOut().add(model.name().canonicalName() + " " + obstacle);
+                    types.leaveOut(model.name().canonicalName(), obstacle);
                     continue;
                 }
                 Set<String> neighbours = types.namesIn(target);
                 String name = (target.isEmpty() ? "" : target + ".") + model.doubleName(style);
                 Path file = Path.of(target.replace('.', '/'), model.doubleName(style) + ".java");
                 if (types.isThere(name) && !OutputFolder.isGenerated(folder.resolve(file))) {
-                    types.leftOut()
-                            .add(model.name().canonicalName() + " gets no " + style.word() + ": " + name
+                    types.leaveOut(
+                            model.name().canonicalName(),
+                            "gets no " + style.word() + ": " + name
                                     + " is there already, and was not generated into this folder. Write it to"
                                     + " another package.");
                     continue;
                 }
-                if (sources.put(file, () -> Writer.write(model, style, target, neighbours)) != null) {
+                doubled.put(file, model.name().canonicalName());
+                if (sources.put(file, () -> Writer.write(model, style, target, neighbours)) != null
+                        || standing.contains(folder.resolve(file))) {
                     throw new GenerateException(
                             "Two types would be written to " + file + ". Write them to different packages.");
                 }
             }
         }
-        if (sources.isEmpty()) {
-            throw new GenerateException("Nothing can be written:\n  " + String.join("\n  ", types.leftOut()));
+        if (sources.isEmpty() && standing.isEmpty()) {
+            throw new GenerateException("Nothing can be written:\n  " + String.join("\n  ", leftOut()));
         }
-        return new Plan(new OutputFolder(folder, again, styles), folder, sources, progress);
+        return new Plan(new OutputFolder(folder, again, styles), folder, sources, doubled, standing, progress);
     }
 
     /** What is to be written. */
@@ -167,13 +188,39 @@ public final class Generator {
         /** Written one by one when they are wanted, since all together they would be far more than their models. */
         private final Map<Path, Supplier<String>> sources;
 
+        /** Which type each is a double of. */
+        private final Map<Path, String> doubled;
+
+        private final Set<Path> standing;
         private final Progress progress;
 
-        private Plan(OutputFolder output, Path folder, Map<Path, Supplier<String>> sources, Progress progress) {
+        private Plan(
+                OutputFolder output,
+                Path folder,
+                Map<Path, Supplier<String>> sources,
+                Map<Path, String> doubled,
+                Set<Path> standing,
+                Progress progress) {
             this.output = output;
             this.folder = folder;
             this.sources = sources;
+            this.doubled = doubled;
+            this.standing = standing;
             this.progress = progress;
+        }
+
+        /**
+         * How many files there will be.
+         *
+         * @return those of this plan, and those of an earlier run that are known to be still right
+         */
+        public int size() {
+            return sources.size() + standing.size();
+        }
+
+        /** The type that a file holds a double of; empty for one that is not written any more. */
+        String doubledIn(Path file) {
+            return doubled.getOrDefault(folder.relativize(file), "");
         }
 
         /**
@@ -216,7 +263,9 @@ public final class Generator {
         /** Compares each source with what is there, on as many threads as there are processors. */
         private List<Outcome> each(BiConsumer<Outcome, String> then) {
             AtomicInteger done = new AtomicInteger();
-            List<Path> vanished = output.vanished(sources.keySet());
+            Set<Path> wanted = new HashSet<>(sources.keySet());
+            standing.forEach(file -> wanted.add(folder.relativize(file)));
+            List<Path> vanished = output.vanished(wanted);
             List<Outcome> outcomes = new ArrayList<>(sources.entrySet().parallelStream()
                     .map(each -> {
                         String source = each.getValue().get();

@@ -1,8 +1,8 @@
 package dev.zelotype.generate;
 
+import dev.zelotype.tools.TypeNames;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -12,19 +12,31 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HexFormat;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
- * For builds: remembers in a file what a run was given and what it wrote, so that a run with nothing new need not read
- * anything. A file counts as changed if its size or the time of its last change differs.
+ * For builds: remembers in a file what a run was given and what it wrote, so that a run with nothing new reads nothing, and
+ * one with a few new things reads those source files, the ones that depend on them, and what these refer to. A source file
+ * counts as changed if its size or the time of its last change differs; a class file of a folder, if its content does.
  *
  * <pre>{@code
- * LastRun last = new LastRun(Path.of("target/zelotype/generate.txt"), List.of("stub"), List.of(Path.of("src/main/java")));
+ * List<Path> sources = List.of(Path.of("src/main/java"));
+ * LastRun last = new LastRun(Path.of("target/zelotype/generate.txt"), List.of("stub"), List.of(), sources);
  * if (!last.isStillRight()) {
- *     List<Outcome> outcomes = plan.write(false);
- *     last.remember(outcomes.stream().map(Outcome::file).toList(), List.of());
+ *     Generator generator = new Generator(List.of(), Progress.NONE);
+ *     last.addTo(generator, "*");
+ *     Generator.Plan plan = generator.plan(Set.of(Style.STUB), "", Path.of("src/test/java"), "./write-doubles");
+ *     last.remember(generator, plan, plan.write(false), List.of());
  * }
  * }</pre>
  *
@@ -32,34 +44,161 @@ import java.util.stream.Stream;
  */
 public final class LastRun {
 
-    private static final String NOTE = "note ";
+    private static final String SETTINGS = "settings";
+    private static final String SOURCE = "source";
+    private static final String OUTPUT = "output";
+    private static final String LEFT_OUT = "left out";
+    private static final String NOTE = "note";
+    private static final String CLASS = ".class";
 
     /** Another generator may write other doubles. */
     private static final Path OWN_CODE = ownCode();
 
     private final Path memory;
-    private final String given;
-    private final List<String> remembered;
+    private final List<String> settings;
+    private final List<Path> places;
+    private final Map<Path, String> sources = new TreeMap<>();
+    /** The class files of folders, with their names. */
+    private final Map<Path, String> classes = new TreeMap<>();
+
+    private final Map<Path, String> contents = new HashMap<>();
+    private final boolean areClassesDoubled;
+
+    /** Null before the first run, and if what it left is of no use. */
+    private final @Nullable Remembered before;
+
+    /** What stands in the file. */
+    private record Remembered(
+            String settings,
+            Map<Path, SourceRecord> records,
+            Map<Path, String> states,
+            Map<Path, Integer> unnamed,
+            Map<Path, String> outputs,
+            Map<Path, String> doubled,
+            Map<String, String> leftOut,
+            Map<String, Path> files,
+            List<String> notes) {
+
+        static Remembered of(List<String> lines) {
+            String settings = "";
+            Map<Path, SourceRecord> records = new TreeMap<>();
+            Map<Path, String> states = new TreeMap<>();
+            Map<Path, Integer> unnamed = new TreeMap<>();
+            Map<Path, String> outputs = new LinkedHashMap<>();
+            Map<Path, String> doubled = new LinkedHashMap<>();
+            Map<String, String> leftOut = new LinkedHashMap<>();
+            Map<String, Path> files = new HashMap<>();
+            List<String> notes = new ArrayList<>();
+            for (String line : lines) {
+                List<String> words = List.of(line.split("\t", -1));
+                switch (words.get(0) + " " + words.size()) {
+                    case SETTINGS + " 2" -> settings = words.get(1);
+                    case SOURCE + " 7" -> {
+                        Path file = Path.of(words.get(1));
+                        Set<String> declared = names(words.get(4));
+                        records.put(file, new SourceRecord(file, words.get(3), declared, names(words.get(5))));
+                        declared.forEach(type -> files.put(type, file));
+                        states.put(file, words.get(2));
+                        unnamed.put(file, Integer.valueOf(words.get(6)));
+                    }
+                    case OUTPUT + " 4" -> {
+                        outputs.put(Path.of(words.get(1)), words.get(2));
+                        doubled.put(Path.of(words.get(1)), words.get(3));
+                    }
+                    case LEFT_OUT + " 3" -> leftOut.put(words.get(2), words.get(1));
+                    case NOTE + " 2" -> notes.add(words.get(1));
+                    default -> throw new IllegalArgumentException(line);
+                }
+            }
+            return new Remembered(settings, records, states, unnamed, outputs, doubled, leftOut, files, notes);
+        }
+
+        private static Set<String> names(String withCommas) {
+            return withCommas.isEmpty() ? Set.of() : Set.of(withCommas.split(","));
+        }
+
+        /** Whether a type stands in a source file, but in none of these. */
+        boolean isOfOtherThan(Set<Path> read, String type) {
+            Path file = files.get(type);
+            return file != null && !read.contains(file);
+        }
+    }
 
     /**
      * Looks at what is given now, and at what was remembered.
      *
      * @param memory the file that remembers; there is none before the first run
      * @param settings all that decides what is written, apart from files
-     * @param inputs files, jars with the sources beside them, and folders with all that is in them; one that is missing
-     *     counts as such
-     * @throws GenerateException if an input cannot be looked at
+     * @param classPath jars, with the sources beside them, and folders of class files; one that is missing counts as such
+     * @param places what doubles are written for, as {@link Generator#addFrom} takes it
+     * @throws GenerateException if a file cannot be looked at
      */
-    public LastRun(Path memory, List<String> settings, List<Path> inputs) {
+    public LastRun(Path memory, List<String> settings, List<Path> classPath, List<Path> places) {
         this.memory = memory;
-        List<String> facts = new ArrayList<>(settings);
-        facts.addAll(stateOf(OWN_CODE));
-        for (Path input : inputs) {
-            facts.addAll(stateOf(input));
-            SourceJars.beside(input).ifPresent(sources -> facts.addAll(stateOf(sources)));
+        this.places = List.copyOf(places);
+        this.settings = new ArrayList<>(settings);
+        this.settings.add(stateOf(OWN_CODE));
+        List<Path> others = new ArrayList<>(classPath);
+        for (Path place : places) {
+            this.settings.add(place.toString());
+            if (!Files.exists(place) || isMadeOfClasses(place)) {
+                others.add(place);
+            } else {
+                TypeSource.sourcesBelow(place).forEach(file -> sources.put(file, stateOf(file)));
+            }
         }
-        this.given = digest(facts);
-        this.remembered = read(memory);
+        for (Path other : others) {
+            this.settings.add(other.toString());
+            if (Files.isDirectory(other)) {
+                classFilesOf(other);
+            } else {
+                this.settings.add(stateOf(other));
+                SourceJars.beside(other).ifPresent(jar -> this.settings.add(stateOf(jar)));
+            }
+        }
+        this.areClassesDoubled = others.size() > classPath.size();
+        this.before = read();
+    }
+
+    /** What is a jar, be it of sources, is new as a whole or not at all. */
+    private static boolean isMadeOfClasses(Path place) {
+        return place.toString().endsWith(".jar") || TypeSource.holdsClasses(place);
+    }
+
+    private void classFilesOf(Path folder) {
+        try (Stream<Path> files = Files.walk(folder)) {
+            files.filter(file -> file.toString().endsWith(CLASS)).forEach(file -> {
+                String name = folder.relativize(file).toString();
+                classes.put(
+                        file,
+                        name.substring(0, name.length() - CLASS.length())
+                                .replace(file.getFileSystem().getSeparator(), "."));
+            });
+        } catch (IOException e) {
+            throw new GenerateException("Cannot read " + folder + ": " + WholeFiles.reason(e) + ".");
+        }
+    }
+
+    /** All that is given, apart from sources and what is compiled of them, which changes with them. */
+    private String digest(Collection<SourceRecord> records) {
+        Set<String> declared = new TreeSet<>();
+        records.forEach(each -> declared.addAll(each.declared()));
+        List<String> facts = new ArrayList<>(settings);
+        classes.forEach((file, name) -> {
+            if (!isCompiledOf(declared, name)) {
+                facts.add(file + " " + contentOf(file));
+            }
+        });
+        return digest(String.join("\n", facts).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** A name may hold dollar signs of its own, so each of them may end the name of the type around. */
+    private static boolean isCompiledOf(Set<String> declared, String name) {
+        boolean compiled = declared.contains(name);
+        for (int at = name.indexOf('$'); at > 0; at = name.indexOf('$', at + 1)) {
+            compiled |= declared.contains(name.substring(0, at));
+        }
+        return compiled;
     }
 
     /**
@@ -68,13 +207,122 @@ public final class LastRun {
      * @return true if another run would change nothing
      */
     public boolean isStillRight() {
-        return remembered.size() > 1
-                && remembered.get(0).equals(given)
-                && remembered
-                        .get(1)
-                        .equals(digest(outputs().stream()
-                                .flatMap(file -> stateOf(file).stream())
-                                .toList()));
+        return before != null
+                && isGivenTheSame(before)
+                && sources.equals(before.states())
+                && before.outputs().entrySet().stream()
+                        .allMatch(output -> stateOf(output.getKey()).equals(output.getValue()));
+    }
+
+    private boolean isGivenTheSame(Remembered then) {
+        return then.settings().equals(digest(then.records().values()));
+    }
+
+    /**
+     * Adds the types that doubles are written for: all of them, or, where only some source files have changed, those that
+     * may have to be written anew.
+     *
+     * @param generator the generator, to which nothing was added yet
+     * @param only which of the types, as {@link Generator#addFrom} takes it
+     * @return how many source files were read for their types; all of them if classes are read, too
+     * @throws GenerateException if a place is missing or cannot be read, or what the sources declare does not compile
+     */
+    public int addTo(Generator generator, String only) {
+        generator.types().keepRecords();
+        Remembered then = before;
+        if (then == null
+                || areClassesDoubled
+                || !isGivenTheSame(then)
+                || !sources.keySet().equals(then.states().keySet())) {
+            return addAll(generator, only);
+        }
+        Set<Path> changed = new TreeSet<>();
+        then.states().forEach((file, state) -> {
+            if (!state.equals(sources.get(file))) {
+                changed.add(file);
+            }
+        });
+        then.outputs().forEach((output, state) -> {
+            Path source = then.files().get(then.doubled().get(output));
+            if (source != null && !state.equals(stateOf(output))) {
+                changed.add(source);
+            }
+        });
+        Predicate<String> wanted = TypeNames.wanted(only).asMatchPredicate();
+        Set<Path> read = generator.types().readChanged(then.records().values(), changed, wanted);
+        if (read == null) {
+            return addAll(generator, only);
+        }
+        takeOver(generator, then, read);
+        return read.size();
+    }
+
+    private int addAll(Generator generator, String only) {
+        if (!places.isEmpty()) {
+            generator.addFrom(places, only);
+        }
+        return sources.size();
+    }
+
+    private static void takeOver(Generator generator, Remembered then, Set<Path> read) {
+        then.unnamed().forEach((file, methods) -> {
+            if (!read.contains(file)) {
+                generator.types().takeOver(file, methods);
+            }
+        });
+        then.leftOut().forEach((line, type) -> {
+            if (then.isOfOtherThan(read, type)) {
+                generator.types().leaveOut(type, line.substring(type.length() + 1));
+            }
+        });
+        then.doubled().forEach((output, type) -> {
+            if (then.isOfOtherThan(read, type)) {
+                generator.leaveStanding(output);
+            }
+        });
+    }
+
+    /**
+     * Remembers this run in the place of the last one.
+     *
+     * @param generator the generator that {@link #addTo} has given its types
+     * @param plan what it has planned
+     * @param outcomes what became of it
+     * @param notes what the run had to say, one line each
+     * @throws GenerateException if it cannot be written
+     */
+    public void remember(Generator generator, Generator.Plan plan, List<Outcome> outcomes, List<String> notes) {
+        TypeSource types = generator.types();
+        List<String> lines = new ArrayList<>();
+        lines.add(line(SETTINGS, digest(types.records())));
+        for (SourceRecord each : types.records()) {
+            lines.add(line(
+                    SOURCE,
+                    each.file().toString(),
+                    sources.getOrDefault(each.file(), ""),
+                    each.packageName(),
+                    String.join(",", each.declared()),
+                    String.join(",", each.mentioned()),
+                    String.valueOf(types.unnamedOf(each.file()))));
+        }
+        Map<Path, String> doubled = new LinkedHashMap<>();
+        outcomes.forEach(outcome -> doubled.put(outcome.file(), plan.doubledIn(outcome.file())));
+        generator
+                .standing()
+                .forEach(file ->
+                        doubled.put(file, before == null ? "" : before.doubled().get(file)));
+        doubled.forEach((file, type) -> lines.add(line(OUTPUT, file.toString(), stateOf(file), type)));
+        types.leftOut().forEach((line, type) -> lines.add(line(LEFT_OUT, type, line)));
+        notes.forEach(note -> lines.add(line(NOTE, note)));
+        try {
+            WholeFiles.write(memory, String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new GenerateException("Cannot write " + memory + ": " + WholeFiles.reason(e) + ".");
+        }
+    }
+
+    private static String line(String... words) {
+        return String.join("\t", words).replace('\n', ' ');
     }
 
     /**
@@ -83,11 +331,7 @@ public final class LastRun {
      * @return in the order in which they were remembered; empty before the first run
      */
     public List<Path> outputs() {
-        return remembered.stream()
-                .skip(2)
-                .filter(line -> !line.startsWith(NOTE))
-                .map(Path::of)
-                .toList();
+        return before == null ? List.of() : List.copyOf(before.outputs().keySet());
     }
 
     /**
@@ -96,32 +340,7 @@ public final class LastRun {
      * @return one line each; empty before the first run
      */
     public List<String> notes() {
-        return remembered.stream()
-                .skip(2)
-                .filter(line -> line.startsWith(NOTE))
-                .map(line -> line.substring(NOTE.length()))
-                .toList();
-    }
-
-    /**
-     * Remembers this run in the place of the last one.
-     *
-     * @param outputs the files that stand there now
-     * @param notes what the run had to say, one line each
-     * @throws GenerateException if it cannot be written
-     */
-    public void remember(Collection<Path> outputs, List<String> notes) {
-        List<String> lines = new ArrayList<>();
-        lines.add(given);
-        lines.add(
-                digest(outputs.stream().flatMap(file -> stateOf(file).stream()).toList()));
-        outputs.forEach(file -> lines.add(file.toString()));
-        notes.forEach(note -> lines.add(NOTE + note.replace('\n', ' ')));
-        try {
-            WholeFiles.write(memory, String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
-        } catch (IOException e) {
-            throw new GenerateException("Cannot write " + memory + ": " + WholeFiles.reason(e) + ".");
-        }
+        return before == null ? List.of() : List.copyOf(before.notes());
     }
 
     private static Path ownCode() {
@@ -136,38 +355,40 @@ public final class LastRun {
         }
     }
 
-    private static List<String> read(Path memory) {
+    private @Nullable Remembered read() {
         try {
-            return Files.isRegularFile(memory) ? Files.readAllLines(memory) : List.of();
-        } catch (IOException e) {
+            return Files.isRegularFile(memory) ? Remembered.of(Files.readAllLines(memory)) : null;
+        } catch (IOException | IllegalArgumentException e) {
             // Whatever makes it unreadable: a run that is not spared is always right.
-            return List.of();
+            return null;
         }
     }
 
-    private static List<String> stateOf(Path place) {
-        if (!Files.exists(place)) {
-            return List.of(place + " is missing");
+    private static String stateOf(Path file) {
+        if (!Files.exists(file)) {
+            return "missing";
         }
-        try (Stream<Path> files = Files.walk(place)) {
-            List<String> states = new ArrayList<>();
-            for (Path file : files.filter(Files::isRegularFile).sorted().toList()) {
-                BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
-                states.add(file + " " + attributes.size() + " " + attributes.lastModifiedTime());
-            }
-            return states;
-        } catch (UncheckedIOException e) {
-            throw new GenerateException("Cannot read " + place + ": " + WholeFiles.reason(e.getCause()) + ".");
-        } catch (IOException e) {
-            throw new GenerateException("Cannot read " + place + ": " + WholeFiles.reason(e) + ".");
-        }
-    }
-
-    private static String digest(List<String> facts) {
         try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256")
-                            .digest(String.join("\n", facts).getBytes(StandardCharsets.UTF_8)));
+            BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
+            return attributes.size() + " " + attributes.lastModifiedTime();
+        } catch (IOException e) {
+            throw new GenerateException("Cannot read " + file + ": " + WholeFiles.reason(e) + ".");
+        }
+    }
+
+    private String contentOf(Path file) {
+        return contents.computeIfAbsent(file, key -> {
+            try {
+                return digest(Files.readAllBytes(key));
+            } catch (IOException e) {
+                throw new GenerateException("Cannot read " + key + ": " + WholeFiles.reason(e) + ".");
+            }
+        });
+    }
+
+    private static String digest(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every JDK knows SHA-256.", e);
         }

@@ -16,13 +16,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.ProviderNotFoundException;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javax.lang.model.element.PackageElement;
@@ -35,6 +37,7 @@ import javax.tools.JavaCompiler;
 import javax.tools.JavaFileObject;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finds types in source files and on the class path, by the compiler of the JDK.
@@ -46,8 +49,14 @@ final class TypeSource {
     private final List<Path> classPath;
     private final Progress progress;
     private final List<TypeModel> models = new ArrayList<>();
-    private final Set<String> leftOut = new LinkedHashSet<>();
+    /** What is said of types that get no double, by the lines that say it. */
+    private final Map<String, String> leftOut = new LinkedHashMap<>();
+
+    private final Map<Path, SourceRecord> records = new LinkedHashMap<>();
+    private final Map<Path, Integer> unnamed = new HashMap<>();
     private final List<ParameterNames> parameterNames = new ArrayList<>();
+    private int unnamedBefore;
+    private boolean isRecording;
     private final List<Elements> lookups = new ArrayList<>();
     private final Map<String, Set<String>> typesOf = new HashMap<>();
 
@@ -60,9 +69,34 @@ final class TypeSource {
         return models;
     }
 
-    /** What was found but cannot be written a double for, with the reasons. */
-    Set<String> leftOut() {
+    /** What was found but cannot be written a double for, with the reasons: the type, by the line that is said of it. */
+    Map<String, String> leftOut() {
         return leftOut;
+    }
+
+    void leaveOut(String type, String reason) {
+        leftOut.put(type + " " + reason, type);
+    }
+
+    /** Says that another run will want to know of the sources. */
+    void keepRecords() {
+        isRecording = true;
+    }
+
+    /** The source files that were read or are known from before, if anybody wants to know. */
+    Collection<SourceRecord> records() {
+        return records.values();
+    }
+
+    /** What an earlier run has found in a source file that need not be read again. */
+    void takeOver(Path source, int unnamedMethods) {
+        unnamed.put(source, unnamedMethods);
+        unnamedBefore += unnamedMethods;
+    }
+
+    /** How many methods of a source file's types have parameters that nobody names. */
+    int unnamedOf(Path source) {
+        return unnamed.getOrDefault(source, 0);
     }
 
     /** Reads all types of source files, or of the source files below folders, whose names are wanted. */
@@ -75,6 +109,59 @@ final class TypeSource {
             throw new GenerateException(
                     "There is no .java file in " + filesAndFolders + ". Give files or folders of sources.");
         }
+        readSources(files, Set.copyOf(files), wanted);
+    }
+
+    /**
+     * Reads the types of some source files, and of those that depend on them.
+     *
+     * @param before all source files, as they were when these had not changed
+     * @param changed those that have changed
+     * @return the files that were read; null if their types are others than before, or cannot be understood without the
+     *     rest: then nothing has happened
+     */
+    @Nullable
+    Set<Path> readChanged(Collection<SourceRecord> before, Set<Path> changed, Predicate<String> wanted) {
+        Map<Path, SourceRecord> now = new LinkedHashMap<>();
+        before.forEach(each -> now.put(each.file(), each));
+        for (SourceRecord each : changed.isEmpty() ? List.<SourceRecord>of() : parsed(changed)) {
+            SourceRecord old = now.put(each.file(), each);
+            if (old == null || !old.declared().equals(each.declared())) {
+                return null;
+            }
+        }
+        SourceGraph graph = new SourceGraph(now.values());
+        Set<Path> read = graph.dependingOn(changed);
+        try {
+            if (!read.isEmpty()) {
+                readSources(new TreeSet<>(graph.neededBy(read)), read, wanted);
+            }
+        } catch (GenerateException e) {
+            // Whoever reads everything says what is wrong.
+            return null;
+        }
+        now.forEach(records::putIfAbsent);
+        typesOf.clear();
+        return read;
+    }
+
+    private static List<SourceRecord> parsed(Set<Path> files) {
+        JavaCompiler compiler = compiler();
+        List<SourceRecord> records = new ArrayList<>();
+        try (StandardJavaFileManager manager = compiler.getStandardFileManager(problem -> {}, null, null)) {
+            JavacTask task = (JavacTask) compiler.getTask(
+                    null, manager, problem -> {}, null, null, manager.getJavaFileObjectsFromPaths(files));
+            for (CompilationUnitTree unit : task.parse()) {
+                records.add(SourceRecord.of(manager.asPath(unit.getSourceFile()), unit));
+            }
+        } catch (IOException e) {
+            throw new GenerateException("The sources cannot be read: " + e + ".");
+        }
+        return records;
+    }
+
+    /** Compiles the declarations of files, and reads the types of some of them. */
+    private void readSources(Collection<Path> files, Set<Path> read, Predicate<String> wanted) {
         DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
         JavaCompiler compiler = compiler();
         try (StandardJavaFileManager manager = compiler.getStandardFileManager(problems, null, null)) {
@@ -88,14 +175,20 @@ final class TypeSource {
             ModelReader reader = reader(task);
             Trees trees = Trees.instance(task);
             for (CompilationUnitTree unit : units) {
+                Path file = manager.asPath(unit.getSourceFile());
                 // Doubles that were written among the sources breed no doubles of their own.
-                if (!OutputFolder.isGenerated(manager.asPath(unit.getSourceFile()))) {
+                if (read.contains(file) && !OutputFolder.isGenerated(file)) {
                     TreePath path = new TreePath(unit);
+                    int before = unnamed();
                     for (Tree declared : unit.getTypeDecls()) {
                         if (trees.getElement(new TreePath(path, declared)) instanceof TypeElement type) {
                             readWithNested(reader, type, wanted);
                         }
                     }
+                    unnamed.put(file, unnamed() - before);
+                }
+                if (isRecording && read.contains(file)) {
+                    records.put(file, SourceRecord.of(file, unit));
                 }
             }
         } catch (IOException e) {
@@ -148,9 +241,9 @@ final class TypeSource {
         String obstacle = ModelReader.obstacle(type);
         TypeModel model = obstacle.isEmpty() ? reader.read(type) : null;
         if (model == null) {
-            leftOut.add(name + " " + obstacle);
+            leaveOut(name, obstacle);
         } else if (!model.obstacles().isEmpty()) {
-            model.obstacles().forEach(reason -> leftOut.add(name + " " + reason));
+            model.obstacles().forEach(reason -> leaveOut(name, reason));
         } else {
             models.add(model);
         }
@@ -199,7 +292,7 @@ final class TypeSource {
     }
 
     /** Whether a place is a jar, or a folder with class files and no sources. */
-    boolean holdsClasses(Path place) {
+    static boolean holdsClasses(Path place) {
         if (!Files.isDirectory(place)) {
             return place.toString().endsWith(".jar") && !place.toString().endsWith(SOURCES);
         }
@@ -268,6 +361,9 @@ final class TypeSource {
         for (Elements elements : lookups) {
             names.addAll(Names.ofTypes(elements, packageName));
         }
+        for (SourceRecord each : records.values()) {
+            names.addAll(each.outermostIn(packageName));
+        }
         return names;
     }
 
@@ -281,7 +377,8 @@ final class TypeSource {
 
     /** How many methods have parameters that nobody names. */
     int unnamed() {
-        return parameterNames.stream().mapToInt(ParameterNames::unknown).sum();
+        return unnamedBefore
+                + parameterNames.stream().mapToInt(ParameterNames::unknown).sum();
     }
 
     private JavacTask withoutSources() {
@@ -289,7 +386,7 @@ final class TypeSource {
                 .getTask(null, null, new DiagnosticCollector<>(), options(), List.of("java.lang.Object"), null);
     }
 
-    private static List<Path> sourcesBelow(Path place) {
+    static List<Path> sourcesBelow(Path place) {
         if (!Files.exists(place)) {
             throw new GenerateException("There is no file or folder " + place + ".");
         }

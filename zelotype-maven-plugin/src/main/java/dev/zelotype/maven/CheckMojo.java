@@ -1,5 +1,6 @@
 package dev.zelotype.maven;
 
+import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Outcome.State;
 import java.util.ArrayList;
@@ -24,8 +25,12 @@ public final class CheckMojo extends DoublesMojo {
 
     @Override
     void run() throws MojoExecutionException, MojoFailureException {
+        Generator generator = generator();
+        if (!places().isEmpty()) {
+            generator.addFrom(places(), only);
+        }
         int wrong = 0;
-        for (Outcome outcome : plan(new ArrayList<>()).compare()) {
+        for (Outcome outcome : plan(generator, new ArrayList<>()).compare()) {
             if (outcome.state() != State.SAME) {
                 wrong++;
                 getLog().error(line(outcome));

@@ -66,15 +66,17 @@ abstract class DoublesMojo extends AbstractMojo {
 
     abstract void run() throws MojoExecutionException, MojoFailureException;
 
-    /** Reads the types and works out what is to be written. What it has to say is added to the notes and logged. */
-    final Generator.Plan plan(List<String> notes) throws MojoExecutionException {
-        Generator generator = new Generator(
+    final Generator generator() throws MojoExecutionException {
+        return new Generator(
                 TestClassPath.of(project),
                 (doing, done, total) -> getLog().debug(doing + ": " + done + " of " + total));
-        List<Path> places = places();
-        if (!places.isEmpty()) {
-            generator.addFrom(places, only);
-        }
+    }
+
+    /**
+     * Works out what is to be written for a generator's types, and those that are given by name. What there is to say is
+     * added to the notes and logged.
+     */
+    final Generator.Plan plan(Generator generator, List<String> notes) {
         if (areTypesGiven()) {
             generator.addTypes(types);
         }

@@ -1,5 +1,6 @@
 package dev.zelotype.maven;
 
+import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.LastRun;
 import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Outcome.State;
@@ -16,8 +17,9 @@ import org.apache.maven.plugins.annotations.Parameter;
 import org.apache.maven.plugins.annotations.ResolutionScope;
 
 /**
- * Writes doubles as plain Java source, to be compiled with the tests. Files that are up to date are not touched, and when
- * nothing has changed since the last run, nothing is read.
+ * Writes doubles as plain Java source, to be compiled with the tests. Files that are up to date are not touched. When
+ * nothing has changed since the last run, nothing is read; when a few source files have, those and the ones that depend on
+ * them.
  */
 @Mojo(
         name = "generate",
@@ -38,7 +40,7 @@ public final class GenerateMojo extends DoublesMojo {
 
     @Override
     void run() throws MojoExecutionException, MojoFailureException {
-        LastRun last = new LastRun(memory(), settings(), inputs());
+        LastRun last = new LastRun(memory(), settings(), classPath(), places());
         if (last.isStillRight() && !force) {
             last.notes().forEach(getLog()::warn);
             getLog().info("Nothing has changed since the files in " + into + " were written: "
@@ -51,7 +53,10 @@ public final class GenerateMojo extends DoublesMojo {
 
     private void write(LastRun last) throws MojoExecutionException, MojoFailureException {
         List<String> notes = new ArrayList<>();
-        List<Outcome> outcomes = plan(notes).write(force);
+        Generator generator = generator();
+        int read = last.addTo(generator, only);
+        Generator.Plan plan = plan(generator, notes);
+        List<Outcome> outcomes = plan.write(force);
         boolean edited = false;
         boolean inTheWay = false;
         int written = 0;
@@ -65,7 +70,8 @@ public final class GenerateMojo extends DoublesMojo {
             edited |= outcome.state() == State.EDITED && !force;
             inTheWay |= outcome.state() == State.FOREIGN;
         }
-        getLog().info(written + " of " + outcomes.size() + " files written into " + into);
+        getLog().info("Source files read: " + read + "; " + written + " of " + plan.size() + " files written into "
+                + into);
         if (inTheWay) {
             throw new MojoFailureException("Files that were never generated stand in the way and stay, even with"
                     + " -Dzelotype.force. Move them, or configure another folder or package.");
@@ -74,7 +80,7 @@ public final class GenerateMojo extends DoublesMojo {
             throw new MojoFailureException("Files edited by hand were left as they are."
                     + " Overwrite them with -Dzelotype.force, or take their types out of the configuration.");
         }
-        last.remember(outcomes.stream().map(Outcome::file).toList(), notes);
+        last.remember(generator, plan, outcomes, notes);
     }
 
     private Path memory() {
@@ -90,15 +96,11 @@ public final class GenerateMojo extends DoublesMojo {
                 .toList();
     }
 
-    /** All that is read. The folder of compiled tests is not: at this phase of a fresh build there is nothing in it. */
-    private List<Path> inputs() throws MojoExecutionException {
-        List<Path> inputs = new ArrayList<>(places());
+    /** Without the folder of compiled tests: at this phase of a fresh build there is nothing in it. */
+    private List<Path> classPath() throws MojoExecutionException {
         Path tests = Path.of(project.getBuild().getTestOutputDirectory());
-        for (Path place : TestClassPath.of(project)) {
-            if (!place.equals(tests)) {
-                inputs.add(place);
-            }
-        }
-        return inputs;
+        return TestClassPath.of(project).stream()
+                .filter(place -> !place.equals(tests))
+                .toList();
     }
 }

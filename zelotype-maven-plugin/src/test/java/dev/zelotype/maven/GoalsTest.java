@@ -7,10 +7,16 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.apache.maven.model.Build;
 import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugin.MojoFailureException;
@@ -18,6 +24,8 @@ import org.apache.maven.plugin.logging.SystemStreamLog;
 import org.apache.maven.project.MavenProject;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * The goals write doubles from a project's own sources, and notice what is out of date.
@@ -83,7 +91,7 @@ class GoalsTest {
         source("package sky; public interface Dome { void open(); }");
         Path stub = folder.resolve("doubles/sky/DomeStub.java");
         Path library = Files.writeString(
-                Files.createDirectories(folder.resolve("target/classes")).resolve("a.txt"), "1");
+                Files.createDirectories(folder.resolve("target/classes")).resolve("Made.class"), "1");
         Path memory = folder.resolve("target/zelotype/written-by-command.txt");
         Map<String, ThrowingRunnable> changes = new LinkedHashMap<>();
         changes.put("the first run", () -> {});
@@ -93,7 +101,10 @@ class GoalsTest {
                 "a source is added",
                 () -> Files.writeString(folder.resolve("src/sky/Mount.java"), "package sky; interface Mount {}"));
         changes.put("a source is gone", () -> Files.delete(folder.resolve("src/sky/Mount.java")));
-        changes.put("the class path changes", () -> Files.writeString(library, "22"));
+        changes.put(
+                "a source without types is added",
+                () -> Files.writeString(folder.resolve("src/sky/Empty.java"), "package sky;"));
+        changes.put("the class path changes", () -> Files.writeString(library, "2"));
         changes.put("a double is gone", () -> Files.delete(stub));
         changes.put("the memory is unreadable", () -> Files.writeString(memory, "?"));
         changes.put("the memory is gone", () -> Files.delete(memory));
@@ -108,9 +119,164 @@ class GoalsTest {
                     .noneMatch(line -> line.contains("files written into"))
                     .anyMatch(line -> line.startsWith("Nothing has changed since the files in "));
         }
+        Files.setLastModifiedTime(library, FileTime.fromMillis(0));
+        Files.createDirectories(library.resolveSibling("sky"));
+        Files.writeString(library.resolveSibling("sky").resolve("Dome.class"), "compiled of a source that is known");
+        assertThat(logOf(configured(new GenerateMojo()))).anyMatch(line -> line.startsWith("Nothing has changed"));
         GenerateMojo other = configured(new GenerateMojo());
         other.styles = List.of("base");
         assertThat(logOf(other)).anyMatch(line -> line.contains("files written into"));
+    }
+
+    /**
+     * Sources that refer to each other in all ways are edited at random: each run leaves what a run without memory writes,
+     * or fails as that one does; and it reads less.
+     */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2})
+    void a_run_that_reads_only_what_changed_writes_what_a_whole_one_would(long seed) throws Exception {
+        Random random = new Random(seed);
+        for (int i = 0; i < EDITED; i++) {
+            edit(random, i, 0);
+        }
+        int runs = 0;
+        int read = 0;
+        for (int step = 1; step <= 20; step++) {
+            for (int edits = random.nextInt(3); edits >= 0 && step > 1; edits--) {
+                edit(random, random.nextInt(EDITED), step);
+            }
+            GenerateMojo whole = configured(new GenerateMojo());
+            whole.project.getBuild().setDirectory(folder.resolve("whole" + step).toString());
+            whole.into = folder.resolve("doubles" + step).toFile();
+            List<String> expected = said(whole);
+            GenerateMojo part = configured(new GenerateMojo());
+            List<String> said = said(part);
+
+            assertThat(said.stream().filter(LEFT_OUT_OR_FAILED).toList())
+                    .as("step " + step)
+                    .containsExactlyInAnyOrderElementsOf(
+                            expected.stream().filter(LEFT_OUT_OR_FAILED).toList());
+            if (!expected.toString().contains("failed: ")) {
+                Map<String, String> wanted = doubles(whole.into.toPath());
+                Map<String, String> written = doubles(part.into.toPath());
+                assertThat(written).as("step " + step).containsAllEntriesOf(wanted);
+                written.keySet().removeAll(wanted.keySet());
+                assertThat(written.keySet())
+                        .allSatisfy(gone -> assertThat(said)
+                                .contains("its type is gone: "
+                                        + part.into.toPath().resolve(gone)));
+                runs++;
+                read += sourcesRead(said);
+            }
+        }
+        assertThat(runs).isGreaterThan(10);
+        assertThat(read).isBetween(runs, runs * EDITED * 9 / 10);
+    }
+
+    private static final int EDITED = 10;
+    private static final Predicate<String> LEFT_OUT_OR_FAILED =
+            line -> line.startsWith("left out: ") || line.startsWith("failed: ");
+
+    private static List<String> said(GenerateMojo goal) throws Exception {
+        try {
+            return logOf(goal);
+        } catch (MojoExecutionException e) {
+            return List.of("failed: " + e.getMessage());
+        }
+    }
+
+    private static int sourcesRead(List<String> said) {
+        return said.stream()
+                .filter(line -> line.startsWith("Source files read: "))
+                .mapToInt(line -> Integer.parseInt(line.replaceAll("\\D*(\\d+);.*", "$1")))
+                .sum();
+    }
+
+    private static Map<String, String> doubles(Path root) throws IOException {
+        Map<String, String> doubles = new TreeMap<>();
+        try (Stream<Path> all = Files.walk(root)) {
+            for (Path file : all.filter(Files::isRegularFile).toList()) {
+                doubles.put(root.relativize(file).toString(), Files.readString(file));
+            }
+        }
+        return doubles;
+    }
+
+    private static String packageOf(int number) {
+        return number % 3 == 0 ? "sea" : "sky";
+    }
+
+    /** Writes one of the sources anew: it may refer to any other, and extend those before it. */
+    private void edit(Random random, int number, int step) throws IOException {
+        int other = random.nextInt(EDITED);
+        String named = switch (random.nextInt(3)) {
+            case 0 -> "import sea.*; import sky.*;";
+            case 1 -> "import java.util.*; import " + packageOf(other) + ".T" + other + ";";
+            default -> "";
+        };
+        String mentioned = (named.isEmpty() ? packageOf(other) + "." : "") + "T" + other;
+        boolean isClass = random.nextInt(20) == 0;
+        int above = number == 0 ? 0 : random.nextInt(number);
+        StringBuilder code = new StringBuilder("package " + packageOf(number) + "; " + named + "\n");
+        code.append(random.nextInt(4) == 0 ? "@Deprecated " : "")
+                .append(isClass ? "public final class T" : "public interface T")
+                .append(number);
+        if (number > 0 && random.nextInt(3) > 0) {
+            code.append(isClass ? " implements " : " extends ").append(packageOf(above) + ".T" + above);
+        }
+        code.append(" {\n    ")
+                .append(isClass ? "public abstract class" : "interface")
+                .append(" Inner");
+        code.append(random.nextInt(20) == 0 ? 2 : 1).append(" {}\n");
+        for (int m = random.nextInt(3); m >= 0; m--) {
+            String type = random.nextBoolean() ? mentioned : "java.util.List<? extends " + mentioned + ">";
+            code.append("    ").append(isClass ? "public native " : "").append(type);
+            code.append(" m")
+                    .append(m + 3 * number)
+                    .append("(")
+                    .append(mentioned)
+                    .append(" given);\n");
+        }
+        if (!isClass && random.nextInt(3) == 0) {
+            code.append("    default void run() { new StringBuilder(\"" + step + "\"); }\n");
+        }
+        if (random.nextInt(40) == 0) {
+            code.append("    Missing").append(" missing();\n");
+        }
+        Path file = Files.createDirectories(folder.resolve("src/" + packageOf(number)))
+                .resolve("T" + number + ".java");
+        Files.writeString(file, code.append("}\n"));
+        Files.setLastModifiedTime(
+                file, FileTime.from(Instant.parse("2026-01-01T00:00:00Z").plusSeconds(step)));
+    }
+
+    @Test
+    void only_sources_that_changed_or_depend_on_changed_ones_are_read() throws Exception {
+        Map<String, String> sky = new LinkedHashMap<>();
+        sky.put("Turning", "package sky; public interface Turning { void turn(); }");
+        sky.put("Dome", "package sky; public interface Dome extends Turning { void open(); }");
+        sky.put("Hall", "package sky; public interface Hall extends Dome { Camera camera(); }");
+        sky.put("Camera", "package sky; public interface Camera { void expose(); }");
+        sky.put("Night", "package sky; public class Night { void run(Hall hall) { hall.camera().expose(); } }");
+        Path root = Files.createDirectories(folder.resolve("src/sky"));
+        for (Map.Entry<String, String> each : sky.entrySet()) {
+            Files.writeString(root.resolve(each.getKey() + ".java"), each.getValue());
+        }
+        assertThat(sourcesRead(said(configured(new GenerateMojo())))).isEqualTo(5);
+
+        Map<String, Integer> readIfChanged = Map.of("Night", 1, "Hall", 2, "Camera", 3, "Dome", 3, "Turning", 4);
+        for (Map.Entry<String, Integer> each : readIfChanged.entrySet()) {
+            Files.writeString(root.resolve(each.getKey() + ".java"), sky.get(each.getKey()) + " // " + each.getKey());
+            List<String> said = said(configured(new GenerateMojo()));
+            assertThat(sourcesRead(said)).as(each.getKey()).isEqualTo(each.getValue());
+        }
+        Files.delete(folder.resolve("doubles/sky/CameraSpy.java"));
+        assertThat(said(configured(new GenerateMojo())))
+                .anyMatch(line -> line.startsWith("Source files read: 3; 1 of 8"));
+        // A name that is new may mean something else anywhere.
+        Files.writeString(root.resolve("Night.java"), "package sky; class Night { interface Log {} }");
+        assertThat(said(configured(new GenerateMojo())))
+                .anyMatch(line -> line.startsWith("Source files read: 5; 2 of 10"));
     }
 
     /** What a run had to say is said again by the one that is spared. */

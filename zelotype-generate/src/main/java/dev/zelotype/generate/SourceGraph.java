@@ -1,0 +1,76 @@
+package dev.zelotype.generate;
+
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * Which source files mention which. A mention is a simple name, so there may be more of them than are meant, and never
+ * fewer: whatever a declaration takes from another file, each step on the way there is a mention.
+ */
+final class SourceGraph {
+
+    private final Map<Path, SourceRecord> files = new LinkedHashMap<>();
+    private final Map<String, List<SourceRecord>> declaring = new HashMap<>();
+    private final Map<String, List<SourceRecord>> mentioning = new HashMap<>();
+    private final Map<String, SourceRecord> importedWhole = new HashMap<>();
+
+    SourceGraph(Collection<SourceRecord> records) {
+        for (SourceRecord each : records) {
+            files.put(each.file(), each);
+            each.simpleNames().forEach(name -> add(declaring, name, each));
+            each.mentioned().forEach(name -> add(mentioning, name, each));
+            // One type of a package says that the package is there.
+            each.importedAs().forEach(name -> importedWhole.putIfAbsent(name, each));
+        }
+    }
+
+    private static void add(Map<String, List<SourceRecord>> records, String name, SourceRecord record) {
+        records.computeIfAbsent(name, key -> new ArrayList<>()).add(record);
+    }
+
+    /** The files, and all whose declarations could mean something else when these change. */
+    Set<Path> dependingOn(Collection<Path> changed) {
+        return reached(changed, file -> found(file.simpleNames(), mentioning));
+    }
+
+    /** The files, and all that the compiler needs in order to understand their declarations. */
+    Set<Path> neededBy(Collection<Path> read) {
+        return reached(read, file -> {
+            List<SourceRecord> needed = found(file.mentioned(), declaring);
+            file.mentioned().stream()
+                    .filter(importedWhole::containsKey)
+                    .map(importedWhole::get)
+                    .forEach(needed::add);
+            return needed;
+        });
+    }
+
+    private static List<SourceRecord> found(Set<String> names, Map<String, List<SourceRecord>> records) {
+        List<SourceRecord> found = new ArrayList<>();
+        names.forEach(name -> found.addAll(records.getOrDefault(name, List.of())));
+        return found;
+    }
+
+    private Set<Path> reached(Collection<Path> from, Function<SourceRecord, List<SourceRecord>> next) {
+        Set<Path> reached = new LinkedHashSet<>();
+        Deque<SourceRecord> open = new ArrayDeque<>();
+        from.forEach(file -> open.add(files.get(file)));
+        while (!open.isEmpty()) {
+            SourceRecord file = open.pop();
+            if (reached.add(file.file())) {
+                open.addAll(next.apply(file));
+            }
+        }
+        return reached;
+    }
+}
