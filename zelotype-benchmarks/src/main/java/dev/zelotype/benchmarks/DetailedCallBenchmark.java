@@ -7,12 +7,16 @@ import static dev.zelotype.Zelotype.suppose;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.host.HostedScene;
 import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.OperationsPerInvocation;
 import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.Warmup;
 
 /**
  * An answered and recorded call of which a journal will tell: it is printed as it happens.
  */
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 2, time = 1)
 public class DetailedCallBenchmark extends Measured {
 
     private Mount detailed;

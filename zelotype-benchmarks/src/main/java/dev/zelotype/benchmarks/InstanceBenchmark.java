@@ -4,11 +4,13 @@ import dev.zelotype.Scene;
 import dev.zelotype.Zelotype;
 import java.lang.reflect.Proxy;
 import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.OperationsPerInvocation;
 
 /**
  * New doubles of a known type in one scene, against new proxies with a recording handler each.
  */
+@Fork(2)
 public class InstanceBenchmark extends Measured {
 
     private static final int INSTANCES = 20;

@@ -6,13 +6,19 @@ import static dev.zelotype.Zelotype.suppose;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
+import dev.zelotype.call.Args2;
+import java.util.HashMap;
+import java.util.Map;
 import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.OperationsPerInvocation;
 import org.openjdk.jmh.annotations.Setup;
 
 /**
- * An answered and recorded call of a double that was told ten things, and of one that was told ten thousand.
+ * An answered and recorded call of a double that was told ten things, and of one that was told ten thousand; by as many
+ * statements, and by one with a table.
  */
+@Fork(2)
 public class ManyStatementsBenchmark extends Measured {
 
     private static final int FEW = 10;
@@ -20,12 +26,16 @@ public class ManyStatementsBenchmark extends Measured {
 
     private Mount few;
     private Mount many;
+    private Mount fewInTable;
+    private Mount manyInTable;
 
     @Setup
     public void setUp() {
         Scene.open(SceneSettings.defaults().linesOfCalls(0));
         few = told(FEW);
         many = told(MANY);
+        fewInTable = toldByTable(FEW);
+        manyInTable = toldByTable(MANY);
     }
 
     private static Mount told(int things) {
@@ -37,7 +47,18 @@ public class ManyStatementsBenchmark extends Measured {
         return mount;
     }
 
+    private static Mount toldByTable(int things) {
+        Map<Args2<String, Integer>, Integer> table = new HashMap<>();
+        for (int i = 0; i < things; i++) {
+            table.put(new Args2<>("Harrow-2", i), i);
+        }
+        Mount mount = stub(Mount.class);
+        suppose(mount::track).returnsFrom(table);
+        return mount;
+    }
+
     private static int call(Mount mount) {
+        forgetCalls(mount);
         int sum = 0;
         for (int i = 0; i < CALLS; i++) {
             sum += mount.track("Harrow-2", i % FEW);
@@ -48,14 +69,24 @@ public class ManyStatementsBenchmark extends Measured {
     @Benchmark
     @OperationsPerInvocation(CALLS)
     public int few() {
-        forgetCalls(few);
         return call(few);
     }
 
     @Benchmark
     @OperationsPerInvocation(CALLS)
     public int many() {
-        forgetCalls(many);
         return call(many);
+    }
+
+    @Benchmark
+    @OperationsPerInvocation(CALLS)
+    public int fewInTable() {
+        return call(fewInTable);
+    }
+
+    @Benchmark
+    @OperationsPerInvocation(CALLS)
+    public int manyInTable() {
+        return call(manyInTable);
     }
 }

@@ -28,7 +28,7 @@ public final class PerformancePage {
     private static final String PLAIN = "-Xshare:auto";
 
     private static final String OWN_JDK = System.getProperty("java.home");
-    private static final int PROCESSES = 7;
+    private static final int PROCESSES = 5;
     private static final int SUITES = 5;
     /** Of what is only to be compared with the suites. */
     private static final int FEWER = 3;
@@ -83,7 +83,7 @@ public final class PerformancePage {
                 1.0,
                 "ns");
         row(
-                "an answered call that a journal will tell of",
+                "an answered call that a journal will tell of (goal: 200 ns)",
                 figure(jmh(DetailedCallBenchmark.class), "detailed"),
                 "the same without a journal",
                 zelotype,
@@ -103,6 +103,21 @@ public final class PerformancePage {
                 figure(many, "many"),
                 "told 10 things",
                 figure(many, "few"),
+                1.5,
+                "ns");
+        row(
+                "a call that a table of 10,000 answers",
+                figure(many, "manyInTable"),
+                "a table of 10",
+                figure(many, "fewInTable"),
+                1.5,
+                "ns");
+        Collection<RunResult> checks = jmh(VerifyBenchmark.class);
+        row(
+                "a check over a million calls, for each of them",
+                figure(checks, "many"),
+                "over a thousand",
+                figure(checks, "few"),
                 1.5,
                 "ns");
     }
@@ -544,7 +559,7 @@ public final class PerformancePage {
                 %s
 
                 JDK %s, %s processors, %s %s, measured in %d minutes. Each figure is a median, with the least and the most in
-                brackets. Calls and instances: JMH, 3 JVMs of 3 iterations of half a second. Suites: 5 JVMs, with
+                brackets. Calls and instances: JMH, 2 or 3 JVMs of 2 or 3 iterations. Suites: 5 JVMs, with
                 options, with lambdas alone or on another JDK 3; source 3; other processes %d, all taken in turn.
                 Recorded calls are measured after the first thousand of a scene, for which Zelotype also notes the line (some
                 microseconds a call).

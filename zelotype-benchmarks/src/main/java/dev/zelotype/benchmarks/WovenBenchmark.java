@@ -4,11 +4,13 @@ import static dev.zelotype.Zelotype.watch;
 
 import dev.zelotype.Scene;
 import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Setup;
 
 /**
  * A static method of a class that was woven and of which nothing is replaced any more, against the same one never woven.
  */
+@Fork(2)
 public class WovenBenchmark extends Measured {
 
     private long seconds = 4711;

@@ -195,20 +195,24 @@ class MainTest {
                         page.toString()))
                 .isZero();
         assertThat(page).content().contains("dome.close();");
-        assertThat(zelotype(
-                        false,
-                        "report",
-                        "--journal",
-                        journal,
-                        "--into",
-                        report.toString(),
-                        "--sources",
-                        "no/such/folder"))
-                .isEqualTo(2);
-        assertThat(err.toString())
-                .contains("The sources in no/such/folder cannot be read: there is no no/such/folder.")
-                .doesNotContain("\tat ");
-        assertThat(report).doesNotExist();
+        Map<String, String> wrong = Map.of(
+                "no/such/folder", "The sources in no/such/folder cannot be read: there is no no/such/folder.",
+                "pom.xml", "There is no source of Java, Kotlin, Groovy or Scala in pom.xml.",
+                "src/main/resources", "There is no source of Java, Kotlin, Groovy or Scala in src/main/resources.");
+        for (Map.Entry<String, String> each : wrong.entrySet()) {
+            assertThat(zelotype(
+                            false,
+                            "report",
+                            "--journal",
+                            journal,
+                            "--into",
+                            report.toString(),
+                            "--sources",
+                            each.getKey()))
+                    .isEqualTo(2);
+            assertThat(err.toString()).contains(each.getValue()).doesNotContain("\tat ");
+            assertThat(report).doesNotExist();
+        }
     }
 
     @Test

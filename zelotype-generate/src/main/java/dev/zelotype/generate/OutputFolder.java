@@ -75,7 +75,7 @@ final class OutputFolder {
         if (!head.startsWith(MARK)) {
             return new Outcome(file, State.FOREIGN, difference(there, source));
         }
-        if (!head.startsWith(MARK + digest(body) + AGAIN)) {
+        if (!head.startsWith(MARK + digest(body.getBytes(StandardCharsets.UTF_8)) + AGAIN)) {
             return new Outcome(file, State.EDITED, difference(body, source));
         }
         // How it is written anew may be said in other words; that alone is no reason to touch a file.
@@ -132,20 +132,20 @@ final class OutputFolder {
 
     /** Writes a file whole or not at all. */
     void write(Path file, String source) {
+        byte[] body = source.getBytes(StandardCharsets.UTF_8);
+        byte[] head = (MARK + digest(body) + AGAIN + again + "\n").getBytes(StandardCharsets.UTF_8);
+        byte[] whole = Arrays.copyOf(head, head.length + body.length);
+        System.arraycopy(body, 0, whole, head.length, body.length);
         try {
-            WholeFiles.write(file, withHeader(source).getBytes(StandardCharsets.UTF_8));
+            WholeFiles.write(file, whole);
         } catch (IOException e) {
             throw new GenerateException(file + " cannot be written: " + WholeFiles.reason(e) + ".");
         }
     }
 
-    private String withHeader(String source) {
-        return MARK + digest(source) + AGAIN + again + "\n" + source;
-    }
-
-    private static String digest(String text) {
+    private static String digest(byte[] text) {
         long hash = 0xcbf29ce484222325L;
-        for (byte b : text.getBytes(StandardCharsets.UTF_8)) {
+        for (byte b : text) {
             hash = (hash ^ b & 0xff) * 0x100000001b3L;
         }
         return HexFormat.of().toHexDigits(hash);

@@ -16,7 +16,8 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.locks.LockSupport;
-import java.util.concurrent.locks.ReentrantLock;
+import java.util.concurrent.locks.ReadWriteLock;
+import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.stream.Stream;
 
 /**
@@ -24,7 +25,9 @@ import java.util.stream.Stream;
  */
 public final class WholeFiles {
 
-    private static final ReentrantLock UNFINISHED = new ReentrantLock();
+    /** Shared by those who write, and taken for good by the end of the JVM. */
+    private static final ReadWriteLock UNFINISHED = new ReentrantReadWriteLock();
+
     private static final Set<Path> TEMPORARY = ConcurrentHashMap.newKeySet();
 
     /** The end of the JVM came before anything was written: nothing may begin. */
@@ -36,7 +39,7 @@ public final class WholeFiles {
             Runtime.getRuntime()
                     .addShutdownHook(new Thread(
                             () -> {
-                                UNFINISHED.lock();
+                                UNFINISHED.writeLock().lock();
                                 TEMPORARY.forEach(WholeFiles::deleteIfPossible);
                             },
                             "zelotype-files"));
@@ -109,7 +112,7 @@ public final class WholeFiles {
                 try (OutputStream out = Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW)) {
                     content.write(out);
                 }
-                Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
+                Files.move(beside, target, StandardCopyOption.ATOMIC_MOVE);
                 moved = true;
                 return target;
             } finally {
@@ -144,11 +147,11 @@ public final class WholeFiles {
         while (TOO_LATE) {
             LockSupport.park();
         }
-        UNFINISHED.lock();
+        UNFINISHED.readLock().lock();
         try {
             return work.run();
         } finally {
-            UNFINISHED.unlock();
+            UNFINISHED.readLock().unlock();
         }
     }
 

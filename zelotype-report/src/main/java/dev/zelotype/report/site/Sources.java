@@ -39,16 +39,23 @@ public final class Sources {
      *
      * @param folders the folders; source files of Java, Kotlin, Groovy and Scala in them
      * @return the sources
-     * @throws ReportException if one of the folders cannot be read
+     * @throws ReportException if one of the folders cannot be read, or there are no sources in it
      */
     public static Sources in(List<Path> folders) {
         Map<String, List<Path>> found = new HashMap<>();
         for (Path folder : folders) {
             try (Stream<Path> all = Files.walk(folder)) {
-                all.filter(file -> file.toString().matches(".*\\.(java|kt|groovy|scala)") && Files.isRegularFile(file))
-                        .forEach(
-                                file -> found.computeIfAbsent(file.getFileName().toString(), first -> new ArrayList<>())
-                                        .add(file));
+                List<Path> sources = all.filter(file ->
+                                file.toString().matches(".*\\.(java|kt|groovy|scala)") && Files.isRegularFile(file))
+                        .toList();
+                if (sources.isEmpty()) {
+                    throw new ReportException(
+                            "There is no source of Java, Kotlin, Groovy or Scala in " + folder
+                                    + ". Give folders of sources, such as src/main/java.",
+                            null);
+                }
+                sources.forEach(file -> found.computeIfAbsent(file.getFileName().toString(), first -> new ArrayList<>())
+                        .add(file));
             } catch (UncheckedIOException e) {
                 throw failed(folder, e.getCause());
             } catch (IOException e) {
