@@ -427,7 +427,8 @@ public final class PerformancePage {
         static Figure of(double... runs) {
             double[] sorted = runs.clone();
             Arrays.sort(sorted);
-            return new Figure(sorted[sorted.length / 2], sorted[0], sorted[sorted.length - 1]);
+            double median = (sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2;
+            return new Figure(median, sorted[0], sorted[sorted.length - 1]);
         }
 
         Figure over(double unit) {

@@ -12,6 +12,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
+import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.engine.weave.Agent;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
@@ -32,6 +33,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Function;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -169,6 +171,40 @@ class ReplacementTest {
         verify(() -> hollow.send("x")).once();
         scene.close();
         assertThat(Gain.HIGH.factor()).isEqualTo(2);
+    }
+
+    /** A class with a bridge: what is called through the interface's wider types goes by way of it. */
+    static final class Shelf implements Function<String, Integer> {
+        @Override
+        public Integer apply(String plate) {
+            return apply(plate, 1);
+        }
+
+        Integer apply(String plate, int copies) {
+            return plate.length() * copies;
+        }
+    }
+
+    @Test
+    void a_call_stands_where_the_code_that_calls_does_whatever_it_goes_through() {
+        Shelf shelf = spy(new Shelf());
+        Function<String, Integer> wide = shelf;
+        int line = here() + 1;
+        assertThat(wide.apply("M31") + shelf.apply("M31")).isEqualTo(6);
+        assertThat(linesOf("apply(String)")).containsExactly(line, line);
+        assertThat(linesOf("apply(String, int)")).hasSize(2).doesNotContain(line);
+    }
+
+    private List<Integer> linesOf(String signature) {
+        return scene.conversation().calls().stream()
+                .filter(call -> call.signature().equals(signature))
+                .map(RecordedCall::line)
+                .toList();
+    }
+
+    private static int here() {
+        return StackWalker.getInstance()
+                .walk(frames -> frames.skip(1).findFirst().orElseThrow().getLineNumber());
     }
 
     @Test

@@ -3,6 +3,8 @@ package dev.zelotype.engine.calls;
 import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.error.OwnNames;
 import java.lang.StackWalker.StackFrame;
+import java.lang.invoke.MethodType;
+import java.lang.reflect.Method;
 import java.util.Iterator;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -13,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Lines {
 
-    private static final StackWalker WALKER = StackWalker.getInstance();
+    private static final StackWalker WALKER = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
 
     private Lines() {}
 
@@ -32,11 +34,19 @@ public final class Lines {
         @Override
         public @Nullable StackFrame apply(Stream<StackFrame> frames) {
             StackFrame first = null;
+            StackFrame woven = null;
             int toSkip = skipped;
             for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
                 StackFrame frame = i.next();
                 String name = frame.getClassName();
-                if (OwnNames.has(name) || toSkip-- > 0) {
+                if (OwnNames.has(name)) {
+                    continue;
+                }
+                if (toSkip-- > 0) {
+                    woven = frame;
+                    continue;
+                }
+                if (woven != null && isBridgeTo(woven, frame)) {
                     continue;
                 }
                 if (!Jdk.has(name)) {
@@ -46,6 +56,23 @@ public final class Lines {
             }
             return first;
         }
+    }
+
+    /** Whether a frame is of a method that the compiler wrote only to call another one of the class, of narrower types. */
+    private static boolean isBridgeTo(StackFrame called, StackFrame frame) {
+        if (!frame.getClassName().equals(called.getClassName())
+                || !frame.getMethodName().equals(called.getMethodName())) {
+            return false;
+        }
+        for (Method method : frame.getDeclaringClass().getDeclaredMethods()) {
+            boolean isItself = method.getName().equals(frame.getMethodName())
+                    && MethodType.methodType(method.getReturnType(), method.getParameterTypes())
+                            .equals(frame.getMethodType());
+            if (isItself) {
+                return method.isBridge();
+            }
+        }
+        return false;
     }
 
     /** The nearest frame outside Zelotype and, if there is one, outside the JDK. */
