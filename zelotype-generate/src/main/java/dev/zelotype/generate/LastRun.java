@@ -294,8 +294,12 @@ public final class LastRun {
     public void remember(Generator generator, Generator.Plan plan, List<Outcome> outcomes, List<String> notes) {
         TypeSource types = generator.types();
         List<String> lines = new ArrayList<>();
-        lines.add(line(SETTINGS, digest(types.records())));
-        for (SourceRecord each : types.records()) {
+        // What is unpacked of a jar is known by the jar.
+        List<SourceRecord> records = types.records().stream()
+                .filter(each -> sources.containsKey(each.file()))
+                .toList();
+        lines.add(line(SETTINGS, digest(records)));
+        for (SourceRecord each : records) {
             lines.add(line(
                     SOURCE,
                     each.file().toString(),

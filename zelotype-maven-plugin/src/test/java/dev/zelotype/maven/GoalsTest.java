@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.File;
 import java.io.IOException;
+import java.nio.file.FileSystem;
+import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
@@ -126,6 +128,14 @@ class GoalsTest {
         GenerateMojo other = configured(new GenerateMojo());
         other.styles = List.of("base");
         assertThat(logOf(other)).anyMatch(line -> line.contains("files written into"));
+
+        Path jar = folder.resolve("sky-sources.jar");
+        try (FileSystem files = FileSystems.newFileSystem(jar, Map.of("create", "true"))) {
+            Files.writeString(files.getPath("Mast.java"), "public interface Mast { int height(); }");
+        }
+        other.from = List.of(jar.toFile(), folder.resolve("src").toFile());
+        assertThat(logOf(other)).anyMatch(line -> line.contains("files written into"));
+        assertThat(logOf(other)).anyMatch(line -> line.startsWith("Nothing has changed"));
     }
 
     /**
