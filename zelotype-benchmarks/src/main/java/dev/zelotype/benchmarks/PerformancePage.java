@@ -336,8 +336,7 @@ public final class PerformancePage {
     }
 
     private static Figure[] generations(int times, int count) throws IOException, InterruptedException {
-        return inTurn(
-                times, () -> generation("-Xmx2g", "stub,spy", count), () -> generation("-Xmx2g", "javac", count));
+        return inTurn(times, () -> generation("-Xmx2g", "stub,spy", count), () -> generation("-Xmx2g", "javac", count));
     }
 
     private static double generation(String option, String what, int count) throws IOException, InterruptedException {
@@ -593,7 +592,8 @@ public final class PerformancePage {
                 - A suite links a lambda for each statement, for which the JVM takes a fifth of a millisecond: the rows with
                   the same lambdas show it. Of 340 samples of a run with 1,000 classes, 50 were of opening scenes, which
                   reads the class file of each test class, and 37 of reading patterns; the others were the JVM's or
-                  JUnit's. With a journal, the lines of a test are written when it ends.
+                  JUnit's. With a journal, the lines of a test are written when it ends: of 216 samples of a run with 200
+                  classes, 37 were of ending scenes, 12 of them of telling the conversation and 12 of writing it down.
                 - The first double of a JVM loads 789 classes, a first proxy 612; 26 are the bytecode library's, and the JVM
                   keeps no archive of any of them as it does of its own. One JUnit test feels a tenth of it.
                 - Of 868 samples of a run that writes stubs and spies for 4,000 interfaces, 288 were of the compiler that

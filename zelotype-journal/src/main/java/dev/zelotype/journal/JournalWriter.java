@@ -1,6 +1,7 @@
 package dev.zelotype.journal;
 
 import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonFactoryBuilder;
 import com.fasterxml.jackson.core.JsonGenerator;
 import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.NamedDouble;
@@ -47,7 +48,8 @@ public final class JournalWriter {
     private final Path file;
     private final String run;
     private final @Nullable Pattern mask;
-    private final JsonFactory json = new JsonFactory();
+    private final JsonFactory json =
+            new JsonFactoryBuilder().rootValueSeparator("\n").build();
     private final Set<String> typesWritten = new HashSet<>();
     private int scenes;
     private int missing;
@@ -160,27 +162,31 @@ public final class JournalWriter {
     }
 
     private interface Lines {
-        void write(StringWriter lines) throws IOException;
+        void write(JsonGenerator lines) throws IOException;
     }
 
     private void add(boolean fresh, Lines content) {
-        StringWriter lines = new StringWriter();
+        StringWriter text = new StringWriter();
         try {
-            if (fresh) {
-                line(lines, out -> {
-                    out.writeNumberField("journal", VERSION);
-                    out.writeStringField("run", run);
-                });
+            // One for all lines of a scene: each has large buffers.
+            try (JsonGenerator lines = json.createGenerator(text)) {
+                if (fresh) {
+                    Files.createDirectories(file.toAbsolutePath().getParent());
+                    line(lines, out -> {
+                        out.writeNumberField("journal", VERSION);
+                        out.writeStringField("run", run);
+                    });
+                }
+                if (missing > 0) {
+                    int lost = missing;
+                    line(lines, out -> {
+                        out.writeNumberField("missing", lost);
+                        out.writeStringField("why", masked(whyMissing));
+                    });
+                }
+                content.write(lines);
             }
-            if (missing > 0) {
-                int lost = missing;
-                line(lines, out -> {
-                    out.writeNumberField("missing", lost);
-                    out.writeStringField("why", masked(whyMissing));
-                });
-            }
-            content.write(lines);
-            append(lines.toString().getBytes(StandardCharsets.UTF_8));
+            append(text.append('\n').toString().getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             missing++;
             whyMissing = reason(e);
@@ -193,7 +199,6 @@ public final class JournalWriter {
     }
 
     private void append(byte[] lines) throws IOException {
-        Files.createDirectories(file.toAbsolutePath().getParent());
         try (FileChannel channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
             long before = channel.size();
             try {
@@ -228,16 +233,13 @@ public final class JournalWriter {
         void write(JsonGenerator out) throws IOException;
     }
 
-    private void line(StringWriter lines, Fields fields) throws IOException {
-        JsonGenerator out = json.createGenerator(lines);
-        out.writeStartObject();
-        fields.write(out);
-        out.writeEndObject();
-        out.flush();
-        lines.append('\n');
+    private static void line(JsonGenerator lines, Fields fields) throws IOException {
+        lines.writeStartObject();
+        fields.write(lines);
+        lines.writeEndObject();
     }
 
-    private void sceneLine(StringWriter lines, int id, JournalScene scene) throws IOException {
+    private void sceneLine(JsonGenerator lines, int id, JournalScene scene) throws IOException {
         line(lines, out -> {
             out.writeNumberField("scene", id);
             out.writeStringField("test", masked(scene.test()));
@@ -256,7 +258,7 @@ public final class JournalWriter {
         });
     }
 
-    private void callLine(StringWriter lines, int id, RecordedCall call) throws IOException {
+    private void callLine(JsonGenerator lines, int id, RecordedCall call) throws IOException {
         line(lines, out -> {
             out.writeNumberField("call", call.number());
             out.writeNumberField("scene", id);
@@ -280,7 +282,7 @@ public final class JournalWriter {
         });
     }
 
-    private void typeLine(StringWriter lines, DoubledType type) throws IOException {
+    private void typeLine(JsonGenerator lines, DoubledType type) throws IOException {
         line(lines, out -> {
             out.writeStringField("type", masked(type.name()));
             out.writeArrayFieldStart("methods");
@@ -291,7 +293,7 @@ public final class JournalWriter {
         });
     }
 
-    private void statementLine(StringWriter lines, int id, TestStatement statement) throws IOException {
+    private void statementLine(JsonGenerator lines, int id, TestStatement statement) throws IOException {
         line(lines, out -> {
             out.writeStringField("statement", statement.verb().word());
             out.writeNumberField("scene", id);
@@ -315,7 +317,7 @@ public final class JournalWriter {
         return Mask.apply(mask, text);
     }
 
-    private void endLine(StringWriter lines, int id, JournalScene scene) throws IOException {
+    private void endLine(JsonGenerator lines, int id, JournalScene scene) throws IOException {
         line(lines, out -> {
             out.writeNumberField("end", id);
             out.writeStringField("outcome", scene.outcome().word());
