@@ -21,13 +21,15 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import java.util.zip.ZipFile;
 import org.jspecify.annotations.Nullable;
 
 /**
  * For builds: remembers in a file what a run was given and what it wrote, so that a run with nothing new reads nothing, and
  * one with a few new things reads those source files, the ones that depend on them, and what these refer to. A source file
- * counts as changed if its size or the time of its last change differs; a class file of a folder, if its content does.
+ * counts as changed if its size or the time of its last change differs; a class file or a jar, if its content does.
  *
  * <pre>{@code
  * List<Path> sources = List.of(Path.of("src/main/java"));
@@ -137,7 +139,7 @@ public final class LastRun {
         this.memory = memory;
         this.places = List.copyOf(places);
         this.settings = new ArrayList<>(settings);
-        this.settings.add(stateOf(OWN_CODE));
+        this.settings.add(entriesOf(OWN_CODE));
         List<Path> others = new ArrayList<>(classPath);
         for (Path place : places) {
             this.settings.add(place.toString());
@@ -152,8 +154,8 @@ public final class LastRun {
             if (Files.isDirectory(other)) {
                 classFilesOf(other);
             } else {
-                this.settings.add(stateOf(other));
-                SourceJars.beside(other).ifPresent(jar -> this.settings.add(stateOf(jar)));
+                this.settings.add(entriesOf(other));
+                SourceJars.beside(other).ifPresent(jar -> this.settings.add(entriesOf(jar)));
             }
         }
         this.areClassesDoubled = others.size() > classPath.size();
@@ -377,6 +379,23 @@ public final class LastRun {
             return attributes.size() + " " + attributes.lastModifiedTime();
         } catch (IOException e) {
             throw new GenerateException("Cannot read " + file + ": " + WholeFiles.reason(e) + ".");
+        }
+    }
+
+    /** What a jar holds, whenever it was written: builds of several modules write theirs anew each time. */
+    private static String entriesOf(Path jar) {
+        if (!Files.isRegularFile(jar)) {
+            return stateOf(jar);
+        }
+        try (ZipFile zip = new ZipFile(jar.toFile())) {
+            return zip.stream()
+                    .filter(entry ->
+                            entry.getName().endsWith(CLASS) || entry.getName().endsWith(".java"))
+                    .map(entry -> entry.getName() + " " + entry.getSize() + " " + entry.getCrc())
+                    .collect(Collectors.joining("\n"));
+        } catch (IOException e) {
+            // No jar: whoever reads it says so.
+            return stateOf(jar);
         }
     }
 

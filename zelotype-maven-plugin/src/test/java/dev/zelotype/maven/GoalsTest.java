@@ -135,7 +135,12 @@ class GoalsTest {
         }
         other.from = List.of(jar.toFile(), folder.resolve("src").toFile());
         assertThat(logOf(other)).anyMatch(line -> line.contains("files written into"));
+        Files.setLastModifiedTime(jar, FileTime.fromMillis(0));
         assertThat(logOf(other)).anyMatch(line -> line.startsWith("Nothing has changed"));
+        try (FileSystem files = FileSystems.newFileSystem(jar)) {
+            Files.writeString(files.getPath("Mast.java"), "public interface Mast { int length(); }");
+        }
+        assertThat(logOf(other)).anyMatch(line -> line.contains("files written into"));
     }
 
     /**
