@@ -597,8 +597,9 @@ public final class PerformancePage {
                 - The first double of a JVM loads 789 classes, a first proxy 612; 26 are the bytecode library's, and the JVM
                   keeps no archive of any of them as it does of its own. One JUnit test feels a tenth of it.
                 - Of 868 samples of a run that writes stubs and spies for 4,000 interfaces, 288 were of the compiler that
-                  reads them, 132 of the models of types, and 343 of laying out 8,000 files of eight kilobytes each. Files are
-                  what varies: seven pairs of runs for 1,000 interfaces at another hour lay between 1.81 and 2.61 (median 2.37).
+                  reads them, 132 of the models of types, and 343 of laying out 8,000 files of eight kilobytes each.
+                  Writing files is what varies: seven pairs of runs for 1,000 interfaces at another hour lay between
+                  1.81 and 2.61, with a median of 2.37.
 
                 Linked doubles save the making of classes, and pay for finding and loading them from where the tests are.
                 What they are for is a JVM in which no class may be made.
