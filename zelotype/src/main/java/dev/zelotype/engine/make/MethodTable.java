@@ -4,6 +4,7 @@ import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -22,13 +23,11 @@ final class MethodTable {
     private final Map<String, Method> fixed = new HashMap<>();
     /** Those of the fixed methods that ask before they run once their class is woven. */
     private final List<Method> finals = new ArrayList<>();
-    /** What the compiler's bridges call: the key of the real method, by that of the bridge. */
-    private final Map<String, String> bridged = new HashMap<>();
+    /** The compiler's bridges, by their keys. */
+    private final Map<String, Bridge> bridged = new LinkedHashMap<>();
 
-    private final List<Bridge> bridges = new ArrayList<>();
-
-    /** A method that the compiler made only to call another one, of narrower types. */
-    record Bridge(Method method, Method behind) {}
+    /** A method that the compiler made only to call another one, of narrower types, whose key is known. */
+    record Bridge(Method method, Method behind, String key) {}
 
     /**
      * Collects the methods.
@@ -67,8 +66,8 @@ final class MethodTable {
 
     /** The compiler's bridges to methods of the list that a subclass can write itself. */
     List<Bridge> bridges() {
-        return bridges.stream()
-                .filter(bridge -> byDescriptor.containsKey(key(bridge.behind())))
+        return bridged.values().stream()
+                .filter(bridge -> byDescriptor.containsKey(bridge.key()))
                 .toList();
     }
 
@@ -84,8 +83,8 @@ final class MethodTable {
     @Nullable
     DoubledMethod find(String name, String descriptor) {
         DoubledMethod found = byDescriptor.get(name + descriptor);
-        String behind = found == null ? bridged.get(name + descriptor) : null;
-        return behind == null ? found : byDescriptor.get(behind);
+        Bridge bridge = found == null ? bridged.get(name + descriptor) : null;
+        return bridge == null ? found : byDescriptor.get(bridge.key());
     }
 
     /** A final, private or otherwise fixed method of the superclass, which a double cannot answer. */
@@ -151,8 +150,7 @@ final class MethodTable {
         if (behind == null) {
             add(method);
         } else {
-            bridged.put(key, key(behind));
-            bridges.add(new Bridge(method, behind));
+            bridged.put(key, new Bridge(method, behind, key(behind)));
         }
     }
 
