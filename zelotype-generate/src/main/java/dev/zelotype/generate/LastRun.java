@@ -22,7 +22,6 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import java.util.zip.ZipFile;
 import org.jspecify.annotations.Nullable;
 
@@ -69,25 +68,25 @@ public final class LastRun {
     /** Null before the first run, and if what it left is of no use. */
     private final @Nullable Remembered before;
 
-    /** What stands in the file. */
+    /** What is remembered of a source file. */
+    private record Source(SourceRecord record, String state, int unnamed) {}
+
+    /** What is remembered of a double: the type is empty for one that is not written any more. */
+    private record Output(String state, String type) {}
+
+    /** What stands in the file; of the types that got no double, each is named by the line that is said of it. */
     private record Remembered(
             String settings,
-            Map<Path, SourceRecord> records,
-            Map<Path, String> states,
-            Map<Path, Integer> unnamed,
-            Map<Path, String> outputs,
-            Map<Path, String> doubled,
+            Map<Path, Source> sources,
+            Map<Path, Output> outputs,
             Map<String, String> leftOut,
             Map<String, Path> files,
             List<String> notes) {
 
         static Remembered of(List<String> lines) {
             String settings = "";
-            Map<Path, SourceRecord> records = new TreeMap<>();
-            Map<Path, String> states = new TreeMap<>();
-            Map<Path, Integer> unnamed = new TreeMap<>();
-            Map<Path, String> outputs = new LinkedHashMap<>();
-            Map<Path, String> doubled = new LinkedHashMap<>();
+            Map<Path, Source> sources = new TreeMap<>();
+            Map<Path, Output> outputs = new LinkedHashMap<>();
             Map<String, String> leftOut = new LinkedHashMap<>();
             Map<String, Path> files = new HashMap<>();
             List<String> notes = new ArrayList<>();
@@ -98,21 +97,21 @@ public final class LastRun {
                     case SOURCE + " 7" -> {
                         Path file = Path.of(words.get(1));
                         Set<String> declared = names(words.get(4));
-                        records.put(file, new SourceRecord(file, words.get(3), declared, names(words.get(5))));
+                        SourceRecord record = new SourceRecord(file, words.get(3), declared, names(words.get(5)));
+                        sources.put(file, new Source(record, words.get(2), Integer.parseInt(words.get(6))));
                         declared.forEach(type -> files.put(type, file));
-                        states.put(file, words.get(2));
-                        unnamed.put(file, Integer.valueOf(words.get(6)));
                     }
-                    case OUTPUT + " 4" -> {
-                        outputs.put(Path.of(words.get(1)), words.get(2));
-                        doubled.put(Path.of(words.get(1)), words.get(3));
-                    }
+                    case OUTPUT + " 4" -> outputs.put(Path.of(words.get(1)), new Output(words.get(2), words.get(3)));
                     case LEFT_OUT + " 3" -> leftOut.put(words.get(2), words.get(1));
                     case NOTE + " 2" -> notes.add(words.get(1));
                     default -> throw new IllegalArgumentException(line);
                 }
             }
-            return new Remembered(settings, records, states, unnamed, outputs, doubled, leftOut, files, notes);
+            return new Remembered(settings, sources, outputs, leftOut, files, notes);
+        }
+
+        List<SourceRecord> records() {
+            return sources.values().stream().map(Source::record).toList();
         }
 
         private static Set<String> names(String withCommas) {
@@ -152,7 +151,8 @@ public final class LastRun {
         for (Path other : others) {
             this.settings.add(other.toString());
             if (Files.isDirectory(other)) {
-                classFilesOf(other);
+                TypeSource.classesBelow(other)
+                        .forEach(name -> classes.put(other.resolve(name.replace('.', '/') + CLASS), name));
             } else {
                 this.settings.add(entriesOf(other));
                 SourceJars.beside(other).ifPresent(jar -> this.settings.add(entriesOf(jar)));
@@ -167,40 +167,17 @@ public final class LastRun {
         return place.toString().endsWith(".jar") || TypeSource.holdsClasses(place);
     }
 
-    private void classFilesOf(Path folder) {
-        try (Stream<Path> files = Files.walk(folder)) {
-            files.filter(file -> file.toString().endsWith(CLASS)).forEach(file -> {
-                String name = folder.relativize(file).toString();
-                classes.put(
-                        file,
-                        name.substring(0, name.length() - CLASS.length())
-                                .replace(file.getFileSystem().getSeparator(), "."));
-            });
-        } catch (IOException e) {
-            throw new GenerateException("Cannot read " + folder + ": " + WholeFiles.reason(e) + ".");
-        }
-    }
-
     /** All that is given, apart from sources and what is compiled of them, which changes with them. */
     private String digest(Collection<SourceRecord> records) {
         Set<String> declared = new TreeSet<>();
         records.forEach(each -> declared.addAll(each.declared()));
         List<String> facts = new ArrayList<>(settings);
         classes.forEach((file, name) -> {
-            if (!isCompiledOf(declared, name)) {
+            if (!declared.contains(name) && !TypeSource.isNestedIn(declared, name)) {
                 facts.add(file + " " + contentOf(file));
             }
         });
         return digest(String.join("\n", facts).getBytes(StandardCharsets.UTF_8));
-    }
-
-    /** A name may hold dollar signs of its own, so each of them may end the name of the type around. */
-    private static boolean isCompiledOf(Set<String> declared, String name) {
-        boolean compiled = declared.contains(name);
-        for (int at = name.indexOf('$'); at > 0; at = name.indexOf('$', at + 1)) {
-            compiled |= declared.contains(name.substring(0, at));
-        }
-        return compiled;
     }
 
     /**
@@ -211,13 +188,28 @@ public final class LastRun {
     public boolean isStillRight() {
         return before != null
                 && isGivenTheSame(before)
-                && sources.equals(before.states())
+                && sources.keySet().equals(before.sources().keySet())
+                && changedSince(before).isEmpty()
                 && before.outputs().entrySet().stream()
-                        .allMatch(output -> stateOf(output.getKey()).equals(output.getValue()));
+                        .allMatch(output -> isAsItWas(output.getKey(), output.getValue()));
     }
 
     private boolean isGivenTheSame(Remembered then) {
-        return then.settings().equals(digest(then.records().values()));
+        return then.settings().equals(digest(then.records()));
+    }
+
+    private Set<Path> changedSince(Remembered then) {
+        Set<Path> changed = new TreeSet<>();
+        then.sources().forEach((file, source) -> {
+            if (!source.state().equals(sources.get(file))) {
+                changed.add(file);
+            }
+        });
+        return changed;
+    }
+
+    private static boolean isAsItWas(Path file, Output then) {
+        return stateOf(file).equals(then.state());
     }
 
     /**
@@ -235,23 +227,18 @@ public final class LastRun {
         if (then == null
                 || areClassesDoubled
                 || !isGivenTheSame(then)
-                || !sources.keySet().equals(then.states().keySet())) {
+                || !sources.keySet().equals(then.sources().keySet())) {
             return addAll(generator, only);
         }
-        Set<Path> changed = new TreeSet<>();
-        then.states().forEach((file, state) -> {
-            if (!state.equals(sources.get(file))) {
-                changed.add(file);
-            }
-        });
-        then.outputs().forEach((output, state) -> {
-            Path source = then.files().get(then.doubled().get(output));
-            if (source != null && !state.equals(stateOf(output))) {
+        Set<Path> changed = changedSince(then);
+        then.outputs().forEach((file, output) -> {
+            Path source = then.files().get(output.type());
+            if (source != null && !isAsItWas(file, output)) {
                 changed.add(source);
             }
         });
         Predicate<String> wanted = TypeNames.wanted(only).asMatchPredicate();
-        Set<Path> read = generator.types().readChanged(then.records().values(), changed, wanted);
+        Set<Path> read = generator.types().readChanged(then.records(), changed, wanted);
         if (read == null) {
             return addAll(generator, only);
         }
@@ -260,16 +247,14 @@ public final class LastRun {
     }
 
     private int addAll(Generator generator, String only) {
-        if (!places.isEmpty()) {
-            generator.addFrom(places, only);
-        }
+        generator.addFrom(places, only);
         return sources.size();
     }
 
     private static void takeOver(Generator generator, Remembered then, Set<Path> read) {
-        then.unnamed().forEach((file, methods) -> {
+        then.sources().forEach((file, source) -> {
             if (!read.contains(file)) {
-                generator.types().takeOver(file, methods);
+                generator.types().takeOver(file, source.unnamed());
             }
         });
         then.leftOut().forEach((line, type) -> {
@@ -277,9 +262,9 @@ public final class LastRun {
                 generator.types().leaveOut(type, line.substring(type.length() + 1));
             }
         });
-        then.doubled().forEach((output, type) -> {
-            if (then.isOfOtherThan(read, type)) {
-                generator.leaveStanding(output);
+        then.outputs().forEach((file, output) -> {
+            if (then.isOfOtherThan(read, output.type())) {
+                generator.leaveStanding(file);
             }
         });
     }
@@ -305,7 +290,7 @@ public final class LastRun {
             lines.add(line(
                     SOURCE,
                     each.file().toString(),
-                    sources.getOrDefault(each.file(), ""),
+                    sources.get(each.file()),
                     each.packageName(),
                     String.join(",", each.declared()),
                     String.join(",", each.mentioned()),
@@ -315,8 +300,8 @@ public final class LastRun {
         outcomes.forEach(outcome -> doubled.put(outcome.file(), plan.doubledIn(outcome.file())));
         generator
                 .standing()
-                .forEach(file ->
-                        doubled.put(file, before == null ? "" : before.doubled().get(file)));
+                .forEach(file -> doubled.put(
+                        file, before == null ? "" : before.outputs().get(file).type()));
         doubled.forEach((file, type) -> lines.add(line(OUTPUT, file.toString(), stateOf(file), type)));
         types.leftOut().forEach((line, type) -> lines.add(line(LEFT_OUT, type, line)));
         notes.forEach(note -> lines.add(line(NOTE, note)));

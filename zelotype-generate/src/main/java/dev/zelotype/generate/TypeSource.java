@@ -280,15 +280,20 @@ final class TypeSource {
         Set<String> all = new HashSet<>(names);
         List<String> outermost = new ArrayList<>();
         for (String name : names) {
-            boolean nested = false;
-            for (int at = name.indexOf('$'); at > 0; at = name.indexOf('$', at + 1)) {
-                nested |= all.contains(name.substring(0, at));
-            }
-            if (!nested) {
+            if (!isNestedIn(all, name)) {
                 outermost.add(name);
             }
         }
         return outermost;
+    }
+
+    /** Whether a class's name is that of a type among these, a dollar sign, and more. */
+    static boolean isNestedIn(Set<String> types, String name) {
+        boolean nested = false;
+        for (int at = name.indexOf('$'); at > 0; at = name.indexOf('$', at + 1)) {
+            nested |= types.contains(name.substring(0, at));
+        }
+        return nested;
     }
 
     /** Whether a place is a jar, or a folder with class files and no sources. */
@@ -299,7 +304,7 @@ final class TypeSource {
         return sourcesBelow(place).isEmpty() && !classesBelow(place).isEmpty();
     }
 
-    private static List<String> classesBelow(Path root) {
+    static List<String> classesBelow(Path root) {
         try (Stream<Path> files = Files.walk(root)) {
             return files.map(file -> root.relativize(file).toString().replace('\\', '/'))
                     .filter(name ->

@@ -26,9 +26,7 @@ public final class CheckMojo extends DoublesMojo {
     @Override
     void run() throws MojoExecutionException, MojoFailureException {
         Generator generator = generator();
-        if (!places().isEmpty()) {
-            generator.addFrom(places(), only);
-        }
+        generator.addFrom(places(), only);
         int wrong = 0;
         for (Outcome outcome : plan(generator, new ArrayList<>()).compare()) {
             if (outcome.state() != State.SAME) {
