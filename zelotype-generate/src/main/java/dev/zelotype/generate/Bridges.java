@@ -40,12 +40,16 @@ final class Bridges {
         this.classPath = urls.toArray(new URL[0]);
     }
 
-    /** Whether a method, by its name and the number of its parameters, only leads to another one. */
-    boolean has(TypeElement type, String binaryName, String method, int parameters) {
-        boolean kotlin = classPath.length > 0
+    /** Whether a type can have any that nobody else knows of. */
+    boolean mayBeIn(TypeElement type) {
+        return classPath.length > 0
                 && type.getAnnotationMirrors().stream()
                         .anyMatch(each -> each.getAnnotationType().toString().equals(OF_KOTLIN));
-        return kotlin && known.computeIfAbsent(binaryName, this::read).contains(method + parameters);
+    }
+
+    /** Whether a method, by its name and the number of its parameters, only leads to another one. */
+    boolean has(String binaryName, String method, int parameters) {
+        return known.computeIfAbsent(binaryName, this::read).contains(method + parameters);
     }
 
     private Set<String> read(String binaryName) {

@@ -1,6 +1,5 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -15,10 +14,10 @@ final class ClassText {
     private final List<String> fields = new ArrayList<>();
     private final List<MethodText> methods = new ArrayList<>();
     private final List<ClassText> types = new ArrayList<>();
-    private final List<TypeVariableName> typeVariables = new ArrayList<>();
     private final List<String> components = new ArrayList<>();
     private final String kind;
     private boolean isRecord;
+    private TypeVariables typeVariables = TypeVariables.NONE;
     private String supertypes = "";
 
     /**
@@ -34,12 +33,14 @@ final class ClassText {
     /** Makes it a record. */
     ClassText components(List<Parameter> declared) {
         isRecord = true;
-        declared.forEach(each -> components.add(each.declaration()));
+        for (Parameter each : declared) {
+            components.add(each.declaration());
+        }
         return this;
     }
 
-    ClassText typeVariables(List<TypeVariableName> variables) {
-        typeVariables.addAll(variables);
+    ClassText typeVariables(TypeVariables variables) {
+        typeVariables = variables;
         return this;
     }
 
@@ -81,8 +82,10 @@ final class ClassText {
 
     /** Adds the simple names that mean something else in it than elsewhere: types within it, and type variables. */
     void ownNames(Set<String> names) {
-        typeVariables.forEach(each -> names.add(each.name()));
-        methods.forEach(method -> method.typeVariables().forEach(each -> names.add(each.name())));
+        typeVariables.addNamesTo(names);
+        for (MethodText method : methods) {
+            method.typeVariables().addNamesTo(names);
+        }
         for (ClassText type : types) {
             names.add(type.name);
             type.ownNames(names);
@@ -90,8 +93,10 @@ final class ClassText {
     }
 
     void to(StringBuilder out, String indented) {
-        head.forEach(each -> lines(each, indented, out));
-        out.append(indented).append(kind).append(' ').append(name).append(Code.typeVariables(typeVariables));
+        for (String each : head) {
+            lines(each, indented, out);
+        }
+        out.append(indented).append(kind).append(' ').append(name).append(typeVariables.declaration());
         if (isRecord) {
             parameters(components, out);
         }
@@ -134,10 +139,14 @@ final class ClassText {
 
     /** Appends lines, each further in. */
     static void lines(String lines, String indentation, StringBuilder out) {
-        if (lines.indexOf('\n') < 0) {
-            out.append(indentation).append(lines).append('\n');
-        } else {
-            out.append(indented(lines, indentation)).append('\n');
+        int done = 0;
+        for (int at = lines.indexOf('\n'); at >= 0; at = lines.indexOf('\n', done)) {
+            // A part of a string is copied at once, unlike a string and two places in it.
+            out.append(indentation).append(lines.substring(done, at + 1));
+            done = at + 1;
         }
+        out.append(indentation)
+                .append(done == 0 ? lines : lines.substring(done))
+                .append('\n');
     }
 }

@@ -14,6 +14,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Pieces of Java source, as plain text but for the classes: each stands there as a mark until the whole file is known, and
@@ -38,6 +39,9 @@ final class Code {
     /** The sort of a class of which only what stands before its last simple name is meant, with the dot. */
     static final char QUALIFIER = 'q';
 
+    /** The marks of the few classes that doubles are made of. */
+    private static final Map<Class<?>, String> OF_JDK = new ConcurrentHashMap<>();
+
     private Code() {}
 
     /**
@@ -49,17 +53,23 @@ final class Code {
         int next = 0;
         int done = 0;
         for (int at = format.indexOf('$'); at >= 0; at = format.indexOf('$', done)) {
-            out.append(format, done, at);
+            out.append(format.substring(done, at));
             Object argument = arguments[next++];
             switch (format.charAt(at + 1)) {
-                case 'T' -> type(argument, out);
+                case 'T' -> {
+                    if (argument instanceof Class<?> known) {
+                        out.append(OF_JDK.computeIfAbsent(known, Code::marked));
+                    } else {
+                        type((TypeName) argument, out);
+                    }
+                }
                 case 'S' -> literal((String) argument, out);
                 case 'L' -> out.append(argument);
                 default -> throw new IllegalArgumentException(format);
             }
             done = at + 2;
         }
-        return out.append(format, done, format.length()).toString();
+        return out.append(format.substring(done)).toString();
     }
 
     static String type(TypeName type) {
@@ -78,27 +88,6 @@ final class Code {
     /** The same in javadoc. */
     static String mentioned(String code) {
         return code.replace("" + CLASS + WRITTEN, "" + CLASS + MENTIONED);
-    }
-
-    /** The declaration of type variables; empty if there are none. */
-    static String typeVariables(List<TypeVariableName> variables) {
-        if (variables.isEmpty()) {
-            return "";
-        }
-        List<String> declared = new ArrayList<>();
-        for (TypeVariableName variable : variables) {
-            StringBuilder out = new StringBuilder();
-            annotations(variable, out);
-            out.append(variable.name());
-            String between = " extends ";
-            for (TypeName bound : variable.bounds()) {
-                out.append(between);
-                type(bound, out);
-                between = " & ";
-            }
-            declared.add(out.toString());
-        }
-        return "<" + String.join(", ", declared) + ">";
     }
 
     /** Tells compilers not to warn. */
@@ -125,12 +114,8 @@ final class Code {
         return name + "(" + String.join(", ", written) + ")";
     }
 
-    private static void type(Object type, StringBuilder out) {
-        if (type instanceof Class<?> known) {
-            // Not of an array, nor primitive.
-            String packageName = known.getPackageName();
-            mark(WRITTEN, packageName, known.getCanonicalName().substring(packageName.length() + 1), out);
-        } else if (type instanceof ClassName named) {
+    private static void type(TypeName type, StringBuilder out) {
+        if (type instanceof ClassName named) {
             named(named, named.annotations(), out);
         } else if (type instanceof ParameterizedTypeName generic) {
             generic(generic, out);
@@ -142,8 +127,8 @@ final class Code {
             annotations(variable, out);
             out.append(variable.name());
         } else {
-            annotations((TypeName) type, out);
-            out.append(((TypeName) type).withoutAnnotations());
+            annotations(type, out);
+            out.append(type.withoutAnnotations());
         }
     }
 
@@ -162,6 +147,14 @@ final class Code {
         }
     }
 
+    /** Neither of an array, nor primitive. */
+    private static String marked(Class<?> type) {
+        StringBuilder out = new StringBuilder();
+        String packageName = type.getPackageName();
+        mark(WRITTEN, packageName, type.getCanonicalName().substring(packageName.length() + 1), out);
+        return out.toString();
+    }
+
     private static void mark(char sort, String packageName, String simpleNames, StringBuilder out) {
         out.append(CLASS)
                 .append(sort)
@@ -173,9 +166,7 @@ final class Code {
 
     private static void generic(ParameterizedTypeName type, StringBuilder out) {
         if (type.enclosingType() == null) {
-            Set<AnnotationSpec> annotations = new LinkedHashSet<>(type.annotations());
-            annotations.addAll(type.rawType().annotations());
-            named(type.rawType(), annotations, out);
+            named(type.rawType(), together(type.annotations(), type.rawType().annotations()), out);
         } else {
             generic(type.enclosingType(), out);
             out.append('.');
@@ -189,6 +180,15 @@ final class Code {
             between = ", ";
         }
         out.append(type.typeArguments().isEmpty() ? "" : ">");
+    }
+
+    private static Collection<AnnotationSpec> together(List<AnnotationSpec> some, List<AnnotationSpec> others) {
+        if (some.isEmpty() || others.isEmpty()) {
+            return some.isEmpty() ? others : some;
+        }
+        Set<AnnotationSpec> all = new LinkedHashSet<>(some);
+        all.addAll(others);
+        return all;
     }
 
     private static void array(ArrayTypeName type, String last, StringBuilder out) {

@@ -1,7 +1,6 @@
 package dev.zelotype.generate;
 
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
 
 /**
@@ -11,8 +10,8 @@ import java.util.List;
  * @param parameters its parameters
  * @param exceptions what it declares to throw
  */
-record ConstructorModel(List<TypeVariableName> typeVariables, List<Parameter> parameters, List<TypeName> exceptions) {
+record ConstructorModel(TypeVariables typeVariables, List<Parameter> parameters, List<TypeName> exceptions) {
 
     /** What an interface offers to its doubles: nothing to call. */
-    static final ConstructorModel NONE = new ConstructorModel(List.of(), List.of(), List.of());
+    static final ConstructorModel NONE = new ConstructorModel(TypeVariables.NONE, List.of(), List.of());
 }

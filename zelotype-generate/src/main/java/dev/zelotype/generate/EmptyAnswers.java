@@ -5,11 +5,20 @@ import com.palantir.javapoet.ClassName;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.Spliterators;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * What a written double answers if nobody says otherwise: something empty of the right type, else {@code null}.
@@ -17,28 +26,28 @@ import java.util.concurrent.CompletableFuture;
 final class EmptyAnswers {
 
     /** What is made anew for each call, so that nobody meets what somebody else has put in. */
-    private static final Map<String, String> NEW = Map.ofEntries(
-            Map.entry("java.lang.Iterable", "java.util.ArrayList"),
-            Map.entry("java.util.Collection", "java.util.ArrayList"),
-            Map.entry("java.util.List", "java.util.ArrayList"),
-            Map.entry("java.util.ArrayList", "java.util.ArrayList"),
-            Map.entry("java.util.Set", "java.util.LinkedHashSet"),
-            Map.entry("java.util.LinkedHashSet", "java.util.LinkedHashSet"),
-            Map.entry("java.util.HashSet", "java.util.HashSet"),
-            Map.entry("java.util.SortedSet", "java.util.TreeSet"),
-            Map.entry("java.util.NavigableSet", "java.util.TreeSet"),
-            Map.entry("java.util.TreeSet", "java.util.TreeSet"),
-            Map.entry("java.util.Queue", "java.util.ArrayDeque"),
-            Map.entry("java.util.Deque", "java.util.ArrayDeque"),
-            Map.entry("java.util.ArrayDeque", "java.util.ArrayDeque"),
-            Map.entry("java.util.Map", "java.util.LinkedHashMap"),
-            Map.entry("java.util.LinkedHashMap", "java.util.LinkedHashMap"),
-            Map.entry("java.util.HashMap", "java.util.HashMap"),
-            Map.entry("java.util.SortedMap", "java.util.TreeMap"),
-            Map.entry("java.util.NavigableMap", "java.util.TreeMap"),
-            Map.entry("java.util.TreeMap", "java.util.TreeMap"),
-            Map.entry("java.util.concurrent.ConcurrentMap", "java.util.concurrent.ConcurrentHashMap"),
-            Map.entry("java.util.concurrent.ConcurrentHashMap", "java.util.concurrent.ConcurrentHashMap"));
+    private static final Map<String, Class<?>> NEW = Map.ofEntries(
+            Map.entry("java.lang.Iterable", ArrayList.class),
+            Map.entry("java.util.Collection", ArrayList.class),
+            Map.entry("java.util.List", ArrayList.class),
+            Map.entry("java.util.ArrayList", ArrayList.class),
+            Map.entry("java.util.Set", LinkedHashSet.class),
+            Map.entry("java.util.LinkedHashSet", LinkedHashSet.class),
+            Map.entry("java.util.HashSet", HashSet.class),
+            Map.entry("java.util.SortedSet", TreeSet.class),
+            Map.entry("java.util.NavigableSet", TreeSet.class),
+            Map.entry("java.util.TreeSet", TreeSet.class),
+            Map.entry("java.util.Queue", ArrayDeque.class),
+            Map.entry("java.util.Deque", ArrayDeque.class),
+            Map.entry("java.util.ArrayDeque", ArrayDeque.class),
+            Map.entry("java.util.Map", LinkedHashMap.class),
+            Map.entry("java.util.LinkedHashMap", LinkedHashMap.class),
+            Map.entry("java.util.HashMap", HashMap.class),
+            Map.entry("java.util.SortedMap", TreeMap.class),
+            Map.entry("java.util.NavigableMap", TreeMap.class),
+            Map.entry("java.util.TreeMap", TreeMap.class),
+            Map.entry("java.util.concurrent.ConcurrentMap", ConcurrentHashMap.class),
+            Map.entry("java.util.concurrent.ConcurrentHashMap", ConcurrentHashMap.class));
 
     private static final Set<String> WITH_EMPTY = Set.of(
             "java.util.Optional",
@@ -84,7 +93,7 @@ final class EmptyAnswers {
         if (name.equals("java.lang.String") || name.equals("java.lang.CharSequence")) {
             return "\"\"";
         } else if (WITH_EMPTY.contains(name)) {
-            return Code.of("$T.empty()", raw);
+            return Code.type(raw) + ".empty()";
         } else if (OF_COLLECTIONS.containsKey(name)) {
             return Code.of("$T.$L()", Collections.class, OF_COLLECTIONS.get(name));
         } else if (name.equals("java.util.Spliterator")) {
@@ -92,7 +101,7 @@ final class EmptyAnswers {
         } else if (FUTURES.contains(name)) {
             return Code.of("$T.completedFuture($L)", CompletableFuture.class, ofArgument(type));
         } else if (NEW.containsKey(name)) {
-            return Code.of(raw == type ? "new $T()" : "new $T<>()", ClassName.bestGuess(NEW.get(name)));
+            return Code.of(raw == type ? "new $T()" : "new $T<>()", NEW.get(name));
         }
         return BOXED.getOrDefault(name, "null");
     }

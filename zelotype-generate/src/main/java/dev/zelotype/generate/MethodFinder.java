@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import javax.lang.model.SourceVersion;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -33,9 +32,14 @@ final class MethodFinder {
     private final Map<ExecutableElement, String> keysOfObject = new LinkedHashMap<>();
 
     private final Map<Element, String> descriptors = new HashMap<>();
+    /** Of the type that is looked at, by its methods: the name, and what its parameters are for class files. */
+    private final Map<ExecutableElement, String> erasedParameters = new HashMap<>();
 
-    MethodFinder(Elements elements, Types types, Bridges bridges) {
+    private final WritableNames writable;
+
+    MethodFinder(Elements elements, Types types, Bridges bridges, WritableNames writable) {
         this.bridges = bridges;
+        this.writable = writable;
         this.elements = elements;
         this.types = types;
         TypeElement object = elements.getTypeElement("java.lang.Object");
@@ -60,8 +64,14 @@ final class MethodFinder {
      */
     record Methods(List<Found> own, List<Found> ofObject) {}
 
+    /** Whether a method is that of {@code Object} and of nobody else. */
+    boolean isOfObject(Found found) {
+        return found.others().isEmpty() && keysOfObject.containsKey(found.method());
+    }
+
     /** Finds them among all members of the type. */
     Methods find(TypeElement type, List<? extends Element> members) {
+        erasedParameters.clear();
         Map<String, Found> own = new LinkedHashMap<>();
         Map<String, Found> ofObject = new LinkedHashMap<>();
         List<ExecutableElement> all = ElementFilter.methodsIn(members);
@@ -72,16 +82,19 @@ final class MethodFinder {
             }
         }
         for (ExecutableElement method : all) {
-            // An interface may declare again what a superclass has made final.
-            if (isOverridable(method) && !fixed.contains(key(type, method))) {
-                add(isObjectMethod(method) && !isLeftToSubclasses(method) ? ofObject : own, type, method);
+            if (isOverridable(method)) {
+                String key = key(type, method);
+                // An interface may declare again what a superclass has made final.
+                if (!fixed.contains(key)) {
+                    add(isObjectMethod(method) && !isLeftToSubclasses(method) ? ofObject : own, key, type, method);
+                }
             }
         }
         if (type.getKind() == ElementKind.INTERFACE) {
             // Its doubles are classes all the same, and have what interfaces do not promise: clone.
             for (ExecutableElement method : keysOfObject.keySet()) {
-                if (isOverridable(method) && isObjectMethod(method) && !ofObject.containsKey(key(type, method))) {
-                    add(ofObject, type, method);
+                if (isOverridable(method) && isObjectMethod(method)) {
+                    ofObject.putIfAbsent(key(type, method), new Found(method, List.of()));
                 }
             }
         }
@@ -95,7 +108,7 @@ final class MethodFinder {
                 && !modifiers.contains(Modifier.FINAL)
                 && !modifiers.contains(Modifier.PRIVATE)
                 && !isBridge(method)
-                && (modifiers.contains(Modifier.ABSTRACT) || SourceVersion.isName(method.getSimpleName()))
+                && (modifiers.contains(Modifier.ABSTRACT) || writable.contains(method.getSimpleName()))
                 && !(method.getSimpleName().contentEquals("finalize")
                         && method.getParameters().isEmpty());
     }
@@ -103,8 +116,8 @@ final class MethodFinder {
     private boolean isBridge(ExecutableElement method) {
         return !method.getModifiers().contains(Modifier.ABSTRACT)
                 && method.getEnclosingElement() instanceof TypeElement owner
+                && bridges.mayBeIn(owner)
                 && bridges.has(
-                        owner,
                         elements.getBinaryName(owner).toString(),
                         method.getSimpleName().toString(),
                         method.getParameters().size());
@@ -130,8 +143,7 @@ final class MethodFinder {
     }
 
     /** Adds a method, or joins it to one that can be called with the same words, since two supertypes declare it. */
-    private void add(Map<String, Found> found, TypeElement type, ExecutableElement method) {
-        String key = key(type, method);
+    private void add(Map<String, Found> found, String key, TypeElement type, ExecutableElement method) {
         Found known = found.get(key);
         if (known == null) {
             found.put(key, new Found(method, List.of()));
@@ -172,16 +184,28 @@ final class MethodFinder {
         if (known != null) {
             return known;
         }
+        if (method.getEnclosingElement().equals(type)) {
+            return erasedParameters(method);
+        }
+        return erasedParameters(method, member(type, method).getParameterTypes());
+    }
+
+    private String erasedParameters(ExecutableElement method) {
+        return erasedParameters.computeIfAbsent(
+                method, each -> erasedParameters(each, ((ExecutableType) each.asType()).getParameterTypes()));
+    }
+
+    private String erasedParameters(ExecutableElement method, List<? extends TypeMirror> types) {
         StringBuilder out = new StringBuilder(method.getSimpleName()).append('(');
-        member(type, method).getParameterTypes().forEach(parameter -> out.append(descriptor(parameter)));
+        for (TypeMirror each : types) {
+            out.append(descriptor(each));
+        }
         return out.toString();
     }
 
     /** The name of a method with the descriptor that class files know it by. */
     String erased(ExecutableElement method) {
-        StringBuilder out = new StringBuilder(method.getSimpleName()).append('(');
-        method.getParameters().forEach(parameter -> out.append(descriptor(parameter.asType())));
-        return out.append(')').append(descriptor(method.getReturnType())).toString();
+        return erasedParameters(method) + ")" + descriptor(method.getReturnType());
     }
 
     private String descriptor(TypeMirror type) {

@@ -2,7 +2,6 @@ package dev.zelotype.generate;
 
 import com.palantir.javapoet.AnnotationSpec;
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -32,7 +31,7 @@ record MethodModel(
         String readableName,
         String link,
         String erased,
-        List<TypeVariableName> typeVariables,
+        TypeVariables typeVariables,
         List<AnnotationSpec> annotations,
         Set<String> warnings,
         TypeName returns,
@@ -70,7 +69,8 @@ record MethodModel(
     }
 
     boolean isVoid() {
-        return returns.equals(TypeName.VOID);
+        // There is only one; comparing it by content would print the type.
+        return returns == TypeName.VOID;
     }
 
     /** The readable name with a capital first letter, to go into another name. */

@@ -1,7 +1,6 @@
 package dev.zelotype.generate;
 
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -13,10 +12,10 @@ final class MethodText {
     private final String modifiers;
     private final String name;
     private final List<String> head = new ArrayList<>();
-    private final List<TypeVariableName> typeVariables = new ArrayList<>();
     private final List<String> parameters = new ArrayList<>();
     private final List<TypeName> exceptions = new ArrayList<>();
     private final List<String> body = new ArrayList<>();
+    private TypeVariables typeVariables = TypeVariables.NONE;
     private String returns = "";
     private boolean isAbstract;
     private String indentation = "";
@@ -37,8 +36,8 @@ final class MethodText {
         return this;
     }
 
-    MethodText typeVariables(List<TypeVariableName> variables) {
-        typeVariables.addAll(variables);
+    MethodText typeVariables(TypeVariables variables) {
+        typeVariables = variables;
         return this;
     }
 
@@ -53,7 +52,9 @@ final class MethodText {
     }
 
     MethodText parameters(List<Parameter> more) {
-        more.forEach(each -> parameters.add(each.declaration()));
+        for (Parameter each : more) {
+            parameters.add(each.declaration());
+        }
         return this;
     }
 
@@ -99,14 +100,16 @@ final class MethodText {
         return this;
     }
 
-    List<TypeVariableName> typeVariables() {
+    TypeVariables typeVariables() {
         return typeVariables;
     }
 
     void to(StringBuilder out, String indented) {
-        head.forEach(each -> ClassText.lines(each, indented, out));
+        for (String each : head) {
+            ClassText.lines(each, indented, out);
+        }
         out.append(indented).append(modifiers).append(modifiers.isEmpty() ? "" : " ");
-        out.append(Code.typeVariables(typeVariables)).append(typeVariables.isEmpty() ? "" : " ");
+        out.append(typeVariables.declaration()).append(typeVariables.isEmpty() ? "" : " ");
         out.append(returns).append(name);
         ClassText.parameters(parameters, out);
         String before = Code.BREAK + "throws ";
@@ -118,7 +121,10 @@ final class MethodText {
             out.append(";\n");
         } else {
             out.append(" {\n");
-            body.forEach(each -> ClassText.lines(each, indented + "    ", out));
+            String within = indented + "    ";
+            for (String each : body) {
+                ClassText.lines(each, within, out);
+            }
             out.append(indented).append("}\n");
         }
     }

@@ -17,7 +17,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import javax.lang.model.SourceVersion;
 import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -48,16 +47,17 @@ final class ModelReader {
     private final Elements elements;
     private final Types types;
     private final MethodFinder finder;
+    private final WritableNames writable = new WritableNames();
     private final ParameterNames parameterNames;
-    private final Map<List<Found>, List<MethodModel>> methodsOfObject = new HashMap<>();
-    private final Map<Element, TypeName> named = new HashMap<>();
+    private final Map<List<ExecutableElement>, List<MethodModel>> methodsOfObject = new HashMap<>();
+    private final SignatureTypes.Known named = new SignatureTypes.Known();
     private final Map<Class<?>, TypeMirror> supertypes = new HashMap<>();
 
     ModelReader(Elements elements, Types types, ParameterNames parameterNames, Bridges bridges) {
         this.parameterNames = parameterNames;
         this.elements = elements;
         this.types = types;
-        this.finder = new MethodFinder(elements, types, bridges);
+        this.finder = new MethodFinder(elements, types, bridges, writable);
     }
 
     /** Why a type cannot be written a double for; empty if it can. */
@@ -141,7 +141,11 @@ final class ModelReader {
         List<? extends Element> members = elements.getAllMembers(type);
         if (reading.names.obstacles().isEmpty()) {
             reading.noteDeprecatedOfObject(members);
-            type.getTypeParameters().forEach(variable -> variable.getBounds().forEach(reading.names::name));
+            for (TypeParameterElement variable : type.getTypeParameters()) {
+                for (TypeMirror bound : variable.getBounds()) {
+                    reading.names.name(bound);
+                }
+            }
         }
         MethodFinder.Methods found = finder.find(type, members);
         List<ConstructorModel> constructors = reading.constructors();
@@ -171,7 +175,16 @@ final class ModelReader {
                 nestedNames(members),
                 constructors,
                 methods,
+                namesOf(methods),
                 objectMethods);
+    }
+
+    private static Set<String> namesOf(List<MethodModel> methods) {
+        Set<String> names = new HashSet<>();
+        for (MethodModel method : methods) {
+            names.add(method.name());
+        }
+        return names;
     }
 
     private boolean isOfJdk(TypeElement type) {
@@ -196,21 +209,28 @@ final class ModelReader {
 
     /** Nearly every type has them from {@code Object} itself, and then they are the same for all. */
     private List<MethodModel> objectMethods(Reading reading, List<Found> found) {
-        return found.stream().allMatch(each -> isOfObject(each.method()))
-                ? methodsOfObject.computeIfAbsent(found, reading::methods)
-                : reading.methods(found);
+        List<ExecutableElement> methods = new ArrayList<>();
+        for (Found each : found) {
+            if (!finder.isOfObject(each)) {
+                return reading.methods(found);
+            }
+            methods.add(each.method());
+        }
+        List<MethodModel> known = methodsOfObject.get(methods);
+        if (known == null) {
+            known = reading.methods(found);
+            methodsOfObject.put(methods, known);
+        }
+        return known;
     }
 
-    private static boolean isOfObject(ExecutableElement method) {
-        return method.getEnclosingElement().toString().equals("java.lang.Object");
-    }
-
-    private List<TypeVariableName> variables(List<? extends TypeParameterElement> parameters) {
+    private TypeVariables variables(List<? extends TypeParameterElement> parameters) {
         List<TypeVariableName> variables = new ArrayList<>();
         for (TypeParameterElement parameter : parameters) {
-            variables.add((TypeVariableName) named.computeIfAbsent(parameter, each -> TypeVariableName.get(parameter)));
+            variables.add((TypeVariableName)
+                    named.ofElements().computeIfAbsent(parameter, each -> TypeVariableName.get(parameter)));
         }
-        return variables;
+        return new TypeVariables(variables);
     }
 
     /** What is named in the type or in one of its supertypes hides what is imported under the same name. */
@@ -312,10 +332,10 @@ final class ModelReader {
 
         /** Each class has what every object has, whether it writes it or not. */
         void noteDeprecatedOfObject(List<? extends Element> members) {
-            boolean ofObject = ElementFilter.methodsIn(members).stream()
-                    .anyMatch(method -> elements.isDeprecated(method) && MethodFinder.isObjectMethod(method));
-            if (ofObject) {
-                otherWarnings.add("deprecation");
+            for (ExecutableElement method : ElementFilter.methodsIn(members)) {
+                if (elements.isDeprecated(method) && MethodFinder.isObjectMethod(method)) {
+                    otherWarnings.add("deprecation");
+                }
             }
         }
 
@@ -327,7 +347,7 @@ final class ModelReader {
                 }
                 ExecutableType actual = (ExecutableType) constructor.asType();
                 constructors.add(new ConstructorModel(
-                        actual.getTypeVariables().stream().map(this::variable).toList(),
+                        variables(actual),
                         parameters(constructor, actual.getParameterTypes()),
                         exceptions(actual, List.of())));
             }
@@ -336,14 +356,16 @@ final class ModelReader {
 
         List<MethodModel> methods(List<Found> found) {
             Map<String, List<ExecutableElement>> overloads = new HashMap<>();
-            found.forEach(each -> overloads
-                    .computeIfAbsent(each.method().getSimpleName().toString(), name -> new ArrayList<>())
-                    .add(each.method()));
+            for (Found each : found) {
+                overloads
+                        .computeIfAbsent(each.method().getSimpleName().toString(), name -> new ArrayList<>())
+                        .add(each.method());
+            }
             List<MethodModel> methods = new ArrayList<>();
-            found.forEach(each -> methods.add(method(
-                    each.method(),
-                    each.others(),
-                    overloads.get(each.method().getSimpleName().toString()))));
+            for (Found each : found) {
+                String name = each.method().getSimpleName().toString();
+                methods.add(method(each.method(), each.others(), overloads.get(name)));
+            }
             return methods;
         }
 
@@ -355,7 +377,7 @@ final class ModelReader {
             noteInterruptedClose(method, actual);
             refuseHiddenVariables(method);
             refuseClash(actual, method, others);
-            if (method.getModifiers().contains(Modifier.ABSTRACT) && !SourceVersion.isName(name)) {
+            if (method.getModifiers().contains(Modifier.ABSTRACT) && !writable.contains(method.getSimpleName())) {
                 names.refuse("has a method " + name + ", a name that cannot be written in Java");
             }
             return new MethodModel(
@@ -363,7 +385,7 @@ final class ModelReader {
                     unusedName(overloaded ? name + ofTypes(method, overloads) : name),
                     link(method, overloaded),
                     finder.erased(method),
-                    actual.getTypeVariables().stream().map(this::variable).toList(),
+                    variables(actual),
                     annotations(method),
                     warningsOf(method),
                     names.name(narrowest(actual, others)),
@@ -413,6 +435,13 @@ final class ModelReader {
                 narrowest = narrower ? returned : narrowest;
             }
             return narrowest;
+        }
+
+        private TypeVariables variables(ExecutableType method) {
+            List<? extends TypeVariable> own = method.getTypeVariables();
+            return own.isEmpty()
+                    ? TypeVariables.NONE
+                    : new TypeVariables(own.stream().map(this::variable).toList());
         }
 
         /** A method's own variable, with bounds in the words of the type that has inherited the method. */

@@ -27,11 +27,8 @@ final class Names {
     /** A name for something that no method of the type is called. */
     static String unusedBy(TypeModel type, String wanted) {
         String name = wanted;
-        boolean taken = true;
-        while (taken) {
-            String tried = name;
-            taken = type.methods().stream().anyMatch(method -> method.name().equals(tried));
-            name = taken ? name + "Now" : name;
+        while (type.methodNames().contains(name)) {
+            name += "Now";
         }
         return name;
     }
@@ -39,26 +36,31 @@ final class Names {
     /** A name for something beside parameters. */
     static String unusedBy(List<Parameter> parameters, String wanted) {
         String name = wanted;
-        boolean taken = true;
-        while (taken) {
-            String tried = name;
-            taken = parameters.stream().anyMatch(parameter -> parameter.name().equals(tried));
-            name = taken ? name + "One" : name;
+        while (isOneOf(parameters, name)) {
+            name += "One";
         }
         return name;
     }
 
+    private static boolean isOneOf(List<Parameter> parameters, String name) {
+        for (Parameter each : parameters) {
+            if (each.name().equals(name)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     static String list(List<Parameter> parameters) {
         List<String> names = new ArrayList<>();
-        parameters.forEach(parameter -> names.add(parameter.name()));
+        for (Parameter each : parameters) {
+            names.add(each.name());
+        }
         return String.join(", ", names);
     }
 
     /** A field, told apart from a parameter of the same name. */
     static String ofThis(MethodModel method, String field) {
-        return method.parameters().stream()
-                        .anyMatch(parameter -> parameter.name().equals(field))
-                ? "this." + field
-                : field;
+        return isOneOf(method.parameters(), field) ? "this." + field : field;
     }
 }

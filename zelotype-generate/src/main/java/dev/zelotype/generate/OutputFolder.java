@@ -36,9 +36,15 @@ final class OutputFolder {
         this.styles = styles;
     }
 
+    /** Whether what a source file holds was written by Zelotype. */
+    static boolean isGenerated(CharSequence content) {
+        return content.length() >= MARK.length() && MARK.contentEquals(content.subSequence(0, MARK.length()));
+    }
+
     /** Whether a source file was written by Zelotype. */
     static boolean isGenerated(Path file) {
-        if (!Files.isRegularFile(file)) {
+        // Asked this way, it costs no exception where there is none.
+        if (!file.toFile().isFile()) {
             return false;
         }
         try (InputStream in = Files.newInputStream(file)) {

@@ -23,17 +23,30 @@ final class Outside {
 
     private final Set<String> expanding = new HashSet<>();
 
-    private Outside(List<TypeVariableName> variables) {
-        variables.forEach(variable -> this.variables.put(variable.name(), variable));
+    /** What is outside some type variables. */
+    Outside(TypeVariables variables) {
+        for (TypeVariableName variable : variables.all()) {
+            this.variables.put(variable.name(), variable);
+        }
     }
 
     static TypeName of(MethodModel method, TypeName type) {
         return method.typeVariables().isEmpty() ? type : new Outside(method.typeVariables()).above(type);
     }
 
+    /** Whether one of the variables stands somewhere in one of the types. */
+    boolean mentionedIn(List<Parameter> parameters) {
+        for (Parameter each : parameters) {
+            if (isMentionedIn(each.type())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** Whether one of the variables stands somewhere in a type. */
-    static boolean mentions(List<TypeVariableName> variables, TypeName type) {
-        return new Outside(variables).mentions(type);
+    boolean isMentionedIn(TypeName type) {
+        return !variables.isEmpty() && mentions(type);
     }
 
     private boolean mentions(TypeName type) {
@@ -42,16 +55,23 @@ final class Outside {
         } else if (type instanceof ArrayTypeName array) {
             return mentions(array.componentType());
         } else if (type instanceof WildcardTypeName wildcard) {
-            return wildcard.upperBounds().stream().anyMatch(this::mentions)
-                    || wildcard.lowerBounds().stream().anyMatch(this::mentions);
+            return mentions(wildcard.upperBounds()) || mentions(wildcard.lowerBounds());
         }
-        return type instanceof ParameterizedTypeName parameterized
-                && parameterized.typeArguments().stream().anyMatch(this::mentions);
+        return type instanceof ParameterizedTypeName parameterized && mentions(parameterized.typeArguments());
+    }
+
+    private boolean mentions(List<TypeName> types) {
+        for (TypeName each : types) {
+            if (mentions(each)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** A type that holds all that the given one may hold. */
-    private TypeName above(TypeName type) {
-        if (!mentions(type)) {
+    TypeName above(TypeName type) {
+        if (!isMentionedIn(type)) {
             return type;
         } else if (type instanceof TypeVariableName variable) {
             return aboveBound(variable);

@@ -5,20 +5,45 @@ import com.palantir.javapoet.TypeName;
 import java.util.List;
 
 /**
- * A parameter of a method or a constructor, or a component of a record.
- *
- * @param type its type; of one that takes any number of arguments, the array
- * @param name its name
- * @param annotations what it is marked with
+ * A parameter of a method or a constructor, or a component of a record. Its declaration is written down once, since a double
+ * repeats it in many places.
  */
-record Parameter(TypeName type, String name, List<AnnotationSpec> annotations) {
+final class Parameter {
 
-    Parameter(TypeName type, String name) {
-        this(type, name, List.of());
+    private final TypeName type;
+    private final String name;
+    private final List<AnnotationSpec> annotations;
+    private final String declaration;
+
+    /**
+     * A parameter.
+     *
+     * @param type its type; of one that takes any number of arguments, the array
+     * @param annotations what it is marked with
+     */
+    Parameter(TypeName type, String name, List<AnnotationSpec> annotations) {
+        this.type = type;
+        this.name = name;
+        this.annotations = annotations;
+        this.declaration = annotated() + Code.type(type) + " " + name;
+    }
+
+    /** The same with a type and a name that may be others, and nothing that it is marked with. */
+    Parameter plain(TypeName newType, String newName) {
+        boolean isSame = newType == type && newName.equals(name) && annotations.isEmpty();
+        return isSame ? this : new Parameter(newType, newName, List.of());
+    }
+
+    TypeName type() {
+        return type;
+    }
+
+    String name() {
+        return name;
     }
 
     String declaration() {
-        return annotated() + Code.type(type) + " " + name;
+        return declaration;
     }
 
     /** The declaration of one that takes any number of arguments. */
@@ -28,7 +53,9 @@ record Parameter(TypeName type, String name, List<AnnotationSpec> annotations) {
 
     private String annotated() {
         StringBuilder out = new StringBuilder();
-        annotations.forEach(each -> out.append(Code.annotation(each)).append(' '));
+        for (AnnotationSpec each : annotations) {
+            out.append(Code.annotation(each)).append(' ');
+        }
         return out.toString();
     }
 }

@@ -2,7 +2,6 @@ package dev.zelotype.generate;
 
 import java.util.ArrayList;
 import java.util.List;
-import javax.lang.model.SourceVersion;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
@@ -17,6 +16,7 @@ final class ParameterNames {
             List.of("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth");
 
     private final SourceJars sources;
+    private final WritableNames writableNames = new WritableNames();
     private int unknown;
 
     ParameterNames(SourceJars sources) {
@@ -35,7 +35,7 @@ final class ParameterNames {
         for (VariableElement parameter : method.getParameters()) {
             names.add(parameter.getSimpleName().toString());
             known |= !parameter.getSimpleName().contentEquals("arg" + (names.size() - 1));
-            writable &= SourceVersion.isName(parameter.getSimpleName());
+            writable &= writableNames.contains(parameter.getSimpleName());
         }
         if (known && writable || names.isEmpty()) {
             return names;

@@ -7,6 +7,8 @@ import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -35,17 +37,26 @@ final class SignatureTypes {
     private static final Set<String> NULLNESS =
             Set.of("Nullable", "NonNull", "Nonnull", "NotNull", "CheckForNull", "PolyNull");
 
+    /**
+     * Names that were found before, for whatever type.
+     *
+     * @param ofElements of classes and type variables
+     * @param ofTypes of types of which there is nothing else to say, by the compiler's one object for each
+     * @param plain classes that whoever names them may name, without a warning
+     */
+    record Known(Map<Element, TypeName> ofElements, Map<TypeMirror, TypeName> ofTypes, Set<Element> plain) {
+        Known() {
+            this(new HashMap<>(), new HashMap<>(), new HashSet<>());
+        }
+    }
+
     private final Elements elements;
-    private final Map<Element, TypeName> known;
+    private final Known known;
     private final Set<String> warnings = new LinkedHashSet<>();
     private final Set<String> obstacles = new LinkedHashSet<>();
 
-    /**
-     * Names nothing so far.
-     *
-     * @param known the names of classes and type variables that were met before, with whatever type
-     */
-    SignatureTypes(Elements elements, Map<Element, TypeName> known) {
+    /** Names nothing so far. */
+    SignatureTypes(Elements elements, Known known) {
         this.elements = elements;
         this.known = known;
     }
@@ -65,9 +76,17 @@ final class SignatureTypes {
     }
 
     TypeName name(TypeMirror type) {
-        TypeName plain = plainOrRebuilt(type);
-        List<AnnotationSpec> annotations = nullness(type);
-        return annotations.isEmpty() ? plain : plain.annotated(annotations);
+        TypeName found = known.ofTypes().get(type);
+        if (found == null) {
+            TypeName plain = plainOrRebuilt(type);
+            List<AnnotationSpec> annotations = nullness(type);
+            found = annotations.isEmpty() ? plain : plain.annotated(annotations);
+            boolean isOneOfMany = plain instanceof ClassName || plain.isPrimitive();
+            if (isOneOfMany && annotations.isEmpty() && warnings.isEmpty() && obstacles.isEmpty()) {
+                known.ofTypes().put(type, plain);
+            }
+        }
+        return found;
     }
 
     private TypeName plainOrRebuilt(TypeMirror type) {
@@ -81,14 +100,14 @@ final class SignatureTypes {
         } else if (type instanceof DeclaredType declared && type.getKind() == TypeKind.DECLARED) {
             note(declared);
             if (declared.getEnclosingType().getKind() == TypeKind.NONE) {
-                ClassName raw = (ClassName)
-                        known.computeIfAbsent(declared.asElement(), each -> ClassName.get((TypeElement) each));
+                ClassName raw = (ClassName) known.ofElements()
+                        .computeIfAbsent(declared.asElement(), each -> ClassName.get((TypeElement) each));
                 return declared.getTypeArguments().isEmpty()
                         ? raw
                         : ParameterizedTypeName.get(raw, arguments(declared));
             }
         } else if (type instanceof TypeVariable variable) {
-            return known.computeIfAbsent(variable.asElement(), each -> TypeVariableName.get(variable));
+            return known.ofElements().computeIfAbsent(variable.asElement(), each -> TypeVariableName.get(variable));
         }
         return TypeName.get(type);
     }
@@ -110,23 +129,31 @@ final class SignatureTypes {
 
     private void note(DeclaredType type) {
         TypeElement element = (TypeElement) type.asElement();
-        if (element.getModifiers().contains(Modifier.PRIVATE)) {
-            obstacles.add("refers to " + element.getQualifiedName() + ", which is private");
+        if (!known.plain().contains(element)) {
+            boolean isPrivate = element.getModifiers().contains(Modifier.PRIVATE);
+            if (isPrivate) {
+                obstacles.add("refers to " + element.getQualifiedName() + ", which is private");
+            }
+            if (!noteDeprecation(element) && !isPrivate) {
+                known.plain().add(element);
+            }
         }
-        noteDeprecation(element);
         if (isRaw(type)) {
             warnings.add("rawtypes");
             warnings.add("unchecked");
         }
     }
 
-    /** Whoever names a nested type names the types around it. */
-    void noteDeprecation(Element named) {
+    /** Whoever names a nested type names the types around it. Tells whether there was something to note. */
+    boolean noteDeprecation(Element named) {
+        boolean noted = false;
         for (Element each = named; each instanceof TypeElement; each = each.getEnclosingElement()) {
             if (elements.isDeprecated(each)) {
                 warnings.add(isForRemoval(each) ? "removal" : "deprecation");
+                noted = true;
             }
         }
+        return noted;
     }
 
     static boolean isRaw(DeclaredType type) {

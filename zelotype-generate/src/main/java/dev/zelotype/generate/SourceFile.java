@@ -1,8 +1,10 @@
 package dev.zelotype.generate;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -54,28 +56,35 @@ final class SourceFile {
 
     private String text() {
         StringBuilder body = new StringBuilder(marked.length());
+        List<String> marks = new ArrayList<>();
         for (int at = marked.indexOf(Code.CLASS); at >= 0; at = marked.indexOf(Code.CLASS, at)) {
             int end = marked.indexOf(Code.END, at);
-            names.put(marked.substring(at + 1, end), "");
+            String mark = marked.substring(at + 1, end);
+            marks.add(mark);
+            names.put(mark, "");
             at = end;
         }
         // Those of the same package need no import, so they come before what would take their names.
         shorten(mark -> packageOf(mark).equals(packageName));
         shorten(mark -> mark.charAt(0) != Code.MENTIONED || packageOf(mark).equals("java.lang"));
-        names.replaceAll((mark, none) -> name(mark));
-        int done = 0;
-        for (int at = marked.indexOf(Code.CLASS); at >= 0; at = marked.indexOf(Code.CLASS, done)) {
-            int end = marked.indexOf(Code.END, at);
-            body.append(marked, done, at).append(names.get(marked.substring(at + 1, end)));
-            done = end + 1;
+        for (Map.Entry<String, String> each : names.entrySet()) {
+            each.setValue(name(each.getKey()));
         }
-        body.append(marked, done, marked.length());
+        int done = 0;
+        for (String mark : marks) {
+            int at = marked.indexOf(Code.CLASS, done);
+            body.append(marked.substring(done, at)).append(names.get(mark));
+            done = at + mark.length() + 2;
+        }
+        body.append(marked.substring(done));
         StringBuilder out = new StringBuilder(body.length());
         if (!packageName.isEmpty()) {
             out.append("package ").append(packageName).append(";\n\n");
         }
         Set<String> imports = imports();
-        imports.forEach(each -> out.append("import ").append(each).append(";\n"));
+        for (String each : imports) {
+            out.append("import ").append(each).append(";\n");
+        }
         out.append(imports.isEmpty() ? "" : "\n");
         broken(body.toString(), out);
         return out.toString();
@@ -83,12 +92,14 @@ final class SourceFile {
 
     private Set<String> imports() {
         Set<String> imports = new TreeSet<>();
-        shortened.forEach((name, from) -> {
+        for (Map.Entry<String, String> each : shortened.entrySet()) {
+            String from = each.getValue();
+            String name = each.getKey();
             boolean isMeant = from.equals(packageName) || from.equals("java.lang") && !neighbours.contains(name);
             if (!isMeant) {
                 imports.add(from + "." + name);
             }
-        });
+        }
         return imports;
     }
 
@@ -128,11 +139,11 @@ final class SourceFile {
         for (int at = text.indexOf(Code.BREAK); at >= 0; at = text.indexOf(Code.BREAK, done)) {
             int begins = text.lastIndexOf('\n', at) + 1;
             int ends = text.indexOf('\n', at);
-            lines.append(text, done, begins);
+            lines.append(text.substring(done, begins));
             line(text.substring(begins, ends), lines);
             done = ends;
         }
-        lines.append(text, done, text.length());
+        lines.append(text.substring(done));
     }
 
     private static void line(String line, StringBuilder lines) {
@@ -140,7 +151,7 @@ final class SourceFile {
         int begins = lines.length();
         int done = 0;
         for (int at = line.indexOf(Code.BREAK); at >= 0; at = line.indexOf(Code.BREAK, done)) {
-            lines.append(line, done, at);
+            lines.append(line.substring(done, at));
             String space = line.charAt(at - 1) == '(' ? "" : " ";
             int next = line.indexOf(Code.BREAK, at + 1);
             int length = (next < 0 ? line.length() : next) - at - 1;
@@ -152,6 +163,6 @@ final class SourceFile {
             }
             done = at + 1;
         }
-        lines.append(line, done, line.length());
+        lines.append(line.substring(done));
     }
 }

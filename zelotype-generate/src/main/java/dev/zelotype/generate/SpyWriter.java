@@ -3,7 +3,6 @@ package dev.zelotype.generate;
 import com.palantir.javapoet.ArrayTypeName;
 import com.palantir.javapoet.ClassName;
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -24,13 +23,17 @@ final class SpyWriter {
     private final TypeModel type;
     private final String packageName;
     private final ClassText out;
+    private final String typeCode;
     private final String anyCall;
+    private final Outside ofType;
 
     SpyWriter(TypeModel type, String packageName, ClassText out) {
         this.type = type;
         this.packageName = packageName;
         this.out = out;
-        boolean taken = type.typeVariables().stream()
+        this.typeCode = Code.type(type.name());
+        this.ofType = new Outside(type.typeVariables());
+        boolean taken = type.typeVariables().all().stream()
                 .anyMatch(variable -> variable.name().equals("Call"));
         anyCall = taken ? "AnyCall" : "Call";
     }
@@ -48,9 +51,8 @@ final class SpyWriter {
 
     /** What the methods share; it stands behind them. */
     void tail() {
-        TypeVariableName call = TypeVariableName.get("C");
         out.method(new MethodText("private", Names.unusedBy(type, "callsOf"))
-                .typeVariables(List.of(call))
+                .typeVariables(TypeVariables.of("C"))
                 .returns(Code.of("$T<C>", List.class))
                 .parameter(Code.of("$T<C>", Class.class), "type")
                 .statement("return calls.stream().filter(type::isInstance).map(type::cast).toList()"));
@@ -68,18 +70,19 @@ final class SpyWriter {
         private final String raw;
         private final String record;
         private final boolean generic;
+        private final String subject;
 
         OfMethod(MethodModel method) {
             this.method = method;
             for (Parameter parameter : method.parameters()) {
                 String name = parameter.name();
                 TypeName outside = Outside.of(method, parameter.type());
-                components.add(new Parameter(outside, TAKEN_IN_RECORDS.contains(name) ? name + "Argument" : name));
+                components.add(parameter.plain(outside, TAKEN_IN_RECORDS.contains(name) ? name + "Argument" : name));
             }
-            List<TypeVariableName> variables = type.typeVariables();
-            generic = components.stream().anyMatch(each -> Outside.mentions(variables, each.type()));
+            generic = ofType.mentionedIn(components);
             raw = method.capitalName() + "Call";
             record = generic ? type.withVariables(raw) : raw;
+            subject = "{@link " + typeCode + "#" + method.link() + "}";
         }
 
         void write() {
@@ -90,7 +93,7 @@ final class SpyWriter {
 
         private MethodText calls() {
             MethodText code = new MethodText("public", Names.unusedBy(type, method.readableName() + "Calls"))
-                    .javadoc(Code.of("The calls of {@link $T#$L} so far, in their order.", type.name(), method.link()))
+                    .javadoc("The calls of " + subject + " so far, in their order.")
                     .returns(Code.of("$T<$L>", List.class, record));
             String callsOf = Names.unusedBy(type, "callsOf");
             if (generic) {
@@ -136,7 +139,7 @@ final class SpyWriter {
             ClassText call = new ClassText("public record", raw)
                     .components(components)
                     .supertypes("implements " + anyCall)
-                    .javadoc("A call of {@link $T#$L}.", type.name(), method.link());
+                    .javadoc("A call of $L.", subject);
             if (generic) {
                 call.typeVariables(type.typeVariables());
             }
@@ -185,21 +188,21 @@ final class SpyWriter {
                             raw,
                             String.join(
                                     ", ",
-                                    type.typeVariables().stream()
+                                    type.typeVariables().all().stream()
                                             .map(each -> "?")
                                             .toList()))
                     : raw;
             call.method(new MethodText("public", "equals")
-                    .annotation(Code.of("@$T", Override.class))
+                    .annotation(Writer.OVERRIDE)
                     .returns("boolean")
                     .parameter(Code.type(ClassName.OBJECT), other)
                     .statement("return $L instanceof $L $L && $L", other, wild, that, String.join("\n&& ", equal)));
             call.method(new MethodText("public", "hashCode")
-                    .annotation(Code.of("@$T", Override.class))
+                    .annotation(Writer.OVERRIDE)
                     .returns("int")
                     .statement("return $T.hash($L)", Objects.class, String.join(", ", hashes)));
             call.method(new MethodText("public", "toString")
-                    .annotation(Code.of("@$T", Override.class))
+                    .annotation(Writer.OVERRIDE)
                     .returns(Code.of("$T", String.class))
                     .statement("return $S + $L + $S", raw + "[", String.join(" + \", \" + ", texts), "]"));
         }

@@ -4,7 +4,6 @@ import com.palantir.javapoet.ArrayTypeName;
 import com.palantir.javapoet.ClassName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.TypeVariableName;
-import com.palantir.javapoet.WildcardTypeName;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -21,17 +20,22 @@ final class StubWriter {
 
     private static final String RUNTIME_EXCEPTION = Code.of("$T", RuntimeException.class);
     private static final String ERROR = Code.of("$T", Error.class);
+    private static final String FUNCTIONAL = Code.of("@$T", FunctionalInterface.class);
 
     private final TypeModel type;
     private final Style style;
     private final ClassText out;
     private final String self;
+    private final String typeCode;
+    private final Outside ofType;
 
     StubWriter(TypeModel type, Style style, ClassText out) {
         this.type = type;
         this.style = style;
         this.out = out;
         this.self = type.withVariables(out.name());
+        this.typeCode = Code.type(type.name());
+        this.ofType = new Outside(type.typeVariables());
     }
 
     void method(MethodModel method) {
@@ -40,9 +44,8 @@ final class StubWriter {
 
     /** What several methods need; it stands behind them. */
     void tail() {
-        TypeVariableName answer = TypeVariableName.get("A");
         out.method(new MethodText("private static", Names.unusedBy(type, "inTurn"))
-                .typeVariables(List.of(answer))
+                .typeVariables(TypeVariables.of("A"))
                 .returns(Code.of("$T<A>", Supplier.class))
                 .parameter(Code.of("$T<? extends A>", List.class), "answers")
                 .begin("if (answers.isEmpty())")
@@ -58,9 +61,15 @@ final class StubWriter {
 
         private final MethodModel method;
         private final String name;
+        /** What {@code link} leads to in javadoc. */
+        private final String subject;
+
         private final TypeName kept;
+        private final String keptCode;
         private final List<TypeName> exceptions = new ArrayList<>();
         private final List<Parameter> parameters = new ArrayList<>();
+        private final String argumentNames;
+        private final String lambdaParameters;
         private final String field;
         private final String does;
         private final String rawShape;
@@ -70,28 +79,28 @@ final class StubWriter {
         OfMethod(MethodModel method) {
             this.method = method;
             name = method.readableName();
-            kept = Outside.of(method, method.returns()).withoutAnnotations();
+            Outside ofMethod = new Outside(method.typeVariables());
+            kept = ofMethod.above(method.returns()).withoutAnnotations();
+            keptCode = Code.type(kept);
+            subject = "{@link " + typeCode + "#" + method.link() + "}";
             for (Parameter parameter : method.parameters()) {
-                TypeName outside = Outside.of(method, parameter.type()).withoutAnnotations();
-                parameters.add(new Parameter(outside, parameter.name()));
+                TypeName outside = ofMethod.above(parameter.type()).withoutAnnotations();
+                parameters.add(parameter.plain(outside, parameter.name()));
             }
             for (TypeName thrown : method.exceptions()) {
-                if (!Outside.mentions(method.typeVariables(), thrown)) {
+                if (!ofMethod.isMentionedIn(thrown)) {
                     exceptions.add(thrown.withoutAnnotations());
                 }
             }
+            argumentNames = Names.list(parameters);
+            lambdaParameters = parameters.size() == 1 ? argumentNames : "(" + argumentNames + ")";
             field = name + (method.isVoid() ? "Action" : "Answer");
             does = Names.unusedBy(type, name + (method.isVoid() ? "Does" : "AnswersBy"));
             rawShape = method.capitalName() + (method.isVoid() ? "Action" : "Answer");
-            generic = isGeneric();
+            generic = ofType.isMentionedIn(kept)
+                    || ofType.mentionedIn(parameters)
+                    || exceptions.stream().anyMatch(ofType::isMentionedIn);
             shape = generic ? type.withVariables(rawShape) : rawShape;
-        }
-
-        private boolean isGeneric() {
-            List<TypeVariableName> variables = type.typeVariables();
-            return Outside.mentions(variables, kept)
-                    || parameters.stream().anyMatch(each -> Outside.mentions(variables, each.type()))
-                    || exceptions.stream().anyMatch(each -> Outside.mentions(variables, each));
         }
 
         void write() {
@@ -124,8 +133,7 @@ final class StubWriter {
         }
 
         private String lambda(String body) {
-            String names = Names.list(parameters);
-            return (parameters.size() == 1 ? names : "(" + names + ")") + " -> " + body;
+            return lambdaParameters + " -> " + body;
         }
 
         /** What says which line is missing. */
@@ -163,36 +171,40 @@ final class StubWriter {
 
         /** A method by which a test sets the answer. */
         private MethodText said(String word, String javadoc) {
-            return new MethodText("public", word)
-                    .javadoc(Code.of(javadoc, type.name(), method.link()))
-                    .returns(self);
+            return new MethodText("public", word).javadoc(javadoc).returns(self);
         }
 
         private void doesNothing() {
             out.method(said(
                             Names.unusedBy(type, name + "DoesNothing"),
-                            "Says that {@link $T#$L} may be called, and does nothing.")
+                            "Says that " + subject + " may be called, and does nothing.")
                     .statement("return $L($L)", does, lambda("{ }")));
         }
 
         private void answers() {
             String answer = Names.unusedBy(parameters, "answer");
-            out.method(said(Names.unusedBy(type, name + "Answers"), "Says what {@link $T#$L} answers from now on.")
-                    .parameter(Code.type(kept), answer)
+            out.method(said(Names.unusedBy(type, name + "Answers"), "Says what " + subject + " answers from now on.")
+                    .parameter(keptCode, answer)
                     .statement("return $L($L)", does, lambda(answer)));
         }
 
         private void answersInTurn() {
             TypeName boxed = kept.box();
-            TypeName element = boxed instanceof ClassName ? boxed : WildcardTypeName.subtypeOf(boxed);
+            String boxedCode = Code.type(boxed);
+            String element = boxed instanceof ClassName ? boxedCode : "? extends " + boxedCode;
             String answers = Names.unusedBy(parameters, "answers");
             String next = Names.unusedBy(parameters, "next");
             out.method(said(
                             Names.unusedBy(type, name + "AnswersInTurn"),
-                            "Says what {@link $T#$L} answers, one after the other; the last again and again.")
-                    .parameter(Code.of("$T<$T>", List.class, element), answers)
+                            "Says what " + subject + " answers, one after the other; the last again and again.")
+                    .parameter(Code.of("$T<$L>", List.class, element), answers)
                     .statement(
-                            "$T<$T> $L = $L($L)", Supplier.class, boxed, next, Names.unusedBy(type, "inTurn"), answers)
+                            "$T<$L> $L = $L($L)",
+                            Supplier.class,
+                            boxedCode,
+                            next,
+                            Names.unusedBy(type, "inTurn"),
+                            answers)
                     .statement("return $L($L)", does, lambda(next + ".get()")));
         }
 
@@ -201,8 +213,8 @@ final class StubWriter {
             out.method(said(
                             does,
                             method.isVoid()
-                                    ? "Says what {@link $T#$L} does from now on: it may run a callback."
-                                    : "Says how the answers of {@link $T#$L} are worked out from now on.")
+                                    ? "Says what " + subject + " does from now on: it may run a callback."
+                                    : "Says how the answers of " + subject + " are worked out from now on.")
                     .parameter(shape, parameter)
                     .statement("this.$L = $L", field, parameter)
                     .statement("return this"));
@@ -218,7 +230,7 @@ final class StubWriter {
             }
             String failure = Names.unusedBy(parameters, "failure");
             for (String thrown : allowed.values()) {
-                out.method(said(Names.unusedBy(type, name + "Fails"), "Says what {@link $T#$L} throws from now on.")
+                out.method(said(Names.unusedBy(type, name + "Fails"), "Says what " + subject + " throws from now on.")
                         .parameter(thrown, failure)
                         .statement("return $L($L)", does, lambda("{ throw " + failure + "; }")));
             }
@@ -247,7 +259,7 @@ final class StubWriter {
                 }
                 code.end();
             }
-            String call = Code.of("$L.$L($L)", answer, method.isVoid() ? "on" : "to", Names.list(method.parameters()));
+            String call = Code.of("$L.$L($L)", answer, method.isVoid() ? "on" : "to", argumentNames);
             if (method.isVoid()) {
                 code.statement("$L", call);
             } else if (cast) {
@@ -260,15 +272,12 @@ final class StubWriter {
 
         private ClassText functionalInterface() {
             ClassText written = new ClassText("public interface", rawShape)
-                    .annotation(Code.of("@$T", FunctionalInterface.class))
-                    .javadoc(
-                            method.isVoid() ? "What {@link $T#$L} does." : "Works out what {@link $T#$L} answers.",
-                            type.name(),
-                            method.link())
+                    .annotation(FUNCTIONAL)
+                    .javadoc(method.isVoid() ? "What $L does." : "Works out what $L answers.", subject)
                     .method(new MethodText("", method.isVoid() ? "on" : "to")
                             .parameters(parameters)
                             .exceptions(exceptions)
-                            .returns(Code.type(kept))
+                            .returns(keptCode)
                             .withoutBody());
             if (generic) {
                 written.typeVariables(type.typeVariables());

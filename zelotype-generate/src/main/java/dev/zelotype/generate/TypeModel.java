@@ -3,10 +3,8 @@ package dev.zelotype.generate;
 import com.palantir.javapoet.ClassName;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * A type that a double is to be written for.
@@ -23,12 +21,13 @@ import java.util.stream.Collectors;
  * @param nestedNames the simple names of the types in it and in its supertypes
  * @param constructors the constructors that a subclass can call; for an interface, none
  * @param methods the methods that a double may override, in the order of their declaration
+ * @param methodNames what these methods are called
  * @param objectMethods those that every class has
  */
 record TypeModel(
         ClassName name,
         String binaryName,
-        List<TypeVariableName> typeVariables,
+        TypeVariables typeVariables,
         boolean isInterface,
         boolean boundToPackage,
         boolean ofJdk,
@@ -38,18 +37,19 @@ record TypeModel(
         Set<String> nestedNames,
         List<ConstructorModel> constructors,
         List<MethodModel> methods,
+        Set<String> methodNames,
         List<MethodModel> objectMethods) {
 
     /** The type with its own variables as arguments. */
     TypeName self() {
-        return typeVariables.isEmpty() ? name : ParameterizedTypeName.get(name, typeVariables.toArray(new TypeName[0]));
+        return typeVariables.isEmpty()
+                ? name
+                : ParameterizedTypeName.get(name, typeVariables.all().toArray(new TypeName[0]));
     }
 
     /** A type of the double's own that has the same variables, or the double itself. */
     String withVariables(String own) {
-        return typeVariables.isEmpty()
-                ? own
-                : own + typeVariables.stream().map(TypeVariableName::name).collect(Collectors.joining(", ", "<", ">"));
+        return own + typeVariables.asArguments();
     }
 
     /** What a double answers if nobody says otherwise: where the type itself is wanted, the double. */

@@ -176,8 +176,10 @@ final class TypeSource {
             Trees trees = Trees.instance(task);
             for (CompilationUnitTree unit : units) {
                 Path file = manager.asPath(unit.getSourceFile());
-                // Doubles that were written among the sources breed no doubles of their own.
-                if (read.contains(file) && !OutputFolder.isGenerated(file)) {
+                // Doubles that were written among the sources breed no doubles of their own. The compiler has kept the
+                // text.
+                if (read.contains(file)
+                        && !OutputFolder.isGenerated(unit.getSourceFile().getCharContent(true))) {
                     TreePath path = new TreePath(unit);
                     int before = unnamed();
                     for (Tree declared : unit.getTypeDecls()) {
@@ -301,7 +303,7 @@ final class TypeSource {
         if (!Files.isDirectory(place)) {
             return place.toString().endsWith(".jar") && !place.toString().endsWith(SOURCES);
         }
-        return sourcesBelow(place).isEmpty() && !classesBelow(place).isEmpty();
+        return !holdsSources(place) && !classesBelow(place).isEmpty();
     }
 
     static List<String> classesBelow(Path root) {
@@ -396,14 +398,24 @@ final class TypeSource {
             throw new GenerateException("There is no file or folder " + place + ".");
         }
         try (Stream<Path> files = Files.walk(place)) {
-            return files.filter(file -> file.toString().endsWith(".java")
-                            && !file.endsWith("module-info.java")
-                            && !file.endsWith("package-info.java"))
-                    .sorted()
-                    .toList();
+            return files.filter(TypeSource::isSource).sorted().toList();
         } catch (IOException e) {
             throw new GenerateException(place + " cannot be read: " + e + ".");
         }
+    }
+
+    private static boolean holdsSources(Path folder) {
+        try (Stream<Path> files = Files.walk(folder)) {
+            return files.anyMatch(TypeSource::isSource);
+        } catch (IOException e) {
+            throw new GenerateException(folder + " cannot be read: " + e + ".");
+        }
+    }
+
+    private static boolean isSource(Path file) {
+        return file.toString().endsWith(".java")
+                && !file.endsWith("module-info.java")
+                && !file.endsWith("package-info.java");
     }
 
     private List<String> options() {

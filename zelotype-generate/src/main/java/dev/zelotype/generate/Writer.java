@@ -1,5 +1,6 @@
 package dev.zelotype.generate;
 
+import com.palantir.javapoet.AnnotationSpec;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import java.util.ArrayList;
@@ -11,6 +12,8 @@ import java.util.TreeSet;
  * Writes the source of one double.
  */
 final class Writer {
+
+    static final String OVERRIDE = Code.of("@$T", Override.class);
 
     private final String packageName;
     private final TypeModel type;
@@ -53,11 +56,18 @@ final class Writer {
                 },
                 type.name());
         constructors();
-        List<MethodModel> methods =
-                type.methods().stream().filter(this::isWritten).toList();
+        List<MethodModel> methods = new ArrayList<>();
+        boolean called = false;
+        boolean answered = false;
+        for (MethodModel method : type.methods()) {
+            if (isWritten(method)) {
+                methods.add(method);
+                called |= !method.isOfObject();
+                answered |= !method.isOfObject() && !method.isVoid();
+            }
+        }
         SpyWriter spy = new SpyWriter(type, packageName, out);
         StubWriter stub = new StubWriter(type, style, out);
-        boolean called = methods.stream().anyMatch(method -> !method.isOfObject());
         if (style == Style.SPY && called) {
             spy.head();
         }
@@ -77,8 +87,7 @@ final class Writer {
         if (style == Style.SPY && called) {
             spy.tail();
         }
-        boolean inTurn = methods.stream().anyMatch(method -> !method.isVoid() && !method.isOfObject());
-        if (inTurn && (style == Style.STUB || style == Style.STRICT)) {
+        if (answered && (style == Style.STUB || style == Style.STRICT)) {
             stub.tail();
         }
         equalsWithHashCode(methods);
@@ -103,10 +112,12 @@ final class Writer {
 
     /** Who writes one of the two writes the other. */
     private void equalsWithHashCode(List<MethodModel> methods) {
-        boolean equals = methods.stream()
-                .anyMatch(method -> method.isOfObject() && method.name().equals("equals"));
-        boolean hashCode = methods.stream()
-                .anyMatch(method -> method.isOfObject() && method.name().equals("hashCode"));
+        boolean equals = false;
+        boolean hashCode = false;
+        for (MethodModel method : methods) {
+            equals |= method.isOfObject() && method.name().equals("equals");
+            hashCode |= method.isOfObject() && method.name().equals("hashCode");
+        }
         if (equals != hashCode) {
             String missing = equals ? "hashCode" : "equals";
             type.objectMethods().stream()
@@ -186,8 +197,10 @@ final class Writer {
             case PROTECTED -> "protected";
             case PACKAGE -> "";
         };
-        MethodText code = new MethodText(access, method.name()).annotation(Code.of("@$T", Override.class));
-        method.annotations().forEach(each -> code.annotation(Code.annotation(each)));
+        MethodText code = new MethodText(access, method.name()).annotation(OVERRIDE);
+        for (AnnotationSpec each : method.annotations()) {
+            code.annotation(Code.annotation(each));
+        }
         code.typeVariables(method.typeVariables())
                 .returns(Code.type(method.returns()))
                 .exceptions(method.exceptions());
