@@ -596,10 +596,12 @@ public final class PerformancePage {
                   classes, 37 were of ending scenes, 12 of them of telling the conversation and 12 of writing it down.
                 - The first double of a JVM loads 789 classes, a first proxy 612; 26 are the bytecode library's, and the JVM
                   keeps no archive of any of them as it does of its own. One JUnit test feels a tenth of it.
-                - Of 868 samples of a run that writes stubs and spies for 4,000 interfaces, 288 were of the compiler that
-                  reads them, 132 of the models of types, and 343 of laying out 8,000 files of eight kilobytes each.
-                  Writing files is what varies: seven pairs of runs for 1,000 interfaces at another hour lay between
-                  1.81 and 2.61, with a median of 2.37.
+
+                Of 794 samples of four runs that write stubs and spies for 1,000 interfaces, 242 were of the compiler that
+                reads them, 95 of the models of types, 281 of laying out 2,000 files of eight kilobytes each, and 141 of
+                writing them. Both processors are busy all the time, half of it with compiling what runs, so pairs of runs
+                lie far apart: of eleven at another hour, nine took 1.41 to 2.00 times what the compiler took, and two up
+                to 2.24, with a median of 1.93.
 
                 Linked doubles save the making of classes, and pay for finding and loading them from where the tests are.
                 What they are for is a JVM in which no class may be made.
