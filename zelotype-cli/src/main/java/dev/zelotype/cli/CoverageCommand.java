@@ -28,7 +28,8 @@ import picocli.CommandLine.Spec;
         sortOptions = false,
         description = {
             "Tells, for each method of each doubled type, how many tests supposed, expected, verified and",
-            "called it: from the journal that a test run with zelotype.journal=FOLDER has left."
+            "called it, and in how many it failed: it threw, gave a future that did, or handed an exception",
+            "to a callback. From the journal that a test run with zelotype.journal=FOLDER has left."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:less is exercised than --fail-under asks for", "2:wrong use"},

@@ -279,6 +279,9 @@ public final class JournalWriter {
             if (call.tookMicros() >= 0) {
                 out.writeNumberField("took", call.tookMicros());
             }
+            if (call.failedByCallback()) {
+                out.writeBooleanField("failedByCallback", true);
+            }
         });
     }
 

@@ -271,6 +271,7 @@ final class SceneReader {
                 .line(fields.number("line"))
                 .micros(fields.count("micros", 0))
                 .tookMicros(fields.count("took", -1))
+                .failedByCallback(fields.flag("failedByCallback"))
                 .build();
     }
 

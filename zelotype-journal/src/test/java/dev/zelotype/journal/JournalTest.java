@@ -50,6 +50,7 @@ class JournalTest {
                     .line(41)
                     .micros(each.ordinal() * 3_000_000_000L)
                     .tookMicros(each == Ending.RUNNING ? -1 : each.ordinal())
+                    .failedByCallback(each == Ending.ANSWERED)
                     .build());
         }
         for (Verb verb : Verb.values()) {

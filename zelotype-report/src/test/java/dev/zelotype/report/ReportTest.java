@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
+import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.Role;
 import dev.zelotype.journal.JournalClaim;
@@ -132,6 +133,9 @@ class ReportTest {
         Coverage coverage = new Coverage();
         coverage.add(troubled);
         coverage.add(troubled);
+        coverage.add(new Scenes()
+                .call("weather", "note(String)", Scenes.FAILURE, "", Ending.ANSWERED)
+                .scene("a note fails", JournalScene.Outcome.PASSED));
         String type = "dev.observatory.Weather";
         coverage.add(JournalClaim.of(type, "humidityAt(String)", "station.humidityAt(String)")
                 .build());
@@ -146,7 +150,7 @@ class ReportTest {
                 "dev.observatory.Mount","rate()",0,0,0,2,0,0,0,2
                 "dev.observatory.Mount","track(String, int, int)",0,0,0,0,0,0,0,0
                 "dev.observatory.Weather","humidityAt(String)",2,0,0,2,1,1,0,0
-                "dev.observatory.Weather","note(String)",0,0,0,2,0,0,0,0
+                "dev.observatory.Weather","note(String)",0,0,0,3,0,0,0,1
                 """);
         coverage.add(JournalClaim.of(type, "humidityAt(String)", "w.humidityAt(String)")
                 .broken("no")

@@ -26,6 +26,9 @@ final class Scenes {
     static final String HOSTILE =
             "</script><img src=x onerror=\"alert(1)\">&'\u2028]]>{{title}}\n!include x\n@enduml #;%%";
 
+    /** An argument that is handed an exception. */
+    static final String FAILURE = "onFailure";
+
     private final Conversation.Builder told = Conversation.builder()
             .subject("dev.observatory.NightRun")
             .add(DoubledType.of("dev.observatory.Dome", List.of("open()", "close()")))
@@ -66,6 +69,7 @@ final class Scenes {
                 .line(30 + calls)
                 .micros(calls * 250L)
                 .tookMicros(took)
+                .failedByCallback(argument.equals(FAILURE))
                 .build());
         calls++;
         return this;

@@ -22,6 +22,7 @@ public final class RecordedCall {
     private final int line;
     private final long micros;
     private final long tookMicros;
+    private final boolean failedByCallback;
 
     private RecordedCall(Builder from) {
         this.number = from.number;
@@ -38,6 +39,7 @@ public final class RecordedCall {
         this.line = from.line;
         this.micros = from.micros;
         this.tookMicros = from.tookMicros;
+        this.failedByCallback = from.failedByCallback;
     }
 
     /**
@@ -177,6 +179,17 @@ public final class RecordedCall {
     }
 
     /**
+     * Whether the call failed without throwing: what the test says it does is a lambda that hands an exception over to one of
+     * the call's arguments, such as {@code (time, onFrame, onFailure) -> onFailure.accept(new CameraFault())}. False unless
+     * the scene keeps details.
+     *
+     * @return whether it failed so
+     */
+    public boolean failedByCallback() {
+        return failedByCallback;
+    }
+
+    /**
      * The name of the method.
      *
      * @return the signature up to its parameters; {@code new} for a constructor
@@ -240,6 +253,7 @@ public final class RecordedCall {
         private int line;
         private long micros;
         private long tookMicros = -1;
+        private boolean failedByCallback;
 
         private Builder() {}
 
@@ -394,6 +408,17 @@ public final class RecordedCall {
          */
         public Builder tookMicros(long value) {
             this.tookMicros = value;
+            return this;
+        }
+
+        /**
+         * Sets whether the call failed by handing an exception over to one of its arguments.
+         *
+         * @param value it
+         * @return this builder
+         */
+        public Builder failedByCallback(boolean value) {
+            this.failedByCallback = value;
             return this;
         }
 

@@ -71,7 +71,8 @@ public final class Coverage implements JournalSink {
      * @param answers how many different answers the tests suppose
      * @param backed how many of these a claim backs that a real object has kept
      * @param broken how many of these a real object has broken
-     * @param failed in how many tests it failed: it threw, or gave a future that did
+     * @param failed in how many tests it failed: it threw, gave a future that did, or handed an exception over
+     *     to a callback
      */
     public record Row(
             String type,
@@ -145,7 +146,9 @@ public final class Coverage implements JournalSink {
         }
         for (RecordedCall call : conversation.calls()) {
             count(counted, typeOf.get(call.receiver()), call.signature(), 3);
-            if (call.ending() == Ending.THREW || call.answer().contains(FAILED_FUTURE)) {
+            boolean failed =
+                    call.ending() == Ending.THREW || call.answer().contains(FAILED_FUTURE) || call.failedByCallback();
+            if (failed) {
                 count(counted, typeOf.get(call.receiver()), call.signature(), 4);
             }
         }

@@ -111,6 +111,9 @@ final class StoryJson {
         if (message.tookMicros() >= 0) {
             out.writeNumberField("took", message.tookMicros());
         }
+        if (message.failedByCallback()) {
+            out.writeBooleanField("failedByCallback", true);
+        }
         out.writeEndObject();
     }
 

@@ -200,6 +200,15 @@ public sealed interface Item {
         public long tookMicros() {
             return call == null ? -1 : call.tookMicros();
         }
+
+        /**
+         * Whether the call failed by handing an exception over to one of its arguments.
+         *
+         * @return as the call tells it; false for one that is missing
+         */
+        public boolean failedByCallback() {
+            return call != null && call.failedByCallback();
+        }
     }
 
     /**

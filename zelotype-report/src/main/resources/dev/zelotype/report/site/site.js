@@ -291,7 +291,7 @@ const zelotype = (() => {
     const foreign = make("input", {type: "checkbox", id: "foreign", onchange: () => list()});
     const unfailing = make("input", {type: "checkbox", id: "unfailing", onchange: () => list()});
     page.replaceChildren(make("h2", {}, "Coverage of collaborators"),
-      make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called, and in how many it failed: it threw, or gave a future that did."),
+      make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called, and in how many it failed: it threw, gave a future that did, or handed an exception to a callback."),
       make("div", {class: "filters"}, search, make("span", {}, never, " ", make("label", {for: "never"}, "never called")),
         make("span", {}, unfailing, " ", make("label", {for: "unfailing"}, "never tested failing")),
         data.coverage.some(row => FOREIGN.test(row.type)) ? make("span", {}, foreign, " ", make("label", {for: "foreign"}, "types of the platform as well")) : ""), found);

@@ -139,6 +139,7 @@ public class Call {
         private final long began;
         private final @Nullable List<String> argumentTexts;
         private @Nullable String answerText;
+        private boolean failedByCallback;
         private volatile long ended = -1;
 
         Worded(
@@ -161,6 +162,16 @@ public class Call {
         public void ended(long nanos, @Nullable String answer) {
             answerText = answer;
             ended = nanos;
+        }
+
+        /** Says that its answer hands a failure over to one of the arguments; before it ends. */
+        public void failsByCallback() {
+            failedByCallback = true;
+        }
+
+        /** Whether its answer handed a failure over to one of the arguments. */
+        public boolean hasFailedByCallback() {
+            return failedByCallback;
         }
 
         /** When the call began, in nanoseconds since the scene opened. */

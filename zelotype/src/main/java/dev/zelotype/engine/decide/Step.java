@@ -6,7 +6,9 @@ import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.GivenFailure;
 import dev.zelotype.error.MisuseException;
+import java.io.Serializable;
 import java.util.Map;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -62,6 +64,7 @@ public sealed interface Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
+            note(call, lambda);
             return fitting(
                     lambda.spread(pattern.free(call.arguments())),
                     owner,
@@ -75,6 +78,7 @@ public sealed interface Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
+            note(call, lambda);
             lambda.spread(pattern.free(call.arguments()));
             return owner.emptyValue(call.log().method());
         }
@@ -85,12 +89,20 @@ public sealed interface Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
+            note(call, lambda);
             Shape real = free -> owner.runReal(call.log().method(), pattern.arguments(call.arguments(), free));
             return fitting(
                     lambda.spread(real, pattern.free(call.arguments())),
                     owner,
                     call.log().method(),
                     line);
+        }
+    }
+
+    /** Tells of a call that is put into words whether its answer fails by a callback. */
+    private static void note(Call call, Serializable lambda) {
+        if (call instanceof Call.Worded worded && GivenFailure.isIn(lambda)) {
+            worded.failsByCallback();
         }
     }
 

@@ -73,6 +73,7 @@ public final class ConversationView {
         String answer = null;
         if (call instanceof Call.Worded worded) {
             told.micros(worded.began() / 1000).tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
+            told.failedByCallback(worded.hasFailedByCallback());
             arguments = worded.argumentTexts();
             answer = worded.answerText();
         }
