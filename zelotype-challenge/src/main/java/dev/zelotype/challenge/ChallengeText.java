@@ -1,10 +1,10 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.tools.TestNames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BiFunction;
-import java.util.regex.Pattern;
 
 /**
  * For builds and tools: what a challenge has found, as lines for a reader.
@@ -16,7 +16,6 @@ import java.util.regex.Pattern;
 public final class ChallengeText {
 
     private static final int WIDTH = 100;
-    private static final Pattern METHOD = Pattern.compile("\\w+\\([^)]*\\)");
 
     private ChallengeText() {}
 
@@ -93,7 +92,7 @@ public final class ChallengeText {
 
     private static List<String> tests(ChallengeResult result) {
         int width = result.tests().stream()
-                .mapToInt(test -> readable(test.name()).length())
+                .mapToInt(test -> TestNames.readable(test.name()).length())
                 .max()
                 .orElse(0);
         List<String> lines = new ArrayList<>();
@@ -101,28 +100,13 @@ public final class ChallengeText {
             lines.add(String.format(
                             Locale.ROOT,
                             "%-" + Math.max(1, width) + "s  noticed %d of %d%s",
-                            readable(test.name()),
+                            TestNames.readable(test.name()),
                             test.noticed(),
                             test.noticed() + test.unnoticed() + test.unclear(),
                             test.unclear() == 0 ? "" : ", " + test.unclear() + " unclear")
                     .stripTrailing());
         }
         return lines;
-    }
-
-    /**
-     * A test's name as people read it: without underscores, and without the brackets of a method.
-     *
-     * @param name the name, such as {@code NightRunTest: a_humid_night()}
-     * @return the same to read
-     */
-    static String readable(String name) {
-        int title = name.indexOf(": ") < 0 ? 0 : name.indexOf(": ") + 2;
-        String shown = name.substring(title);
-        return METHOD.matcher(shown).matches()
-                ? name.substring(0, title)
-                        + shown.substring(0, shown.indexOf('(')).replace('_', ' ')
-                : name;
     }
 
     private static String title(Finding.Weight weight, int count) {
@@ -145,7 +129,7 @@ public final class ChallengeText {
             lines.add(marked.apply(Part.STATEMENT, "      " + finding.statement()));
         }
         if (finding.weight() == Finding.Weight.GAP || finding.weight() == Finding.Weight.UNCLEAR) {
-            String test = readable(finding.tests().get(0));
+            String test = TestNames.readable(finding.tests().get(0));
             lines.add(marked.apply(
                     Part.PLACE, "      in " + test + others(finding.tests().size() - 1)));
         }

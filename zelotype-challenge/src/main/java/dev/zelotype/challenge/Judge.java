@@ -3,6 +3,7 @@ package dev.zelotype.challenge;
 import dev.zelotype.challenge.Challenge.Baseline;
 import dev.zelotype.challenge.Challenge.Tried;
 import dev.zelotype.challenge.Finding.Weight;
+import dev.zelotype.tools.TestNames;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -290,7 +291,7 @@ final class Judge {
         List<Finding> questions = new ArrayList<>();
         asked.forEach((key, site) -> {
             List<String> names = List.copyOf(missing.get(key));
-            String first = ChallengeText.readable(names.get(0));
+            String first = TestNames.readable(names.get(0));
             String more = names.size() == 1
                     ? " too"
                     : names.size() == 2 ? " and another test too" : " and " + (names.size() - 1) + " other tests too";

@@ -7,6 +7,7 @@ import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
 import dev.zelotype.report.story.Story;
+import dev.zelotype.tools.TestNames;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,14 @@ final class ConversationPrinter implements JournalSink {
     private static final int LEAST_CALL = 18;
     private static final int BESIDE_CALL = 65;
     private static final int LEAST_ANSWER = 20;
+    /** What is left for an answer in a narrow terminal. */
+    private static final int LEAST_ROOM = 12;
+
+    /** The blanks, the arrow and the margin of a row. */
+    private static final int SIGNS = 12;
+
+    private static final int NARROW_CALLER = 18;
+    private static final int NARROW_RECEIVER = 14;
 
     private final Terminal terminal;
     private String group = "";
@@ -44,13 +53,15 @@ final class ConversationPrinter implements JournalSink {
         line(terminal.styled(
                         passed ? "bold,fg(34)" : "bold,fg(160)",
                         passed ? terminal.sign("✔", "ok") : terminal.sign("✘", "FAILED"))
-                + " " + terminal.styled("bold", scene.title()));
+                + " " + terminal.styled("bold", TestNames.readable(scene.title())));
         doubles(scene.conversation().doubles()).forEach(line -> line("  " + terminal.styled("faint", line)));
         rows(scene.conversation().calls()).forEach(row -> line("  " + row));
         if (!scene.failure().isEmpty()) {
             line("  " + terminal.styled("fg(160)", scene.failure()));
         }
-        scene.conversation().notes().forEach(note -> line("  " + terminal.styled("faint", "not needed: " + note)));
+        for (String note : scene.conversation().notes()) {
+            wrapped("not needed: " + note).forEach(line -> line("  " + terminal.styled("faint", line)));
+        }
     }
 
     /** Prints a claim that a real object was held to. */
@@ -64,8 +75,10 @@ final class ConversationPrinter implements JournalSink {
         } else {
             line(terminal.styled("bold,fg(160)", terminal.sign("✘", "BROKEN")) + " " + real + " breaks the claim "
                     + claim.text());
-            line("  " + terminal.styled("fg(160)", claim.failure()) + "  "
-                    + terminal.styled("faint", "claimed at " + claim.place()));
+            String place = "claimed at " + claim.place();
+            boolean fits = claim.failure().length() + place.length() + 4 <= terminal.width();
+            line("  " + terminal.styled("fg(160)", claim.failure()) + (fits ? "  " : System.lineSeparator() + "  ")
+                    + terminal.styled("faint", place));
         }
     }
 
@@ -109,21 +122,53 @@ final class ConversationPrinter implements JournalSink {
             longest = Math.max(longest, answer(each).length());
         }
         int digits = String.valueOf(calls.size()).length();
+        int place = calls.stream().mapToInt(each -> each.place().length()).max().orElse(0);
+        // Where the place of a call finds no room of its own, the line stands behind the class that calls.
+        boolean narrow = digits + from + to + call + SIGNS + LEAST_ROOM + place > terminal.width();
+        if (narrow) {
+            from = calls.stream()
+                    .mapToInt(each -> narrowCaller(each).length())
+                    .max()
+                    .orElse(0);
+            to = Math.min(to, NARROW_RECEIVER);
+        }
         List<String> rows = new ArrayList<>();
         for (RecordedCall each : calls) {
-            String head = pad(String.valueOf(each.number()), -digits) + "  " + pad(caller(each), from) + " "
-                    + terminal.sign("→", "->") + " ";
-            String middle = pad(each.receiver(), to) + "  " + pad(callText(each), call) + "  ";
-            String place = each.place();
-            int room = terminal.width() - 2 - head.length() - middle.length() - place.length() - 1;
+            String head = pad(String.valueOf(each.number()), -digits) + "  "
+                    + pad(narrow ? narrowCaller(each) : caller(each), from) + " " + terminal.sign("→", "->") + " ";
+            String middle = pad(cut(each.receiver(), to), to) + "  " + pad(callText(each), call) + "  ";
+            String end = narrow ? "" : " " + each.place();
+            int room = terminal.width() - 2 - head.length() - middle.length() - end.length();
             // Beside the calls rather than at the far end of a wide terminal.
             room = Math.min(room, Math.max(longest, LEAST_ANSWER));
-            String answer = cut(answer(each), Math.max(12, room));
-            rows.add((terminal.styled("faint", head) + middle + terminal.styled(style(each), pad(answer, room)) + " "
-                            + terminal.styled("faint", place))
+            String answer = cut(answer(each), Math.max(LEAST_ROOM, room));
+            rows.add((terminal.styled("faint", head)
+                            + middle
+                            + terminal.styled(style(each), pad(answer, room))
+                            + terminal.styled("faint", end))
                     .stripTrailing());
         }
         return rows;
+    }
+
+    private static String narrowCaller(RecordedCall call) {
+        String line = call.line() > 0 ? ":" + call.line() : "";
+        return cut(caller(call), NARROW_CALLER) + line;
+    }
+
+    /** As lines of whole words. */
+    private List<String> wrapped(String text) {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : text.split(" ")) {
+            if (line.length() > 0 && line.length() + word.length() + 5 > terminal.width()) {
+                lines.add(line.toString());
+                line = new StringBuilder("  ");
+            }
+            line.append(line.isEmpty() || line.toString().isBlank() ? "" : " ").append(word);
+        }
+        lines.add(line.toString());
+        return lines;
     }
 
     private static String caller(RecordedCall call) {

@@ -163,7 +163,7 @@ class MainTest {
         for (List<String> command : List.of(
                 List.of("story", "--journal", journal),
                 List.of("coverage", "--journal", journal),
-                List.of("demo", "night-run", "--into", report.toString()),
+                List.of("demo", "night-run", "partial", "jdbc", "servlet", "--into", report.toString()),
                 List.of("--help"))) {
             out.getBuffer().setLength(0);
             assertThat(zelotype(false, width, command.toArray(new String[0]))).isZero();

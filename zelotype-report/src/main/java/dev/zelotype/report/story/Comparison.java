@@ -4,6 +4,7 @@ import com.github.difflib.DiffUtils;
 import com.github.difflib.patch.AbstractDelta;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.journal.JournalScene;
+import dev.zelotype.tools.TestNames;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -76,7 +77,8 @@ public final class Comparison {
     }
 
     private static String key(JournalScene scene) {
-        return scene.group().isEmpty() ? scene.title() : scene.group() + ": " + scene.title();
+        String title = TestNames.readable(scene.title());
+        return scene.group().isEmpty() ? title : scene.group() + ": " + title;
     }
 
     private static List<String> calls(JournalScene scene) {

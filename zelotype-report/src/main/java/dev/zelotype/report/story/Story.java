@@ -9,6 +9,7 @@ import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.story.Item.Message;
+import dev.zelotype.tools.TestNames;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -79,7 +80,8 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
      * @return one line
      */
     public String title() {
-        return scene.group().isEmpty() ? scene.title() : scene.group() + ": " + scene.title();
+        String title = TestNames.readable(scene.title());
+        return scene.group().isEmpty() ? title : scene.group() + ": " + title;
     }
 
     /**

@@ -1,0 +1,28 @@
+package dev.zelotype.tools;
+
+import java.util.regex.Pattern;
+
+/**
+ * For Zelotype's own tools: names of tests as people read them. Stateless.
+ */
+public final class TestNames {
+
+    private static final Pattern METHOD = Pattern.compile("\\w+\\([^)]*\\)");
+
+    private TestNames() {}
+
+    /**
+     * A test's name without underscores, and without the brackets of a method.
+     *
+     * @param name the name, such as {@code NightRunTest: a_humid_night()}; a name that is no method's stays as it is
+     * @return the same to read, such as {@code NightRunTest: a humid night}
+     */
+    public static String readable(String name) {
+        int title = name.indexOf(": ") < 0 ? 0 : name.indexOf(": ") + 2;
+        String shown = name.substring(title);
+        return METHOD.matcher(shown).matches()
+                ? name.substring(0, title)
+                        + shown.substring(0, shown.indexOf('(')).replace('_', ' ')
+                : name;
+    }
+}
