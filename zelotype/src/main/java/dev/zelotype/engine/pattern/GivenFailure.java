@@ -21,8 +21,8 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Answers that let a call fail through one of its arguments, as {@code (time, onFrame, onFailure) -> onFailure.accept(fault)}
- * does. The lambda is read, and its arguments are left as they are.
+ * Answers that let a call fail through one of its arguments, as
+ * {@code (time, onFrame, onFailure) -> onFailure.accept(fault)} does. The lambda is read, and its arguments are left as they are.
  */
 public final class GivenFailure {
 
@@ -42,7 +42,7 @@ public final class GivenFailure {
         this.owner = owner;
     }
 
-    /** Whether a lambda hands an exception over to one of its parameters that is an interface; false where it cannot be read. */
+    /** Whether a lambda hands an exception to a parameter that is an interface; false where it cannot be read. */
     public static boolean isIn(Serializable lambda) {
         AtomicReference<Boolean> known = KNOWN.get(lambda.getClass());
         Boolean found = known.get();
