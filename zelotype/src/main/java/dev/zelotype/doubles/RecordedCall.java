@@ -180,8 +180,8 @@ public final class RecordedCall {
 
     /**
      * Whether the call failed without throwing: what the test says it does is a lambda that hands an exception over to
-     * one of the call's arguments, such as {@code (time, onFrame, onFailure) -> onFailure.accept(new CameraFault())}. False unless
-     * the scene keeps details.
+     * one of the call's arguments, such as {@code (time, onFrame, onFailure) -> onFailure.accept(new CameraFault())}.
+     * False unless the scene keeps details.
      *
      * @return whether it failed so
      */

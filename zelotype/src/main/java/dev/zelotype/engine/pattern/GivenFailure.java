@@ -21,8 +21,8 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Answers that let a call fail through one of its arguments, as
- * {@code (time, onFrame, onFailure) -> onFailure.accept(fault)} does. The lambda is read, and its arguments are left as they are.
+ * Answers that let a call fail through one of its arguments, such as
+ * {@code (time, onFrame, onFailure) -> onFailure.accept(fault)}. The lambda is read, and its arguments are left as they are.
  */
 public final class GivenFailure {
 
