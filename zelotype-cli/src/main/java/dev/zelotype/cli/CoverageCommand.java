@@ -41,6 +41,7 @@ import picocli.CommandLine.Spec;
         })
 final class CoverageCommand implements Callable<Integer> {
 
+    private static final String ANY = "*";
     private static final int NARROWEST = 20;
     private static final int NARROW_TERMINAL = 90;
 
@@ -55,9 +56,15 @@ final class CoverageCommand implements Callable<Integer> {
     @Option(
             names = "--only",
             paramLabel = "NAMES",
-            defaultValue = "*",
+            defaultValue = ANY,
             description = "Only types whose qualified name fits one of these; * stands for anything.")
     private String only;
+
+    @Option(
+            names = "--platform",
+            description = "Types of the JDK and of other platforms as well. They are left out, and do not count, unless"
+                    + " --only asks for them or there are no others.")
+    private boolean platform;
 
     @Option(
             names = "--sort",
@@ -102,16 +109,19 @@ final class CoverageCommand implements Callable<Integer> {
         Coverage coverage = new Coverage();
         journal.read(terminal, coverage);
         Pattern wanted = TypeNames.wanted(only);
-        List<Row> rows = coverage.rows(order).stream()
+        List<Row> all = coverage.rows(order).stream()
                 .filter(row -> wanted.matcher(row.type()).matches())
                 .toList();
+        List<Row> rows = platform || !only.equals(ANY) ? all : Coverage.own(all);
         if (rows.isEmpty()) {
             throw new ParameterException(
                     spec.commandLine(), "No doubled type in " + journal.path() + " fits --only=" + only + ".");
         }
         String text = format.equals("csv")
                 ? CoverageTable.csv(rows)
-                : format.equals("json") ? CoverageTable.json(rows) : text(rows, order, into == null);
+                : format.equals("json")
+                        ? CoverageTable.json(rows)
+                        : text(rows, order, into == null) + leftOut(all.size() - rows.size());
         if (into == null) {
             terminal.out().print(text);
             terminal.out().flush();
@@ -130,6 +140,13 @@ final class CoverageCommand implements Callable<Integer> {
             return 1;
         }
         return failUnclaimed && !allBacked(rows) ? 1 : 0;
+    }
+
+    private static String leftOut(int methods) {
+        return methods == 0
+                ? ""
+                : "left out: types of the platform, " + methods + (methods == 1 ? " method" : " methods")
+                        + "; --platform lists them" + System.lineSeparator();
     }
 
     private boolean allBacked(List<Row> rows) {

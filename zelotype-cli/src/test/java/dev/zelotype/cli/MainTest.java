@@ -177,6 +177,28 @@ class MainTest {
     }
 
     @Test
+    void types_of_the_platform_are_covered_only_when_somebody_asks() throws IOException {
+        Path journal = Files.createDirectories(temporary.resolve("with-rows"));
+        RunOfTests.of(
+                journal,
+                Map.of(),
+                "dev.zelotype.examples.observatory.NightRunTest",
+                "dev.zelotype.examples.libraries.JdbcTest");
+        String left = "left out: types of the platform, \\d+ methods; --platform lists them\n";
+        assertThat(zelotype(false, "coverage", "--journal", journal.toString())).isZero();
+        assertThat(out.toString())
+                .containsPattern(left)
+                .contains("observatory.Dome")
+                .doesNotContain("java.sql");
+        for (String asked : List.of("--platform", "--only=java.sql.*")) {
+            out.getBuffer().setLength(0);
+            assertThat(zelotype(false, "coverage", "--journal", journal.toString(), asked))
+                    .isZero();
+            assertThat(out.toString()).contains("java.sql.ResultSet").doesNotContainPattern(left);
+        }
+    }
+
+    @Test
     void a_story_shows_the_lines_of_its_calls() throws IOException {
         String journal = journal();
         Path page = report.resolveSibling("story.html");

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
+import dev.zelotype.doubles.Conversation;
+import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.Role;
@@ -159,8 +161,26 @@ class ReportTest {
                 .as("broken once is broken")
                 .isOne();
         assertThat(coverage.rows(Sort.LEAST)).extracting(Coverage.Row::called).isSorted();
-        assertThat(coverage.rows(Sort.MOST).get(6).called()).isZero();
-        assertThat(CoverageTable.json(coverage.rows(Sort.NAME))).contains("\"percent\" : 71.4", "\"verified\" : 2");
+        coverage.add(JournalScene.of(
+                        "RowsTest#reads",
+                        Conversation.builder()
+                                .add(DoubledType.of("java.sql.ResultSet", List.of("next()")))
+                                .build())
+                .build());
+        assertThat(Coverage.own(coverage.rows(Sort.NAME)))
+                .extracting(Coverage.Row::type)
+                .contains(type)
+                .doesNotContain("java.sql.ResultSet");
+        List<Coverage.Row> ofPlatform = coverage.rows(Sort.NAME).stream()
+                .filter(Coverage.Row::isOfPlatform)
+                .toList();
+        assertThat(Coverage.own(ofPlatform))
+                .as("where there are no others")
+                .hasSize(1)
+                .isEqualTo(ofPlatform);
+        assertThat(coverage.rows(Sort.MOST).get(7).called()).isZero();
+        assertThat(CoverageTable.json(Coverage.own(coverage.rows(Sort.NAME))))
+                .contains("\"percent\" : 71.4", "\"verified\" : 2");
     }
 
     /** The data of a script file, read as JSON between its round brackets. */

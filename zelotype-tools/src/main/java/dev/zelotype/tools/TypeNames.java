@@ -7,7 +7,20 @@ import java.util.regex.Pattern;
  */
 public final class TypeNames {
 
+    private static final Pattern PLATFORM = Pattern.compile(
+            "(java|javax|jdk|jakarta|kotlin|kotlinx|scala|groovy|sun|com\\.sun|org\\.w3c|org\\.xml)\\..*");
+
     private TypeNames() {}
+
+    /**
+     * Whether a type comes with a platform or a language, and is nobody's own.
+     *
+     * @param name its qualified or binary name
+     * @return such as true for {@code java.sql.ResultSet}
+     */
+    public static boolean isOfPlatform(String name) {
+        return PLATFORM.matcher(name).matches();
+    }
 
     /**
      * A type's name without its package and the types around it.

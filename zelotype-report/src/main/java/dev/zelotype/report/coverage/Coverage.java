@@ -9,6 +9,7 @@ import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
+import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -102,6 +103,15 @@ public final class Coverage implements JournalSink {
          */
         public boolean isNeverFailing() {
             return called > 0 && failed == 0;
+        }
+
+        /**
+         * Whether its type comes with a platform or a language.
+         *
+         * @return whether it does, such as a type of the JDK
+         */
+        public boolean isOfPlatform() {
+            return TypeNames.isOfPlatform(type);
         }
 
         /**
@@ -209,6 +219,17 @@ public final class Coverage implements JournalSink {
         }));
         rows.sort(sort.order);
         return rows;
+    }
+
+    /**
+     * Leaves out types that come with a platform or a language: nobody means to exercise all of a {@code ResultSet}.
+     *
+     * @param rows the methods to look at
+     * @return those of other types; all of them if there are no others
+     */
+    public static List<Row> own(List<Row> rows) {
+        List<Row> own = rows.stream().filter(row -> !row.isOfPlatform()).toList();
+        return own.isEmpty() ? rows : own;
     }
 
     /**

@@ -96,6 +96,9 @@ public final class CoverageTable {
         out.writeStartObject();
         out.writeStringField("type", row.type());
         out.writeStringField("method", row.method());
+        if (row.isOfPlatform()) {
+            out.writeBooleanField("platform", true);
+        }
         out.writeNumberField("supposed", row.supposed());
         out.writeNumberField("expected", row.expected());
         out.writeNumberField("verified", row.verified());

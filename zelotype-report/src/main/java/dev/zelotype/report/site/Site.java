@@ -254,8 +254,7 @@ public final class Site implements JournalSink, AutoCloseable {
     /** What is worth comparing with later reports. */
     private Map<String, Number> figures() {
         Map<String, Number> figures = new LinkedHashMap<>();
-        List<Coverage.Row> rows = coverage.rows(Coverage.Sort.NAME);
-        long called = rows.stream().filter(row -> row.called() > 0).count();
+        List<Coverage.Row> own = Coverage.own(coverage.rows(Coverage.Sort.NAME));
         figures.put("seconds", System.currentTimeMillis() / 1000);
         figures.put("tests", entries.size());
         figures.put(
@@ -266,7 +265,7 @@ public final class Site implements JournalSink, AutoCloseable {
         figures.put(
                 "defaulted",
                 defaulted.values().stream().mapToInt(each -> each.times).sum());
-        figures.put("covered", rows.isEmpty() ? 100 : Math.round(100.0 * called / rows.size()));
+        figures.put("covered", Math.round(Coverage.percent(own)));
         if (challenge != null) {
             long noticed = challenge.count(JournalChallenge.NOTICED);
             long all = noticed + challenge.count(JournalChallenge.GAP);

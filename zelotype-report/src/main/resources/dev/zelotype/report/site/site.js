@@ -9,7 +9,6 @@ const zelotype = (() => {
   const loaded = new Map();
   const filters = {text: "", outcome: "", advice: false};
   const sorting = {column: "", up: true};
-  const FOREIGN = /^(java|javax|jdk|jakarta|kotlin|kotlinx|scala|groovy|sun|com\.sun|org\.w3c|org\.xml)\./;
   /* A map, since an address may name anything. */
   const PAGES = new Map([["overview", showOverview], ["tests", showTests], ["coverage", showCoverage],
     ["defaulted", showDefaulted], ["unused", showUnused], ["advice", showAdvice], ["challenge", showChallenge]]);
@@ -84,8 +83,10 @@ const zelotype = (() => {
   function showOverview() {
     const total = data.tests.length;
     const calls = data.calls.reduce((sum, each) => sum + each[1], 0);
-    const exercised = data.coverage.filter(row => row.called > 0).length;
-    const share = data.coverage.length === 0 ? 100 : Math.round(100 * exercised / data.coverage.length);
+    const other = data.coverage.filter(row => !row.platform);
+    const own = other.length === 0 ? data.coverage : other;
+    const exercised = own.filter(row => row.called > 0).length;
+    const share = own.length === 0 ? 100 : Math.round(100 * exercised / own.length);
     const count = (value, text, link) => make("li", {}, make("b", {}, value), link ? make("a", {href: link}, text) : text);
     const busiest = [...data.calls].sort((a, b) => b[1] - a[1]).slice(0, 12);
     const canvas = make("canvas", {role: "img", "aria-label": "Calls of the busiest collaborators: " + busiest.map(([type, n]) => short(type) + " " + n).join(", ")});
@@ -96,7 +97,7 @@ const zelotype = (() => {
         count(number(data.outcomes.failed), "failed"),
         data.outcomes.aborted ? count(number(data.outcomes.aborted), "aborted") : "",
         count(number(calls), "calls of doubles"),
-        count(share + " %", "of " + plural(data.coverage.length, "method") + " exercised", "#coverage"),
+        count(share + " %", "of " + plural(own.length, "method") + " exercised", "#coverage"),
         count(number(data.defaulted.reduce((sum, each) => sum + each.times, 0)), "defaulted calls", "#defaulted"),
         count(number(data.unused.length), "unused suppositions", "#unused"),
         count(number(data.advice.length), "pieces of advice", "#advice"),
@@ -289,12 +290,13 @@ const zelotype = (() => {
     const search = make("input", {type: "search", placeholder: "Type or method ( / )", "aria-label": "Search methods", oninput: () => list()});
     const never = make("input", {type: "checkbox", id: "never", onchange: () => list()});
     const foreign = make("input", {type: "checkbox", id: "foreign", onchange: () => list()});
+    foreign.checked = data.coverage.every(row => row.platform);
     const unfailing = make("input", {type: "checkbox", id: "unfailing", onchange: () => list()});
     page.replaceChildren(make("h2", {}, "Coverage of collaborators"),
       make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called, and in how many it failed: it threw, gave a future that did, or handed an exception to a callback."),
       make("div", {class: "filters"}, search, make("span", {}, never, " ", make("label", {for: "never"}, "never called")),
         make("span", {}, unfailing, " ", make("label", {for: "unfailing"}, "never tested failing")),
-        data.coverage.some(row => FOREIGN.test(row.type)) ? make("span", {}, foreign, " ", make("label", {for: "foreign"}, "types of the platform as well")) : ""), found);
+        data.coverage.some(row => row.platform) ? make("span", {}, foreign, " ", make("label", {for: "foreign"}, "types of the platform as well")) : ""), found);
     list();
 
     function head(name, column, numeric) {
@@ -306,7 +308,7 @@ const zelotype = (() => {
 
     function list() {
       const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
-      const rows = data.coverage.filter(row => (foreign.checked || !FOREIGN.test(row.type)) && (!never.checked || row.called === 0) && (!unfailing.checked || (row.called > 0 && row.failed === 0))
+      const rows = data.coverage.filter(row => (foreign.checked || !row.platform) && (!never.checked || row.called === 0) && (!unfailing.checked || (row.called > 0 && row.failed === 0))
         && words.every(word => (row.type + "." + row.method).toLowerCase().includes(word)));
       const value = row => row[sorting.column];
       if (sorting.column) rows.sort((a, b) => (value(a) < value(b) ? -1 : value(a) > value(b) ? 1 : 0) * (sorting.up ? 1 : -1));
@@ -333,7 +335,7 @@ const zelotype = (() => {
       if (!types.has(row.type)) types.set(row.type, []);
       types.get(row.type).push(row);
     }
-    const order = [...types].sort(([a], [b]) => FOREIGN.test(a) - FOREIGN.test(b) || (short(a) < short(b) ? -1 : 1));
+    const order = [...types].sort(([a, x], [b, y]) => !!x[0].platform - !!y[0].platform || (short(a) < short(b) ? -1 : 1));
     return order.flatMap(([type, methods]) => {
       const called = methods.filter(row => row.called > 0).length;
       return [make("tr", {class: "group"}, make("th", {colspan: 2, scope: "rowgroup", title: type}, short(type)),
