@@ -3,6 +3,7 @@ package dev.zelotype.generate;
 import com.github.difflib.DiffUtils;
 import com.github.difflib.UnifiedDiffUtils;
 import dev.zelotype.generate.Outcome.State;
+import dev.zelotype.tools.Folders;
 import dev.zelotype.tools.WholeFiles;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -103,7 +104,7 @@ final class OutputFolder {
         if (!Files.isDirectory(folder)) {
             return List.of();
         }
-        try (Stream<Path> files = Files.walk(folder)) {
+        try (Stream<Path> files = Folders.walk(folder)) {
             return files.filter(file -> hasNameOfDouble(file)
                             && !written.contains(folder.relativize(file))
                             && isWrittenThisWay(file))

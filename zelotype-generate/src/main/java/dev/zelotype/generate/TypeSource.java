@@ -7,6 +7,7 @@ import com.sun.source.util.TaskEvent;
 import com.sun.source.util.TaskListener;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.Trees;
+import dev.zelotype.tools.Folders;
 import dev.zelotype.tools.WholeFiles;
 import java.io.File;
 import java.io.IOException;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -149,10 +151,10 @@ final class TypeSource {
         JavaCompiler compiler = compiler();
         List<SourceRecord> records = new ArrayList<>();
         try (StandardJavaFileManager manager = compiler.getStandardFileManager(problem -> {}, null, null)) {
-            JavacTask task = (JavacTask) compiler.getTask(
-                    null, manager, problem -> {}, null, null, manager.getJavaFileObjectsFromPaths(files));
+            Map<JavaFileObject, Path> given = given(manager, files);
+            JavacTask task = (JavacTask) compiler.getTask(null, manager, problem -> {}, null, null, given.keySet());
             for (CompilationUnitTree unit : task.parse()) {
-                records.add(SourceRecord.of(manager.asPath(unit.getSourceFile()), unit));
+                records.add(SourceRecord.of(given.get(unit.getSourceFile()), unit));
             }
         } catch (IOException e) {
             throw new GenerateException("The sources cannot be read: " + e + ".");
@@ -160,13 +162,26 @@ final class TypeSource {
         return records;
     }
 
+    /**
+     * The files as the compiler knows them, with the paths that they were given by: the compiler's own paths are others
+     * where these are relative, or lead through a link. A file that was given twice is one.
+     */
+    private static Map<JavaFileObject, Path> given(StandardJavaFileManager manager, Collection<Path> files) {
+        Map<JavaFileObject, Path> given = new LinkedHashMap<>();
+        Iterator<Path> paths = files.iterator();
+        for (JavaFileObject each : manager.getJavaFileObjectsFromPaths(files)) {
+            given.putIfAbsent(each, paths.next());
+        }
+        return given;
+    }
+
     /** Compiles the declarations of files, and reads the types of some of them. */
     private void readSources(Collection<Path> files, Set<Path> read, Predicate<String> wanted) {
         DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
         JavaCompiler compiler = compiler();
         try (StandardJavaFileManager manager = compiler.getStandardFileManager(problems, null, null)) {
-            JavacTask task = (JavacTask) compiler.getTask(
-                    null, manager, problems, options(), null, manager.getJavaFileObjectsFromPaths(files));
+            Map<JavaFileObject, Path> given = given(manager, files);
+            JavacTask task = (JavacTask) compiler.getTask(null, manager, problems, options(), null, given.keySet());
             task.addTaskListener(countingTo(files.size()));
             Iterable<? extends CompilationUnitTree> units = task.parse();
             // No more than the signatures: a double depends on no body of a method.
@@ -175,7 +190,7 @@ final class TypeSource {
             ModelReader reader = reader(task);
             Trees trees = Trees.instance(task);
             for (CompilationUnitTree unit : units) {
-                Path file = manager.asPath(unit.getSourceFile());
+                Path file = given.get(unit.getSourceFile());
                 // Doubles that were written among the sources breed no doubles of their own. The compiler has kept the
                 // text.
                 if (read.contains(file)
@@ -307,7 +322,7 @@ final class TypeSource {
     }
 
     static List<String> classesBelow(Path root) {
-        try (Stream<Path> files = Files.walk(root)) {
+        try (Stream<Path> files = Folders.walk(root)) {
             return files.map(file -> root.relativize(file).toString().replace('\\', '/'))
                     .filter(name ->
                             name.endsWith(".class") && !name.endsWith("-info.class") && !name.startsWith("META-INF"))
@@ -397,7 +412,7 @@ final class TypeSource {
         if (!Files.exists(place)) {
             throw new GenerateException("There is no file or folder " + place + ".");
         }
-        try (Stream<Path> files = Files.walk(place)) {
+        try (Stream<Path> files = Folders.walk(place)) {
             return files.filter(TypeSource::isSource).sorted().toList();
         } catch (IOException e) {
             throw new GenerateException(place + " cannot be read: " + e + ".");
@@ -405,7 +420,7 @@ final class TypeSource {
     }
 
     private static boolean holdsSources(Path folder) {
-        try (Stream<Path> files = Files.walk(folder)) {
+        try (Stream<Path> files = Folders.walk(folder)) {
             return files.anyMatch(TypeSource::isSource);
         } catch (IOException e) {
             throw new GenerateException(folder + " cannot be read: " + e + ".");

@@ -269,6 +269,32 @@ class GeneratorTest extends Workshop {
     }
 
     @Test
+    void sources_are_read_by_whatever_path_leads_to_them() throws IOException {
+        source("sky/Dome.java", "package sky; public interface Dome { void open(); }");
+        source("sky/Mount.java", "package sky; public interface Mount { void park(); }");
+        Path in = folder.resolve("in");
+        Path here = Path.of("").toAbsolutePath();
+        Path link = Files.createSymbolicLink(folder.resolve("link"), in);
+        for (List<Path> places : List.of(
+                List.of(in),
+                List.of(here.relativize(in)),
+                List.of(in.resolve("sky/../../in")),
+                List.of(link),
+                List.of(here.relativize(link)),
+                List.of(in.resolve("sky/Dome.java"), here.relativize(in.resolve("sky/Mount.java"))),
+                List.of(in, link.resolve("sky")))) {
+            Generator generator = new Generator(List.of(), Progress.NONE);
+            generator.addFrom(places, "*");
+            assertThat(generator
+                            .plan(Set.of(Style.STUB), "", folder.resolve("out"), "./doubles")
+                            .compare())
+                    .as("%s", places)
+                    .extracting(outcome -> outcome.file().getFileName().toString())
+                    .containsExactly("DomeStub.java", "MountStub.java");
+        }
+    }
+
+    @Test
     void compiled_classes_and_jars() throws IOException {
         source(
                 "sky/Dome.java",

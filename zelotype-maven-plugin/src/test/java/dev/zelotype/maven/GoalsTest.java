@@ -150,6 +150,8 @@ class GoalsTest {
     @ParameterizedTest
     @ValueSource(longs = {1, 2})
     void a_run_that_reads_only_what_changed_writes_what_a_whole_one_would(long seed) throws Exception {
+        // The compiler knows files behind a link by other paths than they are given by.
+        folder = Files.createSymbolicLink(folder.resolve("link"), Files.createDirectory(folder.resolve("real")));
         Random random = new Random(seed);
         for (int i = 0; i < EDITED; i++) {
             edit(random, i, 0);

@@ -1,5 +1,6 @@
 package dev.zelotype.report.site;
 
+import dev.zelotype.tools.Folders;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -44,7 +45,7 @@ public final class Sources {
     public static Sources in(List<Path> folders) {
         Map<String, List<Path>> found = new HashMap<>();
         for (Path folder : folders) {
-            try (Stream<Path> all = Files.walk(folder)) {
+            try (Stream<Path> all = Folders.walk(folder)) {
                 List<Path> sources = all.filter(file ->
                                 file.toString().matches(".*\\.(java|kt|groovy|scala)") && Files.isRegularFile(file))
                         .toList();
