@@ -7,6 +7,7 @@ import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Picture;
 import dev.zelotype.report.story.Story;
 import dev.zelotype.report.story.TextStory;
+import dev.zelotype.tools.TestNames;
 import java.io.BufferedWriter;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -158,7 +159,9 @@ final class StoryCommand implements Callable<Integer> {
         String name = scene.test();
         String className = name.contains("#") ? name.substring(0, name.indexOf('#')) : name;
         String method = name.substring(name.indexOf('#') + 1);
-        return (contains(scene.title(), test) || contains(method, test))
+        return (contains(scene.title(), test)
+                        || contains(TestNames.readable(scene.title()), test)
+                        || contains(method, test))
                 && (contains(scene.group(), testClass) || contains(className, testClass))
                 && (outcome.isEmpty() || scene.outcome().name().equalsIgnoreCase(outcome));
     }

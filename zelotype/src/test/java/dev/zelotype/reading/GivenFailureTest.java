@@ -1,5 +1,6 @@
 package dev.zelotype.reading;
 
+import static dev.zelotype.Zelotype.spy;
 import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -99,6 +100,25 @@ class GivenFailureTest {
             suppose(camera::expose).does(answer);
             camera.expose(Duration.ofSeconds(2), frame -> {}, failure -> {});
             return scene.conversation().calls().get(0).failedByCallback();
+        }
+    }
+
+    /** What writes exceptions down in the night. */
+    static class Diary {
+        String note(Exception reason) {
+            return "noted: " + reason.getMessage();
+        }
+    }
+
+    @Test
+    void an_exception_for_the_real_code_is_none_for_a_callback() {
+        HostedScene hosted =
+                HostedScene.of(SceneSettings.defaults()).keepingDetails(true).open();
+        try (Scene scene = hosted.scene()) {
+            Diary diary = spy(new Diary());
+            suppose(diary::note).around((real, reason) -> real.ask(new Exception("shutter stuck")));
+            assertThat(diary.note(SHUTTER)).isEqualTo("noted: shutter stuck");
+            assertThat(scene.conversation().calls().get(0).failedByCallback()).isFalse();
         }
     }
 
