@@ -41,6 +41,7 @@ record DemoExample(String group, String name, List<String> testClasses, String a
             of(LIBRARIES, "servlet", "libraries.ServletTest", "requests and responses"),
             of(LIBRARIES, "http-client", "libraries.HttpClientTest", "answers of a server, and none"),
             of(LIBRARIES, "messaging", "libraries.MessagingTest", "messages that come and go"),
+            of(LIBRARIES, "persistence", "libraries.PersistenceTest", "a transaction, and a query"),
             of(LIBRARIES, "time", "libraries.TimeTest", "clocks, and today"),
             of(LIBRARIES, "files", "libraries.FilesTest", "a disk that fails"),
             of(LIBRARIES, "concurrency", "libraries.ConcurrencyTest", "executors, and threads that are waited for"));
