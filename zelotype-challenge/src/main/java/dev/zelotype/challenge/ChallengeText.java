@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.tools.Sentences;
 import dev.zelotype.tools.TestNames;
 import java.util.ArrayList;
 import java.util.List;
@@ -124,7 +125,7 @@ public final class ChallengeText {
 
     /** A finding as its sentence, the statement to write and the tests that reach the call. */
     private static void add(Finding finding, List<String> lines, int width, BiFunction<Part, String, String> marked) {
-        wrap(finding.sentence(), lines, width);
+        lines.addAll(Sentences.wrapped(finding.sentence(), width));
         if (!finding.statement().isEmpty()) {
             lines.add(marked.apply(Part.STATEMENT, "      " + finding.statement()));
         }
@@ -133,22 +134,6 @@ public final class ChallengeText {
             lines.add(marked.apply(
                     Part.PLACE, "      in " + test + others(finding.tests().size() - 1)));
         }
-    }
-
-    /** Breaks a sentence between words; what follows the first line stands a little further in. */
-    private static void wrap(String sentence, List<String> lines, int width) {
-        StringBuilder line = new StringBuilder("  ");
-        for (String word : sentence.split(" ")) {
-            if (line.length() + word.length() >= width && line.length() > 4) {
-                lines.add(line.toString());
-                line.setLength(0);
-                line.append("    ");
-            } else if (!line.toString().isBlank()) {
-                line.append(' ');
-            }
-            line.append(word);
-        }
-        lines.add(line.toString());
     }
 
     private static String others(int count) {

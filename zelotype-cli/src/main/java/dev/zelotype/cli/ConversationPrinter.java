@@ -7,6 +7,7 @@ import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
 import dev.zelotype.report.story.Story;
+import dev.zelotype.tools.Sentences;
 import dev.zelotype.tools.TestNames;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
@@ -60,7 +61,8 @@ final class ConversationPrinter implements JournalSink {
             line("  " + terminal.styled("fg(160)", scene.failure()));
         }
         for (String note : scene.conversation().notes()) {
-            wrapped("not needed: " + note).forEach(line -> line("  " + terminal.styled("faint", line)));
+            Sentences.wrapped("not needed: " + note, terminal.width())
+                    .forEach(line -> line(terminal.styled("faint", line)));
         }
     }
 
@@ -112,24 +114,24 @@ final class ConversationPrinter implements JournalSink {
 
     private List<String> rows(List<RecordedCall> calls) {
         int from = 0;
+        int narrowFrom = 0;
         int to = 0;
         int call = 0;
         int longest = 0;
+        int place = 0;
         for (RecordedCall each : calls) {
             from = Math.max(from, caller(each).length());
+            narrowFrom = Math.max(narrowFrom, narrowCaller(each).length());
             to = Math.max(to, each.receiver().length());
             call = Math.max(call, callText(each).length());
             longest = Math.max(longest, answer(each).length());
+            place = Math.max(place, each.place().length());
         }
         int digits = String.valueOf(calls.size()).length();
-        int place = calls.stream().mapToInt(each -> each.place().length()).max().orElse(0);
         // Where the place of a call finds no room of its own, the line stands behind the class that calls.
         boolean narrow = digits + from + to + call + SIGNS + LEAST_ROOM + place > terminal.width();
         if (narrow) {
-            from = calls.stream()
-                    .mapToInt(each -> narrowCaller(each).length())
-                    .max()
-                    .orElse(0);
+            from = narrowFrom;
             to = Math.min(to, NARROW_RECEIVER);
         }
         List<String> rows = new ArrayList<>();
@@ -154,21 +156,6 @@ final class ConversationPrinter implements JournalSink {
     private static String narrowCaller(RecordedCall call) {
         String line = call.line() > 0 ? ":" + call.line() : "";
         return cut(caller(call), NARROW_CALLER) + line;
-    }
-
-    /** As lines of whole words. */
-    private List<String> wrapped(String text) {
-        List<String> lines = new ArrayList<>();
-        StringBuilder line = new StringBuilder();
-        for (String word : text.split(" ")) {
-            if (line.length() > 0 && line.length() + word.length() + 5 > terminal.width()) {
-                lines.add(line.toString());
-                line = new StringBuilder("  ");
-            }
-            line.append(line.isEmpty() || line.toString().isBlank() ? "" : " ").append(word);
-        }
-        lines.add(line.toString());
-        return lines;
     }
 
     private static String caller(RecordedCall call) {

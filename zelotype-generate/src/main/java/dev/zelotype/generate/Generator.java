@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -141,12 +140,11 @@ public final class Generator {
             throw new GenerateException("No interface and no abstract class was found"
                     + (types.leftOut().isEmpty() ? "." : ": " + String.join(", ", leftOut()) + "."));
         }
-        boolean mayHoldDoubles = folder.toFile().isDirectory();
         Map<Path, Supplier<String>> sources = new TreeMap<>();
         Map<Path, String> doubled = new HashMap<>();
         for (TypeModel model : types.models()) {
             Path own = folder.resolve(model.name().canonicalName().replace('.', '/') + ".java");
-            if (mayHoldDoubles && OutputFolder.isGenerated(own)) {
+            if (OutputFolder.isGenerated(own)) {
                 // A double of a double: what was written before lies among the classes that are read.
                 continue;
             }
@@ -268,17 +266,10 @@ public final class Generator {
             Set<Path> wanted = new HashSet<>(sources.keySet());
             standing.forEach(file -> wanted.add(folder.relativize(file)));
             List<Path> vanished = output.vanished(wanted);
-            // Of folders that are not there yet, no file need be asked for.
-            Map<Path, Boolean> folders = new ConcurrentHashMap<>();
             List<Outcome> outcomes = new ArrayList<>(sources.entrySet().parallelStream()
                     .map(each -> {
                         String source = each.getValue().get();
-                        Path file = folder.resolve(each.getKey());
-                        Outcome outcome = folders.computeIfAbsent(
-                                        file.getParent(),
-                                        parent -> parent.toFile().isDirectory())
-                                ? OutputFolder.outcome(file, source)
-                                : new Outcome(file, Outcome.State.NEW, List.of());
+                        Outcome outcome = OutputFolder.outcome(folder.resolve(each.getKey()), source);
                         then.accept(outcome, source);
                         synchronized (done) {
                             progress.reached("writing", done.incrementAndGet(), sources.size());

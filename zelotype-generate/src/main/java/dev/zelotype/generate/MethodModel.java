@@ -73,6 +73,11 @@ record MethodModel(
         return returns == TypeName.VOID;
     }
 
+    /** A link to it in javadoc, given the code of its type. */
+    String linkFrom(String type) {
+        return "{@link " + type + "#" + link + "}";
+    }
+
     /** The readable name with a capital first letter, to go into another name. */
     String capitalName() {
         return Character.toUpperCase(readableName.charAt(0)) + readableName.substring(1);

@@ -30,10 +30,6 @@ final class Outside {
         }
     }
 
-    static TypeName of(MethodModel method, TypeName type) {
-        return method.typeVariables().isEmpty() ? type : new Outside(method.typeVariables()).above(type);
-    }
-
     /** Whether one of the variables stands somewhere in one of the types. */
     boolean mentionedIn(List<Parameter> parameters) {
         for (Parameter each : parameters) {

@@ -74,15 +74,16 @@ final class SpyWriter {
 
         OfMethod(MethodModel method) {
             this.method = method;
+            Outside ofMethod = new Outside(method.typeVariables());
             for (Parameter parameter : method.parameters()) {
                 String name = parameter.name();
-                TypeName outside = Outside.of(method, parameter.type());
+                TypeName outside = ofMethod.above(parameter.type());
                 components.add(parameter.plain(outside, TAKEN_IN_RECORDS.contains(name) ? name + "Argument" : name));
             }
             generic = ofType.mentionedIn(components);
             raw = method.capitalName() + "Call";
             record = generic ? type.withVariables(raw) : raw;
-            subject = "{@link " + typeCode + "#" + method.link() + "}";
+            subject = method.linkFrom(typeCode);
         }
 
         void write() {

@@ -61,7 +61,7 @@ final class StubWriter {
 
         private final MethodModel method;
         private final String name;
-        /** What {@code link} leads to in javadoc. */
+        /** What javadoc speaks of. */
         private final String subject;
 
         private final TypeName kept;
@@ -82,7 +82,7 @@ final class StubWriter {
             Outside ofMethod = new Outside(method.typeVariables());
             kept = ofMethod.above(method.returns()).withoutAnnotations();
             keptCode = Code.type(kept);
-            subject = "{@link " + typeCode + "#" + method.link() + "}";
+            subject = method.linkFrom(typeCode);
             for (Parameter parameter : method.parameters()) {
                 TypeName outside = ofMethod.above(parameter.type()).withoutAnnotations();
                 parameters.add(parameter.plain(outside, parameter.name()));

@@ -27,6 +27,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javax.lang.model.element.PackageElement;
@@ -322,17 +323,16 @@ final class TypeSource {
     }
 
     static List<String> classesBelow(Path root) {
-        try (Stream<Path> files = Folders.walk(root)) {
-            return files.map(file -> root.relativize(file).toString().replace('\\', '/'))
-                    .filter(name ->
-                            name.endsWith(".class") && !name.endsWith("-info.class") && !name.startsWith("META-INF"))
-                    .map(name ->
-                            name.substring(0, name.length() - ".class".length()).replace('/', '.'))
-                    .sorted()
-                    .toList();
-        } catch (IOException e) {
-            throw new GenerateException(root + " cannot be read: " + e + ".");
-        }
+        return below(
+                root,
+                files -> files.map(file -> root.relativize(file).toString().replace('\\', '/'))
+                        .filter(name -> name.endsWith(".class")
+                                && !name.endsWith("-info.class")
+                                && !name.startsWith("META-INF"))
+                        .map(name -> name.substring(0, name.length() - ".class".length())
+                                .replace('/', '.'))
+                        .sorted()
+                        .toList());
     }
 
     /** Reads types of the class path or of the JDK by their names. */
@@ -412,18 +412,18 @@ final class TypeSource {
         if (!Files.exists(place)) {
             throw new GenerateException("There is no file or folder " + place + ".");
         }
-        try (Stream<Path> files = Folders.walk(place)) {
-            return files.filter(TypeSource::isSource).sorted().toList();
-        } catch (IOException e) {
-            throw new GenerateException(place + " cannot be read: " + e + ".");
-        }
+        return below(place, files -> files.filter(TypeSource::isSource).sorted().toList());
     }
 
     private static boolean holdsSources(Path folder) {
-        try (Stream<Path> files = Folders.walk(folder)) {
-            return files.anyMatch(TypeSource::isSource);
+        return below(folder, files -> files.anyMatch(TypeSource::isSource));
+    }
+
+    private static <T> T below(Path place, Function<Stream<Path>, T> question) {
+        try (Stream<Path> files = Folders.walk(place)) {
+            return question.apply(files);
         } catch (IOException e) {
-            throw new GenerateException(folder + " cannot be read: " + e + ".");
+            throw new GenerateException(place + " cannot be read: " + e + ".");
         }
     }
 

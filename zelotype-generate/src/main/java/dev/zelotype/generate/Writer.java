@@ -223,7 +223,7 @@ final class Writer {
 
     private void left(MethodModel method) {
         out.method(overriding(method, Set.of())
-                .javadoc(Code.of("See {@link $T#$L}.", type.name(), method.link()))
+                .javadoc("See " + method.linkFrom(Code.type(type.name())) + ".")
                 .statement(
                         "throw new $T($S)",
                         UnsupportedOperationException.class,

@@ -4,6 +4,7 @@ import dev.zelotype.call.Shape;
 import dev.zelotype.engine.pattern.MethodCode.Dynamic;
 import dev.zelotype.engine.pattern.MethodCode.Instruction;
 import dev.zelotype.engine.pattern.MethodCode.Member;
+import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -96,8 +97,12 @@ public final class GivenFailure {
         return false;
     }
 
-    /** The code of a method of the class; null if its class file does not have it. */
+    /** The code of a lambda or of a named method of the class; null if its class file does not have it. */
     private @Nullable MethodCode codeOf(String method, String descriptor) {
+        MethodCode lambda = LambdaCode.inFile(owner, method, descriptor);
+        if (lambda != null) {
+            return lambda;
+        }
         List<MethodCode> found = new ArrayList<>();
         ClassVisitor finder = new ClassVisitor(Opcodes.ASM9) {
             @Override
@@ -180,9 +185,8 @@ public final class GivenFailure {
             return false;
         }
         try {
-            Class<?> type = Class.forName(internalName.replace('/', '.'), false, owner.getClassLoader());
-            return Throwable.class.isAssignableFrom(type);
-        } catch (ClassNotFoundException | LinkageError e) {
+            return Throwable.class.isAssignableFrom(new RealCode(owner).type(internalName));
+        } catch (MisuseException | LinkageError e) {
             return false;
         }
     }

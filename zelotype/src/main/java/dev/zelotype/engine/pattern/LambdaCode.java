@@ -51,9 +51,13 @@ final class LambdaCode extends ClassVisitor {
 
     /** The code of a lambda's method; null if it is nowhere to be found. */
     static @Nullable MethodCode of(Class<?> owner, String method, String descriptor) {
-        String key = method + descriptor;
-        MethodCode code = FROM_FILES.get(owner).found.get(key);
-        return code != null ? code : FROM_MEMORY.get(owner).found.get(key);
+        MethodCode code = inFile(owner, method, descriptor);
+        return code != null ? code : FROM_MEMORY.get(owner).found.get(method + descriptor);
+    }
+
+    /** The code of a lambda's method as the class file has it; null if there is none. */
+    static @Nullable MethodCode inFile(Class<?> owner, String method, String descriptor) {
+        return FROM_FILES.get(owner).found.get(method + descriptor);
     }
 
     /** The static methods and constructors that the patterns in a class name, as far as its class file tells. */

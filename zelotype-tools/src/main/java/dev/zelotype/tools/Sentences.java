@@ -1,0 +1,36 @@
+package dev.zelotype.tools;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * For Zelotype's own tools: sentences that are longer than a line. Stateless.
+ */
+public final class Sentences {
+
+    private Sentences() {}
+
+    /**
+     * Breaks a sentence between words. It stands a little further in, and what follows the first line a little more.
+     *
+     * @param sentence the sentence
+     * @param width how many characters a line may take; a longer word takes a line of its own
+     * @return lines
+     */
+    public static List<String> wrapped(String sentence, int width) {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder("  ");
+        for (String word : sentence.split(" ")) {
+            if (line.length() + word.length() >= width && line.length() > 4) {
+                lines.add(line.toString());
+                line.setLength(0);
+                line.append("    ");
+            } else if (!line.toString().isBlank()) {
+                line.append(' ');
+            }
+            line.append(word);
+        }
+        lines.add(line.toString());
+        return lines;
+    }
+}
