@@ -108,7 +108,7 @@ public final class HostedScene {
          */
         public HostedScene open() {
             SceneState state = new SceneState(title, settings.unusedSuppositions(), settings.linesOfCalls(), details);
-            state.open(test);
+            state.open(test, /* byTest= */ false);
             return new HostedScene(state);
         }
     }

@@ -96,8 +96,11 @@ class ScopeTest {
                     .hasMessageContaining("dome.rotate(3) was not expected")
                     .hasMessageContaining("Expected exactly 1 call of dome.close()");
             assertThat(weather.humidityAt("north")).isEqualTo(40);
-            assertThat(recorded(weather::humidityAt)).containsExactly("north");
-            assertThat(outer.conversation().calls()).hasSize(1);
+            assertThat(recorded(weather::humidityAt))
+                    .as("calls within the inner scene count")
+                    .containsExactly("north", "south", "north");
+            verify(dome::rotate).with(3).once();
+            assertThat(outer.conversation().calls()).hasSize(5);
         }
     }
 

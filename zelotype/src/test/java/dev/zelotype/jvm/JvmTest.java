@@ -18,8 +18,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.SynchronousQueue;
 import java.util.jar.Attributes;
 import java.util.jar.JarOutputStream;
 import java.util.jar.Manifest;
@@ -128,19 +127,31 @@ class JvmTest {
 
     @Test
     void what_ran_for_real_on_threads_of_no_scene_is_said() throws Exception {
-        ExecutorService pool = Executors.newSingleThreadExecutor(task -> new Thread(null, task, "old pool", 0, false));
-        pool.submit(() -> {}).get();
+        SynchronousQueue<Runnable> errands = new SynchronousQueue<>();
+        Thread before = new Thread(null, () -> runAll(errands), "from before", 0, false);
+        before.start();
         try (Scene scene = Scene.open()) {
             suppose(SiderealClock::now).returns(7L);
-            pool.submit(SiderealClock::now).get();
-            pool.submit(SiderealClock::now).get();
+            errands.put(SiderealClock::now);
+            errands.put(SiderealClock::now);
+            errands.put(() -> {});
             assertThatThrownBy(() -> verify(SiderealClock::now).once())
                     .hasMessageContaining("Replaced, but ran their real code on threads of no scene")
-                    .hasMessageContaining("SiderealClock.now() on old pool, 2 calls")
+                    .hasMessageContaining("SiderealClock.now() on from before, 2 calls")
                     .hasMessageContaining("scene.everywhere()");
-            assertThat(scene.notes()).anyMatch(note -> note.contains("SiderealClock.now() on old pool, 2 calls"));
+            assertThat(scene.notes()).anyMatch(note -> note.contains("SiderealClock.now() on from before, 2 calls"));
         } finally {
-            pool.shutdown();
+            before.interrupt();
+        }
+    }
+
+    private static void runAll(SynchronousQueue<Runnable> errands) {
+        try {
+            while (true) {
+                errands.take().run();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
     }
 }

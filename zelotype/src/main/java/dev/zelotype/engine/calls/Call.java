@@ -28,6 +28,8 @@ public class Call {
     /** The answer of real code that nobody saw. */
     public static final Object UNSEEN = new Object();
 
+    private static final Call[] NO_ECHOES = {};
+
     private static final VarHandle ENDING;
     private static final Ending[] ENDINGS = Ending.values();
 
@@ -106,6 +108,8 @@ public class Call {
     /** A call of a thread that does not own the scene. */
     static class OfOtherThread extends Call {
 
+        private Call[] echoes = NO_ECHOES;
+        private boolean onlyCounted;
         private final int foreign;
         private final Thread thread;
         private final @Nullable StackFrame caller;
@@ -123,6 +127,34 @@ public class Call {
         }
 
         @Override
+        public Call[] echoes() {
+            return echoes;
+        }
+
+        /**
+         * Says which scenes around see it as well; before anybody can see it in its own.
+         *
+         * @param counted whether its own log only counts it
+         */
+        void echoedBy(Call[] echoed, boolean counted) {
+            echoes = echoed;
+            onlyCounted = counted;
+        }
+
+        @Override
+        public boolean isKept() {
+            return !onlyCounted;
+        }
+
+        @Override
+        public void account() {
+            super.account();
+            if (onlyCounted) {
+                log().accountCounted();
+            }
+        }
+
+        @Override
         int foreign() {
             return foreign;
         }
@@ -130,6 +162,47 @@ public class Call {
         @Override
         public Thread thread() {
             return thread;
+        }
+    }
+
+    /**
+     * A call as a scene sees it that stands around the one in which it is made: its place among the calls is that scene's, and
+     * what its statements say of it; all else is the same call.
+     */
+    static final class Echo extends OfOtherThread {
+
+        private final Call original;
+        private final long later;
+
+        Echo(Call original, MethodLog log, int own, int foreign, long later) {
+            super(log, own, foreign, original.arguments(), original.caller());
+            this.original = original;
+            this.later = later;
+        }
+
+        @Override
+        public void end(Ending how, @Nullable Object answered) {
+            original.end(how, answered);
+        }
+
+        @Override
+        public Ending ending() {
+            return original.ending();
+        }
+
+        @Override
+        public @Nullable Object answer() {
+            return original.answer();
+        }
+
+        @Override
+        public @Nullable Worded words() {
+            return original.words();
+        }
+
+        @Override
+        public long later() {
+            return later;
         }
     }
 
@@ -174,6 +247,11 @@ public class Call {
             return failedByCallback;
         }
 
+        @Override
+        public Worded words() {
+            return this;
+        }
+
         /** When the call began, in nanoseconds since the scene opened. */
         public long began() {
             return began;
@@ -193,6 +271,21 @@ public class Call {
         public @Nullable String answerText() {
             return answerText;
         }
+    }
+
+    /** The call in words, if it is put into words as it happens. */
+    public @Nullable Worded words() {
+        return null;
+    }
+
+    /** How much earlier than the scene in which it was made this scene opened, in nanoseconds. */
+    public long later() {
+        return 0;
+    }
+
+    /** The same call as the scenes around the one in which it is made see it, from the inside out. */
+    public Call[] echoes() {
+        return NO_ECHOES;
     }
 
     /** The place among the calls of other threads; 0 for one of the owning thread, which comes first. */

@@ -3,6 +3,7 @@ package dev.zelotype.engine.calls;
 import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
@@ -84,6 +85,62 @@ public final class CallLog {
                 : new Call.OfOtherThread(log, before, number, arguments, line);
         log.addForeign(call);
         return call;
+    }
+
+    /**
+     * Keeps a call that scenes around see as well.
+     *
+     * @param around their logs, from the inside out, each with the log of the method there
+     * @see #add(MethodLog, Object[], boolean, boolean, List)
+     */
+    public Call addEchoed(
+            MethodLog log,
+            Object[] arguments,
+            boolean woven,
+            boolean worded,
+            @Nullable List<String> words,
+            List<CallLog> around,
+            List<? extends MethodLog> logsThere) {
+        boolean counts = log.counted();
+        boolean isOwn = Thread.currentThread() == owner;
+        int before = isOwn ? own + 1 : (int) OWN.getAcquire(this);
+        int number = isOwn ? 0 : foreign.incrementAndGet();
+        if (isOwn) {
+            OWN.setRelease(this, before);
+        }
+        StackFrame line = line(before + number, woven);
+        Call.OfOtherThread call = worded
+                ? new Call.Worded(words, now(), log, before, number, arguments, line)
+                : new Call.OfOtherThread(log, before, number, arguments, line);
+        List<Call> echoes = new ArrayList<>();
+        for (int i = 0; i < around.size(); i++) {
+            if (!logsThere.get(i).counted()) {
+                echoes.add(around.get(i).echo(call, logsThere.get(i), around.get(i).now() - now()));
+            }
+        }
+        call.echoedBy(echoes.toArray(new Call[0]), counts);
+        if (counts) {
+            return call;
+        }
+        if (isOwn) {
+            log.addOwn(call);
+        } else {
+            log.addForeign(call);
+        }
+        return call;
+    }
+
+    private Call echo(Call original, MethodLog log, long later) {
+        if (Thread.currentThread() == owner) {
+            int number = own + 1;
+            OWN.setRelease(this, number);
+            Call echo = new Call.Echo(original, log, number, 0, later);
+            log.addOwn(echo);
+            return echo;
+        }
+        Call echo = new Call.Echo(original, log, (int) OWN.getAcquire(this), foreign.incrementAndGet(), later);
+        log.addForeign(echo);
+        return echo;
     }
 
     private @Nullable StackFrame line(int number, boolean woven) {

@@ -78,7 +78,7 @@ public final class ClaimSet {
 
     private static SceneState open() {
         SceneState scene = new SceneState("claims", Severity.IGNORE, 0, false);
-        scene.open(null);
+        scene.open(null, /* byTest= */ true);
         // No subject speaks here: both sides are asked by the claims themselves.
         scene.disturbBy(null);
         return scene;

@@ -9,13 +9,14 @@ import dev.zelotype.engine.calls.MethodLog;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.explain.Lasting;
-import dev.zelotype.engine.explain.Printing;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.replace.ReplacingScene;
 import dev.zelotype.engine.replace.Seat;
+import dev.zelotype.engine.weave.Initializers;
+import dev.zelotype.engine.weave.WovenMethod;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
 import java.util.ArrayList;
@@ -51,8 +52,10 @@ public class CallScene extends ReplacingScene {
     /** What the test itself supposed, and what of it may turn out not to be needed. */
     private final List<Rule> supposed = new ArrayList<>();
 
+    private final Initialised initialised = new Initialised();
     private final List<FailureText> refusals = new ArrayList<>();
     private volatile boolean closed;
+    private volatile boolean shared;
     private volatile @Nullable Disturber disturber;
 
     /**
@@ -74,7 +77,7 @@ public class CallScene extends ReplacingScene {
 
     /** The scene that is open on this thread or on the one that started it, or null. */
     public static @Nullable CallScene current() {
-        return (CallScene) Seat.current();
+        return (CallScene) Seat.ofThread();
     }
 
     /** The nearest scene around this one that is still open, or null. */
@@ -84,7 +87,7 @@ public class CallScene extends ReplacingScene {
 
     /** The scene to which a statement belongs that is made now, on this thread, about a double of this scene. */
     final CallScene ofStatement() {
-        CallScene current = current();
+        CallScene current = (CallScene) Seat.current();
         boolean elsewhere =
                 current != null && current != this && (!open || current.seat().isWithin(seat()));
         return elsewhere && !closed ? current : this;
@@ -102,8 +105,72 @@ public class CallScene extends ReplacingScene {
 
     /** What a double of another scene is told and asked in this one. */
     final Part part(DoubleState guest) {
+        if (guest.isInPlace()) {
+            return taken(guest).ownPart();
+        }
         Part known = guests.get(guest);
-        return known == null ? guests.computeIfAbsent(guest, one -> new Part(one, this)) : known;
+        if (known != null) {
+            return known;
+        }
+        guest.scene().hasBeenShared();
+        return guests.computeIfAbsent(guest, one -> new Part(one, this));
+    }
+
+    /** The one that answers in this scene for an object or class that is spied on or replaced in a scene around it. */
+    private synchronized DoubleState taken(DoubleState around) {
+        for (DoubleState each : doubles) {
+            if (each.isInPlace() && each.self() == around.self()) {
+                return each;
+            }
+        }
+        if (around.self() instanceof Class<?> type && around.isOfClass()) {
+            return (DoubleState) replace(type, around.doubleClass());
+        }
+        return make(NewDouble.inPlace(around.name(), around.doubleClass(), around.self()));
+    }
+
+    /** The one that answers in this scene for an object or class, in whatever scene that began; null if none does. */
+    final @Nullable DoubleState knownInPlace(Object self) {
+        if (self instanceof Class<?> type && replaced(type) instanceof DoubleState whole) {
+            return whole;
+        }
+        for (DoubleState each : doubles()) {
+            if (each.isInPlace() && each.self() == self) {
+                return each;
+            }
+        }
+        return null;
+    }
+
+    /** Notes that a scene has used a double which was made outside any: from then on nothing may be said of it there. */
+    private void hasBeenShared() {
+        shared = true;
+    }
+
+    /** Whether a scene has used a double which was made outside any. */
+    public final boolean isShared() {
+        return shared;
+    }
+
+    /** The part of a double in the scene around this one that sees its calls as well; null if none does. */
+    final @Nullable Part around(DoubleState one) {
+        CallScene around = outer();
+        if (around == null || this == one.scene() && !one.isInPlace()) {
+            return null;
+        }
+        if (one.isInPlace()) {
+            for (CallScene each = around; each != null; each = each.outer()) {
+                if (each.knownInPlace(one.self()) != null) {
+                    return around.part(one);
+                }
+            }
+            return null;
+        }
+        if (around == one.scene()) {
+            return one.ownPart();
+        }
+        boolean knows = !one.scene().isOpenScene() || around.seat().isWithin(one.scene().seat());
+        return knows ? around.part(one) : null;
     }
 
     final @Nullable Part knownPart(DoubleState guest) {
@@ -135,6 +202,20 @@ public class CallScene extends ReplacingScene {
         return make(NewDouble.inPlace(type.getSimpleName(), woven, type));
     }
 
+    @Override
+    protected final void initialisedWith(Initializers.Found found, WovenMethod replaced) {
+        initialised.add(title(), found, replaced);
+    }
+
+    final Initialised initialised() {
+        return initialised;
+    }
+
+    @Override
+    protected final boolean carriesTasks() {
+        return true;
+    }
+
     public final boolean isOpenScene() {
         return open;
     }
@@ -153,8 +234,8 @@ public class CallScene extends ReplacingScene {
         }
         leave();
         for (DoubleState each : doubles()) {
-            if (each.doubleClass().isWoven() && each.kind() == Kind.SPY) {
-                InPlace.release(each.self());
+            if (each.isInPlace() && !each.isOfClass()) {
+                InPlace.release(each.self(), each);
             }
         }
         return true;
@@ -204,8 +285,9 @@ public class CallScene extends ReplacingScene {
             // Counted as they come, and not as they are told of.
             state.part().owner().count(arguments[0]);
         }
-        if (Printing.here()) {
-            return log.leaveOut(state, arguments);
+        Part around = Seat.anyNested() ? around(state.part().owner()) : null;
+        if (around != null) {
+            return beginEchoed(state, arguments, around);
         }
         return log.add(
                 state,
@@ -213,6 +295,25 @@ public class CallScene extends ReplacingScene {
                 state.asksItself(),
                 worded,
                 worded && !Lasting.are(arguments) ? Calls.arguments(state.method(), arguments) : null);
+    }
+
+    /** A call begins that scenes around see as well. */
+    private Call beginEchoed(MethodState state, Object[] arguments, Part first) {
+        List<CallLog> logs = new ArrayList<>();
+        List<MethodState> states = new ArrayList<>();
+        boolean anyWorded = worded;
+        for (Part part = first; part != null; part = part.scene().around(part.owner())) {
+            MethodState its = part.state(state.method());
+            if (its.method().takesInstance()) {
+                part.owner().count(arguments[0]);
+            }
+            logs.add(part.scene().log);
+            states.add(its);
+            anyWorded |= part.scene().worded;
+        }
+        List<String> words =
+                anyWorded && !Lasting.are(arguments) ? Calls.arguments(state.method(), arguments) : null;
+        return log.addEchoed(state, arguments, state.asksItself(), anyWorded, words, logs, states);
     }
 
     /** A call that no log keeps. */

@@ -7,7 +7,6 @@ import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.replace.Replacing;
-import dev.zelotype.engine.weave.Guard;
 import dev.zelotype.error.MisuseException;
 import org.jspecify.annotations.Nullable;
 
@@ -64,15 +63,8 @@ final class Decision {
     static @Nullable Object answerOnly(Call call) throws Throwable {
         MethodState state = (MethodState) call.log();
         DoubleState owner = state.part().owner();
-        for (Demand demand : state.part().demands(state.method())) {
-            if (demand.answers() && demand.covers(call.arguments())) {
-                return demand.peek().take(owner, call, demand.pattern());
-            }
-        }
-        Rule rule = state.part().covering(state.method(), call.arguments());
-        return rule != null && rule.answers()
-                ? rule.peek().take(owner, call, rule.pattern())
-                : owner.emptyValue(state.method());
+        Rule rule = answeringUnrecorded(state.part(), state.method(), call.arguments());
+        return rule != null ? rule.peek().take(owner, call, rule.pattern()) : owner.emptyValue(state.method());
     }
 
     /**
@@ -90,7 +82,7 @@ final class Decision {
                 return null;
             }
             DoubleState owner = state.part().owner();
-            Object answer = step == null ? null : Guard.outside(() -> step.take(owner, call, rule.pattern()));
+            Object answer = step == null ? null : step.take(owner, call, rule.pattern());
             end(call, Ending.ANSWERED, null);
             return answer == null ? owner.bare(state.method().returnType()) : answer;
         } catch (Throwable e) {
@@ -99,36 +91,112 @@ final class Decision {
         }
     }
 
-    /** What speaks of a call: a demand that it meets, or else, and for its answer, a rule. */
+    /**
+     * What speaks of a call. It counts for the demands of each scene that sees it, from the inside out; its answer comes from the
+     * nearest of what these scenes say.
+     */
     private static @Nullable Rule ruleFor(MethodState state, Call call) {
-        Part part = state.part();
-        Part outermost = part.owner().ownPart();
-        Rule found = null;
-        for (Part each = part; each != null && found == null; each = each == outermost ? null : each.beneath()) {
-            MethodState its = each == part ? state : each.state(state.method());
-            found = its.demands().length == 0 ? null : each.scene().demands().meet(its, call);
+        Call[] echoes = call.echoes();
+        Rule found = meet(state, call);
+        Rule answering = answering(found, state, call, echoes.length == 0);
+        for (int i = 0; i < echoes.length; i++) {
+            Call echo = echoes[i];
+            MethodState its = (MethodState) echo.log();
+            Rule met = meet(its, echo);
+            found = found == null ? met : found;
+            if (met != null) {
+                call.account();
+            }
+            if (answering == null) {
+                answering = answering(met, its, echo, i == echoes.length - 1);
+                if (answering != null) {
+                    accountWithin(call, echoes, i);
+                }
+            }
         }
-        if (found != null) {
-            call.expect();
-        }
-        if (found == null || !found.answers()) {
-            Rule supposed = part == outermost
-                    ? state.covering(call.arguments())
-                    : part.covering(state.method(), call.arguments());
-            found = supposed == null ? found : supposed;
-        }
-        if (found != null) {
+        Rule rule = answering == null ? found : answering;
+        if (rule != null) {
             call.account();
         }
-        return found;
+        return rule;
+    }
+
+    private static @Nullable Demand meet(MethodState state, Call call) {
+        if (state.demands().length == 0) {
+            return null;
+        }
+        Demand met = state.part().scene().demands().meet(state, call);
+        if (met != null) {
+            call.expect();
+        }
+        return met;
+    }
+
+    /** The demand that a call has met if it answers, else what is supposed in its scene, and in those beneath the last. */
+    private static @Nullable Rule answering(@Nullable Rule met, MethodState state, Call call, boolean last) {
+        if (met != null && met.answers()) {
+            return met;
+        }
+        return last && state.part() != state.part().owner().ownPart() || last && state.part().owner().isInPlace()
+                ? state.part().covering(state.method(), call.arguments())
+                : state.covering(call.arguments());
+    }
+
+    /** What a scene says of a call holds for the scenes within it. */
+    private static void accountWithin(Call call, Call[] echoes, int outermost) {
+        call.account();
+        for (int i = 0; i <= outermost; i++) {
+            echoes[i].account();
+        }
+    }
+
+    /** Answers a call that leaves no trace: as the test says, else as the double does that is told nothing. */
+    static @Nullable Object unrecorded(Part part, DoubledMethod method, Object[] arguments) throws Throwable {
+        MethodState state = part.state(method);
+        Call call = part.scene().leaveOut(state, arguments);
+        Rule rule = answeringUnrecorded(part, method, arguments);
+        DoubleState owner = part.owner();
+        if (rule != null) {
+            return rule.peek().take(owner, call, rule.pattern());
+        }
+        if (owner.hasRealObject() && !(method.takesInstance() && Replacing.isBare(arguments[0]))) {
+            return owner.runReal(method, arguments);
+        }
+        boolean ownCode = KindRule.of(owner.kind()).unsaid() == KindRule.Unsaid.OWN_CODE && method.hasCode()
+                || method.isDefault() && isReachable(owner, method);
+        return ownCode ? owner.runOwn(method, arguments) : owner.emptyValue(method);
+    }
+
+    /** As {@link #construct}, for a call that leaves no trace. */
+    static @Nullable Object unrecordedConstruct(Part part, DoubledMethod constructor, Object[] arguments)
+            throws Throwable {
+        Rule rule = null;
+        for (Part each = part; each != null && rule == null; each = each.beneath()) {
+            rule = each.state(constructor).covering(arguments);
+        }
+        Step step = rule == null || !rule.answers() ? null : rule.peek();
+        if (rule == null || step != null && step.isReal()) {
+            return null;
+        }
+        Call call = part.scene().leaveOut(part.state(constructor), arguments);
+        Object answer = step == null ? null : step.take(part.owner(), call, rule.pattern());
+        return answer == null ? part.owner().bare(constructor.returnType()) : answer;
+    }
+
+    private static @Nullable Rule answeringUnrecorded(Part part, DoubledMethod method, Object[] arguments) {
+        for (Demand demand : part.demands(method)) {
+            if (demand.answers() && demand.covers(arguments)) {
+                return demand;
+            }
+        }
+        Rule rule = part.covering(method, arguments);
+        return rule != null && rule.answers() ? rule : null;
     }
 
     private static @Nullable Object asSaid(Rule rule, MethodState state, Call call) throws Throwable {
         DoubleState owner = state.part().owner();
         Step step = rule.next();
-        Object answer = owner.doubleClass().isWoven() || owner.doubleClass().isFinal(state.method())
-                ? Guard.outside(() -> step.take(owner, call, rule.pattern()))
-                : step.take(owner, call, rule.pattern());
+        Object answer = step.take(owner, call, rule.pattern());
         return end(call, step.isReal() ? Ending.REAL : Ending.ANSWERED, answer);
     }
 
@@ -181,7 +249,8 @@ final class Decision {
     }
 
     static @Nullable Object end(Call call, Ending how, @Nullable Object answer) {
-        if (call instanceof Call.Worded worded) {
+        Call.Worded worded = call.words();
+        if (worded != null) {
             worded.ended(
                     ((MethodState) call.log()).part().scene().now(), Lasting.is(answer) ? null : Values.print(answer));
         }

@@ -7,11 +7,13 @@ import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.replace.Seat;
 import dev.zelotype.engine.weave.Guard;
 import java.lang.invoke.MethodHandle;
+import java.lang.ref.WeakReference;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
@@ -26,7 +28,7 @@ public final class DoubleState extends Participant {
     private final CallScene scene;
     private final @Nullable Object real;
     private final Part ownPart;
-    private volatile boolean watched;
+    /** The double; weak where nothing but the double itself is to keep what answers for it alive. */
     private final Object self;
 
     DoubleState(String baseName, int number, NewDouble order, CallScene scene) {
@@ -34,12 +36,52 @@ public final class DoubleState extends Participant {
         this.scene = scene;
         this.real = order.real();
         this.ownPart = new Part(this, scene);
-        this.self = order.instance(this);
+        Object made = order.instance(this);
+        this.self = outlivesScenes() ? new WeakReference<>(made) : made;
     }
 
     @Override
     public Object self() {
-        return self;
+        Object known = outlivesScenes() ? ((WeakReference<?>) self).get() : self;
+        if (known == null) {
+            throw new IllegalStateException("The double " + name() + " is gone.");
+        }
+        return known;
+    }
+
+    @Override
+    public boolean isObjectItself() {
+        return real == null && doubleClass().isWoven();
+    }
+
+    @Override
+    public boolean outlivesScenes() {
+        return isObjectItself() && !scene.isOpenScene();
+    }
+
+    /** Whether it answers, in its scene, for an object or class that is real elsewhere. */
+    boolean isInPlace() {
+        return real != null && doubleClass().isWoven();
+    }
+
+    /** Whether it answers for a class as a whole. */
+    public boolean isOfClass() {
+        return real instanceof Class && doubleClass().doubledType() == real;
+    }
+
+    @Override
+    public int distance() {
+        if (!isInPlace()) {
+            return Integer.MAX_VALUE;
+        }
+        int distance = 0;
+        for (CallScene each = (CallScene) Seat.current(); each != null; each = each.outer()) {
+            if (each == scene) {
+                return distance;
+            }
+            distance++;
+        }
+        return -1;
     }
 
     /** The scene that the double was made in. */
@@ -77,6 +119,9 @@ public final class DoubleState extends Participant {
             if (Reading.here()) {
                 throw Reading.refusal(this, method);
             }
+            if (Unrecorded.here()) {
+                return Decision.unrecorded(partOfCall(), method, arguments);
+            }
             return Decision.of(partOfCall().state(method), arguments);
         } catch (Throwable e) {
             throw Sneaky.rethrow(e);
@@ -90,6 +135,9 @@ public final class DoubleState extends Participant {
 
     @Override
     public @Nullable Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable {
+        if (Unrecorded.here()) {
+            return Decision.unrecordedConstruct(partOfCall(), constructor, arguments);
+        }
         MethodState state = partOfCall().state(constructor);
         return Decision.construct(state.part().scene().begin(state, arguments));
     }
@@ -104,7 +152,7 @@ public final class DoubleState extends Participant {
     /** What a call answers of which nobody said what to answer. */
     @Nullable
     Object emptyValue(DoubledMethod method) {
-        return EmptyValues.of(method, self, doubleClass().doubledType());
+        return EmptyValues.of(method, self(), doubleClass().doubledType());
     }
 
     /**
@@ -117,11 +165,11 @@ public final class DoubleState extends Participant {
             return null;
         }
         for (Class<?> c = doubleClass().doubledType(); c != null; c = c.getSuperclass()) {
-            Participant whole = scene.replaced(c);
+            Participant whole = Replacing.nearest(c);
             DoubledMethod its = whole == null ? null : whole.doubleClass().find(method.name(), method.descriptor());
             if (its != null && its.takesInstance()) {
                 Object[] all = new Object[arguments.length + 1];
-                all[0] = self;
+                all[0] = self();
                 System.arraycopy(arguments, 0, all, 1, arguments.length);
                 return whole.isTold(its, all) ? new Object[] {whole.apply(its.index(), all)} : null;
             }
@@ -129,19 +177,22 @@ public final class DoubleState extends Participant {
         return null;
     }
 
-    /** Hears of all calls of the class from now on, not only of those that a statement speaks of. */
-    public void watch() {
-        watched = true;
-    }
-
     @Override
     public boolean hears(DoubledMethod method) {
-        return !(real instanceof Class) || watched || ownPart.isTold(method);
+        return !isOfClass() || ownPart.hears(method);
     }
 
     @Override
-    public void noteOnly(DoubledMethod method, Object[] arguments) {
-        scene.begin(ownPart.state(method), arguments).end(Ending.REAL, Call.UNSEEN);
+    public void noteOnly(DoubledMethod method, Object[] arguments, boolean accounted) {
+        if (Unrecorded.here()) {
+            return;
+        }
+        Part part = partOfCall();
+        Call call = part.scene().begin(part.state(method), arguments);
+        if (accounted) {
+            call.account();
+        }
+        call.end(Ending.REAL, Call.UNSEEN);
     }
 
     @Override
@@ -155,13 +206,13 @@ public final class DoubleState extends Participant {
         if (rule != null) {
             return rule.next().take(this, part.scene().leaveOut(part.state(method), arguments), rule.pattern());
         } else if (KindRule.of(kind()).unsaid() == KindRule.Unsaid.OWN_CODE && hasOwnCode(method)) {
-            return doubleClass().runOwnCode(method, self, arguments);
+            return doubleClass().runOwnCode(method, self(), arguments);
         } else if (real != null && doubleClass().isWoven()) {
             return runReal(method, arguments);
         }
         return switch (method.name()) {
-            case "equals" -> self == arguments[0];
-            case "hashCode" -> System.identityHashCode(self);
+            case "equals" -> self() == arguments[0];
+            case "hashCode" -> System.identityHashCode(self());
             default -> name();
         };
     }
@@ -183,16 +234,16 @@ public final class DoubleState extends Participant {
     /** Runs the real object's code, or the doubled type's own on this double. */
     @Nullable
     Object runReal(DoubledMethod method, Object[] arguments) throws Throwable {
-        if (real == null) {
-            return runOwn(method, arguments);
-        }
         if (doubleClass().isWoven() && !method.isConstructor()) {
             return runWoven(method, arguments);
+        }
+        if (real == null) {
+            return runOwn(method, arguments);
         }
         try {
             method.executable().setAccessible(true);
             return method.executable() instanceof Constructor<?> constructor
-                    ? Guard.outside(() -> constructor.newInstance(arguments))
+                    ? constructor.newInstance(arguments)
                     : ((Method) method.executable()).invoke(real, arguments);
         } catch (InvocationTargetException e) {
             throw e.getCause();
@@ -203,26 +254,21 @@ public final class DoubleState extends Participant {
     @Nullable
     Object runOwn(DoubledMethod method, Object[] arguments) throws Throwable {
         if (!doubleClass().isFinal(method)) {
-            return doubleClass().runOwnCode(method, self, arguments);
+            return doubleClass().runOwnCode(method, self(), arguments);
         }
         MethodHandle code = doubleClass().ownCode(method);
-        return Guard.outside(() -> {
-            Guard.let(method.executable());
-            return (Object) code.invokeExact(self, arguments);
-        });
+        Guard.let(method.executable());
+        return (Object) code.invokeExact(self(), arguments);
     }
 
     /** Lets the call through the head of its own woven method. */
     private @Nullable Object runWoven(DoubledMethod method, Object[] arguments) throws Throwable {
-        Object target = method.takesInstance() ? arguments[0] : real;
+        Object target = method.takesInstance() ? arguments[0] : self();
         Object[] own = method.takesInstance() ? Arrays.copyOfRange(arguments, 1, arguments.length) : arguments;
-        // Found while the guard still holds, since finding it may call woven methods of the JDK.
         MethodHandle code = doubleClass().ownCode(method);
-        return Guard.outside(() -> {
-            if (method.asksItself()) {
-                Guard.let(method.executable());
-            }
-            return (Object) code.invokeExact(target, own);
-        });
+        if (method.asksItself()) {
+            Guard.let(method.executable());
+        }
+        return (Object) code.invokeExact(target, own);
     }
 }

@@ -13,6 +13,7 @@ final class Hints {
 
     private static final String UNCHANGED =
             "Classes that call the real code, since the JVM does not let them be changed";
+    private static final String INITIALISED = "Classes that were initialised while something was replaced";
     private static final String REAL_RUNS = "Replaced, but ran their real code on threads of no scene";
 
     private Hints() {}
@@ -23,6 +24,7 @@ final class Hints {
                         scene.unused() == Severity.IGNORE ? List.of() : scene.unusedSuppositions())
                 .section(REAL_RUNS, realRuns(scene))
                 .section(UNCHANGED, scene.unchanged())
+                .section(INITIALISED, scene.initialised().all())
                 .section("Final methods, which run their real code", unaskedFinals(scene))
                 .section("Calls that reached doubles of closed scenes", Strays.take());
     }
@@ -31,6 +33,7 @@ final class Hints {
         List<String> notes = new ArrayList<>(scene.unused() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
         note(notes, REAL_RUNS, realRuns(scene));
         note(notes, UNCHANGED, scene.unchanged());
+        note(notes, INITIALISED, scene.initialised().here());
         return notes;
     }
 

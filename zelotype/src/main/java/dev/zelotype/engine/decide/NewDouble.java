@@ -35,7 +35,7 @@ public record NewDouble(
             return of(kind, name, known);
         }
         boolean replaced = !DoubleClass.canDouble(type) && !type.isEnum() && Replacing.canReplace(type);
-        return of(kind, name, replaced ? Replacing.ofInstance(type) : DoubleClass.of(type));
+        return of(kind, name, replaced ? Replacing.ofDoubles(type) : DoubleClass.of(type));
     }
 
     /** A double that runs no constructor. */
@@ -81,8 +81,11 @@ public record NewDouble(
     Object instance(DoubleState state) {
         if (type.isWoven()) {
             Object made = real == null ? type.newInstance(state) : real;
-            if (!(made instanceof Class)) {
+            if (!state.isOfClass()) {
                 InPlace.answer(made, state);
+            }
+            if (real == null) {
+                Replacing.doubleLives();
             }
             return made;
         }

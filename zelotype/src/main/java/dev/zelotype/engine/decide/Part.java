@@ -15,6 +15,7 @@ public final class Part {
     private final DoubleState owner;
     private final CallScene scene;
     private final MethodState[] states;
+    private volatile boolean watched;
 
     Part(DoubleState owner, CallScene scene) {
         this.owner = owner;
@@ -34,6 +35,9 @@ public final class Part {
     /** The part of the nearest scene around this one in which anything was said or asked; null for the outermost. */
     @Nullable
     Part beneath() {
+        if (owner.isInPlace()) {
+            return beneathInPlace();
+        }
         if (scene == owner.scene()) {
             return null;
         }
@@ -43,7 +47,34 @@ public final class Part {
                 return known;
             }
         }
-        return owner.ownPart();
+        // What was said in a scene goes with it.
+        return owner.scene().closed() ? null : owner.ownPart();
+    }
+
+    private @Nullable Part beneathInPlace() {
+        for (CallScene around = scene.outer(); around != null; around = around.outer()) {
+            DoubleState known = around.knownInPlace(owner.self());
+            if (known != null) {
+                return known.ownPart();
+            }
+        }
+        return null;
+    }
+
+    /** Hears of all calls of a class from now on, not only of those that a statement speaks of. */
+    public void watch() {
+        watched = true;
+    }
+
+    /** Whether calls of a method of a replaced class are noticed. */
+    public boolean hears(DoubledMethod method) {
+        for (Part part = this; part != null; part = part.beneath()) {
+            MethodState state = part.states[method.index()];
+            if (part.watched || state != null && state.isTold()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The state of a method; made at its first use, since most methods of most doubles are never called. */
@@ -95,17 +126,6 @@ public final class Part {
             }
         }
         return all;
-    }
-
-    /** Whether any statement speaks of a method. */
-    boolean isTold(DoubledMethod method) {
-        for (Part part = this; part != null; part = part.beneath()) {
-            MethodState state = part.states[method.index()];
-            if (state != null && state.isTold()) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** Whether a statement covers a call. */

@@ -3,6 +3,7 @@ package dev.zelotype.engine.explain;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.error.Mask;
 import java.lang.reflect.Array;
 import java.util.Collection;
@@ -21,7 +22,7 @@ public final class Values {
     private Values() {}
 
     public static String print(@Nullable Object value) {
-        return value == null || isPlain(value) ? print(value, DEEPEST) : Printing.print(() -> print(value, DEEPEST));
+        return value == null || isPlain(value) ? print(value, DEEPEST) : Unrecorded.run(() -> print(value, DEEPEST));
     }
 
     /** Whether printing it runs nobody's code. */

@@ -2,7 +2,9 @@ package dev.zelotype.engine.make;
 
 import java.lang.ref.ReferenceQueue;
 import java.lang.ref.WeakReference;
+import java.util.Arrays;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,13 +15,31 @@ import org.jspecify.annotations.Nullable;
  */
 public final class InPlace<V> {
 
-    /** Who answers for objects whose own class is woven. Those are kept by their scenes, and go with them. */
-    private static final InPlace<WeakReference<Participant>> PARTICIPANTS = new InPlace<>();
+    /** Who answers for objects whose own class is woven. */
+    private static final InPlace<Answering[]> PARTICIPANTS = new InPlace<>();
 
     private final ConcurrentHashMap<Key, V> known = new ConcurrentHashMap<>();
     private final ReferenceQueue<Object> gone = new ReferenceQueue<>();
 
     public InPlace() {}
+
+    /** One that answers for an object. Its scene keeps it; one that belongs to no scene goes with the object. */
+    private static final class Answering {
+        private final WeakReference<Participant> weak;
+        /** Only keeps it. */
+        @SuppressWarnings("unused")
+        private final @Nullable Participant lasting;
+
+        Answering(Participant participant) {
+            this.weak = new WeakReference<>(participant);
+            this.lasting = participant.outlivesScenes() ? participant : null;
+        }
+
+        @Nullable
+        Participant participant() {
+            return weak.get();
+        }
+    }
 
     private static final class Key extends WeakReference<Object> {
         private final int hash;
@@ -40,20 +60,62 @@ public final class InPlace<V> {
         }
     }
 
-    /** Who answers for an object in its own place, or null. */
+    /**
+     * Who answers for an object on this thread, or null: the object's own double, else the one of the nearest scene that spies
+     * on it.
+     */
     public static @Nullable Participant participantOf(Object object) {
-        WeakReference<Participant> known = PARTICIPANTS.get(object);
-        return known == null ? null : known.get();
+        Answering[] all = PARTICIPANTS.get(object);
+        if (all == null) {
+            return null;
+        }
+        Participant nearest = null;
+        int least = Integer.MAX_VALUE;
+        for (Answering each : all) {
+            Participant one = each.participant();
+            int distance = one == null ? -1 : one.distance();
+            if (distance >= 0 && (nearest == null || distance < least)) {
+                nearest = one;
+                least = distance;
+            }
+        }
+        return nearest;
     }
 
-    /** Lets somebody answer for an object from now on. */
+    /** Lets somebody answer for an object from now on, besides those of other scenes. */
     public static void answer(Object object, Participant participant) {
-        PARTICIPANTS.put(object, new WeakReference<>(participant));
+        PARTICIPANTS.change(object, known -> {
+            Answering[] more = known == null ? new Answering[1] : Arrays.copyOf(known, known.length + 1);
+            more[more.length - 1] = new Answering(participant);
+            return more;
+        });
     }
 
-    /** Lets an object answer for itself again. */
-    public static void release(Object object) {
-        PARTICIPANTS.remove(object);
+    /** Lets somebody no longer answer for an object. */
+    public static void release(Object object, Participant participant) {
+        PARTICIPANTS.change(object, known -> {
+            if (known == null) {
+                return null;
+            }
+            Answering[] left = Arrays.stream(known)
+                    .filter(each -> each.participant() != participant)
+                    .toArray(Answering[]::new);
+            return left.length == 0 ? null : left;
+        });
+    }
+
+    /** Whether any double lives that is an object of a real class, and so has to be asked whether a scene is open or not. */
+    public static boolean anyDoubleLives() {
+        PARTICIPANTS.forgetGone();
+        for (Answering[] all : PARTICIPANTS.known.values()) {
+            for (Answering each : all) {
+                Participant participant = each.participant();
+                if (participant != null && participant.isObjectItself()) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     public @Nullable V get(Object object) {
@@ -65,8 +127,9 @@ public final class InPlace<V> {
         known.put(new Key(object, gone), value);
     }
 
-    public void remove(Object object) {
-        known.remove(new Key(object, null));
+    private void change(Object object, UnaryOperator<@Nullable V> change) {
+        forgetGone();
+        known.compute(new Key(object, gone), (key, before) -> change.apply(before));
     }
 
     private void forgetGone() {

@@ -85,8 +85,21 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     /** Whether a statement of the test covers a call. */
     public abstract boolean isTold(DoubledMethod method, Object[] arguments);
 
-    /** Notes a call that the real code answers, which nobody sees the end of. */
-    public abstract void noteOnly(DoubledMethod method, Object[] arguments);
+    /**
+     * Notes a call that something else answers.
+     *
+     * @param accounted whether a statement of the test speaks of the call
+     */
+    public abstract void noteOnly(DoubledMethod method, Object[] arguments, boolean accounted);
+
+    /** How many scenes lie between this thread and the one that it answers in: 0 for the innermost, -1 if it is in none. */
+    public abstract int distance();
+
+    /** Whether it is the double that some object is, and not a spy on an object that is real otherwise. */
+    public abstract boolean isObjectItself();
+
+    /** Whether it is such a double and belongs to no scene, so that it goes with the object alone. */
+    public abstract boolean outlivesScenes();
 
     /**
      * Answers a call of a constructor.

@@ -87,7 +87,7 @@ public interface ArgumentRule {
 
         @Override
         public boolean covers(@Nullable Object argument, Object[] free) {
-            if (argument == null || Array.getLength(argument) != rules.length) {
+            if (argument == null || !argument.getClass().isArray() || Array.getLength(argument) != rules.length) {
                 return false;
             }
             for (int i = 0; i < rules.length; i++) {

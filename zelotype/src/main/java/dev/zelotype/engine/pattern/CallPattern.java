@@ -2,6 +2,7 @@ package dev.zelotype.engine.pattern;
 
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Array;
 import java.util.ArrayList;
@@ -35,7 +36,7 @@ public final class CallPattern {
 
         boolean holds(Object[] free) {
             try {
-                return test.test(free);
+                return Unrecorded.run(() -> test.test(free));
             } catch (RuntimeException e) {
                 throw new MisuseException(
                         "The condition " + (description == null ? "" : "'" + description + "' ") + "of a pattern threw "

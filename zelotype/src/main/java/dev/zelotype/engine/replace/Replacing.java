@@ -2,6 +2,7 @@ package dev.zelotype.engine.replace;
 
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.weave.Weavable;
@@ -14,7 +15,6 @@ import java.lang.reflect.Modifier;
 import java.lang.reflect.Proxy;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
 public final class Replacing {
 
     private static final Switchboard CALLS = new Switchboard();
+    private static final Tasks TASKS = new Tasks();
 
     private static final ClassValue<DoubleClass> WHOLES = new ClassValue<>() {
         @Override
@@ -41,7 +42,7 @@ public final class Replacing {
 
     private static Weaver weaver() {
         try {
-            return Weaver.get(CALLS);
+            return Weaver.get(CALLS, TASKS);
         } catch (NoClassDefFoundError e) {
             throw new MisuseException(
                     "Nothing can be replaced here: this JVM lacks the module java.instrument.",
@@ -71,7 +72,6 @@ public final class Replacing {
                 && !type.isArray()
                 && !type.isHidden()
                 && !type.isInterface()
-                && !type.isSynthetic()
                 && !Modifier.isAbstract(type.getModifiers())
                 && !Proxy.isProxyClass(type)
                 && !Jdk.has(type);
@@ -82,10 +82,22 @@ public final class Replacing {
         return Weavable.calls(type, name, descriptor);
     }
 
-    /** A class whose objects answer in their own place. */
+    /** A class whose objects are spied on in their own place, in the current scene. */
     public static DoubleClass ofInstance(Class<?> type) {
-        begin(type, "An object of " + type.getSimpleName());
+        begin(sceneFor("An object of " + type.getSimpleName()), type);
         return INSTANCES.get(type);
+    }
+
+    /** A class whose objects can be doubles without its constructors, in a scene or outside any. */
+    public static DoubleClass ofDoubles(Class<?> type) {
+        initialise(type);
+        weaver().weave(type);
+        return INSTANCES.get(type);
+    }
+
+    /** A double was made that is an object of a woven class: it answers for as long as it lives. */
+    public static void doubleLives() {
+        weaver().letMethodsAsk(InPlace.anyDoubleLives());
     }
 
     /**
@@ -99,11 +111,31 @@ public final class Replacing {
         if (known != null) {
             return known;
         }
-        if (!mayBegin) {
+        if (!mayBegin && !isReplacedAround(scene, type)) {
             throw notWatched(type.getSimpleName(), type.getSimpleName());
         }
-        begin(type, type.getSimpleName());
+        begin(scene, type);
         return scene.replace(type, WHOLES.get(type));
+    }
+
+    private static boolean isReplacedAround(ReplacingScene scene, Class<?> type) {
+        for (ReplacingScene around = scene; around != null; around = around.seat().outer()) {
+            if (around.replaced(type) != null) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Those who answer for a class as a whole in the scenes of this thread, the innermost first. */
+    public static @Nullable Participant nearest(Class<?> type) {
+        for (ReplacingScene scene = Seat.current(); scene != null; scene = scene.seat().outer()) {
+            Participant known = scene.replaced(type);
+            if (known != null) {
+                return known;
+            }
+        }
+        return null;
     }
 
     /**
@@ -114,9 +146,8 @@ public final class Replacing {
         Participant whole = whole(type, mayBegin);
         DoubledMethod method = whole.doubleClass().find(name, descriptor);
         if (mayBegin && method != null && !method.asksItself()) {
-            ReplacingScene scene = sceneFor(type.getSimpleName());
-            scene.runReal(weaver().weaveSites(List.of(method.executable())));
-            scene.refuseIfRunning(method.executable());
+            weaver().weaveSites(List.of(method.executable()));
+            sceneFor(type.getSimpleName()).refuseIfRunning(method.executable());
         }
         return whole;
     }
@@ -150,25 +181,25 @@ public final class Replacing {
         return scene;
     }
 
-    /** Weaves a class for the current scene. */
-    private static void begin(Class<?> type, String what) {
-        ReplacingScene scene = sceneFor(what);
+    /** Weaves a class for a scene. */
+    private static void begin(ReplacingScene scene, Class<?> type) {
         initialise(type);
         weaver().weave(type);
         if (CALLS.add(scene)) {
             weaver().begin();
+            if (scene.carriesTasks()) {
+                weaver().weaveTasks();
+            }
         }
     }
 
     /**
-     * Runs the static initialiser of a class before anything of it is replaced, so that its fields get their real values,
-     * and not those that a test supposes.
+     * Runs the static initialiser of a class before anything of it is replaced, and apart from any scene, so that its fields
+     * get their real values, and not those that a test supposes.
      */
     private static void initialise(Class<?> type) {
         try {
-            Class.forName(type.getName(), true, type.getClassLoader());
-        } catch (ClassNotFoundException e) {
-            throw new IllegalStateException("A loaded class is gone: " + type, e);
+            Seat.apart(() -> initialised(type));
         } catch (LinkageError e) {
             Throwable cause = e.getCause() == null ? e : e.getCause();
             throw new MisuseException(
@@ -178,10 +209,24 @@ public final class Replacing {
         }
     }
 
+    private static Class<?> initialised(Class<?> type) {
+        try {
+            return Class.forName(type.getName(), true, type.getClassLoader());
+        } catch (ClassNotFoundException e) {
+            throw new IllegalStateException("A loaded class is gone: " + type, e);
+        }
+    }
+
     static void end(ReplacingScene scene) {
         if (CALLS.remove(scene)) {
             weaver().end();
+            weaver().letMethodsAsk(InPlace.anyDoubleLives());
         }
+    }
+
+    /** Where a call of a replaced method is still to come in a method that runs already, and so runs the real code; or null. */
+    static @Nullable String toCome(Executable replaced, ReplacingScene scene) {
+        return weaver().toCome(replaced, scene.opening(), thread -> scene.seat().has(Seat.of(thread)));
     }
 
     /** The classes that run the real code though a scene replaces what they call. */
@@ -196,10 +241,6 @@ public final class Replacing {
         Weaver.restoreAll();
     }
 
-    static void claimEverywhere(ReplacingScene scene) {
-        CALLS.claimEverywhere(scene);
-    }
-
     /** Whether an object was made without any of its constructors. */
     public static boolean isBare(@Nullable Object object) {
         return Switchboard.isBare(object);
@@ -210,9 +251,8 @@ public final class Replacing {
      * changed any more.
      *
      * @param named the methods and constructors that the patterns name
-     * @return those of which a call is still to come in a method that runs already, with the place
      */
-    static Map<Executable, String> prepare(List<Executable> named) {
+    static void prepare(List<Executable> named) {
         List<Executable> atSites = new ArrayList<>();
         for (Executable each : named) {
             boolean atSite = each instanceof Constructor || Jdk.has(each.getDeclaringClass());
@@ -221,16 +261,18 @@ public final class Replacing {
             }
         }
         try {
-            return atSites.isEmpty() ? Map.of() : weaver().weaveSites(atSites);
+            if (!atSites.isEmpty()) {
+                weaver().weaveSites(atSites);
+            }
         } catch (MisuseException e) {
             // The statement itself will say why nothing can be replaced here.
-            return Map.of();
+            return;
         }
     }
 
     /** Weaves the final methods of a doubled class for the current scene. */
     public static void doubleFinals(DoubleClass type) {
-        begin(type.superclass(), "A final method of " + type.doubledType().getSimpleName());
+        begin(sceneFor("A final method of " + type.doubledType().getSimpleName()), type.superclass());
         type.finalsAsk();
     }
 

@@ -2,11 +2,15 @@ package dev.zelotype.engine.replace;
 
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.weave.Initializers;
+import dev.zelotype.engine.weave.Opening;
+import dev.zelotype.engine.weave.WovenMethod;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Executable;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,18 +18,49 @@ import org.jspecify.annotations.Nullable;
  */
 public abstract class ReplacingScene {
 
+    /** For how many calls that a scene answers it is looked whether a static initialiser makes them. */
+    private static final int MOST_SOUGHT = 1000;
+
     private final Seat seat = new Seat();
     private final Map<Class<?>, Participant> replaced = new ConcurrentHashMap<>();
-    private final Map<Executable, String> runningCalls = new ConcurrentHashMap<>();
     private final RealRuns realRuns = new RealRuns();
+    private final AtomicInteger initializersSought = new AtomicInteger();
+    private volatile @Nullable Opening opening;
 
     /** Makes the one who answers for a class as a whole. */
     protected abstract Participant doubleOfClass(Class<?> type, DoubleClass woven);
 
-    /** Takes the place of this thread, and of those started from it. */
-    public final void enter() {
+    /**
+     * Takes the place of this thread, and of those started from it.
+     *
+     * @param byTest whether the test opens the scene itself, and not what runs it
+     * @param test the class of the test, if that is known
+     */
+    protected final void enter(boolean byTest, @Nullable Class<?> test) {
+        opening = Opening.here(byTest, test);
         seat.take(this);
     }
+
+    /** The stack on which it was opened. */
+    final Opening opening() {
+        return opening;
+    }
+
+    /** Whether a call comes from what runs the test. */
+    final boolean isRunners(WovenMethod call) {
+        return seat.isHere() && opening.isRunners(call);
+    }
+
+    /** Whether work that is handed to a pool takes the scene along. */
+    protected abstract boolean carriesTasks();
+
+    /** The class whose static initialiser runs; sought for the first calls of a scene, since that takes its time. */
+    final Initializers.@Nullable Found initializer() {
+        return initializersSought.incrementAndGet() > MOST_SOUGHT ? null : Initializers.running();
+    }
+
+    /** Notes that a class was initialised with what a replaced method gave. */
+    protected abstract void initialisedWith(Initializers.Found initialised, WovenMethod replaced);
 
     protected final void leave() {
         seat.leave(this);
@@ -42,7 +77,7 @@ public abstract class ReplacingScene {
     }
 
     /** Answers for a class as a whole from now on. */
-    final synchronized Participant replace(Class<?> type, DoubleClass woven) {
+    protected final synchronized Participant replace(Class<?> type, DoubleClass woven) {
         Participant known = replaced.get(type);
         if (known == null) {
             known = doubleOfClass(type, woven);
@@ -52,17 +87,12 @@ public abstract class ReplacingScene {
     }
 
     /** Gets calls ready that statements of a test class replace, as long as no method that makes them runs. */
-    public final void prepare(List<Executable> named) {
-        runningCalls.putAll(Replacing.prepare(named));
-    }
-
-    /** Notes calls that run the real code whatever is replaced, because they stand in methods that ran before. */
-    final void runReal(Map<Executable, String> places) {
-        runningCalls.putAll(places);
+    protected final void prepare(List<Executable> named) {
+        Replacing.prepare(named);
     }
 
     final void refuseIfRunning(Executable replacedOne) {
-        String place = runningCalls.get(replacedOne);
+        String place = Replacing.toCome(replacedOne, this);
         if (place != null) {
             throw new MisuseException(
                     "The call at " + place
@@ -73,8 +103,8 @@ public abstract class ReplacingScene {
         }
     }
 
-    final void ranReal(String method) {
-        realRuns.add(method);
+    final void ranReal(String method, boolean leftOver) {
+        realRuns.add(leftOver ? method + ", by work left over from a closed scene," : method);
     }
 
     /** How often replaced methods ran their real code on threads of no scene, by method and thread. */
@@ -88,6 +118,9 @@ public abstract class ReplacingScene {
     }
 
     public final void beEverywhere() {
-        Replacing.claimEverywhere(this);
+        if (!Seat.beEverywhere(this)) {
+            throw new MisuseException(
+                    "Another scene is everywhere already.", "close it first, or run these tests one by one");
+        }
     }
 }

@@ -3,11 +3,12 @@ package dev.zelotype.engine.replace;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A place in a scene, for the thread that opens it and for threads started from there. It is cleared when the scene closes,
- * so that threads born in the scene do not keep it. Scenes may close in any order, on any thread.
+ * A place in a scene, for the thread that opens it, for threads started from there, and for tasks that are made there. It is
+ * cleared when the scene closes, so that threads born in the scene do not keep it. Scenes may close in any order, on any thread.
  */
 public final class Seat {
 
@@ -16,11 +17,39 @@ public final class Seat {
     /** How many open scenes stand inside another one. */
     private static final AtomicInteger NESTED = new AtomicInteger();
 
+    private static volatile @Nullable ReplacingScene everywhere;
+
     private volatile @Nullable ReplacingScene scene;
     private volatile @Nullable Seat outer;
+    private volatile @Nullable Thread taker;
+    private final Sort sort;
 
-    /** The innermost open scene of this thread, or null. */
+    /** What a place is. */
+    private enum Sort {
+        IN_SCENE,
+        /** That of work whose scenes have all closed. */
+        LEFT_OVER,
+        /** In no scene at all, for code that is to see nothing replaced. */
+        APART
+    }
+
+    Seat() {
+        this(Sort.IN_SCENE);
+    }
+
+    private Seat(Sort sort) {
+        this.sort = sort;
+    }
+
+    /** The innermost open scene of this thread, or else the one that is everywhere; null if there is none. */
     public static @Nullable ReplacingScene current() {
+        Seat seat = CURRENT.get();
+        ReplacingScene own = open(seat);
+        return own != null || seat != null && seat.sort != Sort.IN_SCENE ? own : everywhere;
+    }
+
+    /** The innermost open scene of this thread itself, or null. */
+    public static @Nullable ReplacingScene ofThread() {
         return open(CURRENT.get());
     }
 
@@ -39,20 +68,40 @@ public final class Seat {
         return NESTED.get() != 0;
     }
 
-    /** The only scene that is open in this JVM; null if there are several or none. */
+    /** The innermost scene if all that are open in this JVM stand inside one another; else null. */
     public static @Nullable ReplacingScene onlyOpen() {
-        if (OPEN.size() == 1) {
-            for (ReplacingScene only : OPEN) {
-                return only;
+        for (ReplacingScene one : OPEN) {
+            boolean innermost = true;
+            for (ReplacingScene other : OPEN) {
+                innermost &= other == one || one.seat().isWithin(other.seat());
+            }
+            if (innermost) {
+                return one;
             }
         }
         return null;
     }
 
+    /** All open scenes of this JVM. */
+    public static Set<ReplacingScene> allOpen() {
+        return Set.copyOf(OPEN);
+    }
+
+    /** Lets a scene be that of all threads that are in none; false if another one is. */
+    static synchronized boolean beEverywhere(ReplacingScene one) {
+        ReplacingScene known = everywhere;
+        if (known != null && known != one) {
+            return false;
+        }
+        everywhere = one;
+        return true;
+    }
+
     /** Takes this thread's place in a scene, inside the one that it is in. */
     void take(ReplacingScene entered) {
         scene = entered;
-        ReplacingScene around = current();
+        taker = Thread.currentThread();
+        ReplacingScene around = ofThread();
         if (around != null) {
             outer = around.seat();
             NESTED.incrementAndGet();
@@ -63,9 +112,15 @@ public final class Seat {
 
     void leave(ReplacingScene left) {
         scene = null;
+        taker = null;
         OPEN.remove(left);
         if (outer != null) {
             NESTED.decrementAndGet();
+        }
+        synchronized (Seat.class) {
+            if (everywhere == left) {
+                everywhere = null;
+            }
         }
         if (CURRENT.get() == this) {
             ReplacingScene around = outer();
@@ -75,6 +130,52 @@ public final class Seat {
                 CURRENT.set(around.seat());
             }
         }
+    }
+
+    /** Whether the thread that took this place runs here: only it has the stack on which its scene was opened. */
+    boolean isHere() {
+        return Thread.currentThread() == taker;
+    }
+
+    /** Where this thread is, to come back to with {@link #sit}. */
+    static @Nullable Seat here() {
+        return CURRENT.get();
+    }
+
+    static void sit(@Nullable Seat seat) {
+        if (seat == null) {
+            CURRENT.remove();
+        } else {
+            CURRENT.set(seat);
+        }
+    }
+
+    /** Runs something as if this thread were in no scene. */
+    static <T> T apart(Supplier<T> code) {
+        Seat before = CURRENT.get();
+        CURRENT.set(new Seat(Sort.APART));
+        try {
+            return code.get();
+        } finally {
+            sit(before);
+        }
+    }
+
+    /**
+     * The place of a task that was made here and runs now: this one, or one apart from all scenes if those of the task have
+     * closed.
+     */
+    Seat ofTask() {
+        return open(this) == null && sort == Sort.IN_SCENE ? new Seat(Sort.LEFT_OVER) : this;
+    }
+
+    /** Whether this is the place of work whose scenes have all closed. */
+    boolean isLeftOver() {
+        return sort == Sort.LEFT_OVER;
+    }
+
+    boolean isApart() {
+        return sort == Sort.APART;
     }
 
     /** The nearest scene around this place that is still open, or null. */
@@ -89,5 +190,15 @@ public final class Seat {
             }
         }
         return false;
+    }
+
+    /** Whether a place is this one or stands inside it. */
+    boolean has(@Nullable Seat other) {
+        return other != null && (other == this || other.isWithin(this));
+    }
+
+    /** Where any thread is, as far as this JVM lets it be seen. */
+    static @Nullable Seat of(Thread thread) {
+        return InheritedValues.of(thread, CURRENT) instanceof Seat seat ? seat : null;
     }
 }

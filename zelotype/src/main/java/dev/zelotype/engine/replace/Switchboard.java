@@ -8,23 +8,25 @@ import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.engine.weave.Decider;
-import dev.zelotype.engine.weave.Guard;
+import dev.zelotype.engine.weave.Initializers;
 import dev.zelotype.engine.weave.WovenMethod;
-import dev.zelotype.error.MisuseException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Leads calls of woven methods to the scene that replaced them: the one of the object, else the one of the thread.
+ * Leads calls of woven methods to whoever answers: the object's own double, a spy of one of this thread's scenes on the object,
+ * or what one of these scenes says of the class. Nothing else decides.
  */
 final class Switchboard implements Decider {
 
     private static final InPlace<Boolean> BARE = new InPlace<>();
 
     private final Set<ReplacingScene> users = ConcurrentHashMap.newKeySet();
-    private volatile @Nullable ReplacingScene everywhere;
 
     /** Takes a scene in; false if it was known before. */
     boolean add(ReplacingScene scene) {
@@ -33,9 +35,6 @@ final class Switchboard implements Decider {
 
     /** Lets a scene go; false if it was not known. */
     boolean remove(ReplacingScene scene) {
-        if (everywhere == scene) {
-            everywhere = null;
-        }
         return users.remove(scene);
     }
 
@@ -47,43 +46,58 @@ final class Switchboard implements Decider {
         return users.isEmpty();
     }
 
-    synchronized void claimEverywhere(ReplacingScene scene) {
-        ReplacingScene other = everywhere;
-        if (other != null && other != scene) {
-            throw new MisuseException(
-                    "Another scene is everywhere already.", "close it first, or run these tests one by one");
-        }
-        everywhere = scene;
-    }
-
     static boolean isBare(@Nullable Object object) {
         return object != null && BARE.get(object) != null;
     }
 
-    /** The one who answers for the class of a call, in the scene to which this thread belongs, or null. */
-    private @Nullable Participant whole(WovenMethod method, @Nullable Object self) {
+    /** Somebody who hears of a call, with the method and the arguments as it knows them. */
+    private record Hearer(Participant who, DoubledMethod method, Object[] arguments) {
+
+        boolean isTold() {
+            return who.isTold(method, arguments);
+        }
+    }
+
+    /** Those that stand for the class of a call in the scenes of this thread, the innermost scene first. */
+    private List<Hearer> wholes(WovenMethod method, @Nullable Object self, Object[] arguments) {
+        List<Hearer> all = new ArrayList<>();
+        Class<?> from = self == null ? method.owner() : self.getClass();
         ReplacingScene scene = Seat.current();
-        scene = scene == null ? everywhere : scene;
         if (scene == null) {
             ranForReal(method);
-            return null;
+            return all;
         }
-        for (Class<?> c = self == null ? method.owner() : self.getClass(); c != null; c = c.getSuperclass()) {
-            Participant known = scene.replaced(c);
-            if (known != null) {
-                return known;
+        if (method.calling() != null && scene.isRunners(method)) {
+            return all;
+        }
+        for (Class<?> c = from; c != null; c = c.getSuperclass()) {
+            for (ReplacingScene each = scene; each != null; each = each.seat().outer()) {
+                Participant known = each.replaced(c);
+                DoubledMethod found = find(known, method);
+                if (found != null) {
+                    if (known.hears(found) || isBare(self)) {
+                        all.add(new Hearer(known, found, withInstance(found, self, arguments)));
+                    }
+                    // It knows what is said in the scenes around its own.
+                    break;
+                }
             }
         }
-        return null;
+        return all;
     }
 
     /** Tells the scenes that have replaced a method that it runs its real code on this thread, which is none of theirs. */
     private void ranForReal(WovenMethod method) {
+        Seat here = Seat.here();
+        if (Unrecorded.here() || here != null && here.isApart()) {
+            return;
+        }
+        boolean leftOver = here != null && here.isLeftOver();
         for (ReplacingScene user : users) {
             Participant known = user.replaced(method.owner());
             DoubledMethod found = find(known, method);
             if (found != null && known.hears(found)) {
-                user.ranReal(known.name() + "." + found.signature());
+                user.ranReal(known.name() + "." + found.signature(), leftOver);
             }
         }
     }
@@ -99,44 +113,65 @@ final class Switchboard implements Decider {
 
     @Override
     public Object @Nullable [] called(WovenMethod method, @Nullable Object self, Object[] arguments) {
-        if (!Guard.enter(method.executable())) {
+        Participant single = self == null ? null : DoubleClass.participantOf(self);
+        if (single != null && !single.doubleClass().isWoven()) {
+            DoubledMethod itsFinal = single.doubleClass().findFinal(method.name(), method.descriptor());
+            return itsFinal == null ? null : new Object[] {single.apply(itsFinal.index(), arguments)};
+        }
+        DoubledMethod ofSingle = find(single, method);
+        List<Hearer> wholes = wholes(method, self, arguments);
+        wholes.removeIf(each -> each.method().ofObject());
+        Hearer told = told(wholes);
+        if (Reading.here() && ofSingle == null) {
+            // Code that only computes a value for a pattern makes no call of the subject.
+            if (told != null) {
+                throw Reading.refusal(told.who(), told.method());
+            }
             return null;
         }
-        try {
-            Participant single = self == null ? null : DoubleClass.participantOf(self);
-            if (single != null && !single.doubleClass().isWoven()) {
-                DoubledMethod itsFinal = single.doubleClass().findFinal(method.name(), method.descriptor());
-                return itsFinal == null ? null : new Object[] {single.apply(itsFinal.index(), arguments)};
+        Hearer answering = told != null
+                ? told
+                : ofSingle != null ? new Hearer(single, ofSingle, arguments) : wholes.isEmpty() ? null : wholes.get(0);
+        if (answering == null || isNameOfBare(method) && ofSingle == null) {
+            return null;
+        }
+        if (ofSingle != null && !ofSingle.ofObject()) {
+            wholes.add(0, new Hearer(single, ofSingle, arguments));
+        }
+        for (Hearer each : wholes) {
+            if (each.who() != answering.who() && each.who().hears(each.method())) {
+                each.who().noteOnly(each.method(), each.arguments(), told != null);
             }
-            DoubledMethod ofSingle = find(single, method);
-            Participant whole = whole(method, self);
-            DoubledMethod ofWhole = find(whole, method);
-            Object[] ofAny = ofWhole == null ? arguments : withInstance(ofWhole, self, arguments);
-            boolean wholeIsTold = ofWhole != null && whole.isTold(ofWhole, ofAny);
-            if (Reading.here() && ofSingle == null) {
-                // Code that only computes a value for a pattern is nobody's call.
-                if (wholeIsTold) {
-                    throw Reading.refusal(whole, ofWhole);
-                }
-                return null;
+        }
+        if (told == null && Jdk.has(method.owner()) && ofSingle == null) {
+            // The JDK's code runs as it came, since some of it looks at who calls.
+            answering.who().noteOnly(answering.method(), answering.arguments(), false);
+            return null;
+        }
+        if (told != null) {
+            noteInitializer(method);
+        }
+        return new Object[] {answering.who().apply(answering.method().index(), answering.arguments())};
+    }
+
+    /** Whoever a statement covers the call of; it is not asked for more than one, since that runs conditions of the test. */
+    private static @Nullable Hearer told(List<Hearer> wholes) {
+        for (Hearer each : wholes) {
+            if (each.isTold()) {
+                return each;
             }
-            if (ofSingle != null && !wholeIsTold) {
-                return new Object[] {single.apply(ofSingle.index(), arguments)};
+        }
+        return null;
+    }
+
+    /** Remembers a class whose static initialiser sees what is replaced here, since it keeps that for good. */
+    private static void noteInitializer(WovenMethod method) {
+        ReplacingScene scene = Seat.current();
+        if (scene != null && !Unrecorded.here()) {
+            Initializers.Found found = scene.initializer();
+            if (found != null) {
+                scene.initialisedWith(found, method);
             }
-            if (ofWhole == null
-                    || ofWhole.ofObject()
-                    || isNameOfBare(method)
-                    || !whole.hears(ofWhole) && !isBare(self)) {
-                return null;
-            }
-            if (!wholeIsTold && Jdk.has(method.owner())) {
-                // The JDK's code runs as it came: leading it through the engine could call what is being replaced.
-                whole.noteOnly(ofWhole, ofAny);
-                return null;
-            }
-            return new Object[] {whole.apply(ofWhole.index(), ofAny)};
-        } finally {
-            Guard.leave();
         }
     }
 
@@ -167,30 +202,30 @@ final class Switchboard implements Decider {
 
     @Override
     public Object @Nullable [] constructing(WovenMethod constructor, Object[] arguments) {
-        if (!Guard.enter(constructor.executable())) {
-            return null;
-        }
         try {
-            Participant whole = whole(constructor, null);
-            DoubledMethod method = find(whole, constructor);
-            if (method == null || !whole.hears(method)) {
+            List<Hearer> wholes = wholes(constructor, null, arguments);
+            wholes.removeIf(each -> !each.method().isConstructor());
+            if (wholes.isEmpty()) {
                 return null;
             }
+            Hearer told = told(wholes);
             if (Reading.here()) {
-                if (whole.isTold(method, arguments)) {
-                    throw Reading.refusal(whole, method);
+                if (told != null) {
+                    throw Reading.refusal(told.who(), told.method());
                 }
                 return null;
             }
-            Object becomes = whole.construct(method, arguments);
+            if (told != null) {
+                noteInitializer(constructor);
+            }
+            Hearer answering = told == null ? wholes.get(0) : told;
+            Object becomes = answering.who().construct(answering.method(), arguments);
             if (becomes == null) {
                 return null;
             }
             return new Object[] {becomes == Participant.BARE ? bare(constructor.owner()) : becomes};
         } catch (Throwable e) {
             throw Sneaky.rethrow(e);
-        } finally {
-            Guard.leave();
         }
     }
 }

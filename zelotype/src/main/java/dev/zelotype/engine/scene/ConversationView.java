@@ -71,8 +71,9 @@ public final class ConversationView {
                 .line(frame == null ? 0 : Math.max(0, frame.getLineNumber()));
         List<String> arguments = null;
         String answer = null;
-        if (call instanceof Call.Worded worded) {
-            told.micros(worded.began() / 1000).tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
+        Call.Worded worded = call.words();
+        if (worded != null) {
+            told.micros((worded.began() + call.later()) / 1000).tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
             told.failedByCallback(worded.hasFailedByCallback());
             arguments = worded.argumentTexts();
             answer = worded.answerText();

@@ -49,12 +49,17 @@ public final class SceneState extends SpokenScene {
         everywhere = disturber;
     }
 
-    /** Opens the scene on this thread; the class of its test, if known, is got ready for what its patterns replace. */
-    public void open(@Nullable Class<?> test) {
+    /**
+     * Opens the scene on this thread.
+     *
+     * @param test the class of its test, which is got ready for what its patterns replace; null if that is not known
+     * @param byTest whether the test opens the scene itself, and not what runs it
+     */
+    public void open(@Nullable Class<?> test, boolean byTest) {
         if (test != null) {
             prepare(PatternReader.replacedBy(test));
         }
-        enter();
+        enter(byTest, test);
         disturbBy(everywhere);
     }
 

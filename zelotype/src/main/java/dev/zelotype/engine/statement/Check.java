@@ -43,7 +43,7 @@ public final class Check extends Statement {
     }
 
     private void refuseIfUnheard() {
-        if (!part().owner().hears(method())) {
+        if (part().owner().isOfClass() && !part().hears(method())) {
             throw Replacing.notWatched(patternText(), receiver());
         }
     }

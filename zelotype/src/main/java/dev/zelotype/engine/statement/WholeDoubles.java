@@ -131,7 +131,7 @@ public final class WholeDoubles {
             if (type == null) {
                 throw new MisuseException("watch(...) was given null.", "give a class, such as SiderealClock.class");
             }
-            ((DoubleState) Replacing.watched(type)).watch();
+            ((DoubleState) Replacing.watched(type)).partOfStatement().watch();
         }
     }
 

@@ -5,8 +5,13 @@ import java.io.FileInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URISyntaxException;
+import java.nio.charset.StandardCharsets;
 import java.security.CodeSource;
+import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.Opcodes;
 
 /**
  * The class files of loaded classes, as their class loaders show them.
@@ -50,6 +55,36 @@ public final class ClassFile {
         } catch (IOException e) {
             return null;
         }
+    }
+
+    /** The name of the source file of a class, such as {@code NightRun.java}; null if its class file does not tell. */
+    static @Nullable String sourceOf(Class<?> type) {
+        byte[] code = of(type);
+        if (code == null) {
+            return null;
+        }
+        String[] source = new String[1];
+        new ClassReader(code)
+                .accept(
+                        new ClassVisitor(Opcodes.ASM9) {
+                            @Override
+                            public void visitSource(String file, String debug) {
+                                source[0] = file;
+                            }
+                        },
+                        ClassReader.SKIP_CODE);
+        return source[0];
+    }
+
+    /** Whether the constants of a class file hold a text of plain letters, such as the name of an attribute. */
+    static boolean holds(byte[] code, String text) {
+        byte[] wanted = text.getBytes(StandardCharsets.US_ASCII);
+        for (int i = 0; i + wanted.length <= code.length; i++) {
+            if (code[i] == wanted[0] && Arrays.equals(code, i, i + wanted.length, wanted, 0, wanted.length)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Read without asking the class loader, which takes far longer: a suite reads the file of each of its classes. */

@@ -57,7 +57,7 @@ final class HeadWriter extends ClassVisitor {
     static byte[] weave(byte[] code, String gate, Map<String, Integer> ids) {
         ClassReader in = new ClassReader(code);
         ClassWriter out = new ClassWriter(in, ClassWriter.COMPUTE_MAXS);
-        in.accept(new HeadWriter(out, gate, ids), 0);
+        in.accept(NamedSource.of(code, new HeadWriter(out, gate, ids)), 0);
         return out.toByteArray();
     }
 

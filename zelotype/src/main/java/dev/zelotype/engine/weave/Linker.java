@@ -4,12 +4,16 @@ import dev.zelotype.engine.make.Sneaky;
 import java.lang.invoke.CallSite;
 import java.lang.invoke.ConstantCallSite;
 import java.lang.invoke.MethodHandle;
+import java.lang.invoke.MethodHandleInfo;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
+import java.util.Arrays;
+import java.util.List;
 import java.util.function.BiFunction;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -36,11 +40,23 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         }
     }
 
+    /** Where the words of a call tell in which method it stands, and through whose gate it goes on. */
+    private static final int CALLING_METHOD = 4;
+
+    private static final int THEIR_GATE = 5;
+
     private final Decider decider;
+    private final Predicate<Executable> asked;
     private volatile @Nullable Gate gate;
 
-    Linker(Decider decider) {
+    /**
+     * Makes a linker.
+     *
+     * @param asked whether calls of a method or constructor ask before they run
+     */
+    Linker(Decider decider, Predicate<Executable> asked) {
         this.decider = decider;
+        this.asked = asked;
     }
 
     void through(Gate opened) {
@@ -58,48 +74,75 @@ final class Linker implements BiFunction<Object, Object[], Object> {
     }
 
     private CallSite link(MethodHandles.Lookup caller, MethodType type, String name, Object[] words) throws Throwable {
-        String how = (String) words[0];
+        try {
+            if (words[0].equals(SiteWriter.REFERENCE)) {
+                return reference(caller, type, name, Arrays.asList(words).subList(2, words.length));
+            }
+            return new ConstantCallSite(call(caller, type, name, words).asType(type));
+        } catch (NoSuchMethodException e) {
+            throw (Error) new NoSuchMethodError(e.getMessage()).initCause(e);
+        } catch (IllegalAccessException e) {
+            // What the JVM would have thrown had the call been left alone.
+            throw e.getCause() instanceof LinkageError cause
+                    ? cause
+                    : (Error) new IllegalAccessError(e.getMessage()).initCause(e);
+        }
+    }
+
+    private MethodHandle call(MethodHandles.Lookup caller, MethodType type, String name, Object[] words)
+            throws Throwable {
         Class<?> owner = (Class<?>) words[1];
         String method = (String) words[2];
         MethodType itsType = (MethodType) words[3];
-        boolean constructs = method.equals("<init>");
-        MethodHandle real = words.length > 4
-                ? throughOther(caller, type, name, words)
-                : constructs ? caller.findConstructor(owner, itsType) : caller.findStatic(owner, method, itsType);
-        WovenMethod woven = woven(owner, method, itsType);
-        MethodHandle asked = asking(woven, real.asFixedArity());
-        if (how.equals(SiteWriter.REFERENCE)) {
-            return new ConstantCallSite(MethodHandles.constant(
-                            type.returnType(), HandleProxy.of(type.returnType(), asked, "a method reference"))
-                    .asType(type));
-        }
-        return new ConstantCallSite(asked.asType(type));
+        MethodHandle direct = method.equals("<init>")
+                ? caller.findConstructor(owner, itsType)
+                : caller.findStatic(owner, method, itsType);
+        MethodHandle real = words.length > THEIR_GATE ? throughOther(caller, type, name, words) : direct;
+        return asking(caller, direct, real.asFixedArity(), (String) words[CALLING_METHOD]);
     }
 
-    private static WovenMethod woven(Class<?> owner, String name, MethodType type) throws NoSuchMethodException {
-        if (name.equals("<init>")) {
-            Constructor<?> constructor = owner.getDeclaredConstructor(type.parameterArray());
-            return new WovenMethod(-1, owner, constructor, name, type.toMethodDescriptorString());
+    private CallSite reference(MethodHandles.Lookup caller, MethodType type, String name, List<Object> arguments)
+            throws Throwable {
+        MethodHandle implementation = (MethodHandle) arguments.get(1);
+        MethodHandle asked = asking(caller, implementation, implementation.asFixedArity(), null);
+        Object function = new References(caller, type.returnType(), name, arguments).object(asked);
+        return new ConstantCallSite(
+                MethodHandles.constant(type.returnType(), function).asType(type));
+    }
+
+    private static Executable executable(MethodHandleInfo means) throws NoSuchMethodException {
+        Class<?> owner = means.getDeclaringClass();
+        Class<?>[] parameters = means.getMethodType().parameterArray();
+        if (means.getReferenceKind() == MethodHandleInfo.REF_newInvokeSpecial) {
+            return owner.getDeclaredConstructor(parameters);
         }
-        for (Class<?> c = owner; c != null; c = c.getSuperclass()) {
-            for (Method method : c.getDeclaredMethods()) {
-                if (method.getName().equals(name)
-                        && method.getReturnType() == type.returnType()
-                        && java.util.Arrays.equals(method.getParameterTypes(), type.parameterArray())) {
-                    return new WovenMethod(-1, c, method, name, type.toMethodDescriptorString());
-                }
+        for (Method method : owner.getDeclaredMethods()) {
+            if (method.getName().equals(means.getName())
+                    && method.getReturnType() == means.getMethodType().returnType()
+                    && Arrays.equals(method.getParameterTypes(), parameters)) {
+                return method;
             }
         }
-        throw new NoSuchMethodException(owner + "." + name + type);
+        throw new NoSuchMethodException(owner + "." + means.getName() + means.getMethodType());
     }
 
-    /** The real code behind a question that costs one look at a field while nothing is replaced. */
-    private MethodHandle asking(WovenMethod woven, MethodHandle real) {
+    /**
+     * The real code behind a question that costs one look at a field while nothing is replaced. A method of the same name
+     * that another class declares is linked as it is.
+     */
+    private MethodHandle asking(
+            MethodHandles.Lookup caller, MethodHandle direct, MethodHandle real, @Nullable String callingMethod)
+            throws NoSuchMethodException {
+        Executable executable = executable(caller.revealDirect(direct));
+        if (!asked.test(executable)) {
+            return real;
+        }
         MethodType type = real.type();
+        WovenMethod woven = WovenMethod.atSite(executable, caller.lookupClass(), callingMethod);
         MethodHandle question = MethodHandles.insertArguments(DECIDE, 0, decider, woven, real)
                 .asCollector(Object[].class, type.parameterCount())
                 .asType(type);
-        MethodHandle active = MethodHandles.dropArguments(gate.isActive(), 0, type.parameterList());
+        MethodHandle active = MethodHandles.dropArguments(gate.areSitesActive(), 0, type.parameterList());
         return MethodHandles.guardWithTest(active, question, real);
     }
 
@@ -114,8 +157,8 @@ final class Linker implements BiFunction<Object, Object[], Object> {
 
     private static MethodHandle throughOther(MethodHandles.Lookup caller, MethodType type, String name, Object[] words)
             throws Throwable {
-        Class<?> other = Class.forName(((String) words[4]).replace('/', '.'), false, null);
-        Object[] theirs = java.util.Arrays.copyOf(words, 4);
+        Class<?> other = Class.forName(((String) words[THEIR_GATE]).replace('/', '.'), false, null);
+        Object[] theirs = Arrays.copyOf(words, THEIR_GATE);
         Method link =
                 other.getMethod(Gate.LINK, MethodHandles.Lookup.class, String.class, MethodType.class, Object[].class);
         return ((CallSite) link.invoke(null, caller, name, type, theirs)).dynamicInvoker();

@@ -1,73 +1,241 @@
 package dev.zelotype.engine.weave;
 
 import java.lang.StackWalker.StackFrame;
+import java.lang.ref.WeakReference;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.WeakHashMap;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
-import org.objectweb.asm.ClassReader;
-import org.objectweb.asm.ClassVisitor;
-import org.objectweb.asm.Label;
-import org.objectweb.asm.MethodVisitor;
-import org.objectweb.asm.Opcodes;
 
 /**
- * Finds calls that are still to come in methods that run already: the JVM goes on with their old code, whatever is woven.
+ * Methods that run already when their class is woven: the JVM goes on with their old code. They are remembered for as long as
+ * they run, so that a statement about a call that one of them still has to make is refused in any scene, and not only in the
+ * first.
  */
 final class RunningCalls {
 
-    private RunningCalls() {}
+    /** By thread; what a thread that has ended ran is of no interest. */
+    private final Map<Thread, List<Old>> running = new WeakHashMap<>();
 
-    /** A call that the current thread will make in a method it is in by now, such as {@code NightRun.java:12}; or null. */
-    static @Nullable String toCome(Collection<Class<?>> callers, Set<Site> sites) {
-        return StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE)
-                .walk(frames -> frames.filter(frame -> callers.contains(frame.getDeclaringClass()))
-                        .map(frame -> toCome(frame, sites))
-                        .filter(line -> line != null)
-                        .findFirst()
-                        .orElse(null));
+    /** A method that runs code from before a weaving. */
+    private static final class Old {
+        /** Weak, since a class may go while the thread lives on. */
+        final WeakReference<Class<?>> type;
+
+        final String method;
+        /** Null for another thread's, of which the JVM tells only the name. */
+        final @Nullable String descriptor;
+        /** From the bottom of the stack. */
+        final int place;
+        /** Where it stood when it was first seen, for threads whose frames tell no more. */
+        final int line;
+
+        final String called;
+        /** What its code calls for real. */
+        Sites unasked;
+
+        @Nullable
+        CallsAhead code;
+
+        Old(
+                Class<?> type,
+                String method,
+                @Nullable String descriptor,
+                int place,
+                int line,
+                String called,
+                Sites unasked) {
+            this.type = new WeakReference<>(type);
+            this.method = method;
+            this.descriptor = descriptor;
+            this.place = place;
+            this.line = line;
+            this.called = called;
+            this.unasked = unasked;
+        }
     }
 
-    private static @Nullable String toCome(StackFrame frame, Set<Site> sites) {
-        byte[] code = ClassFile.of(frame.getDeclaringClass());
-        if (code == null) {
-            return null;
+    /** The code of classes from before a weaving, which is known only while they are woven. */
+    interface Codes {
+        byte @Nullable [] of(Class<?> type);
+    }
+
+    /**
+     * Notes the methods of some classes that run now, on any thread. To be called right before these are woven.
+     *
+     * @param types the classes
+     * @param fresh the calls that are going to ask in the new code, and do not in the old one
+     * @return what is to be told the code from before, once it is known
+     */
+    List<Runnable> note(Collection<Class<?>> types, Sites fresh, Codes codes) {
+        List<Old> noted = new ArrayList<>();
+        noteHere(new HashSet<>(types), fresh, noted);
+        if (!fresh.isEmpty()) {
+            noteElsewhere(types, fresh, noted);
         }
-        int[] found = {0};
+        List<Runnable> later = new ArrayList<>();
+        for (Old each : noted) {
+            later.add(() -> {
+                Class<?> type = each.type.get();
+                byte[] code = type == null ? null : codes.of(type);
+                each.code = code == null ? null : codeOf(each, code);
+            });
+        }
+        return later;
+    }
+
+    private static @Nullable CallsAhead codeOf(Old old, byte[] code) {
         try {
-            new ClassReader(code).accept(finder(frame, sites, found), ClassReader.SKIP_FRAMES);
+            return old.descriptor == null
+                    ? CallsAhead.of(code, old.method, old.line)
+                    : CallsAhead.of(code, old.method, old.descriptor);
         } catch (RuntimeException e) {
+            // Code that cannot be read is not accused.
             return null;
         }
-        return found[0] == 0 ? null : frame.getFileName() + ":" + found[0];
     }
 
-    private static ClassVisitor finder(StackFrame frame, Set<Site> sites, int[] found) {
-        return new ClassVisitor(Opcodes.ASM9) {
-            @Override
-            public @Nullable MethodVisitor visitMethod(
-                    int access, String name, String descriptor, String signature, String[] exceptions) {
-                if (!name.equals(frame.getMethodName()) || !descriptor.equals(frame.getDescriptor())) {
-                    return null;
+    private void noteHere(Set<Class<?>> types, Sites fresh, List<Old> noted) {
+        List<Old> known = running.getOrDefault(Thread.currentThread(), List.of());
+        List<Old> now = new ArrayList<>();
+        for (Opening.Placed each : Opening.all()) {
+            StackFrame frame = each.frame();
+            Old old = find(known, each);
+            if (types.contains(frame.getDeclaringClass())) {
+                if (old == null) {
+                    old = new Old(
+                            frame.getDeclaringClass(),
+                            frame.getMethodName(),
+                            frame.getDescriptor(),
+                            each.place(),
+                            frame.getLineNumber(),
+                            "",
+                            fresh);
+                    noted.add(old);
+                } else {
+                    old.unasked = old.unasked.and(fresh);
                 }
-                return new MethodVisitor(Opcodes.ASM9) {
-                    private int line;
-
-                    @Override
-                    public void visitLineNumber(int number, Label start) {
-                        line = number;
-                    }
-
-                    @Override
-                    public void visitMethodInsn(
-                            int opcode, String owner, String called, String type, boolean ofInterface) {
-                        if (line > frame.getLineNumber()
-                                && found[0] == 0
-                                && sites.contains(new Site(owner, called, type))) {
-                            found[0] = line;
-                        }
-                    }
-                };
             }
-        };
+            if (old != null) {
+                now.add(old);
+            }
+        }
+        if (now.isEmpty()) {
+            running.remove(Thread.currentThread());
+        } else {
+            running.put(Thread.currentThread(), now);
+        }
+    }
+
+    /** The note of a frame which still runs the code that it ran then. */
+    private static @Nullable Old find(List<Old> known, Opening.Placed placed) {
+        StackFrame frame = placed.frame();
+        for (Old old : known) {
+            boolean same = old.place == placed.place()
+                    && old.type.get() == frame.getDeclaringClass()
+                    && old.method.equals(frame.getMethodName())
+                    && frame.getDescriptor().equals(old.descriptor);
+            // Of code that it has replaced, the JVM no longer tells the file.
+            if (same && frame.getFileName() == null) {
+                return old;
+            }
+        }
+        return null;
+    }
+
+    private void noteElsewhere(Collection<Class<?>> types, Sites fresh, List<Old> noted) {
+        Map<String, Class<?>> byName = new HashMap<>();
+        types.forEach(type -> byName.put(type.getName(), type));
+        Thread.getAllStackTraces().forEach((thread, frames) -> {
+            List<Old> old = new ArrayList<>(running.getOrDefault(thread, List.of()));
+            for (int i = 0; thread != Thread.currentThread() && i < frames.length; i++) {
+                Class<?> type = byName.get(frames[i].getClassName());
+                if (type != null) {
+                    Old one = new Old(
+                            type,
+                            frames[i].getMethodName(),
+                            null,
+                            frames.length - i,
+                            frames[i].getLineNumber(),
+                            i == 0 ? "" : frames[i - 1].getMethodName(),
+                            fresh);
+                    old.add(one);
+                    noted.add(one);
+                }
+            }
+            if (thread != Thread.currentThread() && !old.isEmpty()) {
+                running.put(thread, old);
+            }
+        });
+    }
+
+    /**
+     * A call that a method which runs already still has to make, and that would run the real code.
+     *
+     * @param sites the one method or constructor that is called
+     * @param isOfScene whether another thread belongs to the scene
+     * @return the place, such as {@code NightRun.java:12}; null if there is none
+     */
+    @Nullable
+    String toCome(Sites sites, Opening opening, Predicate<Thread> isOfScene) {
+        List<Old> here = running.get(Thread.currentThread());
+        if (here != null) {
+            for (Opening.Placed each : opening.above()) {
+                Old old = find(here, each);
+                Integer line = old == null || old.code == null || !old.unasked.meets(sites)
+                        ? null
+                        : old.code.reaches(Set.of(each.frame().getByteCodeIndex()), sites, each.opened());
+                if (line != null) {
+                    return place(old.type.get(), line);
+                }
+            }
+        }
+        for (Map.Entry<Thread, List<Old>> entry : running.entrySet()) {
+            Thread thread = entry.getKey();
+            if (thread != Thread.currentThread() && thread.isAlive() && isOfScene.test(thread)) {
+                String place = toCome(thread, entry.getValue(), sites);
+                if (place != null) {
+                    return place + " on thread " + thread.getName();
+                }
+            }
+        }
+        return null;
+    }
+
+    private static @Nullable String toCome(Thread thread, List<Old> known, Sites sites) {
+        StackTraceElement[] frames = thread.getStackTrace();
+        for (Old old : known) {
+            int at = frames.length - old.place;
+            boolean runs = at >= 0
+                    && at < frames.length
+                    && old.type.get() != null
+                    && frames[at].getClassName().equals(old.type.get().getName())
+                    && frames[at].getMethodName().equals(old.method)
+                    && frames[at].getFileName() == null;
+            Integer line = !runs || old.code == null || !old.unasked.meets(sites)
+                    ? null
+                    : old.code.reaches(old.code.callsOf(old.called, old.line), sites, false);
+            if (line != null) {
+                return place(old.type.get(), line);
+            }
+        }
+        return null;
+    }
+
+    /** Told by the class, since the JVM has forgotten the file. */
+    private static String place(Class<?> type, int line) {
+        Class<?> top = type;
+        while (top.getEnclosingClass() != null) {
+            top = top.getEnclosingClass();
+        }
+        String file = ClassFile.sourceOf(type);
+        String name = file == null ? top.getSimpleName() + ".java" : file;
+        return line > 0 ? name + ":" + line : type.getName();
     }
 }

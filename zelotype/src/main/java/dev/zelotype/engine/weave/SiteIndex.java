@@ -31,23 +31,14 @@ final class SiteIndex {
     private SiteIndex() {}
 
     /** Whether a loaded class may call one of some methods; one whose class file is not to be found may. */
-    static boolean mayCall(Class<?> type, Set<Site> sites) {
+    static boolean mayCall(Class<?> type, Sites sites) {
         Set<Integer> hashes = NAMED.get(type).hashes();
-        return hashes == null || containsAny(hashes, sites);
+        return hashes == null || sites.anyIn(hashes);
     }
 
     /** Whether the class of a class file may call one of some methods. */
-    static boolean mayCall(byte[] code, Set<Site> sites) {
-        return containsAny(namesIn(code), sites);
-    }
-
-    private static boolean containsAny(Set<Integer> hashes, Set<Site> sites) {
-        for (Site site : sites) {
-            if (hashes.contains(site.hashCode())) {
-                return true;
-            }
-        }
-        return false;
+    static boolean mayCall(byte[] code, Sites sites) {
+        return sites.anyIn(namesIn(code));
     }
 
     private static Set<Integer> namesIn(byte[] code) {
@@ -63,7 +54,7 @@ final class SiteIndex {
                                 in.readClass(at, buffer),
                                 in.readUTF8(nameAndType, buffer),
                                 in.readUTF8(nameAndType + 2, buffer))
-                        .hashCode());
+                        .key());
             }
         }
         return hashes;

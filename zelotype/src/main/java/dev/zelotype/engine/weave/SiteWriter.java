@@ -17,7 +17,6 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Set;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
@@ -45,22 +44,22 @@ final class SiteWriter extends ClassVisitor {
     private static final int INVOKEDYNAMIC_SINCE = Opcodes.V1_7;
 
     private final String gate;
-    private final Set<Site> sites;
+    private final Sites sites;
     private final Map<String, Integer> locals = new HashMap<>();
 
-    private SiteWriter(ClassVisitor out, String gate, Set<Site> sites) {
+    private SiteWriter(ClassVisitor out, String gate, Sites sites) {
         super(Opcodes.ASM9, out);
         this.gate = gate;
         this.sites = sites;
     }
 
-    static byte[] weave(byte[] code, String gate, Set<Site> sites) {
+    static byte[] weave(byte[] code, String gate, Sites sites) {
         ClassReader in = new ClassReader(code);
         boolean old = in.readUnsignedShort(6) < Opcodes.V1_6;
         ClassWriter out = old ? new OldClassWriter() : new ClassWriter(in, ClassWriter.COMPUTE_MAXS);
         SiteWriter writer = new SiteWriter(out, gate, sites);
         in.accept(writer.localsReader(), ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
-        in.accept(writer, old ? ClassReader.SKIP_FRAMES : 0);
+        in.accept(NamedSource.of(code, writer), old ? ClassReader.SKIP_FRAMES : 0);
         return out.toByteArray();
     }
 
@@ -109,7 +108,7 @@ final class SiteWriter extends ClassVisitor {
     public MethodVisitor visitMethod(
             int access, String name, String descriptor, String signature, String[] exceptions) {
         MethodVisitor out = super.visitMethod(access, name, descriptor, signature, exceptions);
-        return new Sites(out, locals.getOrDefault(name + descriptor, 0));
+        return new Calls(out, name + descriptor, locals.getOrDefault(name + descriptor, 0));
     }
 
     private Handle link() {
@@ -127,14 +126,16 @@ final class SiteWriter extends ClassVisitor {
         }
     }
 
-    private final class Sites extends MethodVisitor {
+    private final class Calls extends MethodVisitor {
 
+        private final String caller;
         private final int firstFree;
         private final Deque<Begun> begun = new ArrayDeque<>();
         private boolean justBegun;
 
-        Sites(MethodVisitor out, int firstFree) {
+        Calls(MethodVisitor out, String caller, int firstFree) {
             super(Opcodes.ASM9, out);
+            this.caller = caller;
             this.firstFree = firstFree;
         }
 
@@ -161,8 +162,7 @@ final class SiteWriter extends ClassVisitor {
         @Override
         public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean ofInterface) {
             justBegun = false;
-            Site site = new Site(owner, name, descriptor);
-            if (opcode == INVOKESTATIC && sites.contains(site)) {
+            if (opcode == INVOKESTATIC && sites.mayMean(owner, name, descriptor, ofInterface)) {
                 super.visitInvokeDynamicInsn(
                         name,
                         descriptor,
@@ -170,7 +170,8 @@ final class SiteWriter extends ClassVisitor {
                         STATIC,
                         Type.getObjectType(owner),
                         name,
-                        Type.getMethodType(descriptor));
+                        Type.getMethodType(descriptor),
+                        caller);
                 return;
             }
             boolean completes = opcode == INVOKESPECIAL
@@ -178,7 +179,7 @@ final class SiteWriter extends ClassVisitor {
                     && !begun.isEmpty()
                     && begun.element().type.equals(owner);
             int copies = completes ? begun.pop().copies : SOMEWHERE;
-            if (copies != SOMEWHERE && sites.contains(site)) {
+            if (copies != SOMEWHERE && sites.mayMean(owner, name, descriptor, false)) {
                 make(owner, descriptor, copies);
             } else {
                 super.visitMethodInsn(opcode, owner, name, descriptor, ofInterface);
@@ -211,7 +212,8 @@ final class SiteWriter extends ClassVisitor {
                     NEW_OBJECT,
                     made,
                     "<init>",
-                    Type.getMethodType(descriptor));
+                    Type.getMethodType(descriptor),
+                    caller);
             if (copies == 1) {
                 // Nobody keeps the object.
                 super.visitInsn(POP);
@@ -226,33 +228,36 @@ final class SiteWriter extends ClassVisitor {
                 throughOther(name, descriptor, bootstrap, arguments);
                 return;
             }
-            boolean reference = bootstrap.getOwner().equals("java/lang/invoke/LambdaMetafactory")
-                    && bootstrap.getName().equals("metafactory")
-                    && arguments[1] instanceof Handle handle
-                    && (handle.getTag() == H_INVOKESTATIC || handle.getTag() == H_NEWINVOKESPECIAL)
-                    && sites.contains(new Site(handle.getOwner(), handle.getName(), handle.getDesc()));
-            if (!reference) {
+            if (!isReference(bootstrap, arguments)) {
                 super.visitInvokeDynamicInsn(name, descriptor, bootstrap, arguments);
                 return;
             }
-            Handle handle = (Handle) arguments[1];
-            super.visitInvokeDynamicInsn(
-                    name,
-                    descriptor,
-                    link(),
-                    REFERENCE,
-                    Type.getObjectType(handle.getOwner()),
-                    handle.getName(),
-                    Type.getMethodType(handle.getDesc()));
+            Object[] more = new Object[arguments.length + 2];
+            more[0] = REFERENCE;
+            more[1] = caller;
+            System.arraycopy(arguments, 0, more, 2, arguments.length);
+            super.visitInvokeDynamicInsn(name, descriptor, link(), more);
+        }
+
+        /** Whether a function object is made of a method reference, of whatever form, to a method that is replaced. */
+        private boolean isReference(Handle bootstrap, Object[] arguments) {
+            return bootstrap.getOwner().equals("java/lang/invoke/LambdaMetafactory")
+                    && arguments.length > 2
+                    && arguments[1] instanceof Handle handle
+                    && (handle.getTag() == H_INVOKESTATIC || handle.getTag() == H_NEWINVOKESPECIAL)
+                    && sites.mayMean(handle.getOwner(), handle.getName(), handle.getDesc(), handle.isInterface());
         }
 
         /** A call that another copy of Zelotype has woven: ours is asked first, and theirs is the real code for us. */
         private void throughOther(String name, String descriptor, Handle bootstrap, Object[] arguments) {
-            Site site = new Site(
-                    ((Type) arguments[1]).getInternalName(),
-                    (String) arguments[2],
-                    ((Type) arguments[3]).getDescriptor());
-            if (bootstrap.getOwner().equals(gate) || !sites.contains(site) || arguments[0].equals(REFERENCE)) {
+            boolean ours = !bootstrap.getOwner().equals(gate)
+                    && !arguments[0].equals(REFERENCE)
+                    && sites.mayMean(
+                            ((Type) arguments[1]).getInternalName(),
+                            (String) arguments[2],
+                            ((Type) arguments[3]).getDescriptor(),
+                            false);
+            if (!ours) {
                 super.visitInvokeDynamicInsn(name, descriptor, bootstrap, arguments);
                 return;
             }

@@ -7,7 +7,6 @@ import java.lang.instrument.ClassFileTransformer;
 import java.lang.instrument.Instrumentation;
 import java.lang.instrument.UnmodifiableClassException;
 import java.lang.ref.WeakReference;
-import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
 import java.lang.reflect.Proxy;
@@ -24,6 +23,7 @@ import java.util.Set;
 import java.util.WeakHashMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiFunction;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
@@ -46,12 +46,34 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     private volatile WeakReference<WovenMethod>[] byId = weak(0);
 
     private final Set<Class<?>> woven = Collections.newSetFromMap(new WeakHashMap<>());
-    private final Set<Site> sites = ConcurrentHashMap.newKeySet();
+    private final RunningCalls running = new RunningCalls();
+    private volatile Sites sites = Sites.NONE;
+    private volatile boolean weavesTasks;
     /** Classes that keep calling the real code, since they could not be changed. */
     private final Set<String> unchanged = ConcurrentHashMap.newKeySet();
+    /** While classes are woven whose methods run: their code as it was before. */
+    private volatile @Nullable Before before;
 
     private volatile @Nullable Throwable failure;
-    private int users;
+    private int replacing;
+    private boolean doublesLive;
+
+    /** What was woven before a weaving, and the code of the classes that it changes. */
+    private static final class Before implements RunningCalls.Codes {
+        private final Sites sites;
+        private final Set<Class<?>> methodsAsked;
+        private final Map<Class<?>, byte[]> codes = new ConcurrentHashMap<>();
+
+        Before(Sites sites, Set<Class<?>> methodsAsked) {
+            this.sites = sites;
+            this.methodsAsked = methodsAsked;
+        }
+
+        @Override
+        public byte @Nullable [] of(Class<?> type) {
+            return codes.get(type);
+        }
+    }
 
     /** What is known of the woven methods of a class. */
     private static final class Woven {
@@ -71,11 +93,12 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return new WeakReference[length];
     }
 
-    private Weaver(Instrumentation instrumentation, Decider decider) {
+    private Weaver(
+            Instrumentation instrumentation, Decider decider, BiFunction<Object, Object, Object> carrier) {
         this.instrumentation = instrumentation;
         this.decider = decider;
-        Linker linker = new Linker(decider);
-        this.gate = Gate.open(instrumentation, this, linker);
+        Linker linker = new Linker(decider, executable -> sites.contains(executable));
+        this.gate = Gate.open(instrumentation, this, linker, carrier);
         linker.through(gate);
         // Loads the classes that are asked about each class that loads, themselves included.
         isUsers(Weaver.class.getName());
@@ -85,11 +108,13 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     /**
      * The weaver of this JVM; made at the first use, which may attach an agent.
      *
+     * @param decider decides about calls
+     * @param carrier is handed what happens to tasks of pools and timers ({@link TaskWriter}), and the task
      * @throws MisuseException if this JVM lets no agent in; the message says what to add
      */
-    public static synchronized Weaver get(Decider decider) {
+    public static synchronized Weaver get(Decider decider, BiFunction<Object, Object, Object> carrier) {
         if (only == null) {
-            only = new Weaver(Attachment.instrumentation(), decider);
+            only = new Weaver(Attachment.instrumentation(), decider, carrier);
         }
         return only;
     }
@@ -99,16 +124,43 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return Attachment.known() != null;
     }
 
-    /** Somebody begins to replace something. */
+    /** A scene begins to replace something. */
     public synchronized void begin() {
-        users++;
-        gate.set(true);
+        replacing++;
+        letAsk();
     }
 
-    /** Somebody has put back what was replaced. */
+    /** A scene has put back what it replaced. */
     public synchronized void end() {
-        users--;
-        gate.set(users > 0);
+        replacing--;
+        letAsk();
+    }
+
+    /** Lets methods ask though no scene replaces anything, for objects that are doubles themselves; or no longer. */
+    public synchronized void letMethodsAsk(boolean always) {
+        doublesLive = always;
+        letAsk();
+    }
+
+    private void letAsk() {
+        gate.letMethodsAsk(replacing > 0 || doublesLive);
+        gate.letSitesAsk(replacing > 0);
+        gate.letTasksCarry(replacing > 0);
+    }
+
+    /** Lets tasks of pools and timers tell of themselves, by weaving some classes of the JDK. */
+    public synchronized void weaveTasks() {
+        if (weavesTasks) {
+            return;
+        }
+        weavesTasks = true;
+        for (Class<?> type : TaskWriter.classes()) {
+            try {
+                instrumentation.retransformClasses(type);
+            } catch (UnmodifiableClassException | LinkageError | RuntimeException e) {
+                unchanged.add(type.getName());
+            }
+        }
     }
 
     /** Lets us look into a class, whatever its module. */
@@ -119,6 +171,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     /** Weaves the methods of a class and of those of its superclasses that do not belong to the JDK, unless done before. */
     public synchronized void weave(Class<?> type) {
         List<Class<?>> fresh = new ArrayList<>();
+        Set<Class<?>> askedBefore = Set.copyOf(woven);
         for (Class<?> c = type; c != null && !Jdk.has(c); c = c.getSuperclass()) {
             if (!woven.contains(c)) {
                 if (!instrumentation.isModifiableClass(c)) {
@@ -132,50 +185,57 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             }
         }
         if (!fresh.isEmpty()) {
-            retransform(fresh);
+            change(new Before(sites, askedBefore), fresh, Sites.NONE, () -> retransform(fresh));
         }
     }
 
-    /**
-     * Weaves the calls of static methods and constructors in all classes that are not the JDK's, now and as they load.
-     *
-     * @return those of which the current thread will make a call in a method that it is in already, which the JVM does not
-     *     change any more, with the place of that call
-     */
-    public synchronized Map<Executable, String> weaveSites(Collection<? extends Executable> executables) {
-        Map<Site, Executable> fresh = new HashMap<>();
+    /** Weaves the calls of static methods and constructors in all classes that are not the JDK's, now and as they load. */
+    public synchronized void weaveSites(Collection<? extends Executable> executables) {
+        List<Executable> missing = new ArrayList<>();
         for (Executable executable : executables) {
-            Site site = siteOf(executable);
-            if (sites.add(site)) {
-                fresh.put(site, executable);
+            if (!sites.contains(executable)) {
+                missing.add(executable);
             }
         }
-        if (fresh.isEmpty()) {
-            return Map.of();
+        if (missing.isEmpty()) {
+            return;
         }
+        Sites fresh = Sites.of(missing);
+        Before so = new Before(sites, Set.copyOf(woven));
+        // From here on classes that load are woven; those that are there follow.
+        sites = sites.and(fresh);
         List<Class<?>> callers = new ArrayList<>();
         for (Class<?> type : instrumentation.getAllLoadedClasses()) {
-            if (isUsers(type) && SiteIndex.mayCall(type, fresh.keySet())) {
+            if (isUsers(type) && SiteIndex.mayCall(type, fresh)) {
                 callers.add(type);
             }
         }
-        // Asked before they are woven, since the JVM forgets the lines of code that goes on in its old form.
-        Map<Executable, String> running = new HashMap<>();
-        fresh.forEach((site, executable) -> {
-            String place = RunningCalls.toCome(callers, Set.of(site));
-            if (place != null) {
-                running.put(executable, place);
-            }
-        });
-        retransformSites(callers);
-        return running;
+        change(so, callers, fresh, () -> retransformSites(callers));
     }
 
-    private static Site siteOf(Executable executable) {
-        String owner = Type.getInternalName(executable.getDeclaringClass());
-        return executable instanceof Constructor<?> constructor
-                ? new Site(owner, "<init>", Type.getConstructorDescriptor(constructor))
-                : new Site(owner, executable.getName(), Type.getMethodDescriptor((Method) executable));
+    /** Changes some classes, and remembers those of their methods that go on in the code from before. */
+    private void change(Before so, Collection<Class<?>> types, Sites fresh, Runnable change) {
+        List<Runnable> noted = running.note(types, fresh, so);
+        before = noted.isEmpty() ? null : so;
+        try {
+            change.run();
+        } finally {
+            before = null;
+        }
+        noted.forEach(Runnable::run);
+    }
+
+    /**
+     * A call of a method or constructor that the test or its subject will make in a method that runs already, which the JVM does
+     * not change any more.
+     *
+     * @param opening where the scene was opened
+     * @param isOfScene whether another thread belongs to the scene
+     * @return the place of that call; null if there is none
+     */
+    public synchronized @Nullable String toCome(
+            Executable executable, Opening opening, Predicate<Thread> isOfScene) {
+        return running.toCome(Sites.of(List.of(executable)), opening, isOfScene);
     }
 
     /** All at once, since each time stops the JVM; if one of them cannot be changed, one by one. */
@@ -235,10 +295,14 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
         woven.forEach(type -> WOVEN.get(type).ids = null);
         woven.clear();
-        sites.clear();
+        sites = Sites.NONE;
         unchanged.clear();
         if (!types.isEmpty()) {
             retransform(List.copyOf(types));
+        }
+        if (weavesTasks) {
+            weavesTasks = false;
+            retransform(TaskWriter.classes());
         }
     }
 
@@ -267,7 +331,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         for (Method method : type.getDeclaredMethods()) {
             if (Weavable.method(method)) {
                 String descriptor = Type.getMethodDescriptor(method);
-                WovenMethod numbered = new WovenMethod(methods.size(), type, method, method.getName(), descriptor);
+                WovenMethod numbered = WovenMethod.itself(method);
                 ids.put(method.getName() + descriptor, methods.size());
                 known.methods.add(numbered);
                 methods.add(new WeakReference<>(numbered));
@@ -286,30 +350,52 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             ProtectionDomain domain,
             byte[] code) {
         CodeOfLoaded.pass(type, code);
+        byte[] kept = null;
         try {
-            return transformed(loader, className, type, code);
+            if (loader == null) {
+                return weavesTasks && className != null && TaskWriter.has(className)
+                        ? TaskWriter.weave(code, gate.name())
+                        : null;
+            }
+            kept = KeptParameters.in(type, loader, code);
+            byte[] whole = kept == null ? code : kept;
+            Before so = before;
+            if (so != null && type != null) {
+                byte[] old = transformed(loader, className, type, whole, so.sites, so.methodsAsked.contains(type));
+                so.codes.put(type, old == null ? whole : old);
+            }
+            byte[] changed = transformed(loader, className, type, whole, sites, true);
+            return changed == null ? kept : changed;
         } catch (RuntimeException | LinkageError e) {
             failure = e;
             unchanged.add(className.replace('/', '.'));
-            return null;
+            return kept;
         }
     }
 
     private byte @Nullable [] transformed(
-            @Nullable ClassLoader loader, String className, @Nullable Class<?> type, byte[] code) {
-        if (loader == null || loader == ClassLoader.getPlatformClassLoader() || className == null) {
+            @Nullable ClassLoader loader,
+            String className,
+            @Nullable Class<?> type,
+            byte[] code,
+            Sites asked,
+            boolean methodsAsk) {
+        if (loader == ClassLoader.getPlatformClassLoader() || className == null) {
             return null;
         }
-        Map<String, Integer> ids = type == null ? null : WOVEN.get(type).ids;
-        byte[] woven = ids == null ? null : HeadWriter.weave(code, gate.name(), ids);
-        boolean calls = !sites.isEmpty() && isUsers(className.replace('/', '.')) && SiteIndex.mayCall(code, sites);
-        return calls ? SiteWriter.weave(woven == null ? code : woven, gate.name(), sites) : woven;
+        Map<String, Integer> ids = type == null || !methodsAsk ? null : WOVEN.get(type).ids;
+        byte[] changed = ids == null ? null : HeadWriter.weave(code, gate.name(), ids);
+        boolean calls =
+                !asked.isEmpty() && isUsers(className.replace('/', '.')) && SiteIndex.mayCall(code, asked);
+        return calls ? SiteWriter.weave(changed == null ? code : changed, gate.name(), asked) : changed;
     }
 
     /** Called by the heads of woven methods: the number of a method, and the object and arguments. */
     @Override
     public @Nullable Object apply(Object number, Object[] packed) {
         WovenMethod method = byId[(Integer) number].get();
-        return method == null ? null : decider.called(method, packed[0], Arrays.copyOfRange(packed, 1, packed.length));
+        return method == null || Guard.lets(method.executable())
+                ? null
+                : decider.called(method, packed[0], Arrays.copyOfRange(packed, 1, packed.length));
     }
 }

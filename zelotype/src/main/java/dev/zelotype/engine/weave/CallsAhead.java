@@ -1,0 +1,294 @@
+package dev.zelotype.engine.weave;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.Handle;
+import org.objectweb.asm.Label;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+
+/**
+ * The instructions of a method and where each goes on, to see which calls can still come when it stands at one of them.
+ */
+final class CallsAhead {
+
+    /** A call, or a method reference: what it names, and the line it is in (0 if the class file does not tell). */
+    private record Named(String owner, String name, String descriptor, boolean ofInterface, int line) {}
+
+    private final List<Integer> offsets = new ArrayList<>();
+    private final Map<Integer, Named> calls = new TreeMap<>();
+    private final Map<Integer, List<Label>> jumps = new HashMap<>();
+    private final Set<Integer> lines = new HashSet<>();
+    private final Set<Integer> ends = new HashSet<>();
+    private final Map<Label, Integer> labels = new HashMap<>();
+    private final List<Handler> handlers = new ArrayList<>();
+
+    /** Code to which an exception of some others leads; it takes all of them if no type is given. */
+    private record Handler(Label start, Label end, Label code, boolean takesAll) {}
+
+    private CallsAhead() {}
+
+    /** Reads a method of a class file; null if it has no such code. */
+    static @Nullable CallsAhead of(byte[] code, String name, String descriptor) {
+        return read(code, name, descriptor).stream().findFirst().orElse(null);
+    }
+
+    /** Reads the method of a name that has some line, of which only the name is known; null if there is none. */
+    static @Nullable CallsAhead of(byte[] code, String name, int line) {
+        List<CallsAhead> all = read(code, name, null);
+        for (CallsAhead each : all) {
+            if (each.lines.contains(line)) {
+                return each;
+            }
+        }
+        return all.size() == 1 ? all.get(0) : null;
+    }
+
+    private static List<CallsAhead> read(byte[] code, String name, @Nullable String descriptor) {
+        List<CallsAhead> found = new ArrayList<>();
+        Offsets in = new Offsets(code);
+        in.accept(
+                new ClassVisitor(Opcodes.ASM9) {
+                    @Override
+                    public @Nullable MethodVisitor visitMethod(
+                            int access, String itsName, String its, String signature, String[] exceptions) {
+                        if (!itsName.equals(name) || descriptor != null && !its.equals(descriptor)) {
+                            return null;
+                        }
+                        CallsAhead method = new CallsAhead();
+                        found.add(method);
+                        return method.new Reader(in);
+                    }
+                },
+                ClassReader.SKIP_FRAMES);
+        found.removeIf(each -> each.offsets.isEmpty());
+        return found;
+    }
+
+    private static final class Offsets extends ClassReader {
+
+        private int offset;
+
+        Offsets(byte[] code) {
+            super(code);
+        }
+
+        @Override
+        protected void readBytecodeInstructionOffset(int at) {
+            offset = at;
+        }
+    }
+
+    private final class Reader extends MethodVisitor {
+
+        private final Offsets in;
+        private final List<Label> waiting = new ArrayList<>();
+        private int line;
+
+        Reader(Offsets in) {
+            super(Opcodes.ASM9);
+            this.in = in;
+        }
+
+        private int next() {
+            int offset = in.offset;
+            offsets.add(offset);
+            waiting.forEach(label -> labels.put(label, offset));
+            waiting.clear();
+            return offset;
+        }
+
+        @Override
+        public void visitLabel(Label label) {
+            waiting.add(label);
+        }
+
+        @Override
+        public void visitEnd() {
+            // What ends at the end of the code covers all of it.
+            waiting.forEach(label -> labels.put(label, Integer.MAX_VALUE));
+        }
+
+        @Override
+        public void visitLineNumber(int number, Label start) {
+            line = number;
+            lines.add(number);
+        }
+
+        @Override
+        public void visitTryCatchBlock(Label start, Label end, Label handler, String type) {
+            handlers.add(new Handler(start, end, handler, type == null || type.equals("java/lang/Throwable")));
+        }
+
+        @Override
+        public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean ofInterface) {
+            calls.put(next(), new Named(owner, name, descriptor, ofInterface, line));
+        }
+
+        @Override
+        public void visitInvokeDynamicInsn(String name, String descriptor, Handle bootstrap, Object... arguments) {
+            int offset = next();
+            for (Object argument : arguments) {
+                if (argument instanceof Handle handle) {
+                    calls.put(
+                            offset,
+                            new Named(
+                                    handle.getOwner(),
+                                    handle.getName(),
+                                    handle.getDesc(),
+                                    handle.isInterface(),
+                                    line));
+                }
+            }
+        }
+
+        @Override
+        public void visitInsn(int opcode) {
+            int offset = next();
+            if (opcode >= Opcodes.IRETURN && opcode <= Opcodes.RETURN || opcode == Opcodes.ATHROW) {
+                ends.add(offset);
+            }
+        }
+
+        @Override
+        public void visitJumpInsn(int opcode, Label label) {
+            int offset = next();
+            jumps.put(offset, List.of(label));
+            if (opcode == Opcodes.GOTO) {
+                ends.add(offset);
+            }
+        }
+
+        @Override
+        public void visitTableSwitchInsn(int least, int most, Label otherwise, Label... cases) {
+            visitSwitch(otherwise, cases);
+        }
+
+        @Override
+        public void visitLookupSwitchInsn(Label otherwise, int[] keys, Label[] cases) {
+            visitSwitch(otherwise, cases);
+        }
+
+        private void visitSwitch(Label otherwise, Label[] cases) {
+            int offset = next();
+            List<Label> all = new ArrayList<>(List.of(cases));
+            all.add(otherwise);
+            jumps.put(offset, all);
+            ends.add(offset);
+        }
+
+        @Override
+        public void visitIntInsn(int opcode, int operand) {
+            next();
+        }
+
+        @Override
+        public void visitVarInsn(int opcode, int slot) {
+            next();
+        }
+
+        @Override
+        public void visitTypeInsn(int opcode, String type) {
+            next();
+        }
+
+        @Override
+        public void visitFieldInsn(int opcode, String owner, String name, String descriptor) {
+            next();
+        }
+
+        @Override
+        public void visitLdcInsn(Object value) {
+            next();
+        }
+
+        @Override
+        public void visitIincInsn(int slot, int increment) {
+            next();
+        }
+
+        @Override
+        public void visitMultiANewArrayInsn(String descriptor, int dimensions) {
+            next();
+        }
+    }
+
+    /** The offsets of the calls by which a method may have come to another one in some line; 0 or less for any line. */
+    Set<Integer> callsOf(String called, int line) {
+        Set<Integer> found = new HashSet<>();
+        calls.forEach((offset, named) -> {
+            if ((line <= 0 || named.line() == line) && (named.name().equals(called) || line > 0)) {
+                found.add(offset);
+            }
+        });
+        return found.isEmpty() ? calls.keySet() : found;
+    }
+
+    /**
+     * The first line in which one of some methods is called later.
+     *
+     * @param from where the method stands: at calls that have not come back
+     * @param endsWithClose whether nothing counts any more once something was closed
+     * @return the line, 0 if the class file has no lines; null if there is no such call
+     */
+    @Nullable
+    Integer reaches(Set<Integer> from, Sites sites, boolean endsWithClose) {
+        Deque<Integer> open = new ArrayDeque<>();
+        Set<Integer> seen = new HashSet<>();
+        Consumer<@Nullable Integer> go = offset -> {
+            if (offset != null && offset != Integer.MAX_VALUE && seen.add(offset)) {
+                open.add(offset);
+            }
+        };
+        for (Integer offset : from) {
+            goOn(offset, go);
+        }
+        Integer first = null;
+        while (!open.isEmpty()) {
+            Integer offset = open.remove();
+            Named call = calls.get(offset);
+            if (call != null
+                    && sites.mayMean(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
+                first = first == null ? call.line() : Integer.valueOf(Math.min(first, call.line()));
+            }
+            boolean closes = endsWithClose
+                    && call != null
+                    && call.name().equals("close")
+                    && call.descriptor().equals("()V");
+            if (!closes) {
+                goOn(offset, go);
+            }
+        }
+        return first;
+    }
+
+    private void goOn(int offset, Consumer<@Nullable Integer> go) {
+        if (!ends.contains(offset)) {
+            int next = Collections.binarySearch(offsets, offset) + 1;
+            go.accept(next < offsets.size() ? offsets.get(next) : null);
+        }
+        for (Label label : jumps.getOrDefault(offset, List.of())) {
+            go.accept(labels.get(label));
+        }
+        for (Handler handler : handlers) {
+            if (labels.get(handler.start()) <= offset && offset < labels.get(handler.end())) {
+                go.accept(labels.get(handler.code()));
+                if (handler.takesAll()) {
+                    return;
+                }
+            }
+        }
+    }
+}

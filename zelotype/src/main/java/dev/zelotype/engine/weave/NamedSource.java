@@ -1,0 +1,27 @@
+package dev.zelotype.engine.weave;
+
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.Opcodes;
+
+/**
+ * Names a source file in classes that were compiled without one. The JVM forgets the file of code that goes on after it was
+ * replaced, and by that such code is known.
+ */
+final class NamedSource extends ClassVisitor {
+
+    private NamedSource(ClassVisitor out) {
+        super(Opcodes.ASM9, out);
+    }
+
+    /** The visitor itself where the class file names its source. */
+    static ClassVisitor of(byte[] code, ClassVisitor out) {
+        return ClassFile.holds(code, "SourceFile") ? out : new NamedSource(out);
+    }
+
+    @Override
+    public void visit(int version, int access, String name, String signature, String parent, String[] interfaces) {
+        super.visit(version, access, name, signature, parent, interfaces);
+        String simple = name.substring(name.lastIndexOf('/') + 1);
+        visitSource((simple.indexOf('$') > 0 ? simple.substring(0, simple.indexOf('$')) : simple) + ".java", null);
+    }
+}

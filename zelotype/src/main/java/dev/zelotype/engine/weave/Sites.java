@@ -1,0 +1,79 @@
+package dev.zelotype.engine.weave;
+
+import java.lang.reflect.Executable;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.Set;
+
+/**
+ * The static methods and constructors whose calls are woven where they stand. A class file may name a class below the one
+ * that declares a static method, so calls are found by name and descriptor, and what they mean is known when they are linked.
+ * Immutable.
+ */
+final class Sites {
+
+    static final Sites NONE = new Sites(Set.of(), Set.of());
+
+    private final Set<Site> all;
+    /** Names and descriptors of the static methods that classes declare, and not interfaces: only those are inherited. */
+    private final Set<String> inherited;
+    /** The numbers of {@link Site#key()}. */
+    private final Set<Integer> keys = new HashSet<>();
+
+    private Sites(Set<Site> all, Set<String> inherited) {
+        this.all = all;
+        this.inherited = inherited;
+        all.forEach(site -> keys.add(site.key()));
+    }
+
+    static Sites of(Collection<? extends Executable> executables) {
+        Set<Site> all = new HashSet<>();
+        Set<String> inherited = new HashSet<>();
+        for (Executable each : executables) {
+            Site site = Site.of(each);
+            all.add(site);
+            if (!site.isConstructor() && !each.getDeclaringClass().isInterface()) {
+                inherited.add(site.name() + site.descriptor());
+            }
+        }
+        return new Sites(all, inherited);
+    }
+
+    boolean isEmpty() {
+        return all.isEmpty();
+    }
+
+    boolean contains(Executable resolved) {
+        return all.contains(Site.of(resolved));
+    }
+
+    /** These and some more. */
+    Sites and(Sites more) {
+        Set<Site> both = new HashSet<>(all);
+        both.addAll(more.all);
+        Set<String> bothInherited = new HashSet<>(inherited);
+        bothInherited.addAll(more.inherited);
+        return new Sites(both, bothInherited);
+    }
+
+    /** Whether any of them is among some others. */
+    boolean meets(Sites others) {
+        return all.stream().anyMatch(others.all::contains);
+    }
+
+    /** Whether a class that names methods of these numbers may call one of them. */
+    boolean anyIn(Set<Integer> named) {
+        for (Integer key : keys) {
+            if (named.contains(key)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether the JVM may resolve what a call names to one of them. */
+    boolean mayMean(String owner, String name, String descriptor, boolean ofInterface) {
+        return !ofInterface && inherited.contains(name + descriptor)
+                || all.contains(new Site(owner, name, descriptor));
+    }
+}

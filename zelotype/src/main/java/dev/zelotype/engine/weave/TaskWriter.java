@@ -1,0 +1,221 @@
+package dev.zelotype.engine.weave;
+
+import static org.objectweb.asm.Opcodes.ALOAD;
+import static org.objectweb.asm.Opcodes.ASTORE;
+import static org.objectweb.asm.Opcodes.ATHROW;
+import static org.objectweb.asm.Opcodes.IFNULL;
+import static org.objectweb.asm.Opcodes.INVOKESTATIC;
+import static org.objectweb.asm.Opcodes.IRETURN;
+import static org.objectweb.asm.Opcodes.RETURN;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.Label;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+
+/**
+ * Lets the tasks of the JDK's pools and timers tell the gate when they are made and when they run, so that work that is handed
+ * to another thread can take its scene along. Nothing else of these classes changes.
+ */
+final class TaskWriter extends ClassVisitor {
+
+    private static final List<String> CLASSES = List.of(
+            "java.util.concurrent.ForkJoinTask",
+            "java.util.concurrent.FutureTask",
+            "java.util.concurrent.ThreadPoolExecutor",
+            "java.util.TimerTask",
+            "java.util.TimerThread");
+
+    private static final String TOLD = "(Ljava/lang/Object;)V";
+
+    private final String gate;
+    private final String className;
+    private final Map<String, Integer> locals = new HashMap<>();
+
+    private TaskWriter(ClassWriter out, String gate, String className) {
+        super(Opcodes.ASM9, out);
+        this.gate = gate;
+        this.className = className;
+    }
+
+    /** The classes to be woven. */
+    static List<Class<?>> classes() {
+        List<Class<?>> all = new ArrayList<>();
+        for (String name : CLASSES) {
+            try {
+                all.add(Class.forName(name, false, null));
+            } catch (ClassNotFoundException e) {
+                // A JVM that has done away with it has no such tasks.
+                continue;
+            }
+        }
+        return all;
+    }
+
+    static boolean has(String internalName) {
+        return CLASSES.contains(internalName.replace('/', '.'));
+    }
+
+    static byte[] weave(byte[] code, String gate) {
+        ClassReader in = new ClassReader(code);
+        ClassWriter out = new OfJdk(in);
+        TaskWriter writer = new TaskWriter(out, gate, in.getClassName().replace('/', '.'));
+        in.accept(writer.localsReader(), ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
+        in.accept(writer, ClassReader.SKIP_FRAMES);
+        return out.toByteArray();
+    }
+
+    private static final class OfJdk extends ClassWriter {
+
+        OfJdk(ClassReader in) {
+            super(in, ClassWriter.COMPUTE_FRAMES);
+        }
+
+        @Override
+        protected ClassLoader getClassLoader() {
+            return ClassLoader.getPlatformClassLoader();
+        }
+    }
+
+    private ClassVisitor localsReader() {
+        return new ClassVisitor(Opcodes.ASM9) {
+            @Override
+            public MethodVisitor visitMethod(
+                    int access, String name, String descriptor, String signature, String[] exceptions) {
+                return new MethodVisitor(Opcodes.ASM9) {
+                    @Override
+                    public void visitMaxs(int stack, int most) {
+                        locals.put(name + descriptor, most);
+                    }
+                };
+            }
+        };
+    }
+
+    @Override
+    public MethodVisitor visitMethod(
+            int access, String name, String descriptor, String signature, String[] exceptions) {
+        MethodVisitor out = super.visitMethod(access, name, descriptor, signature, exceptions);
+        String method = className.substring(className.lastIndexOf('.') + 1) + "." + name;
+        return switch (method) {
+            case "ForkJoinTask.<init>", "FutureTask.<init>", "TimerTask.<init>" -> new TellsAtItsEnd(out);
+            case "ForkJoinTask.doExec", "FutureTask.run", "FutureTask.runAndReset" ->
+                new TellsAround(out, locals.get(name + descriptor));
+            case "ThreadPoolExecutor.execute" -> new TellsAtItsHead(out, Gate.BORN, 1);
+            case "ThreadPoolExecutor.beforeExecute" -> new TellsAtItsHead(out, Gate.BEFORE, 2);
+            case "ThreadPoolExecutor.afterExecute" -> new TellsAtItsHead(out, Gate.AFTER, 1);
+            case "ThreadPoolExecutor.runWorker" -> new RunsThroughGate(out, "java/lang/Runnable");
+            case "TimerThread.mainLoop" -> new RunsThroughGate(out, "java/util/TimerTask");
+            default -> out;
+        };
+    }
+
+    private void tell(MethodVisitor code, String what, int slot) {
+        code.visitVarInsn(ALOAD, slot);
+        code.visitMethodInsn(INVOKESTATIC, gate, what, TOLD, false);
+    }
+
+    /** A constructor: its object is told of once it is complete. */
+    private final class TellsAtItsEnd extends MethodVisitor {
+
+        TellsAtItsEnd(MethodVisitor out) {
+            super(Opcodes.ASM9, out);
+        }
+
+        @Override
+        public void visitInsn(int opcode) {
+            if (opcode == RETURN) {
+                tell(mv, Gate.BORN, 0);
+            }
+            super.visitInsn(opcode);
+        }
+    }
+
+    /** A method that is handed a task. */
+    private final class TellsAtItsHead extends MethodVisitor {
+
+        private final String what;
+        private final int slot;
+
+        TellsAtItsHead(MethodVisitor out, String what, int slot) {
+            super(Opcodes.ASM9, out);
+            this.what = what;
+            this.slot = slot;
+        }
+
+        @Override
+        public void visitCode() {
+            super.visitCode();
+            Label nothing = new Label();
+            super.visitVarInsn(ALOAD, slot);
+            super.visitJumpInsn(IFNULL, nothing);
+            tell(mv, what, slot);
+            super.visitLabel(nothing);
+        }
+    }
+
+    /** A method that runs its own object: the task is entered before and left after, whatever happens. */
+    private final class TellsAround extends MethodVisitor {
+
+        private final int before;
+        private final Label begin = new Label();
+        private final Label end = new Label();
+
+        TellsAround(MethodVisitor out, int firstFree) {
+            super(Opcodes.ASM9, out);
+            this.before = firstFree;
+        }
+
+        @Override
+        public void visitCode() {
+            super.visitCode();
+            super.visitVarInsn(ALOAD, 0);
+            super.visitMethodInsn(INVOKESTATIC, gate, Gate.ENTER, "(Ljava/lang/Object;)Ljava/lang/Object;", false);
+            super.visitVarInsn(ASTORE, before);
+            super.visitLabel(begin);
+        }
+
+        @Override
+        public void visitInsn(int opcode) {
+            if (opcode >= IRETURN && opcode <= RETURN) {
+                tell(mv, Gate.EXIT, before);
+            }
+            super.visitInsn(opcode);
+        }
+
+        @Override
+        public void visitMaxs(int stack, int most) {
+            super.visitLabel(end);
+            super.visitTryCatchBlock(begin, end, end, null);
+            tell(mv, Gate.EXIT, before);
+            super.visitInsn(ATHROW);
+            super.visitMaxs(stack, most);
+        }
+    }
+
+    /** A loop that runs tasks which do not tell of themselves. */
+    private final class RunsThroughGate extends MethodVisitor {
+
+        private final String type;
+
+        RunsThroughGate(MethodVisitor out, String type) {
+            super(Opcodes.ASM9, out);
+            this.type = type;
+        }
+
+        @Override
+        public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean ofInterface) {
+            if (owner.equals(type) && name.equals("run") && descriptor.equals("()V")) {
+                super.visitMethodInsn(INVOKESTATIC, gate, Gate.RUN, "(Ljava/lang/Runnable;)V", false);
+            } else {
+                super.visitMethodInsn(opcode, owner, name, descriptor, ofInterface);
+            }
+        }
+    }
+}
