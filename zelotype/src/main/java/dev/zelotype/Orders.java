@@ -1,6 +1,7 @@
 package dev.zelotype;
 
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
@@ -60,8 +61,12 @@ final class Orders {
         if (real == null) {
             throw new MisuseException("The real object to spy on is null.", "give an object, or a class");
         }
-        if (DoubleClass.participantOf(real) != null) {
-            // A double records its calls already.
+        if (DoubleClass.participantOf(real) instanceof DoubleState known) {
+            // A double records its calls already; a spy of a scene around becomes one of this scene as well.
+            DoubleState here = known.partOfStatement().owner();
+            if (name != null && here != known) {
+                here.rename(name);
+            }
             return real;
         }
         return (T) SpokenScene.makeDouble(NewDouble.spy(name, real)).self();

@@ -10,6 +10,7 @@ import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.explain.Lasting;
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.replace.Replacing;
@@ -37,6 +38,10 @@ public class CallScene extends ReplacingScene {
     /** For how many calls of a scene the place they were made at is noted unless asked otherwise. */
     public static final int LINES_KEPT = 1000;
 
+    static {
+        Recursion.load();
+    }
+
     private final String title;
     private final boolean open;
     private final Severity unused;
@@ -52,6 +57,7 @@ public class CallScene extends ReplacingScene {
     /** What the test itself supposed, and what of it may turn out not to be needed. */
     private final List<Rule> supposed = new ArrayList<>();
 
+    private final Unowned unowned = new Unowned();
     private final Initialised initialised = new Initialised();
     private final List<FailureText> refusals = new ArrayList<>();
     private volatile boolean closed;
@@ -99,8 +105,20 @@ public class CallScene extends ReplacingScene {
      */
     final CallScene ofCall() {
         CallScene scene = ofStatement();
-        CallScene only = scene == this && !open ? (CallScene) Seat.onlyOpen() : null;
+        CallScene only = scene == this && !open && !Seat.isLeftOverHere() ? (CallScene) Seat.onlyOpen() : null;
         return only == null ? scene : only;
+    }
+
+    /** Tells all open scenes of a call that belongs to none of them, or maybe to one. */
+    static void nobodysCall(DoubleState owner, DoubledMethod method, Object[] arguments) {
+        for (ReplacingScene each : Seat.allOpen()) {
+            ((CallScene) each).unowned.add(owner, method, arguments);
+        }
+    }
+
+    /** The calls of doubles from outside any scene of which nobody knows whose they are. */
+    public final Unowned unowned() {
+        return unowned;
     }
 
     /** What a double of another scene is told and asked in this one. */
@@ -280,6 +298,9 @@ public class CallScene extends ReplacingScene {
         if (closed) {
             Strays.note(title(), state, arguments);
             return log.leaveOut(state, arguments);
+        }
+        if (!open) {
+            nobodysCall(state.part().owner(), state.method(), arguments);
         }
         if (state.method().takesInstance()) {
             // Counted as they come, and not as they are told of.

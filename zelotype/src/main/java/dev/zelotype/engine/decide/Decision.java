@@ -35,6 +35,11 @@ final class Decision {
             rule = ruleFor(state, call);
             return rule != null && rule.answers() ? asSaid(rule, state, call) : unsaid(rule, state, call);
         } catch (StackOverflowError e) {
+            if (!Recursion.isOutermost()) {
+                // There may be no room left to put anything into words, or to load a class.
+                call.end(Ending.THREW, e);
+                throw e;
+            }
             Throwable explained =
                     Recursion.explain(state.part().owner(), call.log().method(), rule, e);
             threw(call, explained);

@@ -126,11 +126,24 @@ public final class Demand extends Rule {
         return new String[] {patternText(), count.text() + ", so far " + calls, line()};
     }
 
+    /** What is said of calls beyond the count that may be another test's. */
+    private @Nullable String unownedBeyond() {
+        Unowned unowned = state.part().scene().unowned();
+        int more = count.max() == Integer.MAX_VALUE ? 0 : unowned.covered(state.part().owner(), pattern());
+        if (more == 0 || calls + more <= count.max()) {
+            return null;
+        }
+        return new FailureText("Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls)
+                        + ", and " + Count.calls(more) + " on threads of no scene.")
+                .section("Expected at", line().isEmpty() ? List.of() : List.of(line()))
+                .toString();
+    }
+
     /** What is missing, or null if it is met. */
     @Nullable
     String unmet() {
         if (calls >= count.min()) {
-            return null;
+            return unownedBeyond();
         }
         return new FailureText(
                         "Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls) + ".")

@@ -3,6 +3,7 @@ package dev.zelotype.engine.decide;
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
@@ -62,6 +63,16 @@ public final class DoubleState extends Participant {
     /** Whether it answers, in its scene, for an object or class that is real elsewhere. */
     boolean isInPlace() {
         return real != null && doubleClass().isWoven();
+    }
+
+    /** Whether a spy on an object is that object or stands in front of it, as the end of a sentence. */
+    public String whatItIs() {
+        if (real == null || isOfClass()) {
+            return "";
+        }
+        return isInPlace()
+                ? ": the real object itself"
+                : ": a wrapper that passes calls on to a real " + Values.typeName(real.getClass());
     }
 
     /** Whether it answers for a class as a whole. */

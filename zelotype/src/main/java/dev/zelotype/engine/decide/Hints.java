@@ -13,8 +13,11 @@ final class Hints {
 
     private static final String UNCHANGED =
             "Classes that call the real code, since the JVM does not let them be changed";
+    private static final String UNOWNED = "Calls on threads of no scene, which may be this test's or another's";
     private static final String INITIALISED = "Classes that were initialised while something was replaced";
     private static final String REAL_RUNS = "Replaced, but ran their real code on threads of no scene";
+
+    private static final int MOST_UNOWNED = 10;
 
     private Hints() {}
 
@@ -23,6 +26,7 @@ final class Hints {
                         "Supposed, but not needed by any call",
                         scene.unused() == Severity.IGNORE ? List.of() : scene.unusedSuppositions())
                 .section(REAL_RUNS, realRuns(scene))
+                .section(UNOWNED, unowned(scene))
                 .section(UNCHANGED, scene.unchanged())
                 .section(INITIALISED, scene.initialised().all())
                 .section("Final methods, which run their real code", unaskedFinals(scene))
@@ -32,6 +36,7 @@ final class Hints {
     static List<String> notes(CallScene scene) {
         List<String> notes = new ArrayList<>(scene.unused() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
         note(notes, REAL_RUNS, realRuns(scene));
+        note(notes, UNOWNED, unowned(scene));
         note(notes, UNCHANGED, scene.unchanged());
         note(notes, INITIALISED, scene.initialised().here());
         return notes;
@@ -48,6 +53,18 @@ final class Hints {
         scene.realRuns().forEach((where, times) -> lines.add(where + ", " + Count.calls(times)));
         if (!lines.isEmpty()) {
             lines.add("write scene.everywhere() if these threads belong to the test");
+        }
+        return lines;
+    }
+
+    private static List<String> unowned(CallScene scene) {
+        List<String> all = scene.unowned().lines();
+        List<String> lines = new ArrayList<>(all.subList(0, Math.min(MOST_UNOWNED, all.size())));
+        if (all.size() > MOST_UNOWNED) {
+            lines.add("... and " + Count.calls(all.size() - MOST_UNOWNED) + " more");
+        }
+        if (!lines.isEmpty()) {
+            lines.add("write scene.everywhere() if these threads belong to the test, or run its class alone");
         }
         return lines;
     }

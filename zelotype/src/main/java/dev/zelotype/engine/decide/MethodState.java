@@ -26,6 +26,10 @@ public final class MethodState extends MethodLog {
         super(part.owner(), method, part.scene().ownerThread());
         this.part = part;
         this.asksItself = part.owner().asksItself(method);
+        if (!part.scene().isOpenScene()) {
+            // It lasts as long as its double does, which may be a whole run.
+            keepOnlyCount();
+        }
     }
 
     public Part part() {

@@ -5,11 +5,8 @@ import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.LinkedHashSet;
-import java.util.List;
-import java.util.Set;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,34 +45,41 @@ public record NewDouble(
         return new NewDouble(Kind.FAKE, name, type, null, arguments);
     }
 
-    /** A spy that passes calls on to a real object. */
+    /** A spy on a real object: the object itself where its class can be woven, else a wrapper that passes calls on to it. */
     public static NewDouble spy(@Nullable String name, Object real) {
-        if (Replacing.canReplace(real.getClass())) {
-            return inPlace(name, Replacing.ofInstance(real.getClass()), real);
+        Class<?> type = real.getClass();
+        if (!Replacing.canReplace(type)) {
+            return new NewDouble(Kind.SPY, name, Wrappers.of(type), real, null);
         }
-        List<Class<?>> types = List.of(real.getClass());
-        if (!DoubleClass.canDouble(types.get(0))) {
-            types = interfacesOf(real.getClass());
-            if (types.isEmpty()) {
-                // Says why the class itself cannot be doubled.
-                types = List.of(real.getClass());
-            }
+        if (isGeneratedWithout(type)) {
+            throw new MisuseException(
+                    type.getSimpleName() + " cannot be spied on: a container generated the class, and its methods are"
+                            + " hidden from the test.",
+                    "spy on the object behind it, before the container wraps it or after it is taken out of its proxy");
         }
-        return new NewDouble(Kind.SPY, name, DoubleClass.of(types.get(0), types), real, null);
+        return inPlace(name, Replacing.ofInstance(type), real);
     }
 
-    private static List<Class<?>> interfacesOf(Class<?> type) {
-        Set<Class<?>> all = new LinkedHashSet<>();
-        for (Class<?> c = type; c != null; c = c.getSuperclass()) {
-            all.addAll(Arrays.asList(c.getInterfaces()));
+    /** Whether a generated class has methods that are generated as well, which are left alone. */
+    private static boolean isGeneratedWithout(Class<?> type) {
+        if (type.isSynthetic()) {
+            for (Method method : type.getDeclaredMethods()) {
+                if (method.isSynthetic() && !method.isBridge() && !Modifier.isStatic(method.getModifiers())) {
+                    return true;
+                }
+            }
         }
-        all.remove(java.io.Serializable.class);
-        return new ArrayList<>(all);
+        return false;
     }
 
     /** A spy on an object in its own place, or on a class as a whole: its own methods ask before they run. */
     static NewDouble inPlace(@Nullable String name, DoubleClass woven, Object real) {
         return new NewDouble(Kind.SPY, name, woven, real, null);
+    }
+
+    /** Whether it answers for an object that is real elsewhere. */
+    public boolean isInPlace() {
+        return real != null && type.isWoven();
     }
 
     Object instance(DoubleState state) {

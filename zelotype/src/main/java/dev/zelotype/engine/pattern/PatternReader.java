@@ -153,8 +153,8 @@ public final class PatternReader {
     private static MisuseException cannotReplace(String type, String name) {
         return new MisuseException(
                 type + "." + name
-                        + " cannot be replaced: it is native, abstract, inherited from the JDK,"
-                        + " or one of those that the JVM has code of its own for.",
+                        + " cannot be replaced: it is native, abstract, inherited from the JDK, takes more than 250"
+                        + " arguments, or is one of those that the JVM has code of its own for.",
                 "wrap it in an interface of your own, and give the subject a double of that");
     }
 

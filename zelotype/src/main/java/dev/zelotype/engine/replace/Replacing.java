@@ -14,6 +14,7 @@ import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.Proxy;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -160,7 +161,9 @@ public final class Replacing {
                     "suppose the call in question, with callsReal() if it is to stay as it is");
         }
         Participant whole = whole(type, true);
-        weaver().weaveSites(List.of(type.getDeclaredConstructors()));
+        weaver().weaveSites(Arrays.stream(type.getDeclaredConstructors())
+                .filter(each -> !Weavable.isTooWide(each))
+                .toList());
         return whole;
     }
 

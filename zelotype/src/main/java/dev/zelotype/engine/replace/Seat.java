@@ -84,7 +84,7 @@ public final class Seat {
 
     /** All open scenes of this JVM. */
     public static Set<ReplacingScene> allOpen() {
-        return Set.copyOf(OPEN);
+        return OPEN;
     }
 
     /** Lets a scene be that of all threads that are in none; false if another one is. */
@@ -167,6 +167,12 @@ public final class Seat {
      */
     Seat ofTask() {
         return open(this) == null && sort == Sort.IN_SCENE ? new Seat(Sort.LEFT_OVER) : this;
+    }
+
+    /** Whether this thread does work whose scenes have all closed. */
+    public static boolean isLeftOverHere() {
+        Seat here = CURRENT.get();
+        return here != null && here.isLeftOver();
     }
 
     /** Whether this is the place of work whose scenes have all closed. */

@@ -113,7 +113,7 @@ public final class Check extends Statement {
         Waiting waiting = patience == null ? null : new Waiting(patience, wanted);
         found = waiting == null ? countNow() : waiting.until(this::countNow);
         boolean interrupted = waiting != null && waiting.wasInterrupted();
-        if (!wanted.holds(found) || interrupted) {
+        if (!wanted.holds(found) || wanted.max() < found + unowned() || interrupted) {
             scene().failed(this, new CheckFailure(explain(wanted, found, interrupted), null));
         }
         accountAll();
@@ -158,6 +158,11 @@ public final class Check extends Statement {
         return found[0];
     }
 
+    /** Calls that may be those of this check, or of another test. */
+    private int unowned() {
+        return count.max() == Integer.MAX_VALUE ? 0 : scene().unowned().covered(part().owner(), pattern());
+    }
+
     private void accountAll() {
         state().each(call -> {
             if (pattern().covers(call.arguments())) {
@@ -184,6 +189,7 @@ public final class Check extends Statement {
         String time = patience == null ? "" : " within " + Waiting.text(patience);
         FailureText text = new FailureText("Expected " + wanted.text() + " of " + patternText() + time + ", but "
                 + (interrupted ? "the waiting thread was interrupted, and until then " : "") + Count.happened(found)
+                + (wanted.holds(found) && !interrupted ? ", and " + Count.calls(unowned()) + " on threads of no scene" : "")
                 + ".");
         if (found < wanted.min()) {
             text.section("Closest", Calls.closest(pattern(), state().calls(), part().callsOfOverloads(method())));

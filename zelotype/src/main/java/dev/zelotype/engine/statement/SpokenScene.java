@@ -6,6 +6,7 @@ import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.engine.replace.Seat;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
@@ -27,7 +28,8 @@ public class SpokenScene extends CallScene {
 
     /** Makes a double; outside any scene, one that belongs to a scene of its own that nobody closes. */
     public static DoubleState makeDouble(NewDouble order) {
-        CallScene scene = current();
+        // An object that is real elsewhere is spied on wherever the thread sees what is replaced.
+        CallScene scene = order.isInPlace() ? (CallScene) Seat.current() : current();
         if (scene == null) {
             if (order.kind() == Kind.MOCK) {
                 throw new MisuseException(

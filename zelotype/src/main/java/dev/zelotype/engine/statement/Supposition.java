@@ -48,6 +48,12 @@ public class Supposition extends Statement {
 
     public static Supposition of(Serializable shape) {
         Supposition statement = new Supposition(read(shape, true));
+        if (statement.scene().isShared()) {
+            throw new MisuseException(
+                    "suppose(" + statement.patternText() + ") was said outside any scene, but scenes share "
+                            + statement.receiver() + " by now: it would hold for all tests that follow.",
+                    "say it in a test, or when the double is made");
+        }
         Kind kind = statement.part().owner().kind();
         if (!KindRule.of(kind).canBeSupposed()) {
             throw new MisuseException(

@@ -76,6 +76,7 @@ public final class WholeDoubles {
                 addCounted(counted, state, state.unaccountedCounted());
             }
         }
+        parts.forEach(part -> counted.addAll(part.scene().unowned().of(part.owner())));
         refuse(parts.get(0).scene(), sentence, others, counted);
     }
 
@@ -90,6 +91,7 @@ public final class WholeDoubles {
                 addCounted(counted, state, state.countedOnly());
             }
         }
+        parts.forEach(part -> counted.addAll(part.scene().unowned().of(part.owner())));
         refuse(parts.get(0).scene(), "Expected no call at all of " + names(doubles), calls, counted);
     }
 
@@ -178,12 +180,18 @@ public final class WholeDoubles {
         }
         List<Call> calls = part.calls();
         CallScene.rank(calls);
+        List<String> asked = new ArrayList<>(calls.isEmpty() ? List.of() : Rows.of(calls));
+        long counted = 0;
+        for (MethodState state : part.knownStates()) {
+            addCounted(asked, state, state.countedOnly());
+            counted += state.countedOnly();
+        }
         return new FailureText(told.name() + " is a " + told.kind().word() + " of "
-                        + Values.typeName(told.doubleClass().doubledType()) + ".")
+                        + Values.typeName(told.doubleClass().doubledType()) + told.whatItIs() + ".")
                 .section("Told", rows.isEmpty() ? List.of("nothing") : Columns.align(rows))
                 .section(
-                        "Asked (" + Count.calls(calls.size()) + ")",
-                        calls.isEmpty() ? List.of("nothing") : Rows.of(calls))
+                        "Asked (" + Count.calls(calls.size() + counted) + ")",
+                        asked.isEmpty() ? List.of("nothing") : asked)
                 .toString();
     }
 }

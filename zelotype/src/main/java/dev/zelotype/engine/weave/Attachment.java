@@ -5,9 +5,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.lang.instrument.Instrumentation;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.jar.Attributes;
 import java.util.jar.JarEntry;
@@ -23,6 +23,8 @@ final class Attachment {
     private static final String CURE = "start the JVM of the tests with -javaagent:/path/to/zelotype.jar"
             + " (Surefire: <argLine>-javaagent:${dev.zelotype:zelotype:jar}</argLine> with the goal dependency:properties)";
     private static final int PATIENCE_SECONDS = 30;
+    private static final List<String> FOR_ALL_JVMS =
+            List.of("JAVA_TOOL_OPTIONS", "JDK_JAVA_OPTIONS", "_JAVA_OPTIONS", "CLASSPATH");
 
     private Attachment() {}
 
@@ -55,25 +57,24 @@ final class Attachment {
 
     private static void attach() {
         Path jar = null;
+        Path output = null;
         try {
             jar = Files.createTempFile("zelotype-agent", ".jar");
             writeAgentJar(jar);
-            Process process = new ProcessBuilder(
-                            Path.of(System.getProperty("java.home"), "bin", "java")
-                                    .toString(),
-                            "-cp",
-                            jar.toString(),
-                            Attacher.class.getName(),
-                            String.valueOf(ProcessHandle.current().pid()),
-                            jar.toString())
-                    .redirectErrorStream(true)
+            output = Files.createTempFile("zelotype-agent", ".txt");
+            Process process = helper(jar).redirectErrorStream(true)
+                    .redirectOutput(output.toFile())
                     .start();
-            String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-            if (!process.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS) || process.exitValue() != 0) {
+            boolean ended = process.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS);
+            if (!ended) {
+                process.destroyForcibly();
+            }
+            if (!ended || process.exitValue() != 0) {
                 throw new MisuseException(
                         "Static methods, constructors and final classes cannot be replaced here: the agent"
                                 + " could not be attached ("
-                                + rootOf(said) + ").",
+                                + (ended ? rootOf(Files.readString(output)) : "no answer within " + PATIENCE_SECONDS + " s")
+                                + ").",
                         CURE);
             }
         } catch (IOException e) {
@@ -84,16 +85,34 @@ final class Attachment {
             throw new MisuseException("Attaching the agent was interrupted.", CURE, e);
         } finally {
             delete(jar);
+            delete(output);
         }
     }
 
-    /** The innermost cause in a stack trace, which says more than the reflection around it. */
+    /** The other JVM, which does not heed what people set for all of theirs. */
+    private static ProcessBuilder helper(Path jar) {
+        ProcessBuilder helper = new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp",
+                jar.toString(),
+                Attacher.class.getName(),
+                String.valueOf(ProcessHandle.current().pid()),
+                jar.toString());
+        FOR_ALL_JVMS.forEach(helper.environment()::remove);
+        return helper;
+    }
+
+    /** The innermost cause in a stack trace, which says more than the reflection around it and what JVMs print before. */
     private static String rootOf(String said) {
         String root = "no reason given";
+        int weight = 0;
         for (String line : said.lines().toList()) {
-            if (line.startsWith("Caused by: ") || root.equals("no reason given")) {
-                root = line.replaceFirst("^(Caused by: |Exception in thread \"main\" )", "");
+            int its = line.startsWith("Caused by: ") ? 3 : line.matches("(Exception|Error).*") ? 2 : 1;
+            if (line.contains("VM warning") || line.startsWith("Picked up ") || its < weight || its == 1 && weight == 1) {
+                continue;
             }
+            weight = its;
+            root = line.replaceFirst("^(Caused by: |Exception in thread \"main\" )", "");
         }
         return root;
     }

@@ -2,6 +2,8 @@ package dev.zelotype.engine.weave;
 
 import dev.zelotype.engine.make.Jdk;
 import java.lang.invoke.MethodHandles;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import org.objectweb.asm.Type;
@@ -11,7 +13,19 @@ import org.objectweb.asm.Type;
  */
 public final class Weavable {
 
+    /** The JVM links no call that passes more: a long or double counts twice. */
+    private static final int WIDEST = 250;
+
     private Weavable() {}
+
+    /** Whether a method or constructor takes more than calls can pass on that ask. */
+    public static boolean isTooWide(Executable executable) {
+        int slots = 0;
+        for (Class<?> type : executable.getParameterTypes()) {
+            slots += type == long.class || type == double.class ? 2 : 1;
+        }
+        return slots > WIDEST;
+    }
 
     /**
      * Whether calls of a method or constructor can be made to ask: where they stand, for static methods of the JDK and for
@@ -19,7 +33,7 @@ public final class Weavable {
      */
     public static boolean calls(Class<?> type, String name, String descriptor) {
         if (name.equals("<init>")) {
-            return !type.isArray() && !Modifier.isAbstract(type.getModifiers());
+            return !type.isArray() && !Modifier.isAbstract(type.getModifiers()) && !isTooWide(type, descriptor);
         }
         for (Class<?> c = type; c != null; c = c.getSuperclass()) {
             for (Method method : c.getDeclaredMethods()) {
@@ -32,17 +46,28 @@ public final class Weavable {
         return false;
     }
 
+    private static boolean isTooWide(Class<?> type, String descriptor) {
+        for (Constructor<?> each : type.getDeclaredConstructors()) {
+            if (Type.getConstructorDescriptor(each).equals(descriptor)) {
+                return isTooWide(each);
+            }
+        }
+        return false;
+    }
+
     /** Whether a method of a class that is not the JDK's can be made to ask. */
     public static boolean method(Method method) {
         int without = Modifier.ABSTRACT | Modifier.NATIVE;
         return (method.getModifiers() & without) == 0
                 && !method.isSynthetic()
+                && !isTooWide(method)
                 && !(method.getName().equals("finalize") && method.getParameterCount() == 0);
     }
 
     /** Whether calls of a method of the JDK can be woven where they stand; one of them gives its caller away. */
     public static boolean site(Method method) {
         return Modifier.isStatic(method.getModifiers())
+                && !isTooWide(method)
                 && !(method.getDeclaringClass() == MethodHandles.class
                         && method.getName().equals("lookup"));
     }

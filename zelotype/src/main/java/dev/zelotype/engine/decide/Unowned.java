@@ -1,0 +1,78 @@
+package dev.zelotype.engine.decide;
+
+import dev.zelotype.engine.calls.Lines;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Columns;
+import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.pattern.CallPattern;
+import java.lang.StackWalker.StackFrame;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Calls that came, while a scene was open, to doubles made outside any scene, on threads that are in no scene. They may belong to
+ * the scene's test or to another one, so no check that such calls could break may hold.
+ */
+public final class Unowned {
+
+    private static final int MOST = 1000;
+
+    private final List<One> all = new ArrayList<>();
+
+    private record One(
+            DoubleState owner,
+            DoubledMethod method,
+            Object[] arguments,
+            String thread,
+            @Nullable StackFrame caller) {
+
+        String line() {
+            return Columns.gap(Calls.call(owner, method, arguments) + " on " + thread, Lines.text(caller));
+        }
+    }
+
+    synchronized void add(DoubleState owner, DoubledMethod method, Object[] arguments) {
+        if (all.size() < MOST) {
+            all.add(new One(
+                    owner,
+                    method,
+                    arguments,
+                    Thread.currentThread().getName(),
+                    Lines.settled(Lines.caller(owner.asksItself(method)))));
+        }
+    }
+
+    /** How many of them a pattern covers. */
+    public int covered(DoubleState owner, CallPattern pattern) {
+        return (int) matching(one -> one.owner() == owner
+                        && one.method() == pattern.method()
+                        && pattern.covers(one.arguments()))
+                .size();
+    }
+
+    /** Those of a double, one line each. */
+    public List<String> of(DoubleState owner) {
+        List<String> lines = new ArrayList<>();
+        matching(one -> one.owner() == owner).forEach(one -> lines.add(one.line()));
+        return lines;
+    }
+
+    /** All of them, one line each. */
+    List<String> lines() {
+        List<String> lines = new ArrayList<>();
+        matching(one -> true).forEach(one -> lines.add(one.line()));
+        return lines;
+    }
+
+    private List<One> matching(Predicate<One> wanted) {
+        List<One> matching;
+        synchronized (this) {
+            matching = new ArrayList<>(all);
+        }
+        // Outside the lock, since conditions are the test's own code.
+        matching.removeIf(wanted.negate());
+        return matching;
+    }
+}
