@@ -64,6 +64,7 @@ final class Orders {
         if (DoubleClass.participantOf(real) instanceof DoubleState known) {
             // A double records its calls already; a spy of a scene around becomes one of this scene as well.
             DoubleState here = known.partOfStatement().owner();
+            here.isSaid();
             if (name != null && here != known) {
                 here.rename(name);
             }

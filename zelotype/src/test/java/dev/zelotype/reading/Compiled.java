@@ -36,7 +36,7 @@ import org.objectweb.asm.commons.Remapper;
 /**
  * The ways in which a test's source becomes a class in a JVM.
  */
-enum Compiled {
+public enum Compiled {
     BY_JAVAC,
     WITHOUT_DEBUG_DATA,
     BY_ECLIPSE,
@@ -59,7 +59,7 @@ enum Compiled {
     }
 
     /** Compiles sources, by file name, and gives a loader of their classes. */
-    ClassLoader load(Path folder, Map<String, String> sources) throws Exception {
+    public ClassLoader load(Path folder, Map<String, String> sources) throws Exception {
         Path classes = Files.createDirectories(folder.resolve("classes"));
         List<String> files = new ArrayList<>();
         for (Map.Entry<String, String> source : sources.entrySet()) {

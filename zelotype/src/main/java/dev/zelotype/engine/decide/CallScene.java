@@ -141,10 +141,24 @@ public class CallScene extends ReplacingScene {
                 return each;
             }
         }
+        takePart();
         if (around.self() instanceof Class<?> type && around.isOfClass()) {
             return (DoubleState) replace(type, around.doubleClass());
         }
-        return make(NewDouble.inPlace(around.name(), around.doubleClass(), around.self()));
+        DoubleState made = make(NewDouble.inPlace(around.name(), around.doubleClass(), around.self()));
+        made.seesAlong();
+        return made;
+    }
+
+    /** The one that answers in its own right for an object in a scene around this one; null if none does. */
+    final @Nullable DoubleState knownAround(Object self) {
+        for (CallScene each = outer(); each != null; each = each.outer()) {
+            DoubleState known = each.knownInPlace(self);
+            if (known != null && !known.onlySeesAlong()) {
+                return known;
+            }
+        }
+        return null;
     }
 
     /** The one that answers in this scene for an object or class, in whatever scene that began; null if none does. */
@@ -177,12 +191,9 @@ public class CallScene extends ReplacingScene {
             return null;
         }
         if (one.isInPlace()) {
-            for (CallScene each = around; each != null; each = each.outer()) {
-                if (each.knownInPlace(one.self()) != null) {
-                    return around.part(one);
-                }
-            }
-            return null;
+            DoubleState known = around.knownInPlace(one.self());
+            boolean knows = known != null && !known.onlySeesAlong() || around.knownAround(one.self()) != null;
+            return knows ? around.part(one) : null;
         }
         if (around == one.scene()) {
             return one.ownPart();
@@ -201,6 +212,12 @@ public class CallScene extends ReplacingScene {
             throw new MisuseException(
                     "A double of " + order.type().doubledType().getSimpleName() + " was asked of a closed scene.",
                     "make it before the scene is closed");
+        }
+        DoubleState known = order.isInPlace() ? knownInPlace(order.real()) : null;
+        if (known != null) {
+            // It saw along with a scene around that is closed by now.
+            known.isSaid();
+            return known;
         }
         String name = order.name() == null ? order.type().variableName() : order.name();
         int[] taken = names.get(name);

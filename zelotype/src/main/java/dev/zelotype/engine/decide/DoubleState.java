@@ -29,6 +29,8 @@ public final class DoubleState extends Participant {
     private final CallScene scene;
     private final @Nullable Object real;
     private final Part ownPart;
+    /** Whether it answers in its scene only because a scene around it began that. */
+    private volatile boolean onlySeesAlong;
     /** The double; weak where nothing but the double itself is to keep what answers for it alive. */
     private final Object self;
 
@@ -60,6 +62,20 @@ public final class DoubleState extends Participant {
         return isObjectItself() && !scene.isOpenScene();
     }
 
+    /** Answers in its scene only as long as a scene around it has one that does. */
+    void seesAlong() {
+        onlySeesAlong = true;
+    }
+
+    /** Answers in its own right, since the test says something of it in its scene. */
+    public void isSaid() {
+        onlySeesAlong = false;
+    }
+
+    boolean onlySeesAlong() {
+        return onlySeesAlong;
+    }
+
     /** Whether it answers, in its scene, for an object or class that is real elsewhere. */
     boolean isInPlace() {
         return real != null && doubleClass().isWoven();
@@ -84,6 +100,9 @@ public final class DoubleState extends Participant {
     public int distance() {
         if (!isInPlace()) {
             return Integer.MAX_VALUE;
+        }
+        if (onlySeesAlong && scene.knownAround(self()) == null) {
+            return -1;
         }
         int distance = 0;
         for (CallScene each = (CallScene) Seat.current(); each != null; each = each.outer()) {

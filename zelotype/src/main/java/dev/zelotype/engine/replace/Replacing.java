@@ -188,6 +188,11 @@ public final class Replacing {
     private static void begin(ReplacingScene scene, Class<?> type) {
         initialise(type);
         weaver().weave(type);
+        takePart(scene);
+    }
+
+    /** Lets woven code ask for as long as a scene is open. */
+    static void takePart(ReplacingScene scene) {
         if (CALLS.add(scene)) {
             weaver().begin();
             if (scene.carriesTasks()) {

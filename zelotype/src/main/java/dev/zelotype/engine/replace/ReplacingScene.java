@@ -76,6 +76,11 @@ public abstract class ReplacingScene {
         return replaced.isEmpty() ? null : replaced.get(type);
     }
 
+    /** Takes part in what a scene around it replaces; that goes on if the other one closes first. */
+    protected final void takePart() {
+        Replacing.takePart(this);
+    }
+
     /** Answers for a class as a whole from now on. */
     protected final synchronized Participant replace(Class<?> type, DoubleClass woven) {
         Participant known = replaced.get(type);

@@ -43,6 +43,7 @@ public final class Expectation extends Supposition {
                     "open a scene first: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");
         }
+        written.part().owner().isSaid();
         statement.scene().demands().add(demand);
         statement.scene().said(statement);
         statement.state().add(demand);

@@ -240,6 +240,7 @@ public class Supposition extends Statement {
 
     /** Makes the double heed this statement. */
     void takeEffect() {
+        part().owner().isSaid();
         state().add(rule);
         if (isOfTest()) {
             scene().supposed(rule);
