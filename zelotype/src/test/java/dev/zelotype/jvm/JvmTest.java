@@ -145,6 +145,12 @@ class JvmTest {
         }
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"-Xss512k", "-Xss1m", "-Xint"})
+    void an_endless_answer_is_explained_and_the_jvm_prints_nothing(String option) throws Exception {
+        assertThat(Child.run(Quiet.class, option)).isEqualTo("explained\n".repeat(4));
+    }
+
     private static void runAll(SynchronousQueue<Runnable> errands) {
         try {
             while (true) {

@@ -41,6 +41,7 @@ public class Call {
         }
     }
 
+    /** Null only for a call that was never made ({@link CallLog#load()}). */
     private final MethodLog log;
     /** How many calls of the owning thread there were, this one included. */
     private final int own;

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.calls;
 
+import dev.zelotype.doubles.Ending;
 import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
@@ -54,6 +55,13 @@ public final class CallLog {
     /** A call that is not kept, since it is nobody's: its scene is over, or it only helps to print something. */
     public Call leaveOut(MethodLog log, Object[] arguments) {
         return new Call.Unkept(log, arguments, false);
+    }
+
+    /** Links what the end of a call needs, for calls that end where there is no room left on the stack to link anything. */
+    public static void load() {
+        Call call = new Call(null, 0, new Object[0]);
+        call.end(Ending.RUNNING, null);
+        call.ending();
     }
 
     /**

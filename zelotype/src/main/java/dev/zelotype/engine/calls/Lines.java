@@ -1,6 +1,7 @@
 package dev.zelotype.engine.calls;
 
 import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.engine.make.Overflow;
 import dev.zelotype.error.OwnNames;
 import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodType;
@@ -82,7 +83,11 @@ public final class Lines {
 
     /** As {@link #caller()}; a woven method that was called stands on the stack itself and is passed over. */
     public static @Nullable StackFrame caller(boolean woven) {
-        return WALKER.walk(woven ? FirstOutside.WOVEN : FirstOutside.PLAIN);
+        try {
+            return WALKER.walk(woven ? FirstOutside.WOVEN : FirstOutside.PLAIN);
+        } catch (InternalError e) {
+            throw Overflow.in(e);
+        }
     }
 
     /** The frame with its file and line looked up now, since the JVM forgets them when the class is woven. */

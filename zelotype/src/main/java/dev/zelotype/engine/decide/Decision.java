@@ -35,7 +35,7 @@ final class Decision {
             rule = ruleFor(state, call);
             return rule != null && rule.answers() ? asSaid(rule, state, call) : unsaid(rule, state, call);
         } catch (StackOverflowError e) {
-            if (!Recursion.isOutermost()) {
+            if (!Recursion.isRoomFor(e)) {
                 // There may be no room left to put anything into words, or to load a class.
                 call.end(Ending.THREW, e);
                 throw e;

@@ -1,11 +1,11 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.engine.calls.CallLog;
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.error.MisuseException;
-import java.lang.StackWalker.StackFrame;
-import java.util.Iterator;
-import java.util.function.Function;
-import java.util.stream.Stream;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,49 +16,55 @@ final class Recursion {
     /** So often only a method without end stands on a stack that has run out. */
     private static final int FEWEST = 20;
 
-    private static final StackWalker WALKER = StackWalker.getInstance();
-    private static final NextDecision NEXT = new NextDecision();
+    /** After so many decisions have ended, there is room on the stack again to look at it and to load classes. */
+    private static final int ROOM = 64;
+
+    private static final ThreadLocal<Unwinding> UNWINDING = new ThreadLocal<>();
+
+    /** How many decisions a stack overflow has ended so far on a thread. */
+    private static final class Unwinding {
+        private @Nullable StackOverflowError error;
+        private int ended;
+    }
 
     private Recursion() {}
 
     /** Loads what is needed where there is no room left on the stack to load a class. */
     static void load() {
-        isOutermost();
+        Objects.requireNonNull(Unwinding.class);
+        Objects.requireNonNull(Sneaky.class);
+        Objects.requireNonNull(Unrecorded.class);
+        CallLog.load();
     }
 
-    /** Whether a frame below this decision is another one. A named class, so that nothing is linked when the stack runs out. */
-    private static final class NextDecision implements Function<Stream<StackFrame>, Boolean> {
-
-        private static final String DECISION = Decision.class.getName();
-
-        @Override
-        public Boolean apply(Stream<StackFrame> frames) {
-            boolean inThis = false;
-            boolean below = false;
-            for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
-                boolean decides = i.next().getClassName().equals(DECISION);
-                if (decides && below) {
-                    return true;
-                }
-                below |= inThis && !decides;
-                inThis |= decides;
-            }
+    /** Whether a stack overflow has ended so many decisions that it can be looked at; true once for each error. */
+    static boolean isRoomFor(StackOverflowError error) {
+        Unwinding here = UNWINDING.get();
+        if (here == null) {
+            here = new Unwinding();
+            UNWINDING.set(here);
+        }
+        here.ended = here.error == error ? here.ended + 1 : 1;
+        here.error = error;
+        if (here.ended < ROOM) {
             return false;
         }
-    }
-
-    /** Whether the decision that calls this was made in the course of no other one on this thread. */
-    static boolean isOutermost() {
-        return !WALKER.walk(NEXT);
+        UNWINDING.remove();
+        return true;
     }
 
     /** What to throw for a stack that ran out during a call: a misuse if that call filled it, else the error itself. */
     static Throwable explain(DoubleState owner, DoubledMethod method, @Nullable Rule answer, StackOverflowError error) {
-        String type = owner.self().getClass().getName();
+        boolean atSite = owner.isOfClass() && !method.asksItself();
+        String type = atSite
+                ? Decision.class.getName()
+                : owner.doubleClass().isWoven()
+                        ? method.executable().getDeclaringClass().getName()
+                        : owner.self().getClass().getName();
         int times = 0;
         for (StackTraceElement frame : error.getStackTrace()) {
-            if (frame.getMethodName().equals(method.name())
-                    && frame.getClassName().equals(type)) {
+            if (frame.getClassName().equals(type)
+                    && (atSite || frame.getMethodName().equals(method.name()))) {
                 times++;
             }
         }

@@ -6,6 +6,7 @@ import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.reflect.Modifier;
+import java.lang.reflect.Proxy;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -75,7 +76,7 @@ final class Wrappers {
 
     /** Whether code outside its module can name a type. */
     private static boolean canBeNamed(Class<?> type) {
-        if (type.isHidden() || !type.getModule().isExported(type.getPackageName())) {
+        if (type.isHidden() || Proxy.isProxyClass(type) || !type.getModule().isExported(type.getPackageName())) {
             return false;
         }
         for (@Nullable Class<?> c = type; c != null; c = c.getEnclosingClass()) {

@@ -32,6 +32,7 @@ final class CallsAhead {
     private final Map<Integer, List<Label>> jumps = new HashMap<>();
     private final Set<Integer> lines = new HashSet<>();
     private final Set<Integer> ends = new HashSet<>();
+    private final Set<Integer> nullChecks = new HashSet<>();
     private final Map<Label, Integer> labels = new HashMap<>();
     private final List<Handler> handlers = new ArrayList<>();
 
@@ -168,6 +169,8 @@ final class CallsAhead {
             jumps.put(offset, List.of(label));
             if (opcode == Opcodes.GOTO) {
                 ends.add(offset);
+            } else if (opcode == Opcodes.IFNULL) {
+                nullChecks.add(offset);
             }
         }
 
@@ -263,15 +266,18 @@ final class CallsAhead {
                     && sites.mayMean(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
                 first = first == null ? call.line() : Integer.valueOf(Math.min(first, call.line()));
             }
-            boolean closes = endsWithClose
-                    && call != null
-                    && call.name().equals("close")
-                    && call.descriptor().equals("()V");
-            if (!closes) {
+            if (!endsWithClose || !closes(offset)) {
                 goOn(offset, go);
             }
         }
         return first;
+    }
+
+    /** Whether an instruction closes something, or asks first whether there is anything to close. */
+    private boolean closes(int offset) {
+        int at = nullChecks.contains(offset) ? Collections.binarySearch(offsets, offset) + 2 : -1;
+        Named call = calls.get(at < 0 || at >= offsets.size() ? offset : offsets.get(at));
+        return call != null && call.name().equals("close") && call.descriptor().equals("()V");
     }
 
     private void goOn(int offset, Consumer<@Nullable Integer> go) {

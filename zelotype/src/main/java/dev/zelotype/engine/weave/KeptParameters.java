@@ -36,7 +36,8 @@ final class KeptParameters {
      * @return null if nothing is missing
      */
     static byte @Nullable [] in(@Nullable Class<?> type, @Nullable ClassLoader loader, byte[] code) {
-        if (type == null || loader == null || ClassFile.holds(code, "MethodParameters")) {
+        // The JVM leaves the attribute out, but not the constant that names it.
+        if (type == null || loader == null || !ClassFile.holds(code, "MethodParameters") || !namesIn(code).isEmpty()) {
             return null;
         }
         Map<String, List<Named>> names = namesOf(type);

@@ -154,13 +154,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             return;
         }
         weavesTasks = true;
-        for (Class<?> type : TaskWriter.classes()) {
-            try {
-                instrumentation.retransformClasses(type);
-            } catch (UnmodifiableClassException | LinkageError | RuntimeException e) {
-                unchanged.add(type.getName());
-            }
-        }
+        retransformSites(TaskWriter.classes());
     }
 
     /** Lets us look into a class, whatever its module. */
