@@ -8,4 +8,8 @@ final class Clock {
     static long now() {
         return System.nanoTime();
     }
+
+    static long millis() {
+        return System.currentTimeMillis();
+    }
 }

@@ -63,6 +63,7 @@ public final class Scene implements AutoCloseable {
     private static Scene open(SceneSettings settings, Class<?> test) {
         SceneState state =
                 new SceneState("", settings.unusedSuppositions(), settings.linesOfCalls(), /* worded= */ false);
+        state.letTasksFollow(settings.tasksFollow());
         state.open(test, /* byTest= */ true);
         return new Scene(state);
     }

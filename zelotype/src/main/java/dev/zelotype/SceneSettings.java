@@ -13,14 +13,16 @@ import dev.zelotype.error.MisuseException;
  */
 public final class SceneSettings {
 
-    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT);
+    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT, true);
 
     private final Severity unusedSuppositions;
     private final int linesOfCalls;
+    private final boolean tasksFollow;
 
-    private SceneSettings(Severity unusedSuppositions, int linesOfCalls) {
+    private SceneSettings(Severity unusedSuppositions, int linesOfCalls, boolean tasksFollow) {
         this.unusedSuppositions = unusedSuppositions;
         this.linesOfCalls = linesOfCalls;
+        this.tasksFollow = tasksFollow;
     }
 
     /**
@@ -39,7 +41,7 @@ public final class SceneSettings {
      * @return the changed settings
      */
     public SceneSettings unusedSuppositions(Severity severity) {
-        return new SceneSettings(severity, linesOfCalls);
+        return new SceneSettings(severity, linesOfCalls, tasksFollow);
     }
 
     /**
@@ -53,7 +55,28 @@ public final class SceneSettings {
         if (calls < 0) {
             throw new MisuseException("linesOfCalls(" + calls + ") is no number of calls.", "give 0 or more");
         }
-        return new SceneSettings(unusedSuppositions, calls);
+        return new SceneSettings(unusedSuppositions, calls, tasksFollow);
+    }
+
+    /**
+     * Says whether work that is handed to a pool, a timer or a future sees what the scene replaces. For that, some classes of
+     * the JDK are woven when something is first replaced ({@code ForkJoinTask}, {@code FutureTask}, {@code ThreadPoolExecutor},
+     * {@code TimerTask}, the thread of timers and the tasks of {@code CompletableFuture}).
+     *
+     * @param follow false to leave the JDK alone; then only threads that are started in the scene see what it replaces
+     * @return the changed settings
+     */
+    public SceneSettings tasksFollow(boolean follow) {
+        return new SceneSettings(unusedSuppositions, linesOfCalls, follow);
+    }
+
+    /**
+     * Whether work that is handed to a pool, a timer or a future sees what the scene replaces.
+     *
+     * @return true unless it was said otherwise
+     */
+    public boolean tasksFollow() {
+        return tasksFollow;
     }
 
     /**

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For hosts of tests: what users set for the scenes of a run, by the names {@code zelotype.journal}, {@code zelotype.mask},
- * {@code zelotype.unused} and {@code zelotype.lines}. Immutable.
+ * {@code zelotype.unused}, {@code zelotype.lines} and {@code zelotype.tasks}. Immutable.
  *
  * <pre>{@code
  * TestSettings settings = TestSettings.of(name -> Optional.ofNullable(System.getProperty(name)));
@@ -29,7 +29,8 @@ public final class TestSettings {
     private static final String MASK = "zelotype.mask";
     private static final String UNUSED = "zelotype.unused";
     private static final String LINES = "zelotype.lines";
-    private static final Set<String> KNOWN = new TreeSet<>(List.of(JOURNAL, MASK, UNUSED, LINES));
+    private static final String TASKS = "zelotype.tasks";
+    private static final Set<String> KNOWN = new TreeSet<>(List.of(JOURNAL, MASK, UNUSED, LINES, TASKS));
     private static final String PREFIX = "zelotype.";
     /** Names that differ by more letters are somebody else's. */
     private static final int NEAR = 2;
@@ -60,6 +61,10 @@ public final class TestSettings {
         Optional<String> lines = lookup.apply(LINES);
         if (lines.isPresent()) {
             scene = scene.linesOfCalls(number(lines.get()));
+        }
+        Optional<String> tasks = lookup.apply(TASKS);
+        if (tasks.isPresent()) {
+            scene = scene.tasksFollow(follow(tasks.get()));
         }
         return new TestSettings(
                 scene,
@@ -116,6 +121,14 @@ public final class TestSettings {
             throw new MisuseException(
                     UNUSED + "=" + value + " is no severity.", "give one of " + Arrays.toString(Severity.values()), e);
         }
+    }
+
+    private static boolean follow(String value) {
+        return switch (value.toLowerCase(Locale.ROOT)) {
+            case "follow" -> true;
+            case "stay" -> false;
+            default -> throw new MisuseException(TASKS + " must be follow or stay, but was " + value + ".", "give one of them");
+        };
     }
 
     private static int number(String value) {

@@ -108,6 +108,7 @@ public final class HostedScene {
          */
         public HostedScene open() {
             SceneState state = new SceneState(title, settings.unusedSuppositions(), settings.linesOfCalls(), details);
+            state.letTasksFollow(settings.tasksFollow());
             state.open(test, /* byTest= */ false);
             return new HostedScene(state);
         }

@@ -11,9 +11,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.zelotype.Scene;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.observatory.Hardware.Gain;
+import dev.zelotype.observatory.Hardware.Port;
 import dev.zelotype.observatory.Hardware.Reading;
 import dev.zelotype.observatory.Hardware.SerialLink;
 import dev.zelotype.observatory.Observatory.SkyTarget;
+import java.lang.invoke.MethodHandles;
 import java.math.BigDecimal;
 import java.nio.file.FileSystems;
 import java.nio.file.Path;
@@ -38,6 +40,10 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
 
 /**
  * Spies on real objects of any class, and stubs of final ones: what they are, and what they never are.
@@ -185,6 +191,48 @@ class SpiedObjectsTest {
         } catch (Exception e) {
             return e.toString();
         }
+    }
+
+    /** A class as containers generate them in front of a bean: a subclass that is marked as generated. */
+    private static Port generated(boolean methodsToo) throws Exception {
+        String parent = Type.getInternalName(Port.class);
+        ClassWriter out = new ClassWriter(ClassWriter.COMPUTE_MAXS);
+        out.visit(Opcodes.V17, Opcodes.ACC_PUBLIC | Opcodes.ACC_SYNTHETIC, parent + "$Proxy" + methodsToo, null, parent, null);
+        MethodVisitor made = out.visitMethod(Opcodes.ACC_PUBLIC, "<init>", "()V", null, null);
+        made.visitCode();
+        made.visitVarInsn(Opcodes.ALOAD, 0);
+        made.visitLdcInsn("proxied");
+        made.visitMethodInsn(Opcodes.INVOKESPECIAL, parent, "<init>", "(Ljava/lang/String;)V", false);
+        made.visitInsn(Opcodes.RETURN);
+        made.visitMaxs(0, 0);
+        int access = Opcodes.ACC_PUBLIC | (methodsToo ? Opcodes.ACC_SYNTHETIC : 0);
+        MethodVisitor name = out.visitMethod(access, "name", "()Ljava/lang/String;", null, null);
+        name.visitCode();
+        name.visitVarInsn(Opcodes.ALOAD, 0);
+        name.visitMethodInsn(Opcodes.INVOKESPECIAL, parent, "name", "()Ljava/lang/String;", false);
+        name.visitInsn(Opcodes.ARETURN);
+        name.visitMaxs(0, 0);
+        out.visitEnd();
+        Class<?> type = MethodHandles.privateLookupIn(Port.class, MethodHandles.lookup())
+                .defineClass(out.toByteArray());
+        return (Port) type.getConstructor().newInstance();
+    }
+
+    @Test
+    void a_generated_class_is_spied_on_in_place_or_refused_with_a_cure() throws Exception {
+        Port proxy = generated(false);
+        Port hiding = generated(true);
+        try (Scene scene = Scene.open()) {
+            assertThat(spy(proxy)).isSameAs(proxy);
+            suppose(proxy::name).returns("told");
+            assertThat(proxy.name()).isEqualTo("told");
+            assertThat(describe(proxy)).contains(": the real object itself.");
+            assertThatThrownBy(() -> spy(hiding))
+                    .isInstanceOf(MisuseException.class)
+                    .hasMessageContaining("a container generated the class")
+                    .hasMessageContaining("spy on the object behind it");
+        }
+        assertThat(proxy.name()).isEqualTo("PROXIED");
     }
 
     @Test

@@ -146,9 +146,16 @@ class JvmTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"-Xss512k", "-Xss1m", "-Xint"})
+    @ValueSource(strings = {"-Xss512k", "-Xss1m"})
     void an_endless_answer_is_explained_and_the_jvm_prints_nothing(String option) throws Exception {
         assertThat(Child.run(Quiet.class, option)).isEqualTo("explained\n".repeat(4));
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 16})
+    void work_handed_to_a_pool_sees_the_scene_however_many_processors_there_are(int processors) throws Exception {
+        assertThat(Child.run(Pools.class, "-XX:ActiveProcessorCount=" + processors))
+                .isEqualTo("left over: true\nqueued: true\nnamed: true\nstay: false\ndone\n");
     }
 
     private static void runAll(SynchronousQueue<Runnable> errands) {

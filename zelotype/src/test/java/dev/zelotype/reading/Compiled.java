@@ -83,18 +83,22 @@ public enum Compiled {
             int result = ToolProvider.getSystemJavaCompiler().run(null, said, said, command.toArray(new String[0]));
             assertThat(result).as(said.toString(StandardCharsets.UTF_8)).isZero();
         }
-        return switch (this) {
-            case BY_JAVAC, WITHOUT_DEBUG_DATA, BY_ECLIPSE -> new URLClassLoader(urls(classes), parent());
-            case WITH_COVERAGE_PROBES -> {
-                instrument(classes);
-                yield new URLClassLoader(urls(classes), parent());
+        switch (this) {
+            case WITH_COVERAGE_PROBES -> instrument(classes);
+            case AS_OTHER_LANGUAGES_DO -> rename(classes);
+            case BY_JAVAC, WITHOUT_DEBUG_DATA, BY_ECLIPSE, WITHOUT_CLASS_FILES -> {
+                // They stay as they are.
             }
-            case AS_OTHER_LANGUAGES_DO -> {
-                rename(classes);
-                yield new URLClassLoader(urls(classes), parent());
-            }
-            case WITHOUT_CLASS_FILES -> new Secretive(classes, parent());
-        };
+        }
+        return again(folder);
+    }
+
+    /** Gives another loader of the classes that were compiled into a folder. */
+    public ClassLoader again(Path folder) throws MalformedURLException {
+        Path classes = folder.resolve("classes");
+        return this == WITHOUT_CLASS_FILES
+                ? new Secretive(classes, parent())
+                : new URLClassLoader(urls(classes), parent());
     }
 
     private static ClassLoader parent() {

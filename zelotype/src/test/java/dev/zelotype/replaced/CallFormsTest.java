@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.Scene;
 import dev.zelotype.reading.Compiled;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -94,12 +95,15 @@ class CallFormsTest {
     }
 
     /** Forms that suit one target only. */
-    private static final Map<String, String> OF_PARSE_INT = Map.of(
-            "widened", "{ ToLongFunction<String> f = Integer::parseInt; return (int) f.applyAsLong($); }",
-            "widened to double", "{ ToDoubleFunction<String> f = Integer::parseInt; return (int) f.applyAsDouble($); }",
-            "boxed to Object", "{ Function<String, Object> f = Integer::parseInt; return f.apply($); }",
-            "unboxed stream", "{ return (int) Stream.of($).mapToLong(Integer::parseInt).sum(); }",
-            "of a wider argument", "{ Function<String, Number> f = Integer::parseInt; return f.apply($).intValue(); }");
+    private static final Map<String, String> OF_PARSE_INT = new LinkedHashMap<>();
+
+    static {
+        OF_PARSE_INT.put("widened", "{ ToLongFunction<String> f = Integer::parseInt; return (int) f.applyAsLong($); }");
+        OF_PARSE_INT.put("widened to double", "{ ToDoubleFunction<String> f = Integer::parseInt; return (int) f.applyAsDouble($); }");
+        OF_PARSE_INT.put("boxed to Object", "{ Function<String, Object> f = Integer::parseInt; return f.apply($); }");
+        OF_PARSE_INT.put("unboxed stream", "{ return (int) Stream.of($).mapToLong(Integer::parseInt).sum(); }");
+        OF_PARSE_INT.put("of a wider argument", "{ Function<String, Number> f = Integer::parseInt; return f.apply($).intValue(); }");
+    }
 
     private static final String TYPES = """
             class Base { static int level(String text) { return Integer.valueOf(text); } }
@@ -111,6 +115,7 @@ class CallFormsTest {
                 Box(String text) { this.text = text; }
                 public String toString() { return text; }
             }
+            class Crate extends Box { Crate(String text) { super(text); } }
             interface Mark {}
             """;
 
@@ -170,6 +175,34 @@ class CallFormsTest {
                 .replace("NAME", target.name());
     }
 
+    /** The table as it is published: forms down, targets across. */
+    private static String page() {
+        StringBuilder out = new StringBuilder("""
+                # Call forms
+
+                What becomes of a call of a replaced static method or constructor, by its form: each cell is tried with the classes
+                of javac (with and without debug data, and with coverage probes) and of the Eclipse compiler, loaded before and
+                after the statement. "replaced" means that the call is answered in the scene and runs the real code after it.
+                A test holds the table (`CallFormsTest`).
+
+                | form |""");
+        TARGETS.forEach(target -> out.append(" `").append(target.reference()).append("` |"));
+        out.append("\n|---|").append("---|".repeat(TARGETS.size())).append('\n');
+        Map<String, String> all = new LinkedHashMap<>();
+        TARGETS.forEach(target -> all.putAll(formsOf(target)));
+        for (String form : all.keySet()) {
+            out.append("| ").append(form).append(" |");
+            for (Target target : TARGETS) {
+                out.append(formsOf(target).containsKey(form) ? " replaced |" : " |");
+            }
+            out.append('\n');
+        }
+        out.append("| `super(...)` of a subclass |")
+                .append(" |".repeat(TARGETS.size() - 2))
+                .append(" real | real |\n");
+        return out.append("\n[Limits](guide/limits.md)\n").toString();
+    }
+
     private static Map<String, String> formsOf(Target target) {
         Map<String, String> all = new LinkedHashMap<>(FORMS);
         if (target.name().equals("OfJdk")) {
@@ -193,11 +226,19 @@ class CallFormsTest {
             sources.put("Say" + target.name() + ".java", statement(target));
         }
         List<String> wrong = new ArrayList<>();
+        how.load(folder, sources);
         for (boolean before : new boolean[] {true, false}) {
-            ClassLoader loader = how.load(folder.resolve("before" + before), sources);
+            ClassLoader loader = how.again(folder);
             for (Target target : TARGETS) {
                 tryAll(target, loader, before, wrong);
             }
+        }
+        if (how == Compiled.BY_JAVAC) {
+            Path published = Path.of("..", "docs", "call-forms.md");
+            if (Boolean.getBoolean("zelotype.publish")) {
+                Files.writeString(published, page());
+            }
+            assertThat(published).as("written with -Dzelotype.publish=true").hasContent(page());
         }
         // The Eclipse compiler leaves the marker out, replaced or not.
         wrong.removeIf(each -> how == Compiled.BY_ECLIPSE && each.contains("cannot be cast to class Mark"));

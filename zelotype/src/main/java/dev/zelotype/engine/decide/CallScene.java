@@ -62,6 +62,7 @@ public class CallScene extends ReplacingScene {
     private final List<FailureText> refusals = new ArrayList<>();
     private volatile boolean closed;
     private volatile boolean shared;
+    private volatile boolean tasksFollow = true;
     private volatile @Nullable Disturber disturber;
 
     /**
@@ -248,7 +249,12 @@ public class CallScene extends ReplacingScene {
 
     @Override
     protected final boolean carriesTasks() {
-        return true;
+        return tasksFollow;
+    }
+
+    /** Says whether work that is handed to a pool takes the scene along; it does unless this says otherwise. */
+    public final void letTasksFollow(boolean follow) {
+        tasksFollow = follow;
     }
 
     public final boolean isOpenScene() {

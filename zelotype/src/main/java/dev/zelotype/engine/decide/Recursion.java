@@ -5,6 +5,8 @@ import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.error.MisuseException;
+import java.lang.invoke.WrongMethodTypeException;
+import java.lang.reflect.InvocationTargetException;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
@@ -34,6 +36,10 @@ final class Recursion {
         Objects.requireNonNull(Unwinding.class);
         Objects.requireNonNull(Sneaky.class);
         Objects.requireNonNull(Unrecorded.class);
+        // The JVM loads what a frame could catch when an error passes through it.
+        Objects.requireNonNull(WrongMethodTypeException.class);
+        Objects.requireNonNull(InvocationTargetException.class);
+        Objects.requireNonNull(MisuseException.class);
         CallLog.load();
     }
 

@@ -46,6 +46,10 @@ final class Tasks implements BiFunction<Object, Object, @Nullable Object> {
 
     private void born(Object task) {
         Seat here = Seat.here();
+        ReplacingScene scene = Seat.ofThread();
+        if (scene != null && !scene.carriesTasks()) {
+            return;
+        }
         if (here != null) {
             places.put(task, here);
         } else {

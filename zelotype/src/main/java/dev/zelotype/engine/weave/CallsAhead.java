@@ -32,7 +32,12 @@ final class CallsAhead {
     private final Map<Integer, List<Label>> jumps = new HashMap<>();
     private final Set<Integer> lines = new HashSet<>();
     private final Set<Integer> ends = new HashSet<>();
-    private final Set<Integer> nullChecks = new HashSet<>();
+    /** Where a local variable is compared with null, with its slot. */
+    private final Map<Integer, Integer> nullTests = new HashMap<>();
+
+    private final Set<Integer> jumpsIfNull = new HashSet<>();
+    /** The local variables that are closed somewhere. */
+    private final Set<Integer> closed = new HashSet<>();
     private final Map<Label, Integer> labels = new HashMap<>();
     private final List<Handler> handlers = new ArrayList<>();
 
@@ -97,6 +102,10 @@ final class CallsAhead {
         private final Offsets in;
         private final List<Label> waiting = new ArrayList<>();
         private int line;
+        /** The local variable that the instruction before has loaded. */
+        private @Nullable Integer loadedBefore;
+
+        private @Nullable Integer loaded;
 
         Reader(Offsets in) {
             super(Opcodes.ASM9);
@@ -105,6 +114,8 @@ final class CallsAhead {
 
         private int next() {
             int offset = in.offset;
+            loadedBefore = loaded;
+            loaded = null;
             offsets.add(offset);
             waiting.forEach(label -> labels.put(label, offset));
             waiting.clear();
@@ -135,7 +146,12 @@ final class CallsAhead {
 
         @Override
         public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean ofInterface) {
-            calls.put(next(), new Named(owner, name, descriptor, ofInterface, line));
+            int offset = next();
+            Named call = new Named(owner, name, descriptor, ofInterface, line);
+            calls.put(offset, call);
+            if (isClose(call) && loadedBefore != null) {
+                closed.add(loadedBefore);
+            }
         }
 
         @Override
@@ -169,8 +185,11 @@ final class CallsAhead {
             jumps.put(offset, List.of(label));
             if (opcode == Opcodes.GOTO) {
                 ends.add(offset);
-            } else if (opcode == Opcodes.IFNULL) {
-                nullChecks.add(offset);
+            } else if ((opcode == Opcodes.IFNULL || opcode == Opcodes.IFNONNULL) && loadedBefore != null) {
+                nullTests.put(offset, loadedBefore);
+                if (opcode == Opcodes.IFNULL) {
+                    jumpsIfNull.add(offset);
+                }
             }
         }
 
@@ -200,6 +219,7 @@ final class CallsAhead {
         @Override
         public void visitVarInsn(int opcode, int slot) {
             next();
+            loaded = opcode == Opcodes.ALOAD ? slot : null;
         }
 
         @Override
@@ -266,24 +286,43 @@ final class CallsAhead {
                     && sites.mayMean(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
                 first = first == null ? call.line() : Integer.valueOf(Math.min(first, call.line()));
             }
-            if (!endsWithClose || !closes(offset)) {
+            if (!endsWithClose) {
+                goOn(offset, go);
+            } else if (nullTests.containsKey(offset) && closed.contains(nullTests.get(offset))) {
+                // What is closed afterwards is there, whatever the compiler asks.
+                goOnWithValue(offset, go);
+            } else if (!closes(offset)) {
                 goOn(offset, go);
             }
         }
         return first;
     }
 
-    /** Whether an instruction closes something, or asks first whether there is anything to close. */
     private boolean closes(int offset) {
-        int at = nullChecks.contains(offset) ? Collections.binarySearch(offsets, offset) + 2 : -1;
-        Named call = calls.get(at < 0 || at >= offsets.size() ? offset : offsets.get(at));
-        return call != null && call.name().equals("close") && call.descriptor().equals("()V");
+        Named call = calls.get(offset);
+        return call != null && isClose(call);
+    }
+
+    private static boolean isClose(Named call) {
+        return call.name().equals("close") && call.descriptor().equals("()V");
+    }
+
+    private void goOnWithValue(int offset, Consumer<@Nullable Integer> go) {
+        if (jumpsIfNull.contains(offset)) {
+            go.accept(next(offset));
+        } else {
+            go.accept(labels.get(jumps.get(offset).get(0)));
+        }
+    }
+
+    private @Nullable Integer next(int offset) {
+        int next = Collections.binarySearch(offsets, offset) + 1;
+        return next < offsets.size() ? offsets.get(next) : null;
     }
 
     private void goOn(int offset, Consumer<@Nullable Integer> go) {
         if (!ends.contains(offset)) {
-            int next = Collections.binarySearch(offsets, offset) + 1;
-            go.accept(next < offsets.size() ? offsets.get(next) : null);
+            go.accept(next(offset));
         }
         for (Label label : jumps.getOrDefault(offset, List.of())) {
             go.accept(labels.get(label));

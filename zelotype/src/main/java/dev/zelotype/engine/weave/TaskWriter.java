@@ -27,6 +27,9 @@ final class TaskWriter extends ClassVisitor {
 
     private static final List<String> CLASSES = List.of(
             "java.util.concurrent.ForkJoinTask",
+            "java.util.concurrent.CompletableFuture$AsyncRun",
+            "java.util.concurrent.CompletableFuture$AsyncSupply",
+            "java.util.concurrent.CompletableFuture$Completion",
             "java.util.concurrent.FutureTask",
             "java.util.concurrent.ThreadPoolExecutor",
             "java.util.TimerTask",
@@ -105,7 +108,13 @@ final class TaskWriter extends ClassVisitor {
         String method = className.substring(className.lastIndexOf('.') + 1) + "." + name;
         return switch (method) {
             case "ForkJoinTask.<init>", "FutureTask.<init>", "TimerTask.<init>" -> new TellsAtItsEnd(out);
-            case "ForkJoinTask.doExec", "FutureTask.run", "FutureTask.runAndReset" ->
+            case "ForkJoinTask.doExec",
+                    "FutureTask.run",
+                    "FutureTask.runAndReset",
+                    // Run by executors that know nothing of forks.
+                    "CompletableFuture$AsyncRun.run",
+                    "CompletableFuture$AsyncSupply.run",
+                    "CompletableFuture$Completion.run" ->
                 new TellsAround(out, locals.get(name + descriptor));
             case "ThreadPoolExecutor.execute" -> new TellsAtItsHead(out, Gate.BORN, 1);
             case "ThreadPoolExecutor.beforeExecute" -> new TellsAtItsHead(out, Gate.BEFORE, 2);

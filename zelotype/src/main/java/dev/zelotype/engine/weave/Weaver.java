@@ -238,10 +238,13 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             if (!callers.isEmpty()) {
                 instrumentation.retransformClasses(callers.toArray(new Class<?>[0]));
             }
-        } catch (UnmodifiableClassException | LinkageError | RuntimeException batch) {
+        } catch (UnmodifiableClassException | LinkageError | InternalError | RuntimeException batch) {
             for (Class<?> caller : callers) {
                 try {
                     instrumentation.retransformClasses(caller);
+                } catch (InternalError broken) {
+                    // A class whose static initialiser has failed runs no code.
+                    continue;
                 } catch (UnmodifiableClassException | LinkageError | RuntimeException one) {
                     unchanged.add(caller.getName());
                 }
@@ -291,13 +294,11 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         woven.clear();
         sites = Sites.NONE;
         unchanged.clear();
-        if (!types.isEmpty()) {
-            retransform(List.copyOf(types));
-        }
         if (weavesTasks) {
             weavesTasks = false;
-            retransform(TaskWriter.classes());
+            types.addAll(TaskWriter.classes());
         }
+        retransformSites(List.copyOf(types));
     }
 
     private void retransform(List<Class<?>> types) {
