@@ -59,9 +59,9 @@ public final class SceneSettings {
     }
 
     /**
-     * Says whether work that is handed to a pool, a timer or a future sees what the scene replaces. For that, some classes of
-     * the JDK are woven when something is first replaced ({@code ForkJoinTask}, {@code FutureTask}, {@code ThreadPoolExecutor},
-     * {@code TimerTask}, the thread of timers and the tasks of {@code CompletableFuture}).
+     * Says whether work that is handed to a pool, a timer or a future sees what the scene replaces. For that, some
+     * classes of the JDK are woven when something is first replaced ({@code ForkJoinTask}, {@code FutureTask}, {@code
+     * ThreadPoolExecutor}, {@code TimerTask}, the thread of timers and the tasks of {@code CompletableFuture}).
      *
      * @param follow false to leave the JDK alone; then only threads that are started in the scene see what it replaces
      * @return the changed settings

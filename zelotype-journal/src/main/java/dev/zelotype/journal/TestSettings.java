@@ -127,7 +127,9 @@ public final class TestSettings {
         return switch (value.toLowerCase(Locale.ROOT)) {
             case "follow" -> true;
             case "stay" -> false;
-            default -> throw new MisuseException(TASKS + " must be follow or stay, but was " + value + ".", "give one of them");
+            default ->
+                throw new MisuseException(
+                        TASKS + " must be follow or stay, but was " + value + ".", "give one of them");
         };
     }
 

@@ -185,7 +185,8 @@ class SpiedObjectsTest {
                     ? "itself"
                     : described.contains(": a wrapper that passes calls on to a real ") ? "wrapper" : described;
         } catch (MisuseException e) {
-            return e.getMessage().contains("cannot be spied on") || e.getMessage().contains("cannot be doubled")
+            return e.getMessage().contains("cannot be spied on")
+                            || e.getMessage().contains("cannot be doubled")
                     ? REFUSED
                     : e.toString();
         } catch (Exception e) {
@@ -197,7 +198,13 @@ class SpiedObjectsTest {
     private static Port generated(boolean methodsToo) throws Exception {
         String parent = Type.getInternalName(Port.class);
         ClassWriter out = new ClassWriter(ClassWriter.COMPUTE_MAXS);
-        out.visit(Opcodes.V17, Opcodes.ACC_PUBLIC | Opcodes.ACC_SYNTHETIC, parent + "$Proxy" + methodsToo, null, parent, null);
+        out.visit(
+                Opcodes.V17,
+                Opcodes.ACC_PUBLIC | Opcodes.ACC_SYNTHETIC,
+                parent + "$Proxy" + methodsToo,
+                null,
+                parent,
+                null);
         MethodVisitor made = out.visitMethod(Opcodes.ACC_PUBLIC, "<init>", "()V", null, null);
         made.visitCode();
         made.visitVarInsn(Opcodes.ALOAD, 0);
@@ -278,7 +285,8 @@ class SpiedObjectsTest {
 
     @Test
     void a_stub_of_a_final_class_outlives_scenes_and_keeps_nothing_of_them() throws InterruptedException {
-        SerialLink link = Outside.made(() -> stub(SerialLink.class, one -> suppose(one::send).returns(5)));
+        SerialLink link = Outside.made(
+                () -> stub(SerialLink.class, one -> suppose(one::send).returns(5)));
         assertThat(link.send("x")).isEqualTo(5);
         for (int test = 0; test < 2; test++) {
             try (Scene scene = Scene.open()) {

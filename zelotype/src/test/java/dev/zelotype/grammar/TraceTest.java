@@ -29,8 +29,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Code of the test that runs while something is matched, compared or printed sees what is said, and leaves no trace; calls of
- * which nobody knows whose they are break no check silently.
+ * Code of the test that runs while something is matched, compared or printed sees what is said, and leaves no trace;
+ * calls of which nobody knows whose they are break no check silently.
  */
 class TraceTest {
 
@@ -172,7 +172,8 @@ class TraceTest {
             verify((Plate plate) -> archive.store(plate))
                     .where(plate -> asks.getAsInt() == 5)
                     .once();
-            assertThatThrownBy(() -> verify(archive::store).with(new Plate(2, asks)).once())
+            assertThatThrownBy(() ->
+                            verify(archive::store).with(new Plate(2, asks)).once())
                     .hasMessageContaining("plate 2 of 5");
             assertThat(scene.conversationText()).contains("plate 1 of 5");
             asked.leftNoTrace();
@@ -292,7 +293,8 @@ class TraceTest {
             Dome dome = spy(Dome.class);
             assertThatThrownBy(() -> verify(dome::open).once())
                     .hasMessageContaining("Classes that were initialised while something was replaced")
-                    .hasMessageContaining("Started keeps what a test supposed of SiderealClock.now(...), since the scene")
+                    .hasMessageContaining(
+                            "Started keeps what a test supposed of SiderealClock.now(...), since the scene")
                     .hasMessageContaining("TraceTest.java:");
             assertThatThrownBy(() -> verify(dome::open).once()).hasMessageNotContaining("Started");
         }

@@ -30,8 +30,8 @@ import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 
 /**
- * Work handed to pools that were there before, in each form that the JDK has: prints what did not see the scene it was handed over
- * in, then whether work that is left over from a closed scene, or of no scene, sees another one.
+ * Work handed to pools that were there before, in each form that the JDK has: prints what did not see the scene it was
+ * handed over in, then whether work that is left over from a closed scene, or of no scene, sees another one.
  */
 final class Pools {
 
@@ -140,30 +140,44 @@ final class Pools {
                     1);
             return result.get(10, SECONDS);
         });
-        forms.put("supplyAsync", () -> CompletableFuture.supplyAsync(SiderealClock::now).get());
-        forms.put("supplyAsync on a pool", () -> CompletableFuture.supplyAsync(SiderealClock::now, fixed).get());
-        forms.put("thenApplyAsync", () -> CompletableFuture.supplyAsync(() -> 1L)
-                .thenApplyAsync(one -> SiderealClock.now())
-                .thenApplyAsync(one -> Math.min(one, SiderealClock.now()), hooked)
-                .get());
-        forms.put("delayed", () -> CompletableFuture.supplyAsync(
-                        SiderealClock::now, CompletableFuture.delayedExecutor(1, MILLISECONDS))
-                .get());
+        forms.put(
+                "supplyAsync",
+                () -> CompletableFuture.supplyAsync(SiderealClock::now).get());
+        forms.put(
+                "supplyAsync on a pool",
+                () -> CompletableFuture.supplyAsync(SiderealClock::now, fixed).get());
+        forms.put(
+                "thenApplyAsync",
+                () -> CompletableFuture.supplyAsync(() -> 1L)
+                        .thenApplyAsync(one -> SiderealClock.now())
+                        .thenApplyAsync(one -> Math.min(one, SiderealClock.now()), hooked)
+                        .get());
+        forms.put(
+                "delayed",
+                () -> CompletableFuture.supplyAsync(
+                                SiderealClock::now, CompletableFuture.delayedExecutor(1, MILLISECONDS))
+                        .get());
         forms.put("completed later", () -> {
             CompletableFuture<Long> open = new CompletableFuture<>();
             CompletableFuture<Long> later = open.thenApplyAsync(one -> SiderealClock.now());
             new Thread(null, () -> open.complete(1L), "outside", 0, false).start();
             return later.get(10, SECONDS);
         });
-        forms.put("parallel stream", () -> IntStream.range(0, 1000)
-                .parallel()
-                .mapToLong(i -> SiderealClock.now())
-                .max()
-                .getAsLong());
+        forms.put(
+                "parallel stream",
+                () -> IntStream.range(0, 1000)
+                        .parallel()
+                        .mapToLong(i -> SiderealClock.now())
+                        .max()
+                        .getAsLong());
         forms.put("parallel of longs", () -> {
             long[] all = new long[20_000];
             Arrays.parallelSetAll(all, i -> SiderealClock.now());
-            return LongStream.of(all).parallel().map(one -> Math.max(one, SiderealClock.now())).max().getAsLong();
+            return LongStream.of(all)
+                    .parallel()
+                    .map(one -> Math.max(one, SiderealClock.now()))
+                    .max()
+                    .getAsLong();
         });
         forms.put("thread", () -> {
             CompletableFuture<Long> result = new CompletableFuture<>();
@@ -210,7 +224,8 @@ final class Pools {
                 System.out.println("left over: " + (seen.get(10, SECONDS) > 8));
                 System.out.println("queued: " + (queued.get(10, SECONDS) > 8));
                 System.out.println("named: "
-                        + next.notes().stream().anyMatch(note -> note.contains("by work left over from a closed scene")));
+                        + next.notes().stream()
+                                .anyMatch(note -> note.contains("by work left over from a closed scene")));
             }
         }
     }

@@ -17,8 +17,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Whatever the form in which code calls a replaced static method or constructor, it is answered while the scene is open and runs
- * the real code afterwards: by compiler, for classes that were loaded before and after the statement.
+ * Whatever the form in which code calls a replaced static method or constructor, it is answered while the scene is open
+ * and runs the real code afterwards: by compiler, for classes that were loaded before and after the statement.
  */
 class CallFormsTest {
 
@@ -34,13 +34,7 @@ class CallFormsTest {
      * @param told what the statement answers
      */
     private record Target(
-            String name,
-            String call,
-            String reference,
-            String argument,
-            String value,
-            String result,
-            String told) {}
+            String name, String call, String reference, String argument, String value, String result, String told) {}
 
     private static final List<Target> TARGETS = List.of(
             new Target("Static", "Base.level($)", "Base::level", "String", "\"4\"", "Integer", "7"),
@@ -78,12 +72,18 @@ class CallFormsTest {
 
     static {
         FORMS.put("plain", "{ ARG x = $; return @; }");
-        FORMS.put("several in a line", "{ ARG x = $; RES a = @; RES b = @; return a.toString().equals(b.toString()) ? a : null; }");
+        FORMS.put(
+                "several in a line",
+                "{ ARG x = $; RES a = @; RES b = @; return a.toString().equals(b.toString()) ? a : null; }");
         FORMS.put("lambda", "{ Function<ARG, RES> f = x -> @; return f.apply($); }");
         FORMS.put("reference", "{ Function<ARG, RES> f = #; return f.apply($); }");
-        FORMS.put("serializable", "{ Function<ARG, RES> f = (Function<ARG, RES> & Serializable) #; return f.apply($); }");
-        FORMS.put("copied", "{ Function<ARG, RES> f = (Function<ARG, RES> & Serializable) #; return copy(f).apply($); }");
-        FORMS.put("marker", "{ Function<ARG, RES> f = (Function<ARG, RES> & Mark) #; return ((Mark) f) == f ? f.apply($) : 0; }");
+        FORMS.put(
+                "serializable", "{ Function<ARG, RES> f = (Function<ARG, RES> & Serializable) #; return f.apply($); }");
+        FORMS.put(
+                "copied", "{ Function<ARG, RES> f = (Function<ARG, RES> & Serializable) #; return copy(f).apply($); }");
+        FORMS.put(
+                "marker",
+                "{ Function<ARG, RES> f = (Function<ARG, RES> & Mark) #; return ((Mark) f) == f ? f.apply($) : 0; }");
         FORMS.put("bridge", "{ Narrow f = #; Function<ARG, RES> wide = f; return wide.apply($); }");
         FORMS.put("private interface", "{ Hidden f = #; return f.twice($); }");
         FORMS.put("stream", "{ ARG x = $; return Stream.of(x).map(#).toList().get(0); }");
@@ -99,10 +99,14 @@ class CallFormsTest {
 
     static {
         OF_PARSE_INT.put("widened", "{ ToLongFunction<String> f = Integer::parseInt; return (int) f.applyAsLong($); }");
-        OF_PARSE_INT.put("widened to double", "{ ToDoubleFunction<String> f = Integer::parseInt; return (int) f.applyAsDouble($); }");
+        OF_PARSE_INT.put(
+                "widened to double",
+                "{ ToDoubleFunction<String> f = Integer::parseInt; return (int) f.applyAsDouble($); }");
         OF_PARSE_INT.put("boxed to Object", "{ Function<String, Object> f = Integer::parseInt; return f.apply($); }");
         OF_PARSE_INT.put("unboxed stream", "{ return (int) Stream.of($).mapToLong(Integer::parseInt).sum(); }");
-        OF_PARSE_INT.put("of a wider argument", "{ Function<String, Number> f = Integer::parseInt; return f.apply($).intValue(); }");
+        OF_PARSE_INT.put(
+                "of a wider argument",
+                "{ Function<String, Number> f = Integer::parseInt; return f.apply($).intValue(); }");
     }
 
     private static final String TYPES = """
@@ -148,7 +152,11 @@ class CallFormsTest {
                 """);
         int number = 0;
         for (String body : forms.values()) {
-            out.append("    static Object form").append(number++).append("() throws Exception ").append(body).append('\n');
+            out.append("    static Object form")
+                    .append(number++)
+                    .append("() throws Exception ")
+                    .append(body)
+                    .append('\n');
         }
         return filled(out + "}\n", target);
     }
@@ -180,9 +188,10 @@ class CallFormsTest {
         StringBuilder out = new StringBuilder("""
                 # Call forms
 
-                What becomes of a call of a replaced static method or constructor, by its form: each cell is tried with the classes
-                of javac (with and without debug data, and with coverage probes) and of the Eclipse compiler, loaded before and
-                after the statement. "replaced" means that the call is answered in the scene and runs the real code after it.
+                What becomes of a call of a replaced static method or constructor, by its form. Each cell is tried with
+                the classes of javac (with and without debug data, and with coverage probes) and of the Eclipse compiler,
+                loaded before and after the statement. "replaced" means that the call is answered in the scene and runs the
+                real code after it. The Eclipse compiler itself leaves markers out.
                 A test holds the table (`CallFormsTest`).
 
                 | form |""");
@@ -245,8 +254,7 @@ class CallFormsTest {
         assertThat(wrong).isEmpty();
     }
 
-    private static void tryAll(Target target, ClassLoader loader, boolean before, List<String> wrong)
-            throws Exception {
+    private static void tryAll(Target target, ClassLoader loader, boolean before, List<String> wrong) throws Exception {
         List<String> names = List.copyOf(formsOf(target).keySet());
         if (before) {
             Class.forName(target.name(), false, loader);
@@ -257,7 +265,14 @@ class CallFormsTest {
             Class.forName("Say" + target.name(), false, loader).getMethod("say").invoke(null);
             told = call(target, loader, "told").call();
             for (int i = 0; i < names.size(); i++) {
-                compare(target, names.get(i), before, "in the scene", text(told), call(target, loader, "form" + i), wrong);
+                compare(
+                        target,
+                        names.get(i),
+                        before,
+                        "in the scene",
+                        text(told),
+                        call(target, loader, "form" + i),
+                        wrong);
             }
             assertThat(scene.conversation().calls()).hasSizeGreaterThanOrEqualTo(names.size());
         }

@@ -25,9 +25,9 @@ import java.util.concurrent.SynchronousQueue;
 import org.junit.jupiter.api.Test;
 
 /**
- * Random programs that open, nest and close scenes on two threads, and say and ask things in between, do what a simple model
- * says: a call is answered by the nearest scene of its thread that says something, and counts for each open scene of the thread
- * up to the outermost that knows what is called.
+ * Random programs that open, nest and close scenes on two threads, and say and ask things in between, do what a simple
+ * model says: a call is answered by the nearest scene of its thread that says something, and counts for each open scene
+ * of the thread up to the outermost that knows what is called.
  */
 class NestedScenesModelTest {
 
@@ -217,7 +217,12 @@ class NestedScenesModelTest {
             Target target = Target.values()[random.nextInt(Target.values().length)];
             String argument = random.nextBoolean() ? null : ARGUMENTS.get(random.nextInt(ARGUMENTS.size()));
             int answer = 100 + random.nextInt(900);
-            told.append("says ").append(target).append('(').append(argument).append(") = ").append(answer);
+            told.append("says ")
+                    .append(target)
+                    .append('(')
+                    .append(argument)
+                    .append(") = ")
+                    .append(answer);
             scene.knows.add(target);
             scene.said.get(target).add(new String[] {argument, String.valueOf(answer)});
             worker.run(() -> {
@@ -318,8 +323,7 @@ class NestedScenesModelTest {
                 return;
             }
             Target target = Target.values()[random.nextInt(Target.values().length)];
-            boolean known = target == Target.SHARED
-                    || chain.stream().anyMatch(each -> each.knows.contains(target));
+            boolean known = target == Target.SHARED || chain.stream().anyMatch(each -> each.knows.contains(target));
             told.append("checks ").append(target);
             Object found = worker.run(() -> {
                 try {

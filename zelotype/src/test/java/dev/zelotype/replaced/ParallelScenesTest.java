@@ -117,8 +117,8 @@ class ParallelScenesTest {
             suppose(spy(SINGLETON)::send).returns(answer + 1);
             suppose((String port) -> new SerialLink(port)).returns(mine);
 
-            Callable<List<Object>> asked = () -> List.of(
-                    Reader.clock(), Reader.jdk(), Gain.HIGH.factor(), SINGLETON.send("x"), Reader.port());
+            Callable<List<Object>> asked =
+                    () -> List.of(Reader.clock(), Reader.jdk(), Gain.HIGH.factor(), SINGLETON.send("x"), Reader.port());
             List<Object> told = List.of((long) answer, fixed, answer, answer + 1, "OWN" + answer);
             assertThat(asked.call()).isEqualTo(told);
             Thread.yield();

@@ -14,8 +14,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * A method that runs already when a call of it is woven goes on with its old code. A statement about a call that it still has to
- * make is refused, each time; what runs the test is neither accused nor answered.
+ * A method that runs already when a call of it is woven goes on with its old code. A statement about a call that it
+ * still has to make is refused, each time; what runs the test is neither accused nor answered.
  */
 class RunningMethodsTest {
 
@@ -59,10 +59,12 @@ class RunningMethodsTest {
                 return before + ", " + inside + ", " + text(Locale.getISOLanguages());
                 """);
         add("in one line with what comes before", "real, told", """
-                String a = text(Locale.getAvailableLocales()); try (Scene s = Scene.open()) { suppose(() -> Locale.getAvailableLocales()).returns(null); return a + ", " + Other.locales(); }
+                String a = text(Locale.getAvailableLocales()); try (Scene s = Scene.open()) { \
+                suppose(() -> Locale.getAvailableLocales()).returns(null); return a + ", " + Other.locales(); }
                 """);
         add("in one line with what comes later", REFUSED, """
-                try (Scene s = Scene.open()) { suppose(() -> TimeZone.getAvailableIDs()).returns(null); return text(TimeZone.getAvailableIDs()); }
+                try (Scene s = Scene.open()) { suppose(() -> TimeZone.getAvailableIDs()).returns(null); \
+                return text(TimeZone.getAvailableIDs()); }
                 """);
         add("a loop that comes back only after the scene", "real, told, real, told", """
                 String said = "";

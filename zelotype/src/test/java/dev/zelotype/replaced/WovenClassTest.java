@@ -47,7 +47,7 @@ class WovenClassTest {
 
         private final String site;
 
-        public Rig(List<T> plates, @Marked("site") final String site) {
+        Rig(List<T> plates, @Marked("site") final String site) {
             this.plates = plates;
             this.site = site + Instant.now().getEpochSecond();
         }
@@ -87,8 +87,7 @@ class WovenClassTest {
         }
     }
 
-    private static final List<Class<?>> TYPES =
-            List.of(Rig.class, Rig.Part.class, Rig.Side.class, Rig.Plate.class);
+    private static final List<Class<?>> TYPES = List.of(Rig.class, Rig.Part.class, Rig.Side.class, Rig.Plate.class);
 
     /** All that reflection tells of a class. */
     private static List<String> seen(Class<?> type) {
@@ -145,7 +144,7 @@ class WovenClassTest {
         }
         Scene.unweave();
         assertThat(all()).as("with nothing woven any more").isEqualTo(before);
-        Constructor<?> constructor = Rig.class.getConstructors()[0];
+        Constructor<?> constructor = Rig.class.getDeclaredConstructors()[0];
         assertThat(constructor.getParameters()[1].getName()).isEqualTo("site");
     }
 
@@ -157,7 +156,10 @@ class WovenClassTest {
                 static String called() { return Plain.call(ARGUMENTS); }
                 static String made() { return new Made(ARGUMENTS) == null ? "none" : new Made(ARGUMENTS).text; }
                 public static void sayCall() { suppose(() -> Plain.call(ARGUMENTS)).returns("told").callsReal(); }
-                public static void sayMake() { Made first = new Made(ARGUMENTS); suppose(() -> new Made(ARGUMENTS)).returns(first); }
+                public static void sayMake() {
+                    Made first = new Made(ARGUMENTS);
+                    suppose(() -> new Made(ARGUMENTS)).returns(first);
+                }
                 public static String call() { return called() + called(); }
                 public static String make() { return "" + (Same.made() == Same.made()); }
                 static class Same { static Object made() { return new Made(ARGUMENTS); } }
@@ -165,7 +167,14 @@ class WovenClassTest {
             """;
 
     @ParameterizedTest
-    @CsvSource({"int, 249, true", "int, 250, true", "int, 251, false", "int, 254, false", "long, 125, true", "double, 127, false"})
+    @CsvSource({
+        "int, 249, true",
+        "int, 250, true",
+        "int, 251, false",
+        "int, 254, false",
+        "long, 125, true",
+        "double, 127, false"
+    })
     void calls_of_up_to_250_slots_are_replaced_and_wider_ones_refused(
             String type, int count, boolean replaced, @TempDir Path folder) throws Exception {
         List<String> parameters = new ArrayList<>();

@@ -167,8 +167,8 @@ public class Call {
     }
 
     /**
-     * A call as a scene sees it that stands around the one in which it is made: its place among the calls is that scene's, and
-     * what its statements say of it; all else is the same call.
+     * A call as a scene sees it that stands around the one in which it is made: its place among the calls is that
+     * scene's, and what its statements say of it; all else is the same call.
      */
     static final class Echo extends OfOtherThread {
 

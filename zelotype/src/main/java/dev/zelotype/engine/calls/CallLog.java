@@ -123,7 +123,8 @@ public final class CallLog {
         List<Call> echoes = new ArrayList<>();
         for (int i = 0; i < around.size(); i++) {
             if (!logsThere.get(i).counted()) {
-                echoes.add(around.get(i).echo(call, logsThere.get(i), around.get(i).now() - now()));
+                echoes.add(
+                        around.get(i).echo(call, logsThere.get(i), around.get(i).now() - now()));
             }
         }
         call.echoedBy(echoes.toArray(new Call[0]), counts);

@@ -1,7 +1,6 @@
 package dev.zelotype.engine.decide;
 
 import dev.zelotype.doubles.Ending;
-import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.CallLog;
@@ -199,7 +198,8 @@ public class CallScene extends ReplacingScene {
         if (around == one.scene()) {
             return one.ownPart();
         }
-        boolean knows = !one.scene().isOpenScene() || around.seat().isWithin(one.scene().seat());
+        boolean knows =
+                !one.scene().isOpenScene() || around.seat().isWithin(one.scene().seat());
         return knows ? around.part(one) : null;
     }
 
@@ -355,8 +355,7 @@ public class CallScene extends ReplacingScene {
             states.add(its);
             anyWorded |= part.scene().worded;
         }
-        List<String> words =
-                anyWorded && !Lasting.are(arguments) ? Calls.arguments(state.method(), arguments) : null;
+        List<String> words = anyWorded && !Lasting.are(arguments) ? Calls.arguments(state.method(), arguments) : null;
         return log.addEchoed(state, arguments, state.asksItself(), anyWorded, words, logs, states);
     }
 

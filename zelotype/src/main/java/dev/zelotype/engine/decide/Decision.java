@@ -97,8 +97,8 @@ final class Decision {
     }
 
     /**
-     * What speaks of a call. It counts for the demands of each scene that sees it, from the inside out; its answer comes from the
-     * nearest of what these scenes say.
+     * What speaks of a call. It counts for the demands of each scene that sees it, from the inside out; its answer
+     * comes from the nearest of what these scenes say.
      */
     private static @Nullable Rule ruleFor(MethodState state, Call call) {
         Call[] echoes = call.echoes();
@@ -142,7 +142,8 @@ final class Decision {
         if (met != null && met.answers()) {
             return met;
         }
-        return last && state.part() != state.part().owner().ownPart() || last && state.part().owner().isInPlace()
+        return last && state.part() != state.part().owner().ownPart()
+                        || last && state.part().owner().isInPlace()
                 ? state.part().covering(state.method(), call.arguments())
                 : state.covering(call.arguments());
     }

@@ -129,7 +129,9 @@ public final class Demand extends Rule {
     /** What is said of calls beyond the count that may be another test's. */
     private @Nullable String unownedBeyond() {
         Unowned unowned = state.part().scene().unowned();
-        int more = count.max() == Integer.MAX_VALUE ? 0 : unowned.covered(state.part().owner(), pattern());
+        int more = count.max() == Integer.MAX_VALUE
+                ? 0
+                : unowned.covered(state.part().owner(), pattern());
         if (more == 0 || calls + more <= count.max()) {
             return null;
         }

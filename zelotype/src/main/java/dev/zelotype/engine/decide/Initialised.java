@@ -11,8 +11,9 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Classes that were initialised while something was replaced, and so keep what a test supposes in their static fields for all
- * tests that follow. They are named in the scene in which it happened, and with the next failure of another one.
+ * Classes that were initialised while something was replaced, and so keep what a test supposes in their static fields
+ * for all tests that follow. They are named in the scene in which it happened, and with the next failure of another
+ * one.
  */
 final class Initialised {
 

@@ -12,8 +12,8 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Calls that came, while a scene was open, to doubles made outside any scene, on threads that are in no scene. They may belong to
- * the scene's test or to another one, so no check that such calls could break may hold.
+ * Calls that came, while a scene was open, to doubles made outside any scene, on threads that are in no scene. They may
+ * belong to the scene's test or to another one, so no check that such calls could break may hold.
  */
 public final class Unowned {
 
@@ -46,9 +46,8 @@ public final class Unowned {
 
     /** How many of them a pattern covers. */
     public int covered(DoubleState owner, CallPattern pattern) {
-        return (int) matching(one -> one.owner() == owner
-                        && one.method() == pattern.method()
-                        && pattern.covers(one.arguments()))
+        return (int) matching(one ->
+                        one.owner() == owner && one.method() == pattern.method() && pattern.covers(one.arguments()))
                 .size();
     }
 

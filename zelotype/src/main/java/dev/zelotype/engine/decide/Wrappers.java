@@ -14,9 +14,9 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a spy is made of that wraps a real object whose own class can be neither woven nor extended: the nearest superclass that
- * can be, and the interfaces. It must fit wherever a test can write the object's type, so an object with a type that a test can
- * write and nobody can extend is refused.
+ * What a spy is made of that wraps a real object whose own class can be neither woven nor extended: the nearest
+ * superclass that can be, and the interfaces. It must fit wherever a test can write the object's type, so an object
+ * with a type that a test can write and nobody can extend is refused.
  */
 final class Wrappers {
 
@@ -92,8 +92,9 @@ final class Wrappers {
                 ? "is sealed"
                 : Modifier.isFinal(closed.getModifiers()) ? "is final" : "cannot be extended";
         return new MisuseException(
-                "A " + Values.typeName(type) + " cannot be spied on: " + (closed == type ? "its class" : Values.typeName(closed))
-                        + " " + why + (Jdk.has(closed) ? ", and classes of the JDK are left alone." : "."),
-                "use the real object and check what the subject does with it, or put an interface of your own in front of it");
+                "A " + Values.typeName(type) + " cannot be spied on: "
+                        + (closed == type ? "its class" : Values.typeName(closed)) + " " + why
+                        + (Jdk.has(closed) ? ", and classes of the JDK are left alone." : "."),
+                "use the real object, or put an interface of your own in front of it");
     }
 }

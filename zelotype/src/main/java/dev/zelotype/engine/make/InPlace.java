@@ -61,8 +61,8 @@ public final class InPlace<V> {
     }
 
     /**
-     * Who answers for an object on this thread, or null: the object's own double, else the one of the nearest scene that spies
-     * on it.
+     * Who answers for an object on this thread, or null: the object's own double, else the one of the nearest scene
+     * that spies on it.
      */
     public static @Nullable Participant participantOf(Object object) {
         Answering[] all = PARTICIPANTS.get(object);

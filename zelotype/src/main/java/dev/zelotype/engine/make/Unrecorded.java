@@ -4,9 +4,10 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Whether this thread is just matching, comparing or printing something for Zelotype. That runs code of the test and of its
- * values (conditions, {@code equals}, {@code hashCode}, {@code toString}). Calls that this code makes are answered as the test
- * says, and leave no trace: they are not recorded, meet no expectation, use up no answer, and are never refused.
+ * Whether this thread is just matching, comparing or printing something for Zelotype. That runs code of the test and of
+ * its values (conditions, {@code equals}, {@code hashCode}, {@code toString}). Calls that this code makes are answered
+ * as the test says, and leave no trace: they are not recorded, meet no expectation, use up no answer, and are never
+ * refused.
  */
 public final class Unrecorded {
 

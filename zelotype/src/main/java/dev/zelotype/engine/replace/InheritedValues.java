@@ -6,8 +6,8 @@ import java.lang.reflect.Method;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What other threads have in thread-local variables that are inherited. The JVM shows that only to the thread itself, so this
- * looks into its classes, which an agent may do.
+ * What other threads have in thread-local variables that are inherited. The JVM shows that only to the thread itself,
+ * so this looks into its classes, which an agent may do.
  */
 final class InheritedValues {
 

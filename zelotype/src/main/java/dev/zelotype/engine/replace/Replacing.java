@@ -120,7 +120,9 @@ public final class Replacing {
     }
 
     private static boolean isReplacedAround(ReplacingScene scene, Class<?> type) {
-        for (ReplacingScene around = scene; around != null; around = around.seat().outer()) {
+        for (ReplacingScene around = scene;
+                around != null;
+                around = around.seat().outer()) {
             if (around.replaced(type) != null) {
                 return true;
             }
@@ -130,7 +132,9 @@ public final class Replacing {
 
     /** Those who answer for a class as a whole in the scenes of this thread, the innermost first. */
     public static @Nullable Participant nearest(Class<?> type) {
-        for (ReplacingScene scene = Seat.current(); scene != null; scene = scene.seat().outer()) {
+        for (ReplacingScene scene = Seat.current();
+                scene != null;
+                scene = scene.seat().outer()) {
             Participant known = scene.replaced(type);
             if (known != null) {
                 return known;
@@ -232,7 +236,10 @@ public final class Replacing {
         }
     }
 
-    /** Where a call of a replaced method is still to come in a method that runs already, and so runs the real code; or null. */
+    /**
+     * Where a call of a replaced method is still to come in a method that runs already, and so runs the real code; or
+     * null.
+     */
     static @Nullable String toCome(Executable replaced, ReplacingScene scene) {
         return weaver().toCome(replaced, scene.opening(), thread -> scene.seat().has(Seat.of(thread)));
     }

@@ -7,8 +7,9 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A place in a scene, for the thread that opens it, for threads started from there, and for tasks that are made there. It is
- * cleared when the scene closes, so that threads born in the scene do not keep it. Scenes may close in any order, on any thread.
+ * A place in a scene, for the thread that opens it, for threads started from there, and for tasks that are made there.
+ * It is cleared when the scene closes, so that threads born in the scene do not keep it. Scenes may close in any order,
+ * on any thread.
  */
 public final class Seat {
 

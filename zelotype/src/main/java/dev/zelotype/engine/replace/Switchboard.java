@@ -19,8 +19,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Leads calls of woven methods to whoever answers: the object's own double, a spy of one of this thread's scenes on the object,
- * or what one of these scenes says of the class. Nothing else decides.
+ * Leads calls of woven methods to whoever answers: the object's own double, a spy of one of this thread's scenes on the
+ * object, or what one of these scenes says of the class. Nothing else decides.
  */
 final class Switchboard implements Decider {
 

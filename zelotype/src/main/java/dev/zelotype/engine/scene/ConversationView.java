@@ -73,7 +73,8 @@ public final class ConversationView {
         String answer = null;
         Call.Worded worded = call.words();
         if (worded != null) {
-            told.micros((worded.began() + call.later()) / 1000).tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
+            told.micros((worded.began() + call.later()) / 1000)
+                    .tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
             told.failedByCallback(worded.hasFailedByCallback());
             arguments = worded.argumentTexts();
             answer = worded.answerText();

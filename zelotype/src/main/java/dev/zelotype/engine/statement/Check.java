@@ -189,7 +189,9 @@ public final class Check extends Statement {
         String time = patience == null ? "" : " within " + Waiting.text(patience);
         FailureText text = new FailureText("Expected " + wanted.text() + " of " + patternText() + time + ", but "
                 + (interrupted ? "the waiting thread was interrupted, and until then " : "") + Count.happened(found)
-                + (wanted.holds(found) && !interrupted ? ", and " + Count.calls(unowned()) + " on threads of no scene" : "")
+                + (wanted.holds(found) && !interrupted
+                        ? ", and " + Count.calls(unowned()) + " on threads of no scene"
+                        : "")
                 + ".");
         if (found < wanted.min()) {
             text.section("Closest", Calls.closest(pattern(), state().calls(), part().callsOfOverloads(method())));

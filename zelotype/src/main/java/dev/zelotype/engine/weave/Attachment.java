@@ -62,7 +62,8 @@ final class Attachment {
             jar = Files.createTempFile("zelotype-agent", ".jar");
             writeAgentJar(jar);
             output = Files.createTempFile("zelotype-agent", ".txt");
-            Process process = helper(jar).redirectErrorStream(true)
+            Process process = helper(jar)
+                    .redirectErrorStream(true)
                     .redirectOutput(output.toFile())
                     .start();
             boolean ended = process.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS);
@@ -73,7 +74,9 @@ final class Attachment {
                 throw new MisuseException(
                         "Static methods, constructors and final classes cannot be replaced here: the agent"
                                 + " could not be attached ("
-                                + (ended ? rootOf(Files.readString(output)) : "no answer within " + PATIENCE_SECONDS + " s")
+                                + (ended
+                                        ? rootOf(Files.readString(output))
+                                        : "no answer within " + PATIENCE_SECONDS + " s")
                                 + ").",
                         CURE);
             }
@@ -108,7 +111,10 @@ final class Attachment {
         int weight = 0;
         for (String line : said.lines().toList()) {
             int its = line.startsWith("Caused by: ") ? 3 : line.matches("(Exception|Error).*") ? 2 : 1;
-            if (line.contains("VM warning") || line.startsWith("Picked up ") || its < weight || its == 1 && weight == 1) {
+            if (line.contains("VM warning")
+                    || line.startsWith("Picked up ")
+                    || its < weight
+                    || its == 1 && weight == 1) {
                 continue;
             }
             weight = its;

@@ -38,6 +38,7 @@ final class CallsAhead {
     private final Set<Integer> jumpsIfNull = new HashSet<>();
     /** The local variables that are closed somewhere. */
     private final Set<Integer> closed = new HashSet<>();
+
     private final Map<Label, Integer> labels = new HashMap<>();
     private final List<Handler> handlers = new ArrayList<>();
 
@@ -162,11 +163,7 @@ final class CallsAhead {
                     calls.put(
                             offset,
                             new Named(
-                                    handle.getOwner(),
-                                    handle.getName(),
-                                    handle.getDesc(),
-                                    handle.isInterface(),
-                                    line));
+                                    handle.getOwner(), handle.getName(), handle.getDesc(), handle.isInterface(), line));
                 }
             }
         }
@@ -282,8 +279,7 @@ final class CallsAhead {
         while (!open.isEmpty()) {
             Integer offset = open.remove();
             Named call = calls.get(offset);
-            if (call != null
-                    && sites.mayMean(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
+            if (call != null && sites.mayMean(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
                 first = first == null ? call.line() : Integer.valueOf(Math.min(first, call.line()));
             }
             if (!endsWithClose) {

@@ -271,12 +271,9 @@ final class Gate {
         run.visitMethodInsn(INVOKESTATIC, name, EXIT, "(Ljava/lang/Object;)V", false);
         run.visitInsn(RETURN);
         run.visitLabel(threw);
-        run.visitFrame(
-                F_FULL,
-                2,
-                new Object[] {"java/lang/Runnable", "java/lang/Object"},
-                1,
-                new Object[] {"java/lang/Throwable"});
+        run.visitFrame(F_FULL, 2, new Object[] {"java/lang/Runnable", "java/lang/Object"}, 1, new Object[] {
+            "java/lang/Throwable"
+        });
         run.visitVarInsn(ALOAD, 1);
         run.visitMethodInsn(INVOKESTATIC, name, EXIT, "(Ljava/lang/Object;)V", false);
         run.visitInsn(ATHROW);

@@ -37,7 +37,10 @@ final class KeptParameters {
      */
     static byte @Nullable [] in(@Nullable Class<?> type, @Nullable ClassLoader loader, byte[] code) {
         // The JVM leaves the attribute out, but not the constant that names it.
-        if (type == null || loader == null || !ClassFile.holds(code, "MethodParameters") || !namesIn(code).isEmpty()) {
+        if (type == null
+                || loader == null
+                || !ClassFile.holds(code, "MethodParameters")
+                || !namesIn(code).isEmpty()) {
             return null;
         }
         Map<String, List<Named>> names = namesOf(type);

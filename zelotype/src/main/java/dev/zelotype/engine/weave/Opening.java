@@ -11,8 +11,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The stack on which a scene was opened. Frames above the one that opened it are the test's; those below are of whatever runs
- * the test (a runner, a launcher, an IDE, a {@code main} method), which is neither accused nor answered.
+ * The stack on which a scene was opened. Frames above the one that opened it are the test's; those below are of
+ * whatever runs the test (a runner, a launcher, an IDE, a {@code main} method), which is neither accused nor answered.
  */
 public final class Opening {
 
@@ -43,8 +43,8 @@ public final class Opening {
     }
 
     private static StackFrame[] fromBottom() {
-        List<StackFrame> frames = WALKER.walk(all -> all.dropWhile(frame -> OwnNames.has(frame.getClassName()))
-                .toList());
+        List<StackFrame> frames = WALKER.walk(all ->
+                all.dropWhile(frame -> OwnNames.has(frame.getClassName())).toList());
         StackFrame[] reversed = new StackFrame[frames.size()];
         for (int i = 0; i < reversed.length; i++) {
             reversed[i] = frames.get(reversed.length - 1 - i);

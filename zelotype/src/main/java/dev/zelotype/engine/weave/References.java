@@ -91,8 +91,8 @@ final class References {
     /** Makes the object; each call of it calls a handle that takes and gives what the implementation does. */
     Object object(MethodHandle target) throws Throwable {
         boolean dropsResult = dynamic.returnType() == void.class;
-        MethodHandle adapted = (dropsResult ? target.asType(target.type().changeReturnType(void.class)) : target)
-                .asType(dynamic);
+        MethodHandle adapted =
+                (dropsResult ? target.asType(target.type().changeReturnType(void.class)) : target).asType(dynamic);
         ClassWriter out = new ClassWriter(ClassWriter.COMPUTE_MAXS);
         out.visit(
                 V17,
@@ -156,7 +156,8 @@ final class References {
                 means.getMethodType().toMethodDescriptorString(),
                 dynamic.toMethodDescriptorString(),
                 new Object[0]);
-        MethodVisitor code = out.visitMethod(ACC_PRIVATE | ACC_FINAL, "writeReplace", "()Ljava/lang/Object;", null, null);
+        MethodVisitor code =
+                out.visitMethod(ACC_PRIVATE | ACC_FINAL, "writeReplace", "()Ljava/lang/Object;", null, null);
         code.visitCode();
         code.visitLdcInsn(datum("Ljava/lang/Object;", form));
         code.visitInsn(ARETURN);

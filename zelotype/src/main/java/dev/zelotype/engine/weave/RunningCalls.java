@@ -14,9 +14,9 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Methods that run already when their class is woven: the JVM goes on with their old code. They are remembered for as long as
- * they run, so that a statement about a call that one of them still has to make is refused in any scene, and not only in the
- * first.
+ * Methods that run already when their class is woven: the JVM goes on with their old code. They are remembered for as
+ * long as they run, so that a statement about a call that one of them still has to make is refused in any scene, and
+ * not only in the first.
  */
 final class RunningCalls {
 

@@ -6,9 +6,9 @@ import java.util.HashSet;
 import java.util.Set;
 
 /**
- * The static methods and constructors whose calls are woven where they stand. A class file may name a class below the one
- * that declares a static method, so calls are found by name and descriptor, and what they mean is known when they are linked.
- * Immutable.
+ * The static methods and constructors whose calls are woven where they stand. A class file may name a class below the
+ * one that declares a static method, so calls are found by name and descriptor, and what they mean is known when they
+ * are linked. Immutable.
  */
 final class Sites {
 
@@ -73,7 +73,6 @@ final class Sites {
 
     /** Whether the JVM may resolve what a call names to one of them. */
     boolean mayMean(String owner, String name, String descriptor, boolean ofInterface) {
-        return !ofInterface && inherited.contains(name + descriptor)
-                || all.contains(new Site(owner, name, descriptor));
+        return !ofInterface && inherited.contains(name + descriptor) || all.contains(new Site(owner, name, descriptor));
     }
 }

@@ -20,8 +20,8 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Lets the tasks of the JDK's pools and timers tell the gate when they are made and when they run, so that work that is handed
- * to another thread can take its scene along. Nothing else of these classes changes.
+ * Lets the tasks of the JDK's pools and timers tell the gate when they are made and when they run, so that work that is
+ * handed to another thread can take its scene along. Nothing else of these classes changes.
  */
 final class TaskWriter extends ClassVisitor {
 
@@ -114,8 +114,7 @@ final class TaskWriter extends ClassVisitor {
                     // Run by executors that know nothing of forks.
                     "CompletableFuture$AsyncRun.run",
                     "CompletableFuture$AsyncSupply.run",
-                    "CompletableFuture$Completion.run" ->
-                new TellsAround(out, locals.get(name + descriptor));
+                    "CompletableFuture$Completion.run" -> new TellsAround(out, locals.get(name + descriptor));
             case "ThreadPoolExecutor.execute" -> new TellsAtItsHead(out, Gate.BORN, 1);
             case "ThreadPoolExecutor.beforeExecute" -> new TellsAtItsHead(out, Gate.BEFORE, 2);
             case "ThreadPoolExecutor.afterExecute" -> new TellsAtItsHead(out, Gate.AFTER, 1);

@@ -93,8 +93,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return new WeakReference[length];
     }
 
-    private Weaver(
-            Instrumentation instrumentation, Decider decider, BiFunction<Object, Object, Object> carrier) {
+    private Weaver(Instrumentation instrumentation, Decider decider, BiFunction<Object, Object, Object> carrier) {
         this.instrumentation = instrumentation;
         this.decider = decider;
         Linker linker = new Linker(decider, executable -> sites.contains(executable));
@@ -220,15 +219,14 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     }
 
     /**
-     * A call of a method or constructor that the test or its subject will make in a method that runs already, which the JVM does
-     * not change any more.
+     * A call of a method or constructor that the test or its subject will make in a method that runs already, which the
+     * JVM does not change any more.
      *
      * @param opening where the scene was opened
      * @param isOfScene whether another thread belongs to the scene
      * @return the place of that call; null if there is none
      */
-    public synchronized @Nullable String toCome(
-            Executable executable, Opening opening, Predicate<Thread> isOfScene) {
+    public synchronized @Nullable String toCome(Executable executable, Opening opening, Predicate<Thread> isOfScene) {
         return running.toCome(Sites.of(List.of(executable)), opening, isOfScene);
     }
 
@@ -380,8 +378,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
         Map<String, Integer> ids = type == null || !methodsAsk ? null : WOVEN.get(type).ids;
         byte[] changed = ids == null ? null : HeadWriter.weave(code, gate.name(), ids);
-        boolean calls =
-                !asked.isEmpty() && isUsers(className.replace('/', '.')) && SiteIndex.mayCall(code, asked);
+        boolean calls = !asked.isEmpty() && isUsers(className.replace('/', '.')) && SiteIndex.mayCall(code, asked);
         return calls ? SiteWriter.weave(changed == null ? code : changed, gate.name(), asked) : changed;
     }
 
