@@ -46,7 +46,7 @@ public final class Unowned {
 
     /** How many of them a pattern covers. */
     public int covered(DoubleState owner, CallPattern pattern) {
-        return (int) matching(one ->
+        return matching(one ->
                         one.owner() == owner && one.method() == pattern.method() && pattern.covers(one.arguments()))
                 .size();
     }
