@@ -48,6 +48,7 @@ import org.objectweb.asm.Type;
 /**
  * Spies on real objects of any class, and stubs of final ones: what they are, and what they never are.
  */
+@SuppressWarnings("try")
 class SpiedObjectsTest {
 
     private static final String REFUSED = "refused";

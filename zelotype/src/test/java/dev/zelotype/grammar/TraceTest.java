@@ -32,6 +32,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  * Code of the test that runs while something is matched, compared or printed sees what is said, and leaves no trace;
  * calls of which nobody knows whose they are break no check silently.
  */
+@SuppressWarnings("try")
 class TraceTest {
 
     /** What the test's own code asks in the middle of matching. */

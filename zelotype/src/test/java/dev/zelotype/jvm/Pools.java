@@ -33,6 +33,7 @@ import java.util.stream.LongStream;
  * Work handed to pools that were there before, in each form that the JDK has: prints what did not see the scene it was
  * handed over in, then whether work that is left over from a closed scene, or of no scene, sees another one.
  */
+@SuppressWarnings("try")
 final class Pools {
 
     private static final long TOLD = 7;

@@ -12,6 +12,7 @@ import dev.zelotype.observatory.Observatory.WeatherStation;
 import java.util.function.IntPredicate;
 
 /** Answers that call themselves without end, for doubles of each sort: all that may be printed is what this prints. */
+@SuppressWarnings("try")
 final class Quiet {
 
     private Quiet() {}

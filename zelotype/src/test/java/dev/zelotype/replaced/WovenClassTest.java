@@ -31,6 +31,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /**
  * What others see of a class stays the same when it is woven, and what is too large to weave is refused.
  */
+@SuppressWarnings("try")
 class WovenClassTest {
 
     @Retention(RetentionPolicy.RUNTIME)

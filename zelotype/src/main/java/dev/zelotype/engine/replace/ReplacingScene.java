@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 public abstract class ReplacingScene {
 
     /** For how many calls that a scene answers it is looked whether a static initialiser makes them. */
-    private static final int MOST_SOUGHT = 1000;
+    private static final int MOST_SOUGHT = 200;
 
     private final Seat seat = new Seat();
     private final Map<Class<?>, Participant> replaced = new ConcurrentHashMap<>();

@@ -60,30 +60,41 @@ final class Switchboard implements Decider {
 
     /** Those that stand for the class of a call in the scenes of this thread, the innermost scene first. */
     private List<Hearer> wholes(WovenMethod method, @Nullable Object self, Object[] arguments) {
-        List<Hearer> all = new ArrayList<>();
-        Class<?> from = self == null ? method.owner() : self.getClass();
         ReplacingScene scene = Seat.current();
         if (scene == null) {
             ranForReal(method);
-            return all;
+            return List.of();
         }
         if (method.calling() != null && scene.isRunners(method)) {
-            return all;
+            return List.of();
         }
-        for (Class<?> c = from; c != null; c = c.getSuperclass()) {
-            for (ReplacingScene each = scene; each != null; each = each.seat().outer()) {
-                Participant known = each.replaced(c);
-                DoubledMethod found = find(known, method);
-                if (found != null) {
-                    if (known.hears(found) || isBare(self)) {
-                        all.add(new Hearer(known, found, withInstance(found, self, arguments)));
-                    }
-                    // It knows what is said in the scenes around its own.
-                    break;
-                }
+        Hearer first = null;
+        List<Hearer> more = List.of();
+        for (Class<?> c = self == null ? method.owner() : self.getClass(); c != null; c = c.getSuperclass()) {
+            Hearer hearer = whole(scene, c, method, self, arguments);
+            if (hearer != null && first == null) {
+                first = hearer;
+            } else if (hearer != null) {
+                more = more.isEmpty() ? new ArrayList<>(List.of(first)) : more;
+                more.add(hearer);
             }
         }
-        return all;
+        return first == null ? List.of() : more.isEmpty() ? List.of(first) : more;
+    }
+
+    /** The one that stands for a class in the nearest scene and hears of the call; it knows what is said around that scene. */
+    private static @Nullable Hearer whole(
+            ReplacingScene scene, Class<?> type, WovenMethod method, @Nullable Object self, Object[] arguments) {
+        for (ReplacingScene each = scene; each != null; each = each.seat().outer()) {
+            Participant known = each.replaced(type);
+            DoubledMethod found = find(known, method);
+            if (found != null) {
+                return !found.ofObject() && (known.hears(found) || isBare(self))
+                        ? new Hearer(known, found, withInstance(found, self, arguments))
+                        : null;
+            }
+        }
+        return null;
     }
 
     /** Tells the scenes that have replaced a method that it runs its real code on this thread, which is none of theirs. */
@@ -120,7 +131,9 @@ final class Switchboard implements Decider {
         }
         DoubledMethod ofSingle = find(single, method);
         List<Hearer> wholes = wholes(method, self, arguments);
-        wholes.removeIf(each -> each.method().ofObject());
+        if (wholes.isEmpty() && ofSingle == null) {
+            return null;
+        }
         Hearer told = told(wholes);
         if (Reading.here() && ofSingle == null) {
             // Code that only computes a value for a pattern makes no call of the subject.
@@ -129,21 +142,18 @@ final class Switchboard implements Decider {
             }
             return null;
         }
-        Hearer answering = told != null
-                ? told
-                : ofSingle != null ? new Hearer(single, ofSingle, arguments) : wholes.isEmpty() ? null : wholes.get(0);
-        if (answering == null || isNameOfBare(method) && ofSingle == null) {
+        Hearer itself = ofSingle == null ? null : new Hearer(single, ofSingle, arguments);
+        Hearer answering = told != null ? told : itself != null ? itself : wholes.get(0);
+        if (isNameOfBare(method) && ofSingle == null) {
             return null;
         }
-        if (ofSingle != null && !ofSingle.ofObject()) {
-            wholes.add(0, new Hearer(single, ofSingle, arguments));
+        if (itself != null && !ofSingle.ofObject()) {
+            note(itself, answering, told != null);
         }
         for (Hearer each : wholes) {
-            if (each.who() != answering.who() && each.who().hears(each.method())) {
-                each.who().noteOnly(each.method(), each.arguments(), told != null);
-            }
+            note(each, answering, told != null);
         }
-        if (told == null && Jdk.has(method.owner()) && ofSingle == null) {
+        if (told == null && itself == null && Jdk.has(method.owner())) {
             // The JDK's code runs as it came, since some of it looks at who calls.
             answering.who().noteOnly(answering.method(), answering.arguments(), false);
             return null;
@@ -152,6 +162,13 @@ final class Switchboard implements Decider {
             noteInitializer(method);
         }
         return new Object[] {answering.who().apply(answering.method().index(), answering.arguments())};
+    }
+
+    /** Notes a call for one that hears of it while another one answers. */
+    private static void note(Hearer one, Hearer answering, boolean told) {
+        if (one.who() != answering.who() && one.who().hears(one.method())) {
+            one.who().noteOnly(one.method(), one.arguments(), told);
+        }
     }
 
     /** Whoever a statement covers the call of; it is not asked for more than one, since that runs conditions of the test. */
@@ -204,7 +221,6 @@ final class Switchboard implements Decider {
     public Object @Nullable [] constructing(WovenMethod constructor, Object[] arguments) {
         try {
             List<Hearer> wholes = wholes(constructor, null, arguments);
-            wholes.removeIf(each -> !each.method().isConstructor());
             if (wholes.isEmpty()) {
                 return null;
             }

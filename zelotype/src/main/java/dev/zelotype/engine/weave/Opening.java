@@ -1,35 +1,48 @@
 package dev.zelotype.engine.weave;
 
 import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.engine.make.Overflow;
 import dev.zelotype.error.OwnNames;
 import java.lang.StackWalker.StackFrame;
-import java.net.URL;
-import java.security.CodeSource;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The stack on which a scene was opened. Frames above the one that opened it are the test's; those below are of
- * whatever runs the test (a runner, a launcher, an IDE, a {@code main} method), which is neither accused nor answered.
+ * The stack on which a scene was opened. Frames above the one that opened it are the test's; those below are of whatever
+ * runs the test (a runner, a launcher, an IDE, a {@code main} method), which is neither accused nor answered.
  */
 public final class Opening {
 
     private static final StackWalker WALKER = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
+    /** What a walk over the stack leaves out, and an exception does not. */
+    private static final List<String> REFLECTION =
+            List.of("java.lang.reflect.", "jdk.internal.reflect.", "java.lang.invoke.");
 
-    /** From the bottom of the stack to the frame that opened the scene. */
-    private final StackFrame[] below;
+    /** Where the classes of a jar lie; empty for classes in folders, and of no known place. */
+    private static final ClassValue<String> JARS = new ClassValue<>() {
+        @Override
+        protected String computeValue(Class<?> type) {
+            String place = placeOf(type);
+            return place.endsWith("/") ? "" : place;
+        }
+    };
+
+    /** Taken in a few microseconds, and looked at by the few scenes that need it. */
+    private final Throwable stack = new Throwable();
 
     private final boolean byTest;
-    private final @Nullable URL test;
+    private final String place;
+    private StackTraceElement @Nullable [] below;
     private @Nullable Set<String> methods;
-    private @Nullable Set<URL> jars;
+    private @Nullable Set<String> jars;
 
-    private Opening(StackFrame[] below, boolean byTest, @Nullable URL test) {
-        this.below = below;
+    private Opening(boolean byTest, String place) {
         this.byTest = byTest;
-        this.test = test;
+        this.place = place;
     }
 
     /**
@@ -39,12 +52,43 @@ public final class Opening {
      * @param test the class of the test, if that is known
      */
     public static Opening here(boolean byTest, @Nullable Class<?> test) {
-        return new Opening(fromBottom(), byTest, test == null ? null : placeOf(test));
+        return new Opening(byTest, test == null || byTest ? "" : placeOf(test));
+    }
+
+    private static String placeOf(Class<?> type) {
+        var source = type.getProtectionDomain().getCodeSource();
+        return source == null || source.getLocation() == null
+                ? ""
+                : source.getLocation().toString();
+    }
+
+    /** From the bottom of the stack to the frame that opened the scene. */
+    private synchronized StackTraceElement[] below() {
+        StackTraceElement[] known = below;
+        if (known == null) {
+            List<StackTraceElement> frames = new ArrayList<>();
+            for (StackTraceElement each : stack.getStackTrace()) {
+                boolean own = frames.isEmpty() && OwnNames.has(each.getClassName());
+                if (!own && REFLECTION.stream().noneMatch(each.getClassName()::startsWith)) {
+                    frames.add(each);
+                }
+            }
+            Collections.reverse(frames);
+            known = frames.toArray(new StackTraceElement[0]);
+            below = known;
+        }
+        return known;
     }
 
     private static StackFrame[] fromBottom() {
-        List<StackFrame> frames = WALKER.walk(all ->
-                all.dropWhile(frame -> OwnNames.has(frame.getClassName())).toList());
+        List<StackFrame> frames;
+        try {
+            frames = WALKER.walk(all -> all.dropWhile(frame -> OwnNames.has(frame.getClassName()))
+                    .filter(frame -> REFLECTION.stream().noneMatch(frame.getClassName()::startsWith))
+                    .toList());
+        } catch (InternalError e) {
+            throw Overflow.in(e);
+        }
         StackFrame[] reversed = new StackFrame[frames.size()];
         for (int i = 0; i < reversed.length; i++) {
             reversed[i] = frames.get(reversed.length - 1 - i);
@@ -52,15 +96,9 @@ public final class Opening {
         return reversed;
     }
 
-    private static @Nullable URL placeOf(Class<?> type) {
-        CodeSource source = type.getProtectionDomain().getCodeSource();
-        return source == null ? null : source.getLocation();
-    }
-
-    private static boolean isSameMethod(StackFrame one, StackFrame other) {
-        return one.getDeclaringClass() == other.getDeclaringClass()
-                && one.getMethodName().equals(other.getMethodName())
-                && one.getDescriptor().equals(other.getDescriptor());
+    private static boolean isSameMethod(StackFrame one, StackTraceElement other) {
+        return one.getClassName().equals(other.getClassName())
+                && one.getMethodName().equals(other.getMethodName());
     }
 
     /**
@@ -69,20 +107,19 @@ public final class Opening {
      * @param now the stack of the same thread, from the bottom
      */
     private int first(StackFrame[] now) {
+        StackTraceElement[] then = below();
         int same = 0;
-        while (same < below.length
+        while (same < then.length
                 && same < now.length
-                && isSameMethod(now[same], below[same])
-                && now[same].getByteCodeIndex() == below[same].getByteCodeIndex()) {
+                && isSameMethod(now[same], then[same])
+                && now[same].getLineNumber() == then[same].getLineNumber()) {
             same++;
         }
-        boolean goesOn = same < below.length && same < now.length && isSameMethod(now[same], below[same]);
-        return goesOn && !isOpener(same) ? same + 1 : same;
-    }
-
-    /** Whether the frame at a place from the bottom is that of the test's method which opened the scene. */
-    private boolean isOpener(int place) {
-        return byTest && place == below.length - 1;
+        boolean goesOn = same < then.length && same < now.length && isSameMethod(now[same], then[same]);
+        int first = goesOn ? same + 1 : same;
+        int opener = then.length - 1;
+        boolean runsOn = byTest && first >= opener && opener < now.length && isSameMethod(now[opener], then[opener]);
+        return runsOn ? opener : first;
     }
 
     /** A frame of the test, with its place from the bottom of the stack. */
@@ -92,9 +129,11 @@ public final class Opening {
     Placed[] above() {
         StackFrame[] now = fromBottom();
         int first = first(now);
+        StackTraceElement[] then = below();
         Placed[] above = new Placed[now.length - first];
         for (int i = first; i < now.length; i++) {
-            above[i - first] = new Placed(now[i], i, isOpener(i) && isSameMethod(now[i], below[i]));
+            boolean opened = byTest && i == then.length - 1 && isSameMethod(now[i], then[i]);
+            above[i - first] = new Placed(now[i], i, opened);
         }
         return above;
     }
@@ -112,7 +151,7 @@ public final class Opening {
     /** Whether a call on this thread is made by what runs the test, and not by the test or its subject. */
     public boolean isRunners(WovenMethod call) {
         Class<?> calling = call.calling();
-        if (calling == null || !mayRun(calling, call.callingMethod())) {
+        if (calling == null || !isRunners(calling) && !methods().contains(call.callingMethod())) {
             return false;
         }
         for (Placed each : above()) {
@@ -125,36 +164,39 @@ public final class Opening {
     }
 
     private boolean isRunners(Class<?> type) {
-        return jars().contains(placeOf(type));
+        if (byTest) {
+            return false;
+        }
+        String jar = JARS.get(type);
+        return !jar.isEmpty() && jars().contains(jar);
     }
 
-    private boolean mayRun(Class<?> calling, @Nullable String method) {
-        return isRunners(calling) || methods().contains(calling.getName() + "." + method);
-    }
-
+    /** The methods that ran when the scene was opened, without the test's own that opened it. */
     private synchronized Set<String> methods() {
         Set<String> known = methods;
         if (known == null) {
             known = new HashSet<>();
-            for (int i = 0; i < below.length; i++) {
-                if (!isOpener(i)) {
-                    known.add(below[i].getClassName() + "." + below[i].getMethodName() + below[i].getDescriptor());
-                }
+            StackTraceElement[] then = below();
+            for (int i = 0; i < then.length - (byTest ? 1 : 0); i++) {
+                known.add(then[i].getClassName() + "." + then[i].getMethodName());
             }
             methods = known;
         }
         return known;
     }
 
-    /** Where the runner's classes lie; nothing is known of them if the test opens its scene itself. */
-    private synchronized Set<URL> jars() {
-        Set<URL> known = jars;
+    /** Where the classes lie of what runs the test, if that opened the scene. */
+    private synchronized Set<String> jars() {
+        Set<String> known = jars;
         if (known == null) {
             known = new HashSet<>();
-            for (StackFrame frame : byTest ? new StackFrame[0] : below) {
-                URL place = Jdk.has(frame.getDeclaringClass()) ? null : placeOf(frame.getDeclaringClass());
-                if (place != null && !place.getPath().endsWith("/") && !place.equals(test)) {
-                    known.add(place);
+            StackFrame[] now = fromBottom();
+            int first = first(now);
+            for (int i = 0; i < first; i++) {
+                Class<?> type = now[i].getDeclaringClass();
+                String jar = Jdk.has(type) ? "" : JARS.get(type);
+                if (!jar.isEmpty() && !jar.equals(place)) {
+                    known.add(jar);
                 }
             }
             jars = known;

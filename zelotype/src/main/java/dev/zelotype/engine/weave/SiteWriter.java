@@ -108,7 +108,7 @@ final class SiteWriter extends ClassVisitor {
     public MethodVisitor visitMethod(
             int access, String name, String descriptor, String signature, String[] exceptions) {
         MethodVisitor out = super.visitMethod(access, name, descriptor, signature, exceptions);
-        return new Calls(out, name + descriptor, locals.getOrDefault(name + descriptor, 0));
+        return new Calls(out, name, locals.getOrDefault(name + descriptor, 0));
     }
 
     private Handle link() {

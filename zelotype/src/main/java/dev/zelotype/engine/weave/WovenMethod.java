@@ -12,7 +12,7 @@ import org.objectweb.asm.Type;
  * @param name its name in the class file
  * @param descriptor its descriptor in the class file
  * @param calling the class in which the call stands; null if the method itself asks
- * @param callingMethod name and descriptor of the method in which the call stands; null if that is not known
+ * @param callingMethod class and name of the method in which the call stands; null if that is not known
  */
 public record WovenMethod(
         Executable executable,
@@ -29,7 +29,8 @@ public record WovenMethod(
     /** A call that asks where it stands. */
     static WovenMethod atSite(Executable executable, Class<?> calling, @Nullable String callingMethod) {
         String name = executable instanceof Method ? executable.getName() : "<init>";
-        return new WovenMethod(executable, name, Site.of(executable).descriptor(), calling, callingMethod);
+        String where = callingMethod == null ? null : calling.getName() + "." + callingMethod;
+        return new WovenMethod(executable, name, Site.of(executable).descriptor(), calling, where);
     }
 
     /** The class that declares it. */
