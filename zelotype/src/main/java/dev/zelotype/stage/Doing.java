@@ -53,14 +53,19 @@ public class Doing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Fails with an exception.
+     * Fails with an exception; with several, one call after the other, and the last one from then on.
      *
-     * @param failure the exception, thrown as it is
+     * <pre>{@code
+     * suppose(weather::humidity).fails(new StationOffline(), new IllegalStateException("still starting"));
+     * }</pre>
+     *
+     * @param first the first exception, thrown as it is
+     * @param more the exceptions after it
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if it is a checked exception that the method does not declare
+     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not declare
      */
-    public final Doing<D, O> fails(Throwable failure) {
-        statement.fails(failure);
+    public final Doing<D, O> fails(Throwable first, Throwable... more) {
+        statement.fails(first, more);
         return this;
     }
 

@@ -27,12 +27,51 @@ final class Decision {
                 : disturber.disturb(new Passage(state, arguments));
     }
 
+    /** As {@link #of}, but a call that no statement covers is only logged; null stands for its real code. */
+    static Object @Nullable [] ifTold(MethodState state, Object[] arguments) throws Throwable {
+        CallScene scene = state.part().scene();
+        if (scene.disturber() != null) {
+            if (state.part().isTold(state.method(), arguments)) {
+                return new Object[] {of(state, arguments)};
+            }
+            end(scene.begin(state, arguments), Ending.REAL, Call.UNSEEN);
+            return null;
+        }
+        Call call = scene.begin(state, arguments);
+        Rule rule;
+        try {
+            rule = ruleFor(state, call);
+        } catch (Throwable e) {
+            threw(call, e);
+            throw e;
+        }
+        if (rule == null) {
+            end(call, Ending.REAL, Call.UNSEEN);
+            return null;
+        }
+        return new Object[] {answered(rule, state, call)};
+    }
+
+    /** As {@link #unrecorded}, but for a call that no statement covers null stands for its real code. */
+    static Object @Nullable [] unrecordedIfTold(Part part, DoubledMethod method, Object[] arguments) throws Throwable {
+        return part.isTold(method, arguments) ? new Object[] {unrecorded(part, method, arguments)} : null;
+    }
+
     /** Decides about a call that is logged, and answers it. */
     static @Nullable Object answer(Call call) throws Throwable {
         MethodState state = (MethodState) call.log();
-        Rule rule = null;
+        Rule rule;
         try {
             rule = ruleFor(state, call);
+        } catch (Throwable e) {
+            threw(call, e);
+            throw e;
+        }
+        return answered(rule, state, call);
+    }
+
+    private static @Nullable Object answered(@Nullable Rule rule, MethodState state, Call call) throws Throwable {
+        try {
             return rule != null && rule.answers() ? asSaid(rule, state, call) : unsaid(rule, state, call);
         } catch (StackOverflowError e) {
             if (!Recursion.isRoomFor(e)) {

@@ -164,6 +164,22 @@ public final class DoubleState extends Participant {
     }
 
     @Override
+    public Object @Nullable [] answer(DoubledMethod method, Object[] arguments, boolean onlyIfTold) {
+        if (!onlyIfTold) {
+            return new Object[] {apply(method.index(), arguments)};
+        }
+        try {
+            Part part = partOfCall();
+            if (Unrecorded.here()) {
+                return Decision.unrecordedIfTold(part, method, arguments);
+            }
+            return Decision.ifTold(part.state(method), arguments);
+        } catch (Throwable e) {
+            throw Sneaky.rethrow(e);
+        }
+    }
+
+    @Override
     public @Nullable Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable {
         if (Unrecorded.here()) {
             return Decision.unrecordedConstruct(partOfCall(), constructor, arguments);

@@ -15,7 +15,9 @@ public class Rule extends Said {
 
     private static final Step[] NONE = {};
 
+    /** How many of the steps have been given so far. */
     private final AtomicInteger taken = new AtomicInteger();
+
     private volatile Step[] steps = NONE;
     private volatile boolean used;
 
@@ -23,12 +25,13 @@ public class Rule extends Said {
         super(verb, pattern, frame);
     }
 
-    /** Adds an answer; true if it is the first. */
-    public final synchronized boolean add(Step step) {
-        Step[] longer = Arrays.copyOf(steps, steps.length + 1);
-        longer[steps.length] = step;
+    /** Adds answers, all at once for calls on other threads; true if they are the first. */
+    public final synchronized boolean add(Step... more) {
+        Step[] known = steps;
+        Step[] longer = Arrays.copyOf(known, known.length + more.length);
+        System.arraycopy(more, 0, longer, known.length, more.length);
         steps = longer;
-        return longer.length == 1;
+        return known.length == 0;
     }
 
     /** The answers, in their order; the last one stays. */
@@ -51,9 +54,12 @@ public class Rule extends Said {
             return null;
         }
         if (now.length == 1) {
+            if (taken.get() == 0) {
+                taken.compareAndSet(0, 1);
+            }
             return now[0];
         }
-        int turn = taken.getAndUpdate(n -> n < now.length - 1 ? n + 1 : n);
+        int turn = taken.getAndUpdate(n -> n < now.length ? n + 1 : n);
         return now[Math.min(turn, now.length - 1)];
     }
 

@@ -86,6 +86,14 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     public abstract boolean isTold(DoubledMethod method, Object[] arguments);
 
     /**
+     * Answers a call, and asks the conditions of the test only once.
+     *
+     * @param onlyIfTold whether a call that no statement covers is only noted, and its real code runs as it came
+     * @return the answer in an array; null if the real code is to run
+     */
+    public abstract Object @Nullable [] answer(DoubledMethod method, Object[] arguments, boolean onlyIfTold);
+
+    /**
      * Notes a call that something else answers.
      *
      * @param accounted whether a statement of the test speaks of the call

@@ -183,19 +183,20 @@ public final class CallPattern {
         refuseUnlessAllFreeHere();
         ArgumentRule[] narrowed = new ArgumentRule[rules.length];
         for (int i = 0; i < rules.length; i++) {
-            narrowed[i] = bind(rules[i], values);
+            narrowed[i] = bind(rules[i], values, i, method.parameterTypes()[i]);
         }
         // The values stay the free parameters of conditions and answers, so the types stay as well.
         return new CallPattern(participant, method, narrowed, freeTypes, conditions);
     }
 
-    private ArgumentRule bind(ArgumentRule rule, Object[] values) {
+    private ArgumentRule bind(ArgumentRule rule, Object[] values, int argument, Class<?> declared) {
         if (rule instanceof ArgumentRule.Free free) {
+            refuseIfImpossible(free, values[free.parameter()], argument, declared);
             return new ArgumentRule.Bound(free, values[free.parameter()]);
         } else if (rule instanceof ArgumentRule.Elements elements) {
             ArgumentRule[] bound = new ArgumentRule[elements.rules().length];
             for (int i = 0; i < bound.length; i++) {
-                bound[i] = bind(elements.rules()[i], values);
+                bound[i] = bind(elements.rules()[i], values, argument, declared.getComponentType());
             }
             return new ArgumentRule.Elements(bound);
         } else if (rule instanceof ArgumentRule.Bound) {
@@ -203,6 +204,25 @@ public final class CallPattern {
                     "The free parameters of this pattern have been given values already.", "write one with(...)");
         }
         return rule;
+    }
+
+    /** Refuses a value that no call can pass, since a check that no call can break checks nothing. */
+    private void refuseIfImpossible(ArgumentRule.Free free, @Nullable Object value, int argument, Class<?> declared) {
+        boolean possible = value == null
+                ? !declared.isPrimitive()
+                : Widening.boxOf(free.type()).isInstance(value);
+        if (!possible) {
+            String type = (declared.isPrimitive() ? declared : free.type()).getSimpleName();
+            throw new MisuseException(
+                    "with(...) was given "
+                            + (value == null
+                                    ? "null"
+                                    : "a value of type " + value.getClass().getSimpleName())
+                            + " for '" + method.parameterName(argument) + "' of " + participant.name() + "."
+                            + method.name()
+                            + ", which takes " + (declared.isPrimitive() ? "a primitive " : "a ") + type + ".",
+                    "give a value of type " + type);
+        }
     }
 
     /** The arguments of a call with other values for the free parameters. */

@@ -134,6 +134,9 @@ final class Switchboard implements Decider {
         if (wholes.isEmpty() && ofSingle == null) {
             return null;
         }
+        if (ofSingle == null && wholes.size() == 1 && !Reading.here()) {
+            return answered(wholes.get(0), method);
+        }
         Hearer told = told(wholes);
         if (Reading.here() && ofSingle == null) {
             // Code that only computes a value for a pattern makes no call of the subject.
@@ -159,9 +162,19 @@ final class Switchboard implements Decider {
             return null;
         }
         if (told != null) {
-            noteInitializer(method);
+            noteInitializer(method, told);
         }
         return new Object[] {answering.who().apply(answering.method().index(), answering.arguments())};
+    }
+
+    /** Lets the only one answer that hears of a call. */
+    private static Object @Nullable [] answered(Hearer only, WovenMethod method) {
+        if (isNameOfBare(method)) {
+            return null;
+        }
+        noteInitializer(method, only);
+        // The JDK's code runs as it came, since some of it looks at who calls.
+        return only.who().answer(only.method(), only.arguments(), Jdk.has(method.owner()));
     }
 
     /** Notes a call for one that hears of it while another one answers. */
@@ -182,11 +195,11 @@ final class Switchboard implements Decider {
     }
 
     /** Remembers a class whose static initialiser sees what is replaced here, since it keeps that for good. */
-    private static void noteInitializer(WovenMethod method) {
+    private static void noteInitializer(WovenMethod method, Hearer answering) {
         ReplacingScene scene = Seat.current();
         if (scene != null && !Unrecorded.here()) {
             Initializers.Found found = scene.initializer();
-            if (found != null) {
+            if (found != null && answering.isTold()) {
                 scene.initialisedWith(found, method);
             }
         }
@@ -224,17 +237,16 @@ final class Switchboard implements Decider {
             if (wholes.isEmpty()) {
                 return null;
             }
-            Hearer told = told(wholes);
             if (Reading.here()) {
+                Hearer told = told(wholes);
                 if (told != null) {
                     throw Reading.refusal(told.who(), told.method());
                 }
                 return null;
             }
-            if (told != null) {
-                noteInitializer(constructor);
-            }
-            Hearer answering = told == null ? wholes.get(0) : told;
+            // A constructor is not inherited, so only its own class hears of it.
+            Hearer answering = wholes.get(0);
+            noteInitializer(constructor, answering);
             Object becomes = answering.who().construct(answering.method(), arguments);
             if (becomes == null) {
                 return null;

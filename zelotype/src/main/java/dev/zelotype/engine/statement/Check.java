@@ -14,7 +14,9 @@ import java.io.Serializable;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
@@ -24,6 +26,9 @@ import org.jspecify.annotations.Nullable;
 public final class Check extends Statement {
 
     private final @Nullable Order order = Order.current();
+    /** What conditions have said of calls so far. */
+    private final Map<Call, Boolean> covered = new IdentityHashMap<>();
+
     private @Nullable Duration patience;
     private Count count = Count.ONCE;
     private long found;
@@ -137,13 +142,26 @@ public final class Check extends Statement {
     }
 
     boolean covers(Call call) {
-        return call.log() == state() && pattern().covers(call.arguments());
+        return call.log() == state() && isCovered(call);
+    }
+
+    /** Whether the pattern covers a call; conditions of the test are asked once for each. */
+    private boolean isCovered(Call call) {
+        if (pattern().conditions().isEmpty()) {
+            return pattern().covers(call.arguments());
+        }
+        Boolean known = covered.get(call);
+        if (known == null) {
+            known = pattern().covers(call.arguments());
+            covered.put(call, known);
+        }
+        return known;
     }
 
     /** The calls that the pattern covers, oldest first. */
     List<Call> matching() {
         List<Call> calls = state().calls();
-        calls.removeIf(call -> !pattern().covers(call.arguments()));
+        calls.removeIf(call -> !isCovered(call));
         return calls;
     }
 
@@ -154,7 +172,7 @@ public final class Check extends Statement {
             refuseWithoutArguments();
         }
         long[] found = {log.countedOnly()};
-        log.each(call -> found[0] += all || pattern().covers(call.arguments()) ? 1 : 0);
+        log.each(call -> found[0] += all || isCovered(call) ? 1 : 0);
         return found[0];
     }
 
@@ -165,7 +183,7 @@ public final class Check extends Statement {
 
     private void accountAll() {
         state().each(call -> {
-            if (pattern().covers(call.arguments())) {
+            if (isCovered(call)) {
                 call.expect();
                 if (count.isExact()) {
                     call.countExactly();

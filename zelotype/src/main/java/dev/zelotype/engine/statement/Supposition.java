@@ -72,10 +72,12 @@ public class Supposition extends Statement {
 
     public final void returns(@Nullable Object first, @Nullable Object... more) {
         say(() -> {
-            add(value(first));
-            for (Object next : more) {
-                add(value(next));
+            Step[] steps = new Step[more.length + 1];
+            steps[0] = value(first);
+            for (int i = 0; i < more.length; i++) {
+                steps[i + 1] = value(more[i]);
             }
+            add(steps);
         });
     }
 
@@ -94,8 +96,15 @@ public class Supposition extends Statement {
         return new Step.Value(value);
     }
 
-    public final void fails(@Nullable Throwable failure) {
-        say(() -> add(failing(failure)));
+    public final void fails(@Nullable Throwable first, @Nullable Throwable... more) {
+        say(() -> {
+            Step[] steps = new Step[more.length + 1];
+            steps[0] = failing(first);
+            for (int i = 0; i < more.length; i++) {
+                steps[i + 1] = failing(more[i]);
+            }
+            add(steps);
+        });
     }
 
     private Step failing(@Nullable Throwable failure) {
@@ -210,9 +219,9 @@ public class Supposition extends Statement {
         }
     }
 
-    private void add(Step step) {
+    private void add(Step... steps) {
         refuseAnswer();
-        if (rule.add(step)) {
+        if (rule.add(steps)) {
             fix();
             scene().completed(this);
             boolean effective = method().isConstructor() && Replacing.canBeBare(method().returnType());

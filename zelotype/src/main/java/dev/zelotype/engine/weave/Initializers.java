@@ -17,7 +17,7 @@ public final class Initializers {
     private static final StackWalker WALKER = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
     private static final First FIRST = new First();
     /** Deeper down nobody looks, since deep stacks are those of recursions. */
-    private static final int DEEPEST = 40;
+    private static final int DEEPEST = 24;
 
     private Initializers() {}
 
