@@ -82,7 +82,10 @@ final class Switchboard implements Decider {
         return first == null ? List.of() : more.isEmpty() ? List.of(first) : more;
     }
 
-    /** The one that stands for a class in the nearest scene and hears of the call; it knows what is said around that scene. */
+    /**
+     * The one that stands for a class in the nearest scene and hears of the call; it knows what is said around that
+     * scene.
+     */
     private static @Nullable Hearer whole(
             ReplacingScene scene, Class<?> type, WovenMethod method, @Nullable Object self, Object[] arguments) {
         for (ReplacingScene each = scene; each != null; each = each.seat().outer()) {
