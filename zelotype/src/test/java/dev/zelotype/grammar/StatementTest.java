@@ -27,6 +27,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -192,6 +193,86 @@ class StatementTest {
                 .hasMessageContaining(
                         "with(...) was given a value of type Integer for 'dome' of weatherStation.humidityAt");
         verify(weather::humidityAt).with((String) null).never();
+    }
+
+    /** A link of a chain whose arguments print alike and are not equal. */
+    private interface Cabinet {
+        Shelf shelf(Object key);
+
+        interface Shelf {
+            String plate();
+        }
+    }
+
+    private record Mute(int number) {
+        @Override
+        public String toString() {
+            return "mute";
+        }
+    }
+
+    @Test
+    void links_of_chains_are_told_apart_by_equality() {
+        Cabinet cabinet = stub(Cabinet.class);
+        String one = "x".repeat(100) + "1" + "y".repeat(100);
+        String two = "x".repeat(100) + "2" + "y".repeat(100);
+        List<Object> keys = List.of(1, 1L, one, two, new Mute(1), new Mute(2), List.of(1), List.of(1L));
+        for (Object key : keys) {
+            suppose(() -> cabinet.shelf(key).plate()).returns("plate " + keys.indexOf(key));
+        }
+        for (Object key : keys) {
+            assertThat(cabinet.shelf(key).plate()).isEqualTo("plate " + keys.indexOf(key));
+        }
+        suppose(() -> cabinet.shelf(new Mute(2)).plate()).returns("again");
+        assertThat(cabinet.shelf(new Mute(2)).plate()).isEqualTo("again");
+        assertThat(cabinet.shelf(new Mute(1)).plate()).isEqualTo("plate 4");
+        verify(() -> cabinet.shelf(1L).plate()).once();
+    }
+
+    static class Parser implements Function<String, Integer> {
+        @Override
+        public Integer apply(String text) {
+            return text.length();
+        }
+
+        public Integer apply(Long number) {
+            return -1;
+        }
+
+        public Object apply(Integer number) {
+            return -2;
+        }
+    }
+
+    static final class FinalParser extends Parser implements Comparable<FinalParser> {
+        @Override
+        public int compareTo(FinalParser other) {
+            return 1;
+        }
+
+        public int compareTo(Parser other) {
+            return 2;
+        }
+    }
+
+    @Test
+    void a_call_through_a_bridge_reaches_the_method_that_the_bridge_calls() {
+        for (Parser parser : List.of(stub(Parser.class), spy(new Parser()), stub(FinalParser.class), spy(Parser.class))) {
+            Function<String, Integer> wide = parser;
+            suppose(wide::apply).returns(5);
+            suppose((String text) -> wide.apply(text)).where(text -> text.isEmpty()).returns(6);
+            assertThat(List.of(parser.apply("x"), wide.apply("x"), wide.apply(""))).containsExactly(5, 5, 6);
+            assertThat(parser.apply(1L)).isNotEqualTo(5);
+            assertThat(parser.apply(1)).isNotEqualTo(5);
+            verify((String text) -> parser.apply(text)).times(3);
+            verify(wide::apply).times(3);
+            verify((Long number) -> parser.apply(number)).once();
+        }
+        FinalParser last = spy(new FinalParser());
+        Comparable<FinalParser> wide = last;
+        suppose(wide::compareTo).returns(7);
+        assertThat(List.of(wide.compareTo(last), last.compareTo(last), last.compareTo((Parser) last)))
+                .containsExactly(7, 7, 2);
     }
 
     @Test

@@ -11,6 +11,9 @@ public interface ArgumentRule {
     /** Whether an argument is covered; {@code free} takes up what the free parameters stand for. */
     boolean covers(@Nullable Object argument, Object[] free);
 
+    /** Whether another rule says the same of an argument. */
+    boolean means(ArgumentRule other);
+
     /**
      * Any value of a type: it becomes the value of a free parameter.
      *
@@ -22,6 +25,11 @@ public interface ArgumentRule {
 
         /** Marks a parameter of which no argument has been seen yet; a parameter used twice must be the same twice. */
         static final Object OPEN = new Object();
+
+        @Override
+        public boolean means(ArgumentRule other) {
+            return equals(other);
+        }
 
         /** Whether every value that a parameter of a method can have is covered. */
         boolean coversAll(Class<?> declared) {
@@ -64,6 +72,11 @@ public interface ArgumentRule {
     record Bound(Free free, @Nullable Object value) implements ArgumentRule {
 
         @Override
+        public boolean means(ArgumentRule other) {
+            return other instanceof Bound bound && bound.free.equals(free) && Equality.same(bound.value, value);
+        }
+
+        @Override
         public boolean covers(@Nullable Object argument, Object[] values) {
             if (!Equality.same(free.passed(value), argument)) {
                 return false;
@@ -77,6 +90,11 @@ public interface ArgumentRule {
     record Literal(@Nullable Object value) implements ArgumentRule {
 
         @Override
+        public boolean means(ArgumentRule other) {
+            return other instanceof Literal literal && Equality.same(literal.value, value);
+        }
+
+        @Override
         public boolean covers(@Nullable Object argument, Object[] free) {
             return Equality.same(value, argument);
         }
@@ -84,6 +102,19 @@ public interface ArgumentRule {
 
     /** A rule for each element of an array, as the compiler makes one of variable arguments. */
     record Elements(ArgumentRule[] rules) implements ArgumentRule {
+
+        @Override
+        public boolean means(ArgumentRule other) {
+            if (!(other instanceof Elements elements) || elements.rules.length != rules.length) {
+                return false;
+            }
+            for (int i = 0; i < rules.length; i++) {
+                if (!rules[i].means(elements.rules[i])) {
+                    return false;
+                }
+            }
+            return true;
+        }
 
         @Override
         public boolean covers(@Nullable Object argument, Object[] free) {

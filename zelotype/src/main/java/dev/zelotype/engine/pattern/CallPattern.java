@@ -102,6 +102,19 @@ public final class CallPattern {
         return new CallPattern(resolved, itsMethod, itsRules, freeTypes, conditions);
     }
 
+    /** Whether another pattern on the same method means the same calls: by the arguments' equality, and not as they print. */
+    public boolean means(CallPattern other) {
+        if (method != other.method || rules.length != other.rules.length || !conditions.equals(other.conditions)) {
+            return false;
+        }
+        for (int i = 0; i < rules.length; i++) {
+            if (!rules[i].means(other.rules[i])) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** Whether any call of the method is covered, whatever its arguments. */
     public boolean coversAll() {
         return coversAll;

@@ -46,7 +46,7 @@ final class Chains {
         List<Rule> suppositions = owner.partOfStatement().rules(link.method());
         for (int i = suppositions.size() - 1; i >= 0; i--) {
             Rule known = suppositions.get(i);
-            if ((known.pattern().coversAll() || known.patternText().equals(Calls.pattern(link)))
+            if ((known.pattern().coversAll() || known.pattern().means(link))
                     && DoubleClass.participantOf(known.plainValue()) instanceof DoubleState linked) {
                 refuseUnlessFits(link, linked, next.type());
                 return linked;
@@ -65,7 +65,7 @@ final class Chains {
         }
         DoubleState made = owner.partOfStatement()
                 .scene()
-                .make(NewDouble.of(Kind.STUB, owner.name() + "." + link.method().name() + "()", type));
+                .make(NewDouble.of(Kind.STUB, Calls.pattern(link), type));
         new InBetween(link).returns(made.self());
         return made;
     }
