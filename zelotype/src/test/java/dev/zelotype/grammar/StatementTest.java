@@ -244,6 +244,19 @@ class StatementTest {
         }
     }
 
+    static class Wide {
+        Object read() {
+            return "wide";
+        }
+    }
+
+    static class Narrow extends Wide {
+        @Override
+        String read() {
+            return "narrow";
+        }
+    }
+
     static final class FinalParser extends Parser implements Comparable<FinalParser> {
         @Override
         public int compareTo(FinalParser other) {
@@ -268,6 +281,11 @@ class StatementTest {
             verify(wide::apply).times(3);
             verify((Long number) -> parser.apply(number)).once();
         }
+        Narrow narrow = spy(new Narrow());
+        Wide above = narrow;
+        suppose(above::read).returns("told");
+        assertThat(List.of(above.read(), narrow.read())).containsExactly("told", "told");
+        verify(narrow::read).times(2);
         FinalParser last = spy(new FinalParser());
         Comparable<FinalParser> wide = last;
         suppose(wide::compareTo).returns(7);

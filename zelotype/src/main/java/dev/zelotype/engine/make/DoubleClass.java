@@ -50,7 +50,7 @@ public final class DoubleClass {
 
     /** A real class whose methods ask before they run, seen as a class of doubles. */
     public static DoubleClass ofReal(Class<?> type, List<DoubledMethod> methods, Instances instances) {
-        return new DoubleClass(type, type, new MethodTable(methods), instances);
+        return new DoubleClass(type, type, MethodTable.ofReal(type, methods), instances);
     }
 
     /** How instances come about and where they keep what answers for them. */

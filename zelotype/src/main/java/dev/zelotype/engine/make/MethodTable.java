@@ -60,6 +60,24 @@ final class MethodTable {
         }
     }
 
+    /** The methods of a real class that ask themselves, which are also reached through the class's bridges. */
+    static MethodTable ofReal(Class<?> type, List<DoubledMethod> methods) {
+        MethodTable table = new MethodTable(methods);
+        for (Class<?> c = type; c != null && !Jdk.has(c); c = c.getSuperclass()) {
+            for (Method method : c.getDeclaredMethods()) {
+                Method behind = bridgedTo(method);
+                DoubledMethod known = table.byDescriptor.get(key(method));
+                boolean overridden = known != null && c.isAssignableFrom(known.executable().getDeclaringClass());
+                if (behind != null && !overridden && !table.bridged.containsKey(key(method))) {
+                    // What is declared above the bridge is never reached by that name.
+                    table.byDescriptor.remove(key(method));
+                    table.bridged.put(key(method), new Bridge(method, behind, key(behind)));
+                }
+            }
+        }
+        return table;
+    }
+
     List<DoubledMethod> methods() {
         return methods;
     }
@@ -210,17 +228,24 @@ final class MethodTable {
         if (!method.isBridge()) {
             return null;
         }
+        List<Method> candidates = new ArrayList<>();
         for (Class<?> c = method.getDeclaringClass(); c != null; c = c.getSuperclass()) {
             for (Method other : c.getDeclaredMethods()) {
-                if (other.isBridge() || !other.getName().equals(method.getName())) {
-                    continue;
-                }
-                if (isNarrower(other, method)) {
-                    return other;
+                if (!other.isBridge() && other.getName().equals(method.getName()) && isNarrower(other, method)) {
+                    candidates.add(other);
                 }
             }
         }
-        return null;
+        if (candidates.size() > 1) {
+            // Overloads: only the code of the bridge tells which of them it calls.
+            String called = BridgeCode.descriptorCalledBy(method);
+            for (Method candidate : candidates) {
+                if (Type.getMethodDescriptor(candidate).equals(called)) {
+                    return candidate;
+                }
+            }
+        }
+        return candidates.isEmpty() ? null : candidates.get(0);
     }
 
     private static boolean isNarrower(Method other, Method bridge) {
