@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
@@ -188,6 +189,43 @@ class ScopeTest {
                 case "holds" -> assertThatCode(scene::close).doesNotThrowAnyException();
                 default -> {}
             }
+        }
+    }
+
+    /** As above, where the test's own thread calls before the sentence goes on. */
+    @ParameterizedTest
+    @CsvSource({
+        "never, 1, once too often",
+        "times 2, 1, but there was 1",
+        "atMost 3, 1, ",
+        "atLeast 2, 1, but there was 1",
+        "once, 1, ",
+        "with 1, 1, ",
+        "with 2, 1, but there was none",
+        "where, 1, ",
+        "where, 2, but there was none",
+        "with 2 never, 1, "
+    })
+    void a_sentence_that_is_finished_late_is_judged_by_what_it_finally_says(String end, int degrees, String failure) {
+        Scene scene = Scene.open();
+        Dome dome = spy(Dome.class);
+        ExpectedAct1<Integer> sentence = expect(dome::rotate);
+        dome.rotate(degrees);
+        switch (end) {
+            case "never" -> sentence.never();
+            case "times 2" -> sentence.times(2);
+            case "atMost 3" -> sentence.atMost(3);
+            case "atLeast 2" -> sentence.atLeast(2);
+            case "once" -> sentence.once();
+            case "with 1" -> sentence.with(1);
+            case "with 2" -> sentence.with(2);
+            case "where" -> sentence.where(angle -> angle == 1);
+            default -> sentence.with(2).never();
+        }
+        if (failure == null) {
+            assertThatCode(scene::close).doesNotThrowAnyException();
+        } else {
+            assertThatThrownBy(scene::close).isInstanceOf(CheckFailure.class).hasMessageContaining(failure);
         }
     }
 

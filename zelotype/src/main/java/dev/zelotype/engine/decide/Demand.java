@@ -5,6 +5,7 @@ import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.error.MisuseException;
 import java.lang.StackWalker.StackFrame;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,7 +21,10 @@ import org.jspecify.annotations.Nullable;
 public final class Demand extends Rule {
 
     private final Thread writer = Thread.currentThread();
-    private final List<Call> takenMeanwhile = new ArrayList<>();
+    /** So many of its calls are kept, to be judged anew if the sentence goes on. */
+    private static final int MOST_KEPT = 1000;
+
+    private final List<Call> taken = new ArrayList<>();
     private final MethodState state;
     private final @Nullable DemandOrder order;
     private volatile Count count = Count.ONCE;
@@ -76,8 +80,8 @@ public final class Demand extends Rule {
 
     void take(Call call) {
         calls++;
-        if (!settled) {
-            takenMeanwhile.add(call);
+        if (taken.size() < MOST_KEPT) {
+            taken.add(call);
         }
         if (count.isExact()) {
             call.countExactly();
@@ -86,9 +90,14 @@ public final class Demand extends Rule {
 
     /** Takes back what was counted though the sentence, as it reads by now, does not cover it. */
     List<Call> giveBack() {
-        List<Call> back = new ArrayList<>(takenMeanwhile);
-        back.removeIf(taken -> covers(taken.arguments()));
-        takenMeanwhile.removeAll(back);
+        if (calls > taken.size()) {
+            throw new MisuseException(
+                    this + " is narrowed after " + Count.calls(calls) + ", too many to be judged again.",
+                    "finish the sentence before the subject runs");
+        }
+        List<Call> back = new ArrayList<>(taken);
+        back.removeIf(one -> covers(one.arguments()));
+        taken.removeAll(back);
         calls -= back.size();
         return back;
     }
@@ -108,10 +117,15 @@ public final class Demand extends Rule {
             return List.of();
         }
         settled = true;
+        return surplus();
+    }
+
+    /** The calls that came beyond those that the sentence wants as it reads now; they no longer count. */
+    List<Call> surplus() {
         int tooMany = Math.max(0, calls - count.max());
-        List<Call> surplus =
-                List.copyOf(takenMeanwhile.subList(takenMeanwhile.size() - tooMany, takenMeanwhile.size()));
-        takenMeanwhile.clear();
+        List<Call> last = taken.subList(Math.max(0, taken.size() - tooMany), taken.size());
+        List<Call> surplus = List.copyOf(last);
+        last.clear();
         calls -= tooMany;
         return surplus;
     }

@@ -31,9 +31,7 @@ public final class Demands {
         Demand last = beingWritten;
         if (last != null) {
             beingWritten = null;
-            for (Call surplus : last.settle()) {
-                scene.refuseLate(surplus, Refusals.tooOften(last, surplus));
-            }
+            refuse(last, last.settle());
         }
     }
 
@@ -67,6 +65,15 @@ public final class Demands {
         demand.setCount(wanted);
         if (beingWritten == demand) {
             settleLast();
+        } else {
+            // Said late: calls that came before are judged by what the sentence says now.
+            refuse(demand, demand.surplus());
+        }
+    }
+
+    private void refuse(Demand demand, List<Call> surplus) {
+        for (Call each : surplus) {
+            scene.refuseLate(each, Refusals.tooOften(demand, each));
         }
     }
 
