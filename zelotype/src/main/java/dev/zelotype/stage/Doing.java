@@ -56,7 +56,7 @@ public class Doing<D extends Shape, O extends Around> {
      * Fails with an exception; with several, one call after the other, and the last one from then on.
      *
      * <pre>{@code
-     * suppose(weather::humidity).fails(new StationOffline(), new IllegalStateException("still starting"));
+     * suppose(weather::humidity).fails(new IllegalStateException("offline"), new IllegalStateException("still starting"));
      * }</pre>
      *
      * @param first the first exception, thrown as it is

@@ -135,7 +135,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
      * Fails with an exception; with several, one call after the other, and the last one from then on.
      *
      * <pre>{@code
-     * suppose(weather::humidity).fails(new StationOffline(), new IllegalStateException("still starting"));
+     * suppose(weather::humidity).fails(new IllegalStateException("offline"), new IllegalStateException("still starting"));
      * }</pre>
      *
      * @param first the first exception, thrown as it is

@@ -270,11 +270,15 @@ class StatementTest {
 
     @Test
     void a_call_through_a_bridge_reaches_the_method_that_the_bridge_calls() {
-        for (Parser parser : List.of(stub(Parser.class), spy(new Parser()), stub(FinalParser.class), spy(Parser.class))) {
+        for (Parser parser :
+                List.of(stub(Parser.class), spy(new Parser()), stub(FinalParser.class), spy(Parser.class))) {
             Function<String, Integer> wide = parser;
             suppose(wide::apply).returns(5);
-            suppose((String text) -> wide.apply(text)).where(text -> text.isEmpty()).returns(6);
-            assertThat(List.of(parser.apply("x"), wide.apply("x"), wide.apply(""))).containsExactly(5, 5, 6);
+            suppose((String text) -> wide.apply(text))
+                    .where(text -> text.isEmpty())
+                    .returns(6);
+            assertThat(List.of(parser.apply("x"), wide.apply("x"), wide.apply("")))
+                    .containsExactly(5, 5, 6);
             assertThat(parser.apply(1L)).isNotEqualTo(5);
             assertThat(parser.apply(1)).isNotEqualTo(5);
             verify((String text) -> parser.apply(text)).times(3);

@@ -37,9 +37,7 @@ final class BridgeCode {
                             @Override
                             public @Nullable MethodVisitor visitMethod(
                                     int access, String itsName, String its, String signature, String[] exceptions) {
-                                return itsName.equals(name) && its.equals(descriptor)
-                                        ? new Called(name, called)
-                                        : null;
+                                return itsName.equals(name) && its.equals(descriptor) ? new Called(name, called) : null;
                             }
                         },
                         ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);

@@ -67,7 +67,8 @@ final class MethodTable {
             for (Method method : c.getDeclaredMethods()) {
                 Method behind = bridgedTo(method);
                 DoubledMethod known = table.byDescriptor.get(key(method));
-                boolean overridden = known != null && c.isAssignableFrom(known.executable().getDeclaringClass());
+                boolean overridden =
+                        known != null && c.isAssignableFrom(known.executable().getDeclaringClass());
                 if (behind != null && !overridden && !table.bridged.containsKey(key(method))) {
                     // What is declared above the bridge is never reached by that name.
                     table.byDescriptor.remove(key(method));

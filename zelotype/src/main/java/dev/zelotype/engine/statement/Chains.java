@@ -63,9 +63,7 @@ final class Chains {
                 && type.isAssignableFrom(link.method().returnType())) {
             type = link.method().returnType();
         }
-        DoubleState made = owner.partOfStatement()
-                .scene()
-                .make(NewDouble.of(Kind.STUB, Calls.pattern(link), type));
+        DoubleState made = owner.partOfStatement().scene().make(NewDouble.of(Kind.STUB, Calls.pattern(link), type));
         new InBetween(link).returns(made.self());
         return made;
     }
