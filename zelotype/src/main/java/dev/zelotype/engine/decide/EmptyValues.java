@@ -3,6 +3,7 @@ package dev.zelotype.engine.decide;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.Zero;
 import java.lang.reflect.Array;
+import java.lang.reflect.Modifier;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.util.ArrayDeque;
@@ -11,8 +12,6 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.Deque;
 import java.util.Enumeration;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -33,11 +32,19 @@ import java.util.Spliterator;
 import java.util.Spliterators;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.concurrent.BlockingDeque;
+import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentMap;
+import java.util.concurrent.ConcurrentNavigableMap;
+import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.Future;
+import java.util.concurrent.LinkedBlockingDeque;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.LinkedTransferQueue;
+import java.util.concurrent.TransferQueue;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
@@ -49,6 +56,76 @@ import org.jspecify.annotations.Nullable;
  */
 final class EmptyValues {
 
+    /** The first words of methods that lead from one object to another of its type. */
+    private static final Set<String> ELSEWHERE = Set.of(
+            "get",
+            "next",
+            "previous",
+            "prev",
+            "parent",
+            "cause",
+            "first",
+            "last",
+            "child",
+            "sibling",
+            "root",
+            "owner",
+            "outer",
+            "enclosing",
+            "find",
+            "lookup",
+            "load",
+            "resolve",
+            "peek",
+            "poll",
+            "pop",
+            "head",
+            "tail",
+            "left",
+            "right",
+            "up",
+            "down",
+            "above",
+            "below",
+            "before",
+            "after",
+            "ancestor",
+            "predecessor",
+            "successor",
+            "superclass",
+            "top",
+            "bottom",
+            "origin",
+            "source",
+            "target",
+            "delegate",
+            "unwrap",
+            "copy",
+            "clone",
+            "create",
+            "open",
+            "read",
+            "select");
+
+    /** The implementations of interfaces; a class is made as such. */
+    private static final Map<Class<?>, Class<?>> COMMON = Map.ofEntries(
+            Map.entry(Iterable.class, ArrayList.class),
+            Map.entry(Collection.class, ArrayList.class),
+            Map.entry(List.class, ArrayList.class),
+            Map.entry(Set.class, LinkedHashSet.class),
+            Map.entry(SortedSet.class, TreeSet.class),
+            Map.entry(NavigableSet.class, TreeSet.class),
+            Map.entry(Queue.class, ArrayDeque.class),
+            Map.entry(Deque.class, ArrayDeque.class),
+            Map.entry(BlockingQueue.class, LinkedBlockingQueue.class),
+            Map.entry(BlockingDeque.class, LinkedBlockingDeque.class),
+            Map.entry(TransferQueue.class, LinkedTransferQueue.class),
+            Map.entry(Map.class, LinkedHashMap.class),
+            Map.entry(SortedMap.class, TreeMap.class),
+            Map.entry(NavigableMap.class, TreeMap.class),
+            Map.entry(ConcurrentMap.class, ConcurrentHashMap.class),
+            Map.entry(ConcurrentNavigableMap.class, ConcurrentSkipListMap.class));
+
     private EmptyValues() {}
 
     static @Nullable Object of(DoubledMethod method, Object self, Class<?> doubledType) {
@@ -56,11 +133,24 @@ final class EmptyValues {
         if (type.isPrimitive()) {
             return Zero.of(type);
         }
-        boolean fluent = type == doubledType || type == method.executable().getDeclaringClass();
-        if (fluent && type.isInstance(self) && type != Object.class) {
+        boolean ofItsType = type == doubledType || type == method.executable().getDeclaringClass();
+        if (ofItsType && type.isInstance(self) && type != Object.class && !leadsElsewhere(method.name())) {
             return self;
         }
         return of(type, method.genericReturnType());
+    }
+
+    /**
+     * Whether a method that gives its own type leads to another object, such as {@code getParent()} or {@code next()},
+     * and does not go on with the same one, such as a builder's {@code size(3)}. Code that follows such a method until
+     * there is nothing more would never end if it gave the double again.
+     */
+    private static boolean leadsElsewhere(String name) {
+        int end = 0;
+        while (end < name.length() && !Character.isUpperCase(name.charAt(end))) {
+            end++;
+        }
+        return ELSEWHERE.contains(name.substring(0, end));
     }
 
     private static @Nullable Object of(Class<?> type, Type generic) {
@@ -75,8 +165,7 @@ final class EmptyValues {
         }
         Object empty = boxed(type);
         empty = empty == null ? optionalOrStream(type) : empty;
-        empty = empty == null ? collection(type) : empty;
-        return empty == null ? map(type) : empty;
+        return empty == null ? container(type) : empty;
     }
 
     /** What the future of a type is completed with. */
@@ -135,27 +224,31 @@ final class EmptyValues {
         return type == Spliterator.class ? Spliterators.emptySpliterator() : null;
     }
 
-    private static @Nullable Object collection(Class<?> type) {
-        if (type == List.class || type == Collection.class || type == Iterable.class || type == ArrayList.class) {
-            return new ArrayList<>();
-        } else if (type == Set.class || type == LinkedHashSet.class) {
-            return new LinkedHashSet<>();
-        } else if (type == HashSet.class) {
-            return new HashSet<>();
-        } else if (type == SortedSet.class || type == NavigableSet.class || type == TreeSet.class) {
-            return new TreeSet<>();
+    /** A new, empty collection or map of the JDK that can be changed. */
+    private static @Nullable Object container(Class<?> type) {
+        if (!Collection.class.isAssignableFrom(type) && !Map.class.isAssignableFrom(type) && type != Iterable.class) {
+            return null;
         }
-        return type == Queue.class || type == Deque.class || type == ArrayDeque.class ? new ArrayDeque<>() : null;
+        Class<?> common = COMMON.get(type);
+        Class<?> made = common == null ? type : common;
+        if (made.isInterface() || Modifier.isAbstract(made.getModifiers())) {
+            // An interface that is newer than the list below: what implements the nearest one that it knows may do.
+            made = nearest(type);
+        }
+        try {
+            return made == null ? null : made.getConstructor().newInstance();
+        } catch (ReflectiveOperationException e) {
+            return null;
+        }
     }
 
-    private static @Nullable Object map(Class<?> type) {
-        if (type == Map.class || type == LinkedHashMap.class) {
-            return new LinkedHashMap<>();
-        } else if (type == HashMap.class) {
-            return new HashMap<>();
-        } else if (type == SortedMap.class || type == NavigableMap.class || type == TreeMap.class) {
-            return new TreeMap<>();
+    private static @Nullable Class<?> nearest(Class<?> type) {
+        for (Class<?> each :
+                new Class<?>[] {ArrayList.class, LinkedHashSet.class, TreeSet.class, LinkedHashMap.class}) {
+            if (type.isAssignableFrom(each)) {
+                return each;
+            }
         }
-        return type == ConcurrentMap.class || type == ConcurrentHashMap.class ? new ConcurrentHashMap<>() : null;
+        return null;
     }
 }

@@ -102,7 +102,10 @@ public final class CallPattern {
         return new CallPattern(resolved, itsMethod, itsRules, freeTypes, conditions);
     }
 
-    /** Whether another pattern on the same method means the same calls: by the arguments' equality, and not as they print. */
+    /**
+     * Whether another pattern on the same method means the same calls: by the arguments' equality, and not as they
+     * print.
+     */
     public boolean means(CallPattern other) {
         if (method != other.method || rules.length != other.rules.length || !conditions.equals(other.conditions)) {
             return false;
