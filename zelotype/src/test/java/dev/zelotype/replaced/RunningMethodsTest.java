@@ -90,6 +90,12 @@ class RunningMethodsTest {
                     return said;
                 }
                 """);
+        add("a method of another class with the same name", TOLD, """
+                try (Scene scene = Scene.open()) {
+                    suppose(() -> Instant.now()).returns(null);
+                    return text(Other.now());
+                }
+                """);
         add("a branch that is not to come", TOLD, """
                 try (Scene scene = Scene.open()) {
                     if (scene == null) {
@@ -159,6 +165,7 @@ class RunningMethodsTest {
             import dev.zelotype.host.HostedScene;
             import dev.zelotype.error.MisuseException;
             import java.nio.charset.Charset;
+            import java.time.Instant;
             import java.util.*;
             import java.util.concurrent.CountDownLatch;
             import java.util.function.*;
@@ -168,6 +175,7 @@ class RunningMethodsTest {
             class Other {
                 static CountDownLatch began = new CountDownLatch(1);
                 static String text(Object value) { return value == null ? "told" : "real"; }
+                static Instant now() { return Instant.now(); }
                 static String languages() { return text(Locale.getISOLanguages()); }
                 static String locales() { return text(Locale.getAvailableLocales()); }
                 static String currencies() { return text(Currency.getAvailableCurrencies()); }

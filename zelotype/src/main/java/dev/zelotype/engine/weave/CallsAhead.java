@@ -24,6 +24,11 @@ import org.objectweb.asm.Opcodes;
  */
 final class CallsAhead {
 
+    /** Whether what a call names, as class files do, is a method that is looked for. */
+    interface Meaning {
+        boolean isMeantBy(String owner, String name, String descriptor, boolean ofInterface);
+    }
+
     /** A call, or a method reference: what it names, and the line it is in (0 if the class file does not tell). */
     private record Named(String owner, String name, String descriptor, boolean ofInterface, int line) {}
 
@@ -260,11 +265,12 @@ final class CallsAhead {
      * The first line in which one of some methods is called later.
      *
      * @param from where the method stands: at calls that have not come back
+     * @param wanted the methods
      * @param endsWithClose whether nothing counts any more once something was closed
      * @return the line, 0 if the class file has no lines; null if there is no such call
      */
     @Nullable
-    Integer reaches(Set<Integer> from, Sites sites, boolean endsWithClose) {
+    Integer reaches(Set<Integer> from, Meaning wanted, boolean endsWithClose) {
         Deque<Integer> open = new ArrayDeque<>();
         Set<Integer> seen = new HashSet<>();
         Consumer<@Nullable Integer> go = offset -> {
@@ -279,7 +285,7 @@ final class CallsAhead {
         while (!open.isEmpty()) {
             Integer offset = open.remove();
             Named call = calls.get(offset);
-            if (call != null && sites.mayMean(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
+            if (call != null && wanted.isMeantBy(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
                 first = first == null ? call.line() : Integer.valueOf(Math.min(first, call.line()));
             }
             if (!endsWithClose) {

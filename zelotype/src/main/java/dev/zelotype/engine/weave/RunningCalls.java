@@ -2,6 +2,8 @@ package dev.zelotype.engine.weave;
 
 import java.lang.StackWalker.StackFrame;
 import java.lang.ref.WeakReference;
+import java.lang.reflect.Executable;
+import java.lang.reflect.Method;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -12,6 +14,7 @@ import java.util.Set;
 import java.util.WeakHashMap;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.Type;
 
 /**
  * Methods that run already when their class is woven: the JVM goes on with their old code. They are remembered for as
@@ -178,19 +181,21 @@ final class RunningCalls {
     /**
      * A call that a method which runs already still has to make, and that would run the real code.
      *
-     * @param sites the one method or constructor that is called
+     * @param replaced the method or constructor that is called
      * @param isOfScene whether another thread belongs to the scene
      * @return the place, such as {@code NightRun.java:12}; null if there is none
      */
     @Nullable
-    String toCome(Sites sites, Opening opening, Predicate<Thread> isOfScene) {
+    String toCome(Executable replaced, Opening opening, Predicate<Thread> isOfScene) {
+        Sites sites = Sites.of(List.of(replaced));
         List<Old> here = running.get(Thread.currentThread());
         if (here != null) {
             for (Opening.Placed each : opening.above()) {
                 Old old = find(here, each);
                 Integer line = old == null || old.code == null || !old.unasked.meets(sites)
                         ? null
-                        : old.code.reaches(Set.of(each.frame().getByteCodeIndex()), sites, each.opened());
+                        : old.code.reaches(
+                                Set.of(each.frame().getByteCodeIndex()), meaning(replaced, old.type.get()), each.opened());
                 if (line != null) {
                     return place(old.type.get(), line);
                 }
@@ -199,7 +204,7 @@ final class RunningCalls {
         for (Map.Entry<Thread, List<Old>> entry : running.entrySet()) {
             Thread thread = entry.getKey();
             if (thread != Thread.currentThread() && thread.isAlive() && isOfScene.test(thread)) {
-                String place = toCome(thread, entry.getValue(), sites);
+                String place = toCome(thread, entry.getValue(), replaced, sites);
                 if (place != null) {
                     return place + " on thread " + thread.getName();
                 }
@@ -208,7 +213,7 @@ final class RunningCalls {
         return null;
     }
 
-    private static @Nullable String toCome(Thread thread, List<Old> known, Sites sites) {
+    private static @Nullable String toCome(Thread thread, List<Old> known, Executable replaced, Sites sites) {
         StackTraceElement[] frames = thread.getStackTrace();
         for (Old old : known) {
             int at = frames.length - old.place;
@@ -220,12 +225,41 @@ final class RunningCalls {
                     && frames[at].getFileName() == null;
             Integer line = !runs || old.code == null || !old.unasked.meets(sites)
                     ? null
-                    : old.code.reaches(old.code.callsOf(old.called, old.line), sites, false);
+                    : old.code.reaches(
+                            old.code.callsOf(old.called, old.line), meaning(replaced, old.type.get()), false);
             if (line != null) {
                 return place(old.type.get(), line);
             }
         }
         return null;
+    }
+
+    /** What a call in a class names, as the JVM resolves it there: other classes may have methods of the same name. */
+    private static CallsAhead.Meaning meaning(Executable replaced, Class<?> calling) {
+        Sites sites = Sites.of(List.of(replaced));
+        return (owner, name, descriptor, ofInterface) ->
+                sites.mayMean(owner, name, descriptor, ofInterface) && resolves(replaced, owner, descriptor, calling);
+    }
+
+    private static boolean resolves(Executable replaced, String owner, String descriptor, Class<?> calling) {
+        if (owner.equals(Type.getInternalName(replaced.getDeclaringClass()))) {
+            return true;
+        }
+        try {
+            Class<?> from = Class.forName(owner.replace('/', '.'), false, calling.getClassLoader());
+            for (Class<?> c = from; c != null; c = c.getSuperclass()) {
+                for (Method method : c.getDeclaredMethods()) {
+                    if (method.getName().equals(replaced.getName())
+                            && Type.getMethodDescriptor(method).equals(descriptor)) {
+                        return method.equals(replaced);
+                    }
+                }
+            }
+            return false;
+        } catch (ClassNotFoundException | LinkageError e) {
+            // The call will fail as well.
+            return false;
+        }
     }
 
     /** Told by the class, since the JVM has forgotten the file. */

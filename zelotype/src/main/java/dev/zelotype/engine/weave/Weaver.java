@@ -227,7 +227,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
      * @return the place of that call; null if there is none
      */
     public synchronized @Nullable String toCome(Executable executable, Opening opening, Predicate<Thread> isOfScene) {
-        return running.toCome(Sites.of(List.of(executable)), opening, isOfScene);
+        return running.toCome(executable, opening, isOfScene);
     }
 
     /** All at once, since each time stops the JVM; if one of them cannot be changed, one by one. */
