@@ -153,6 +153,9 @@ class RunningMethodsTest {
                 hosted.closeAfter(null);
                 return before + ", " + said + ", " + after;
                 """);
+        add("a launcher below what runs a test", "told, told, real", """
+                return Launcher.launches();
+                """);
         add("a main method around the scene of a test", "told, real", """
                 String said = Other.opens();
                 return said + ", " + text(Collections.emptySortedMap());
@@ -200,8 +203,29 @@ class RunningMethodsTest {
                 static String map() { return text(Collections.emptySortedMap()); }
             }
             class Says {
+                static void navigableMap() {
+                    suppose(() -> Collections.emptyNavigableMap()).returns(null);
+                }
                 static void listIterator() {
                     suppose(() -> Collections.emptyListIterator()).returns(null);
+                }
+            }
+            class Launcher {
+                static String launches() {
+                    String said = runs() + ", " + runs();
+                    return said + ", " + Other.text(Collections.emptyNavigableMap());
+                }
+                static String runs() {
+                    HostedScene hosted = HostedScene.of(SceneSettings.defaults()).inTest(BTest.class).open();
+                    String said = new BTest().run();
+                    hosted.closeAfter(null);
+                    return said;
+                }
+            }
+            class BTest {
+                String run() {
+                    Says.navigableMap();
+                    return Other.text(Collections.emptyNavigableMap());
                 }
             }
             class ATest {

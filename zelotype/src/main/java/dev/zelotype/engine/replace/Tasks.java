@@ -1,6 +1,8 @@
 package dev.zelotype.engine.replace;
 
 import dev.zelotype.engine.make.InPlace;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
@@ -10,35 +12,23 @@ import org.jspecify.annotations.Nullable;
  */
 final class Tasks implements BiFunction<Object, Object, @Nullable Object> {
 
-    /** What a thread that was in no scene goes back to. */
-    private static final Object NONE = new Object();
-
     private static final Seat NOWHERE = new Seat();
 
     private final InPlace<Seat> places = new InPlace<>();
-    private final ThreadLocal<Object> ofPool = new ThreadLocal<>();
+    private final ThreadLocal<Deque<Entered>> entered = new ThreadLocal<>();
+
+    /** A task that runs, and where its thread was before. */
+    private record Entered(Object task, @Nullable Seat before) {}
 
     @Override
-    public @Nullable Object apply(Object what, Object task) {
+    public @Nullable Object apply(Object what, @Nullable Object task) {
+        if (task == null) {
+            return null;
+        }
         switch ((String) what) {
             case "born" -> born(task);
-            case "enter" -> {
-                return enter(task);
-            }
+            case "enter" -> enter(task);
             case "exit" -> exit(task);
-            case "before" -> {
-                Object before = enter(task);
-                if (before != null && ofPool.get() == null) {
-                    ofPool.set(before);
-                }
-            }
-            case "after" -> {
-                Object before = ofPool.get();
-                if (before != null) {
-                    ofPool.remove();
-                    exit(before);
-                }
-            }
             default -> throw new IllegalArgumentException("Nothing known happens to a task: " + what);
         }
         return null;
@@ -47,31 +37,35 @@ final class Tasks implements BiFunction<Object, Object, @Nullable Object> {
     private void born(Object task) {
         Seat here = Seat.here();
         ReplacingScene scene = Seat.ofThread();
-        if (scene != null && !scene.carriesTasks()) {
+        if (scene == null || scene.carriesTasks()) {
+            places.put(task, here == null ? NOWHERE : here);
+        }
+    }
+
+    private void enter(Object task) {
+        Seat place = places.get(task);
+        Seat before = Seat.here();
+        if (place == null || place == before) {
             return;
         }
-        if (here != null) {
-            places.put(task, here);
-        } else {
-            places.put(task, NOWHERE);
+        Deque<Entered> running = entered.get();
+        if (running == null) {
+            running = new ArrayDeque<>();
+            entered.set(running);
         }
-    }
-
-    /** Enters the place of a task; gives what to go back to, or null if nothing changes. */
-    private @Nullable Object enter(Object task) {
-        Seat place = places.get(task);
-        if (place == null) {
-            return null;
-        }
-        Seat before = Seat.here();
-        if (before == place) {
-            return null;
-        }
+        running.push(new Entered(task, before));
         Seat.sit(place == NOWHERE ? null : place.ofTask());
-        return before == null ? NONE : before;
     }
 
-    private static void exit(Object before) {
-        Seat.sit(before == NONE ? null : (Seat) before);
+    private void exit(Object task) {
+        Deque<Entered> running = entered.get();
+        Entered last = running == null ? null : running.peek();
+        if (last != null && last.task() == task) {
+            running.pop();
+            if (running.isEmpty()) {
+                entered.remove();
+            }
+            Seat.sit(last.before());
+        }
     }
 }

@@ -8,20 +8,17 @@ import static org.objectweb.asm.Opcodes.ACC_SUPER;
 import static org.objectweb.asm.Opcodes.ACC_SYNTHETIC;
 import static org.objectweb.asm.Opcodes.ACC_VARARGS;
 import static org.objectweb.asm.Opcodes.ACC_VOLATILE;
-import static org.objectweb.asm.Opcodes.ACONST_NULL;
 import static org.objectweb.asm.Opcodes.ALOAD;
 import static org.objectweb.asm.Opcodes.ANEWARRAY;
 import static org.objectweb.asm.Opcodes.ARETURN;
-import static org.objectweb.asm.Opcodes.ASTORE;
 import static org.objectweb.asm.Opcodes.ATHROW;
 import static org.objectweb.asm.Opcodes.CHECKCAST;
 import static org.objectweb.asm.Opcodes.DUP;
-import static org.objectweb.asm.Opcodes.F_FULL;
 import static org.objectweb.asm.Opcodes.F_SAME;
+import static org.objectweb.asm.Opcodes.F_SAME1;
 import static org.objectweb.asm.Opcodes.GETSTATIC;
 import static org.objectweb.asm.Opcodes.ICONST_0;
 import static org.objectweb.asm.Opcodes.IFEQ;
-import static org.objectweb.asm.Opcodes.IFNULL;
 import static org.objectweb.asm.Opcodes.INVOKEINTERFACE;
 import static org.objectweb.asm.Opcodes.INVOKESTATIC;
 import static org.objectweb.asm.Opcodes.POP;
@@ -57,18 +54,18 @@ final class Gate {
     static final String LINK_TYPE = "(Ljava/lang/invoke/MethodHandles$Lookup;Ljava/lang/String;"
             + "Ljava/lang/invoke/MethodType;[Ljava/lang/Object;)Ljava/lang/invoke/CallSite;";
 
-    /** What happens to a task: it is made, runs, has run; a pool is about to run it, and has done so; it is run. */
+    /** What happens to a task: it is made, it is about to run, it has run; or it is run between the two. */
     static final String BORN = "born";
 
     static final String ENTER = "enter";
     static final String EXIT = "exit";
-    static final String BEFORE = "before";
-    static final String AFTER = "after";
     static final String RUN = "run";
+    static final String TOLD_TYPE = "(Ljava/lang/Object;)V";
 
     private static final String SITES_ACTIVE = "sitesActive";
     private static final String LINKER = "linker";
     private static final String CARRYING = "carrying";
+    private static final String CARRIED = "carried";
     private static final String CARRIER = "carrier";
     private static final String APPLY_TYPE = "(Ljava/lang/Object;Ljava/lang/Object;)Ljava/lang/Object;";
 
@@ -76,6 +73,7 @@ final class Gate {
     private final VarHandle active;
     private final VarHandle sitesActive;
     private final VarHandle carrying;
+    private final VarHandle carried;
     private final MethodHandle areSitesActive;
 
     private Gate(MethodHandles.Lookup there, Class<?> gate) throws ReflectiveOperationException {
@@ -83,6 +81,7 @@ final class Gate {
         this.active = there.findStaticVarHandle(gate, ACTIVE, boolean.class);
         this.sitesActive = there.findStaticVarHandle(gate, SITES_ACTIVE, boolean.class);
         this.carrying = there.findStaticVarHandle(gate, CARRYING, boolean.class);
+        this.carried = there.findStaticVarHandle(gate, CARRIED, boolean.class);
         this.areSitesActive = there.findStaticGetter(gate, SITES_ACTIVE, boolean.class);
     }
 
@@ -156,6 +155,9 @@ final class Gate {
 
     /** Lets tasks take along where they come from, or not. */
     void letTasksCarry(boolean carry) {
+        if (carry) {
+            carried.setVolatile(true);
+        }
         carrying.setVolatile(carry);
     }
 
@@ -167,7 +169,7 @@ final class Gate {
     private static byte[] code(String name) {
         ClassWriter out = new ClassWriter(ClassWriter.COMPUTE_MAXS);
         out.visit(V17, ACC_PUBLIC | ACC_FINAL | ACC_SUPER | ACC_SYNTHETIC, name, null, "java/lang/Object", null);
-        for (String flag : new String[] {ACTIVE, SITES_ACTIVE, CARRYING}) {
+        for (String flag : new String[] {ACTIVE, SITES_ACTIVE, CARRYING, CARRIED}) {
             out.visitField(ACC_PUBLIC | ACC_STATIC | ACC_VOLATILE, flag, "Z", null, null)
                     .visitEnd();
         }
@@ -176,11 +178,10 @@ final class Gate {
                     .visitEnd();
         }
         writeLink(out, name);
-        writeTold(out, name, BORN, false);
-        writeTold(out, name, BEFORE, false);
-        writeTold(out, name, AFTER, false);
-        writeTold(out, name, ENTER, true);
-        writeExit(out, name);
+        writeTold(out, name, BORN, CARRYING);
+        writeTold(out, name, ENTER, CARRYING);
+        // Also when nothing is carried any more: a thread goes back to where it came from.
+        writeTold(out, name, EXIT, CARRIED);
         writeRun(out, name);
         out.visitEnd();
         return out.toByteArray();
@@ -205,51 +206,22 @@ final class Gate {
         end(link);
     }
 
-    /** A method that tells the carrier of a task, unless tasks carry nothing; it may give back what the carrier says. */
-    private static void writeTold(ClassWriter out, String name, String what, boolean givesBack) {
-        String type = givesBack ? "(Ljava/lang/Object;)Ljava/lang/Object;" : "(Ljava/lang/Object;)V";
-        MethodVisitor told = out.visitMethod(ACC_PUBLIC | ACC_STATIC, what, type, null, null);
+    /** A method that tells the carrier of a task if a flag says so. */
+    private static void writeTold(ClassWriter out, String name, String what, String flag) {
+        MethodVisitor told = out.visitMethod(ACC_PUBLIC | ACC_STATIC, what, TOLD_TYPE, null, null);
         told.visitCode();
         Label off = new Label();
-        told.visitFieldInsn(GETSTATIC, name, CARRYING, "Z");
+        told.visitFieldInsn(GETSTATIC, name, flag, "Z");
         told.visitJumpInsn(IFEQ, off);
-        tell(told, name, what);
-        if (givesBack) {
-            told.visitInsn(ARETURN);
-        } else {
-            told.visitInsn(POP);
-        }
+        told.visitFieldInsn(GETSTATIC, name, CARRIER, FUNCTION_TYPE);
+        told.visitLdcInsn(what);
+        told.visitVarInsn(ALOAD, 0);
+        told.visitMethodInsn(INVOKEINTERFACE, FUNCTION, "apply", APPLY_TYPE, true);
+        told.visitInsn(POP);
         told.visitLabel(off);
         told.visitFrame(F_SAME, 0, null, 0, null);
-        if (givesBack) {
-            told.visitInsn(ACONST_NULL);
-            told.visitInsn(ARETURN);
-        } else {
-            told.visitInsn(RETURN);
-        }
+        told.visitInsn(RETURN);
         end(told);
-    }
-
-    private static void tell(MethodVisitor code, String name, String what) {
-        code.visitFieldInsn(GETSTATIC, name, CARRIER, FUNCTION_TYPE);
-        code.visitLdcInsn(what);
-        code.visitVarInsn(ALOAD, 0);
-        code.visitMethodInsn(INVOKEINTERFACE, FUNCTION, "apply", APPLY_TYPE, true);
-    }
-
-    /** Takes what was given when the task was entered; null if nothing was. */
-    private static void writeExit(ClassWriter out, String name) {
-        MethodVisitor exit = out.visitMethod(ACC_PUBLIC | ACC_STATIC, EXIT, "(Ljava/lang/Object;)V", null, null);
-        exit.visitCode();
-        Label nothing = new Label();
-        exit.visitVarInsn(ALOAD, 0);
-        exit.visitJumpInsn(IFNULL, nothing);
-        tell(exit, name, EXIT);
-        exit.visitInsn(POP);
-        exit.visitLabel(nothing);
-        exit.visitFrame(F_SAME, 0, null, 0, null);
-        exit.visitInsn(RETURN);
-        end(exit);
     }
 
     /** Runs a task between entering and leaving it. */
@@ -261,21 +233,18 @@ final class Gate {
         Label threw = new Label();
         run.visitTryCatchBlock(begin, done, threw, null);
         run.visitVarInsn(ALOAD, 0);
-        run.visitMethodInsn(INVOKESTATIC, name, ENTER, "(Ljava/lang/Object;)Ljava/lang/Object;", false);
-        run.visitVarInsn(ASTORE, 1);
+        run.visitMethodInsn(INVOKESTATIC, name, ENTER, TOLD_TYPE, false);
         run.visitLabel(begin);
         run.visitVarInsn(ALOAD, 0);
         run.visitMethodInsn(INVOKEINTERFACE, "java/lang/Runnable", "run", "()V", true);
         run.visitLabel(done);
-        run.visitVarInsn(ALOAD, 1);
-        run.visitMethodInsn(INVOKESTATIC, name, EXIT, "(Ljava/lang/Object;)V", false);
+        run.visitVarInsn(ALOAD, 0);
+        run.visitMethodInsn(INVOKESTATIC, name, EXIT, TOLD_TYPE, false);
         run.visitInsn(RETURN);
         run.visitLabel(threw);
-        run.visitFrame(F_FULL, 2, new Object[] {"java/lang/Runnable", "java/lang/Object"}, 1, new Object[] {
-            "java/lang/Throwable"
-        });
-        run.visitVarInsn(ALOAD, 1);
-        run.visitMethodInsn(INVOKESTATIC, name, EXIT, "(Ljava/lang/Object;)V", false);
+        run.visitFrame(F_SAME1, 0, null, 1, new Object[] {"java/lang/Throwable"});
+        run.visitVarInsn(ALOAD, 0);
+        run.visitMethodInsn(INVOKESTATIC, name, EXIT, TOLD_TYPE, false);
         run.visitInsn(ATHROW);
         end(run);
     }

@@ -101,6 +101,11 @@ public final class Opening {
                 && one.getMethodName().equals(other.getMethodName());
     }
 
+    /** Of a method whose class was woven meanwhile, the JVM no longer tells the line. */
+    private static boolean isSameLine(StackFrame one, StackTraceElement other) {
+        return one.getFileName() == null || other.getLineNumber() <= 0 || one.getLineNumber() == other.getLineNumber();
+    }
+
     /**
      * The place from the bottom of the first frame that is the test's.
      *
@@ -112,7 +117,7 @@ public final class Opening {
         while (same < then.length
                 && same < now.length
                 && isSameMethod(now[same], then[same])
-                && now[same].getLineNumber() == then[same].getLineNumber()) {
+                && isSameLine(now[same], then[same])) {
             same++;
         }
         boolean goesOn = same < then.length && same < now.length && isSameMethod(now[same], then[same]);

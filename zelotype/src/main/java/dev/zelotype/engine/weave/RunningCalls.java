@@ -195,7 +195,9 @@ final class RunningCalls {
                 Integer line = old == null || old.code == null || !old.unasked.meets(sites)
                         ? null
                         : old.code.reaches(
-                                Set.of(each.frame().getByteCodeIndex()), meaning(replaced, old.type.get()), each.opened());
+                                Set.of(each.frame().getByteCodeIndex()),
+                                meaning(replaced, old.type.get()),
+                                each.opened());
                 if (line != null) {
                     return place(old.type.get(), line);
                 }

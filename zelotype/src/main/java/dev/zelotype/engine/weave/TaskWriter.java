@@ -1,17 +1,14 @@
 package dev.zelotype.engine.weave;
 
 import static org.objectweb.asm.Opcodes.ALOAD;
-import static org.objectweb.asm.Opcodes.ASTORE;
 import static org.objectweb.asm.Opcodes.ATHROW;
-import static org.objectweb.asm.Opcodes.IFNULL;
+import static org.objectweb.asm.Opcodes.F_FULL;
 import static org.objectweb.asm.Opcodes.INVOKESTATIC;
 import static org.objectweb.asm.Opcodes.IRETURN;
 import static org.objectweb.asm.Opcodes.RETURN;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
@@ -35,11 +32,8 @@ final class TaskWriter extends ClassVisitor {
             "java.util.TimerTask",
             "java.util.TimerThread");
 
-    private static final String TOLD = "(Ljava/lang/Object;)V";
-
     private final String gate;
     private final String className;
-    private final Map<String, Integer> locals = new HashMap<>();
 
     private TaskWriter(ClassWriter out, String gate, String className) {
         super(Opcodes.ASM9, out);
@@ -67,45 +61,17 @@ final class TaskWriter extends ClassVisitor {
 
     static byte[] weave(byte[] code, String gate) {
         ClassReader in = new ClassReader(code);
-        ClassWriter out = new OfJdk(in);
-        TaskWriter writer = new TaskWriter(out, gate, in.getClassName().replace('/', '.'));
-        in.accept(writer.localsReader(), ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
-        in.accept(writer, ClassReader.SKIP_FRAMES);
+        // All methods but a few are copied as they are, and frames stay.
+        ClassWriter out = new ClassWriter(in, ClassWriter.COMPUTE_MAXS);
+        in.accept(new TaskWriter(out, gate, in.getClassName()), 0);
         return out.toByteArray();
-    }
-
-    private static final class OfJdk extends ClassWriter {
-
-        OfJdk(ClassReader in) {
-            super(in, ClassWriter.COMPUTE_FRAMES);
-        }
-
-        @Override
-        protected ClassLoader getClassLoader() {
-            return ClassLoader.getPlatformClassLoader();
-        }
-    }
-
-    private ClassVisitor localsReader() {
-        return new ClassVisitor(Opcodes.ASM9) {
-            @Override
-            public MethodVisitor visitMethod(
-                    int access, String name, String descriptor, String signature, String[] exceptions) {
-                return new MethodVisitor(Opcodes.ASM9) {
-                    @Override
-                    public void visitMaxs(int stack, int most) {
-                        locals.put(name + descriptor, most);
-                    }
-                };
-            }
-        };
     }
 
     @Override
     public MethodVisitor visitMethod(
             int access, String name, String descriptor, String signature, String[] exceptions) {
         MethodVisitor out = super.visitMethod(access, name, descriptor, signature, exceptions);
-        String method = className.substring(className.lastIndexOf('.') + 1) + "." + name;
+        String method = className.substring(className.lastIndexOf('/') + 1) + "." + name;
         return switch (method) {
             case "ForkJoinTask.<init>", "FutureTask.<init>", "TimerTask.<init>" -> new TellsAtItsEnd(out);
             case "ForkJoinTask.doExec",
@@ -114,10 +80,10 @@ final class TaskWriter extends ClassVisitor {
                     // Run by executors that know nothing of forks.
                     "CompletableFuture$AsyncRun.run",
                     "CompletableFuture$AsyncSupply.run",
-                    "CompletableFuture$Completion.run" -> new TellsAround(out, locals.get(name + descriptor));
+                    "CompletableFuture$Completion.run" -> new TellsAround(out);
             case "ThreadPoolExecutor.execute" -> new TellsAtItsHead(out, Gate.BORN, 1);
-            case "ThreadPoolExecutor.beforeExecute" -> new TellsAtItsHead(out, Gate.BEFORE, 2);
-            case "ThreadPoolExecutor.afterExecute" -> new TellsAtItsHead(out, Gate.AFTER, 1);
+            case "ThreadPoolExecutor.beforeExecute" -> new TellsAtItsHead(out, Gate.ENTER, 2);
+            case "ThreadPoolExecutor.afterExecute" -> new TellsAtItsHead(out, Gate.EXIT, 1);
             case "ThreadPoolExecutor.runWorker" -> new RunsThroughGate(out, "java/lang/Runnable");
             case "TimerThread.mainLoop" -> new RunsThroughGate(out, "java/util/TimerTask");
             default -> out;
@@ -126,7 +92,7 @@ final class TaskWriter extends ClassVisitor {
 
     private void tell(MethodVisitor code, String what, int slot) {
         code.visitVarInsn(ALOAD, slot);
-        code.visitMethodInsn(INVOKESTATIC, gate, what, TOLD, false);
+        code.visitMethodInsn(INVOKESTATIC, gate, what, Gate.TOLD_TYPE, false);
     }
 
     /** A constructor: its object is told of once it is complete. */
@@ -160,39 +126,31 @@ final class TaskWriter extends ClassVisitor {
         @Override
         public void visitCode() {
             super.visitCode();
-            Label nothing = new Label();
-            super.visitVarInsn(ALOAD, slot);
-            super.visitJumpInsn(IFNULL, nothing);
             tell(mv, what, slot);
-            super.visitLabel(nothing);
         }
     }
 
-    /** A method that runs its own object: the task is entered before and left after, whatever happens. */
+    /** A method without arguments that runs its own object: the task is entered before and left after, whatever happens. */
     private final class TellsAround extends MethodVisitor {
 
-        private final int before;
         private final Label begin = new Label();
         private final Label end = new Label();
 
-        TellsAround(MethodVisitor out, int firstFree) {
+        TellsAround(MethodVisitor out) {
             super(Opcodes.ASM9, out);
-            this.before = firstFree;
         }
 
         @Override
         public void visitCode() {
             super.visitCode();
-            super.visitVarInsn(ALOAD, 0);
-            super.visitMethodInsn(INVOKESTATIC, gate, Gate.ENTER, "(Ljava/lang/Object;)Ljava/lang/Object;", false);
-            super.visitVarInsn(ASTORE, before);
+            tell(mv, Gate.ENTER, 0);
             super.visitLabel(begin);
         }
 
         @Override
         public void visitInsn(int opcode) {
             if (opcode >= IRETURN && opcode <= RETURN) {
-                tell(mv, Gate.EXIT, before);
+                tell(mv, Gate.EXIT, 0);
             }
             super.visitInsn(opcode);
         }
@@ -201,7 +159,8 @@ final class TaskWriter extends ClassVisitor {
         public void visitMaxs(int stack, int most) {
             super.visitLabel(end);
             super.visitTryCatchBlock(begin, end, end, null);
-            tell(mv, Gate.EXIT, before);
+            super.visitFrame(F_FULL, 1, new Object[] {className}, 1, new Object[] {"java/lang/Throwable"});
+            tell(mv, Gate.EXIT, 0);
             super.visitInsn(ATHROW);
             super.visitMaxs(stack, most);
         }
