@@ -217,6 +217,9 @@ final class Injection {
                 notes.add("the collaborator " + each.made() + " is declared, but the subject takes none of its type");
             }
         }
+        if (hasSubject) {
+            notes.addAll(test.hosted().providedButNotTaken());
+        }
         return notes;
     }
 }

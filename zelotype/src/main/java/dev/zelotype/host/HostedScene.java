@@ -142,6 +142,15 @@ public final class HostedScene {
     }
 
     /**
+     * Names the provided values that no subject takes, each with the closest name that one does take.
+     *
+     * @return one sentence each, such as {@code 'clok' is provided, but NightRun was built without it; did you mean 'clock'?}
+     */
+    public List<String> providedButNotTaken() {
+        return state.subjects().notTaken();
+    }
+
+    /**
      * Attaches the conversation to a failure that does not tell it itself, so that whoever reads the failure knows what the
      * subject asked.
      *

@@ -6,15 +6,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.error.MisuseException;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.NightLog;
 import dev.zelotype.observatory.Observatory.Repository;
 import dev.zelotype.observatory.Observatory.WeatherStation;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -166,5 +170,41 @@ class SubjectTest {
         assertThatThrownBy(() -> scene.subject(Failing.class))
                 .isInstanceOf(UnsupportedOperationException.class)
                 .hasMessage("on dome");
+    }
+
+    /** As people write it for containers. */
+    static class ByFields {
+        private static Dome shared;
+        private WeatherStation weather;
+        private final Dome fixed = null;
+        private Mount mount = stub(Mount.class, "own mount");
+        private String site;
+        private List<String> cache;
+        private Map<String, Integer> index;
+
+        List<Object> all() {
+            return Arrays.asList(weather, fixed, mount, site, cache, index, shared);
+        }
+    }
+
+    @Test
+    void private_fields_without_a_value_are_filled_by_type() {
+        WeatherStation weather = stub(WeatherStation.class);
+        @SuppressWarnings("unchecked")
+        Map<String, Integer> index = stub(Map.class, "index");
+        ByFields subject = scene.provide("site", "north").subject(ByFields.class);
+        assertThat(subject.all()).containsExactly(weather, null, subject.mount, "north", null, index, null);
+        assertThat(subject.mount).hasToString("own mount");
+    }
+
+    @Test
+    void a_provided_value_that_no_subject_takes_is_named() {
+        HostedScene hosted = HostedScene.of(SceneSettings.defaults()).open();
+        hosted.scene().provide("site", "north").provide("limitt", 3).subject(Plan.class);
+        assertThat(hosted.providedButNotTaken())
+                .containsExactly(
+                        "'site' is provided, but Plan was built without it",
+                        "'limitt' is provided, but Plan was built without it; did you mean 'limit'?");
+        hosted.closeAfter(null);
     }
 }

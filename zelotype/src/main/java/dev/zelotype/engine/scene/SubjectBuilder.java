@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -30,7 +31,12 @@ import org.jspecify.annotations.Nullable;
  * wanted, whatever order things are asked for.
  */
 public final class SubjectBuilder {
+
     private @Nullable Class<?> subjectType;
+    /** The names of what subjects can be given, and those under which they took a provided value. */
+    private final Set<String> wanted = new LinkedHashSet<>();
+
+    private final Set<String> taken = new LinkedHashSet<>();
 
     private final SceneState scene;
     private final Map<String, Object> provided = new LinkedHashMap<>();
@@ -54,6 +60,48 @@ public final class SubjectBuilder {
             throw new MisuseException("'" + name + "' is provided twice.", "provide one value for each name");
         }
         provided.put(name, value);
+    }
+
+    /** The names that values are provided by and that no subject takes, each with the closest that one does. */
+    public synchronized List<String> notTaken() {
+        List<String> texts = new ArrayList<>();
+        for (String name : provided.keySet()) {
+            if (subjectType != null && !taken.contains(name)) {
+                String closest = closest(name);
+                texts.add("'" + name + "' is provided, but " + Values.typeName(subjectType) + " was built without it"
+                        + (closest == null || closest.equals(name) ? "" : "; did you mean '" + closest + "'?"));
+            }
+        }
+        return texts;
+    }
+
+    private @Nullable String closest(String name) {
+        String closest = null;
+        int least = Integer.MAX_VALUE;
+        for (String each : wanted) {
+            int distance = distance(name, each);
+            if (distance < least) {
+                least = distance;
+                closest = each;
+            }
+        }
+        return closest;
+    }
+
+    /** How many letters must be exchanged, added or left out to make one word the other. */
+    private static int distance(String from, String to) {
+        int[][] all = new int[from.length() + 1][to.length() + 1];
+        for (int i = 0; i <= from.length(); i++) {
+            for (int j = 0; j <= to.length(); j++) {
+                if (i == 0 || j == 0) {
+                    all[i][j] = i + j;
+                } else {
+                    int exchanged = all[i - 1][j - 1] + (from.charAt(i - 1) == to.charAt(j - 1) ? 0 : 1);
+                    all[i][j] = Math.min(exchanged, 1 + Math.min(all[i - 1][j], all[i][j - 1]));
+                }
+            }
+        }
+        return all[from.length()][to.length()];
     }
 
     /** The type of the subject that was asked for last, or null. */
@@ -106,6 +154,7 @@ public final class SubjectBuilder {
             if (Modifier.isPrivate(constructor.getModifiers()) || constructor.isSynthetic()) {
                 continue;
             }
+            wishes(constructor).forEach(this::want);
             if (largest == null || constructor.getParameterCount() > largest.getParameterCount()) {
                 largest = constructor;
             }
@@ -213,6 +262,7 @@ public final class SubjectBuilder {
 
     private @Nullable Object fulfil(Wish wish, Kind others) {
         if (isProvided(wish)) {
+            taken.add(wish.name());
             Object value = provided.get(wish.name());
             Class<?> boxed = MethodType.methodType(wish.type()).wrap().returnType();
             if (value == null ? wish.type().isPrimitive() : !boxed.isInstance(value)) {
@@ -263,6 +313,23 @@ public final class SubjectBuilder {
         return String.join(", ", names);
     }
 
+    /**
+     * Whether a field takes a double. A private one of a type of the JDK, such as a map that the subject fills later,
+     * takes only a double that the test has declared.
+     */
+    private boolean isToBeFilled(Field field, Wish wish) {
+        if (Modifier.isPrivate(field.getModifiers()) && Jdk.has(field.getType())) {
+            return find(wish) != null;
+        }
+        return isDoublable(field.getType());
+    }
+
+    private void want(Wish wish) {
+        if (wish.name() != null) {
+            wanted.add(wish.name());
+        }
+    }
+
     private void callSetters(Object subject, Kind others) {
         for (Method method : subject.getClass().getMethods()) {
             boolean setter = method.getName().startsWith("set")
@@ -276,6 +343,7 @@ public final class SubjectBuilder {
                     method.getParameterTypes()[0],
                     property.isEmpty() ? null : Character.toLowerCase(property.charAt(0)) + property.substring(1),
                     false);
+            want(wish);
             if (isProvided(wish) || isDoublable(wish.type())) {
                 try {
                     method.setAccessible(true);
@@ -294,9 +362,11 @@ public final class SubjectBuilder {
             for (Field field : type.getDeclaredFields()) {
                 int modifiers = field.getModifiers();
                 Wish wish = new Wish(field.getType(), field.getName(), false);
-                boolean open =
-                        !Modifier.isPrivate(modifiers) && !Modifier.isStatic(modifiers) && !Modifier.isFinal(modifiers);
-                if (open && (isProvided(wish) || isDoublable(field.getType()))) {
+                if (Modifier.isStatic(modifiers) || Modifier.isFinal(modifiers)) {
+                    continue;
+                }
+                want(wish);
+                if (isProvided(wish) || isToBeFilled(field, wish)) {
                     try {
                         field.setAccessible(true);
                         if (isProvided(wish) || field.get(subject) == null) {
