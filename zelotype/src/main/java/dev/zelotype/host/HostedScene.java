@@ -144,7 +144,7 @@ public final class HostedScene {
     /**
      * Names the provided values that no subject takes, each with the closest name that one does take.
      *
-     * @return one sentence each, such as {@code 'clok' is provided, but NightRun was built without it; did you mean 'clock'?}
+     * @return one sentence each, such as {@code 'clok' is provided, but NightRun was built without it}
      */
     public List<String> providedButNotTaken() {
         return state.subjects().notTaken();
