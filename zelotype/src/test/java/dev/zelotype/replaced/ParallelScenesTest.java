@@ -46,33 +46,30 @@ class ParallelScenesTest {
 
     @Test
     void no_scene_sees_another_ones_answers_or_calls() throws Exception {
-        ExecutorService pool = Executors.newFixedThreadPool(THREADS);
-        List<Future<?>> all = new ArrayList<>();
-        for (int thread = 0; thread < THREADS; thread++) {
-            int own = thread;
-            all.add(pool.submit(() -> rounds(own)));
-        }
-        for (Future<?> each : all) {
-            each.get();
-        }
-        pool.shutdown();
+        assertThat(roundsOn(Executors.newFixedThreadPool(THREADS))).isEqualTo(THREADS);
         assertThat(Gain.HIGH.factor()).isEqualTo(2);
         assertThat(SINGLETON.send("ab")).isEqualTo(2);
     }
 
     @Test
     void virtual_threads_are_like_others() throws Exception {
-        ExecutorService pool = virtual();
+        assertThat(roundsOn(virtual())).isEqualTo(THREADS);
+    }
+
+    /** How many threads went through all their rounds without seeing anything of another one. */
+    private static int roundsOn(ExecutorService pool) throws Exception {
         List<Future<?>> all = new ArrayList<>();
         for (int thread = 0; thread < THREADS; thread++) {
             int own = thread;
             all.add(pool.submit(() -> rounds(own)));
         }
+        int done = 0;
         for (Future<?> each : all) {
             each.get();
+            done++;
         }
         pool.shutdown();
-        assertThat(all).hasSize(THREADS);
+        return done;
     }
 
     /** Virtual threads where the JVM has them; else each task has a thread of its own. */

@@ -38,13 +38,7 @@ final class Decision {
             return null;
         }
         Call call = scene.begin(state, arguments);
-        Rule rule;
-        try {
-            rule = ruleFor(state, call);
-        } catch (Throwable e) {
-            threw(call, e);
-            throw e;
-        }
+        Rule rule = sought(state, call);
         if (rule == null) {
             end(call, Ending.REAL, Call.UNSEEN);
             return null;
@@ -60,14 +54,18 @@ final class Decision {
     /** Decides about a call that is logged, and answers it. */
     static @Nullable Object answer(Call call) throws Throwable {
         MethodState state = (MethodState) call.log();
-        Rule rule;
+        Rule rule = sought(state, call);
+        return answered(rule, state, call);
+    }
+
+    /** What speaks of a call; one that is refused has ended. */
+    private static @Nullable Rule sought(MethodState state, Call call) throws Throwable {
         try {
-            rule = ruleFor(state, call);
+            return ruleFor(state, call);
         } catch (Throwable e) {
             threw(call, e);
             throw e;
         }
-        return answered(rule, state, call);
     }
 
     private static @Nullable Object answered(@Nullable Rule rule, MethodState state, Call call) throws Throwable {
