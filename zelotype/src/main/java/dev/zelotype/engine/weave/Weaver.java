@@ -164,7 +164,6 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     /** Weaves the methods of a class and of those of its superclasses that do not belong to the JDK, unless done before. */
     public synchronized void weave(Class<?> type) {
         List<Class<?>> fresh = new ArrayList<>();
-        Set<Class<?>> askedBefore = Set.copyOf(woven);
         for (Class<?> c = type; c != null && !Jdk.has(c); c = c.getSuperclass()) {
             if (!woven.contains(c)) {
                 if (!instrumentation.isModifiableClass(c)) {
@@ -172,13 +171,14 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
                             c.getName() + " cannot be replaced: the JVM lets no class of that sort be changed.",
                             "give the subject a double of an interface instead");
                 }
-                number(c);
-                woven.add(c);
                 fresh.add(c);
             }
         }
         if (!fresh.isEmpty()) {
-            change(new Before(sites, askedBefore), fresh, Sites.NONE, () -> retransform(fresh));
+            Before so = new Before(sites, Set.copyOf(woven));
+            fresh.forEach(this::number);
+            woven.addAll(fresh);
+            change(so, fresh, Sites.NONE, () -> retransform(fresh));
         }
     }
 
