@@ -216,7 +216,8 @@ final class RunningCalls {
     }
 
     private static @Nullable String toCome(Thread thread, List<Old> known, Executable replaced, Sites sites) {
-        StackTraceElement[] frames = thread.getStackTrace();
+        // Asked for as when they were noted: the thread itself may leave out frames at the bottom.
+        StackTraceElement[] frames = Thread.getAllStackTraces().getOrDefault(thread, new StackTraceElement[0]);
         for (Old old : known) {
             int at = frames.length - old.place;
             boolean runs = at >= 0
