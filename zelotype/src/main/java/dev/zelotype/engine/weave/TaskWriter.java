@@ -7,8 +7,7 @@ import static org.objectweb.asm.Opcodes.INVOKESTATIC;
 import static org.objectweb.asm.Opcodes.IRETURN;
 import static org.objectweb.asm.Opcodes.RETURN;
 
-import java.util.ArrayList;
-import java.util.List;
+import java.util.Set;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
@@ -22,7 +21,7 @@ import org.objectweb.asm.Opcodes;
  */
 final class TaskWriter extends ClassVisitor {
 
-    private static final List<String> CLASSES = List.of(
+    private static final Set<String> CLASSES = Set.of(
             "java.util.concurrent.ForkJoinTask",
             "java.util.concurrent.CompletableFuture$AsyncRun",
             "java.util.concurrent.CompletableFuture$AsyncSupply",
@@ -41,22 +40,9 @@ final class TaskWriter extends ClassVisitor {
         this.className = className;
     }
 
-    /** The classes to be woven. */
-    static List<Class<?>> classes() {
-        List<Class<?>> all = new ArrayList<>();
-        for (String name : CLASSES) {
-            try {
-                all.add(Class.forName(name, false, null));
-            } catch (ClassNotFoundException e) {
-                // A JVM that has done away with it has no such tasks.
-                continue;
-            }
-        }
-        return all;
-    }
-
-    static boolean has(String internalName) {
-        return CLASSES.contains(internalName.replace('/', '.'));
+    /** Whether a class of the JDK is to be woven, by its binary name. */
+    static boolean has(String className) {
+        return CLASSES.contains(className);
     }
 
     static byte[] weave(byte[] code, String gate) {

@@ -153,7 +153,18 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             return;
         }
         weavesTasks = true;
-        retransformSites(TaskWriter.classes());
+        retransformSites(tasks());
+    }
+
+    /** The classes of tasks that are loaded; others are woven when they load, so a run without pools pays nothing. */
+    private List<Class<?>> tasks() {
+        List<Class<?>> tasks = new ArrayList<>();
+        for (Class<?> type : instrumentation.getAllLoadedClasses()) {
+            if (type.getClassLoader() == null && TaskWriter.has(type.getName())) {
+                tasks.add(type);
+            }
+        }
+        return tasks;
     }
 
     /** Lets us look into a class, whatever its module. */
@@ -294,7 +305,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         unchanged.clear();
         if (weavesTasks) {
             weavesTasks = false;
-            types.addAll(TaskWriter.classes());
+            types.addAll(tasks());
         }
         retransformSites(List.copyOf(types));
     }
@@ -346,7 +357,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         byte[] kept = null;
         try {
             if (loader == null) {
-                return weavesTasks && className != null && TaskWriter.has(className)
+                return weavesTasks && className != null && TaskWriter.has(className.replace('/', '.'))
                         ? TaskWriter.weave(code, gate.name())
                         : null;
             }
