@@ -71,14 +71,17 @@ public class Supposition extends Statement {
     }
 
     public final void returns(@Nullable Object first, @Nullable Object... more) {
-        say(() -> {
-            Step[] steps = new Step[more.length + 1];
-            steps[0] = value(first);
-            for (int i = 0; i < more.length; i++) {
-                steps[i + 1] = value(more[i]);
-            }
-            add(steps);
-        });
+        say(() -> addAll(this::value, first, more));
+    }
+
+    /** Adds an answer for each value, all at once; none of them if one is refused. */
+    private <T extends @Nullable Object> void addAll(Function<T, Step> answer, T first, T[] more) {
+        Step[] steps = new Step[more.length + 1];
+        steps[0] = answer.apply(first);
+        for (int i = 0; i < more.length; i++) {
+            steps[i + 1] = answer.apply(more[i]);
+        }
+        add(steps);
     }
 
     private Step value(@Nullable Object value) {
@@ -97,14 +100,7 @@ public class Supposition extends Statement {
     }
 
     public final void fails(@Nullable Throwable first, @Nullable Throwable... more) {
-        say(() -> {
-            Step[] steps = new Step[more.length + 1];
-            steps[0] = failing(first);
-            for (int i = 0; i < more.length; i++) {
-                steps[i + 1] = failing(more[i]);
-            }
-            add(steps);
-        });
+        say(() -> addAll(this::failing, first, more));
     }
 
     private Step failing(@Nullable Throwable failure) {

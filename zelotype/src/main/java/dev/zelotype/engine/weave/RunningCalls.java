@@ -196,7 +196,7 @@ final class RunningCalls {
                         ? null
                         : old.code.reaches(
                                 Set.of(each.frame().getByteCodeIndex()),
-                                meaning(replaced, old.type.get()),
+                                meaning(replaced, sites, old.type.get()),
                                 each.opened());
                 if (line != null) {
                     return place(old.type.get(), line);
@@ -229,7 +229,7 @@ final class RunningCalls {
             Integer line = !runs || old.code == null || !old.unasked.meets(sites)
                     ? null
                     : old.code.reaches(
-                            old.code.callsOf(old.called, old.line), meaning(replaced, old.type.get()), false);
+                            old.code.callsOf(old.called, old.line), meaning(replaced, sites, old.type.get()), false);
             if (line != null) {
                 return place(old.type.get(), line);
             }
@@ -238,8 +238,7 @@ final class RunningCalls {
     }
 
     /** What a call in a class names, as the JVM resolves it there: other classes may have methods of the same name. */
-    private static CallsAhead.Meaning meaning(Executable replaced, Class<?> calling) {
-        Sites sites = Sites.of(List.of(replaced));
+    private static CallsAhead.Meaning meaning(Executable replaced, Sites sites, Class<?> calling) {
         return (owner, name, descriptor, ofInterface) ->
                 sites.mayMean(owner, name, descriptor, ofInterface) && resolves(replaced, owner, descriptor, calling);
     }
