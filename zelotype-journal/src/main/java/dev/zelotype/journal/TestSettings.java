@@ -128,8 +128,7 @@ public final class TestSettings {
             case "follow" -> true;
             case "stay" -> false;
             default ->
-                throw new MisuseException(
-                        TASKS + " must be follow or stay, but was " + value + ".", "give one of them");
+                throw new MisuseException(TASKS + "=" + value + " is neither follow nor stay.", "give one of them");
         };
     }
 

@@ -288,7 +288,7 @@ class LifecycleTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"unused=sometimes", "lines=-3", "lines=many", "mask=("})
+    @ValueSource(strings = {"unused=sometimes", "lines=-3", "lines=many", "mask=(", "tasks=never"})
     void a_wrong_setting_is_reported(String setting, @TempDir Path journal) {
         String[] parts = setting.split("=");
         EngineExecutionResults results = run(WithDoublesTest.GoodTest.class, journal, "zelotype." + parts[0], parts[1]);

@@ -40,7 +40,8 @@ public final class StaticsSweep {
             # Statics sweep
 
             Every public static method and constructor of some packages of the JDK: each is the first replacement of a JVM of
-            its own, is told to fail, and is called. Written by `zelotype-sweep/statics`.
+            its own, is told to fail, and is called. Written by `zelotype-sweep/statics`. In which forms a call may be written
+            is tried apart: [call forms](call-forms.md).
             """;
 
     private static final List<String> PACKAGES = List.of(

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 
 /** A JVM of its own that runs a class of the tests. */
 final class Child {
@@ -16,6 +17,12 @@ final class Child {
 
     /** Runs a class with options for the JVM, then arguments behind {@code --}; gives what it printed. */
     static String run(Class<?> main, String... words) throws IOException, InterruptedException {
+        return run(Map.of(), main, words);
+    }
+
+    /** As {@link #run(Class, String...)}, with some more variables in its environment. */
+    static String run(Map<String, String> environment, Class<?> main, String... words)
+            throws IOException, InterruptedException {
         List<String> all = Arrays.asList(words);
         int split = all.contains("--") ? all.indexOf("--") : all.size();
         List<String> command = new ArrayList<>(
@@ -24,7 +31,9 @@ final class Child {
         command.addAll(List.of("-XX:+EnableDynamicAgentLoading", "-cp", System.getProperty("java.class.path")));
         command.add(main.getName());
         command.addAll(all.subList(Math.min(all.size(), split + 1), all.size()));
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+        builder.environment().putAll(environment);
+        Process process = builder.start();
         String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor()).as(printed).isZero();
         return printed;

@@ -11,6 +11,7 @@ import dev.zelotype.observatory.Hardware.SiderealClock;
 import java.io.File;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -63,6 +64,18 @@ class JvmTest {
             assertThat(Child.run(Agents.class, option).lines().filter(line -> !line.startsWith("WARNING")))
                     .containsExactly("7/6/5", "true");
         }
+    }
+
+    /** Each JVM that heeds this variable listens at that port, so a second one would not start. */
+    @Test
+    void attaching_does_not_heed_the_options_for_all_jvms() throws Exception {
+        int port;
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        String debugger = "-agentlib:jdwp=transport=dt_socket,server=y,suspend=n,address=127.0.0.1:" + port;
+        assertThat(Child.run(Map.of("JAVA_TOOL_OPTIONS", debugger), Agents.class))
+                .contains("Picked up JAVA_TOOL_OPTIONS: " + debugger, "7/6/5");
     }
 
     private static Path agent(Path folder) throws IOException {

@@ -8,7 +8,6 @@ import dev.zelotype.engine.pattern.CallPattern;
 import java.lang.StackWalker.StackFrame;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -46,32 +45,37 @@ public final class Unowned {
 
     /** How many of them a pattern covers. */
     public int covered(DoubleState owner, CallPattern pattern) {
-        return matching(one ->
-                        one.owner() == owner && one.method() == pattern.method() && pattern.covers(one.arguments()))
-                .size();
+        int covered = 0;
+        for (One one : copied()) {
+            if (one.owner() == owner && one.method() == pattern.method() && pattern.covers(one.arguments())) {
+                covered++;
+            }
+        }
+        return covered;
     }
 
     /** Those of a double, one line each. */
     public List<String> of(DoubleState owner) {
         List<String> lines = new ArrayList<>();
-        matching(one -> one.owner() == owner).forEach(one -> lines.add(one.line()));
+        for (One one : copied()) {
+            if (one.owner() == owner) {
+                lines.add(one.line());
+            }
+        }
         return lines;
     }
 
     /** All of them, one line each. */
     List<String> lines() {
         List<String> lines = new ArrayList<>();
-        matching(one -> true).forEach(one -> lines.add(one.line()));
+        for (One one : copied()) {
+            lines.add(one.line());
+        }
         return lines;
     }
 
-    private List<One> matching(Predicate<One> wanted) {
-        List<One> matching;
-        synchronized (this) {
-            matching = new ArrayList<>(all);
-        }
-        // Outside the lock, since conditions are the test's own code.
-        matching.removeIf(wanted.negate());
-        return matching;
+    /** A copy, since conditions are the test's own code, which runs outside the lock. */
+    private synchronized List<One> copied() {
+        return List.copyOf(all);
     }
 }

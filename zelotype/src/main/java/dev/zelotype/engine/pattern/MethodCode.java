@@ -31,7 +31,23 @@ final class MethodCode extends MethodVisitor {
     record Instruction(int opcode, int number, @Nullable Object operand) {}
 
     /** A field or method that an instruction names. */
-    record Member(String owner, String name, String descriptor, boolean ofInterface) {}
+    record Member(String owner, String name, String descriptor, boolean ofInterface) {
+
+        /** Written out, as is {@link #equals}: those of a record are linked at their first use, which takes milliseconds. */
+        @Override
+        public int hashCode() {
+            return 31 * (31 * owner.hashCode() + name.hashCode()) + descriptor.hashCode();
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Member member
+                    && owner.equals(member.owner)
+                    && name.equals(member.name)
+                    && descriptor.equals(member.descriptor)
+                    && ofInterface == member.ofInterface;
+        }
+    }
 
     /** A call whose target a bootstrap method finds. */
     record Dynamic(String name, String descriptor, Handle bootstrap, Object[] arguments) {}

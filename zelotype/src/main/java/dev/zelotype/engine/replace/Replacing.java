@@ -151,8 +151,9 @@ public final class Replacing {
         Participant whole = whole(type, mayBegin);
         DoubledMethod method = whole.doubleClass().find(name, descriptor);
         if (mayBegin && method != null && !method.asksItself()) {
-            weaver().weaveSites(List.of(method.executable()));
-            sceneFor(type.getSimpleName()).refuseIfRunning(method.executable());
+            ReplacingScene scene = sceneFor(type.getSimpleName());
+            weaver().weaveSites(List.of(method.executable()), scene.carriesTasks());
+            scene.refuseIfRunning(method.executable());
         }
         return whole;
     }
@@ -165,9 +166,10 @@ public final class Replacing {
                     "suppose the call in question, with callsReal() if it is to stay as it is");
         }
         Participant whole = whole(type, true);
-        weaver().weaveSites(Arrays.stream(type.getDeclaredConstructors())
+        List<Constructor<?>> constructors = Arrays.stream(type.getDeclaredConstructors())
                 .filter(each -> !Weavable.isTooWide(each))
-                .toList());
+                .toList();
+        weaver().weaveSites(constructors, false);
         return whole;
     }
 
@@ -266,8 +268,9 @@ public final class Replacing {
      * changed any more.
      *
      * @param named the methods and constructors that the patterns name
+     * @param scene the scene in which they will be
      */
-    static void prepare(List<Executable> named) {
+    static void prepare(List<Executable> named, ReplacingScene scene) {
         List<Executable> atSites = new ArrayList<>();
         for (Executable each : named) {
             boolean atSite = each instanceof Constructor || Jdk.has(each.getDeclaringClass());
@@ -277,7 +280,7 @@ public final class Replacing {
         }
         try {
             if (!atSites.isEmpty()) {
-                weaver().weaveSites(atSites);
+                weaver().weaveSites(atSites, scene.carriesTasks());
             }
         } catch (MisuseException e) {
             // The statement itself will say why nothing can be replaced here.

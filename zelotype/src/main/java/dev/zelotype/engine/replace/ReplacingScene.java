@@ -93,7 +93,7 @@ public abstract class ReplacingScene {
 
     /** Gets calls ready that statements of a test class replace, as long as no method that makes them runs. */
     protected final void prepare(List<Executable> named) {
-        Replacing.prepare(named);
+        Replacing.prepare(named, this);
     }
 
     final void refuseIfRunning(Executable replacedOne) {

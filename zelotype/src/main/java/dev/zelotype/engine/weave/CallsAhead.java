@@ -6,11 +6,11 @@ import java.util.Collections;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
@@ -54,7 +54,8 @@ final class CallsAhead {
 
     /** Reads a method of a class file; null if it has no such code. */
     static @Nullable CallsAhead of(byte[] code, String name, String descriptor) {
-        return read(code, name, descriptor).stream().findFirst().orElse(null);
+        List<CallsAhead> found = read(code, name, descriptor);
+        return found.isEmpty() ? null : found.get(0);
     }
 
     /** Reads the method of a name that has some line, of which only the name is known; null if there is none. */
@@ -85,7 +86,11 @@ final class CallsAhead {
                     }
                 },
                 ClassReader.SKIP_FRAMES);
-        found.removeIf(each -> each.offsets.isEmpty());
+        for (Iterator<CallsAhead> i = found.iterator(); i.hasNext(); ) {
+            if (i.next().offsets.isEmpty()) {
+                i.remove();
+            }
+        }
         return found;
     }
 
@@ -123,9 +128,15 @@ final class CallsAhead {
             loadedBefore = loaded;
             loaded = null;
             offsets.add(offset);
-            waiting.forEach(label -> labels.put(label, offset));
-            waiting.clear();
+            place(offset);
             return offset;
+        }
+
+        private void place(int offset) {
+            for (Label label : waiting) {
+                labels.put(label, offset);
+            }
+            waiting.clear();
         }
 
         @Override
@@ -136,7 +147,7 @@ final class CallsAhead {
         @Override
         public void visitEnd() {
             // What ends at the end of the code covers all of it.
-            waiting.forEach(label -> labels.put(label, Integer.MAX_VALUE));
+            place(Integer.MAX_VALUE);
         }
 
         @Override
@@ -271,19 +282,13 @@ final class CallsAhead {
      */
     @Nullable
     Integer reaches(Set<Integer> from, Meaning wanted, boolean endsWithClose) {
-        Deque<Integer> open = new ArrayDeque<>();
-        Set<Integer> seen = new HashSet<>();
-        Consumer<@Nullable Integer> go = offset -> {
-            if (offset != null && offset != Integer.MAX_VALUE && seen.add(offset)) {
-                open.add(offset);
-            }
-        };
+        ToVisit go = new ToVisit();
         for (Integer offset : from) {
             goOn(offset, go);
         }
         Integer first = null;
-        while (!open.isEmpty()) {
-            Integer offset = open.remove();
+        while (!go.open.isEmpty()) {
+            Integer offset = go.open.remove();
             Named call = calls.get(offset);
             if (call != null && wanted.isMeantBy(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
                 first = first == null ? call.line() : Integer.valueOf(Math.min(first, call.line()));
@@ -300,6 +305,19 @@ final class CallsAhead {
         return first;
     }
 
+    /** Instructions still to be looked at, each once. */
+    private static final class ToVisit {
+
+        final Deque<Integer> open = new ArrayDeque<>();
+        private final Set<Integer> seen = new HashSet<>();
+
+        void accept(@Nullable Integer offset) {
+            if (offset != null && offset != Integer.MAX_VALUE && seen.add(offset)) {
+                open.add(offset);
+            }
+        }
+    }
+
     private boolean closes(int offset) {
         Named call = calls.get(offset);
         return call != null && isClose(call);
@@ -309,7 +327,7 @@ final class CallsAhead {
         return call.name().equals("close") && call.descriptor().equals("()V");
     }
 
-    private void goOnWithValue(int offset, Consumer<@Nullable Integer> go) {
+    private void goOnWithValue(int offset, ToVisit go) {
         if (jumpsIfNull.contains(offset)) {
             go.accept(next(offset));
         } else {
@@ -322,7 +340,7 @@ final class CallsAhead {
         return next < offsets.size() ? offsets.get(next) : null;
     }
 
-    private void goOn(int offset, Consumer<@Nullable Integer> go) {
+    private void goOn(int offset, ToVisit go) {
         if (!ends.contains(offset)) {
             go.accept(next(offset));
         }

@@ -5,6 +5,7 @@ import dev.zelotype.engine.make.Overflow;
 import dev.zelotype.error.OwnNames;
 import java.lang.StackWalker.StackFrame;
 import java.util.Iterator;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -14,10 +15,19 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Initializers {
 
-    private static final StackWalker WALKER = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
+    /** Deeper down nobody looks: frames cost, and deep stacks are those of recursions. */
+    private static final int DEEPEST = 16;
+
+    private static final StackWalker WALKER =
+            StackWalker.getInstance(Set.of(StackWalker.Option.RETAIN_CLASS_REFERENCE), DEEPEST);
     private static final First FIRST = new First();
-    /** Deeper down nobody looks, since deep stacks are those of recursions. */
-    private static final int DEEPEST = 24;
+    /** Whether a class is neither the JDK's nor Zelotype's. */
+    private static final ClassValue<Boolean> COUNTS = new ClassValue<>() {
+        @Override
+        protected Boolean computeValue(Class<?> type) {
+            return !Jdk.has(type) && !OwnNames.has(type.getName());
+        }
+    };
 
     private Initializers() {}
 
@@ -32,9 +42,9 @@ public final class Initializers {
             int left = DEEPEST;
             for (Iterator<StackFrame> i = frames.iterator(); left-- > 0 && i.hasNext(); ) {
                 StackFrame frame = i.next();
-                if (frame.getMethodName().equals("<clinit>")
-                        && !Jdk.has(frame.getDeclaringClass())
-                        && !OwnNames.has(frame.getClassName())) {
+                // The class first, since the JVM looks up the name of a method anew for each frame.
+                if (COUNTS.get(frame.getDeclaringClass())
+                        && frame.getMethodName().equals("<clinit>")) {
                     return new Found(frame.getDeclaringClass(), frame);
                 }
             }

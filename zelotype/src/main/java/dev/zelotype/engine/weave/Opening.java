@@ -7,8 +7,11 @@ import java.lang.StackWalker.StackFrame;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -68,8 +71,7 @@ public final class Opening {
         if (known == null) {
             List<StackTraceElement> frames = new ArrayList<>();
             for (StackTraceElement each : stack.getStackTrace()) {
-                boolean own = frames.isEmpty() && OwnNames.has(each.getClassName());
-                if (!own && REFLECTION.stream().noneMatch(each.getClassName()::startsWith)) {
+                if (counts(each.getClassName(), frames.isEmpty())) {
                     frames.add(each);
                 }
             }
@@ -80,20 +82,39 @@ public final class Opening {
         return known;
     }
 
+    /** Whether a frame is more than reflection, and more than the code of Zelotype that asks. */
+    private static boolean counts(String className, boolean onTop) {
+        for (String each : REFLECTION) {
+            if (className.startsWith(each)) {
+                return false;
+            }
+        }
+        return !onTop || !OwnNames.has(className);
+    }
+
+    /** Plain classes and loops on this way: a suite goes it once, and each lambda would first have to be linked. */
+    private static final class FromBottom implements Function<Stream<StackFrame>, StackFrame[]> {
+
+        @Override
+        public StackFrame[] apply(Stream<StackFrame> all) {
+            List<StackFrame> frames = new ArrayList<>();
+            for (Iterator<StackFrame> i = all.iterator(); i.hasNext(); ) {
+                StackFrame frame = i.next();
+                if (counts(frame.getClassName(), frames.isEmpty())) {
+                    frames.add(frame);
+                }
+            }
+            Collections.reverse(frames);
+            return frames.toArray(new StackFrame[0]);
+        }
+    }
+
     private static StackFrame[] fromBottom() {
-        List<StackFrame> frames;
         try {
-            frames = WALKER.walk(all -> all.dropWhile(frame -> OwnNames.has(frame.getClassName()))
-                    .filter(frame -> REFLECTION.stream().noneMatch(frame.getClassName()::startsWith))
-                    .toList());
+            return WALKER.walk(new FromBottom());
         } catch (InternalError e) {
             throw Overflow.in(e);
         }
-        StackFrame[] reversed = new StackFrame[frames.size()];
-        for (int i = 0; i < reversed.length; i++) {
-            reversed[i] = frames.get(reversed.length - 1 - i);
-        }
-        return reversed;
     }
 
     private static boolean isSameMethod(StackFrame one, StackTraceElement other) {

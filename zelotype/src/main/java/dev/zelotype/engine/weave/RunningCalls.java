@@ -27,7 +27,7 @@ final class RunningCalls {
     private final Map<Thread, List<Old>> running = new WeakHashMap<>();
 
     /** A method that runs code from before a weaving. */
-    private static final class Old {
+    static final class Old {
         /** Weak, since a class may go while the thread lives on. */
         final WeakReference<Class<?>> type;
 
@@ -74,23 +74,23 @@ final class RunningCalls {
      *
      * @param types the classes
      * @param fresh the calls that are going to ask in the new code, and do not in the old one
-     * @return what is to be told the code from before, once it is known
+     * @return those of them that were not known, which are to be {@link #read} once the code from before is known
      */
-    List<Runnable> note(Collection<Class<?>> types, Sites fresh, Codes codes) {
+    List<Old> note(Collection<Class<?>> types, Sites fresh) {
         List<Old> noted = new ArrayList<>();
         noteHere(new HashSet<>(types), fresh, noted);
         if (!fresh.isEmpty()) {
             noteElsewhere(types, fresh, noted);
         }
-        List<Runnable> later = new ArrayList<>();
+        return noted;
+    }
+
+    static void read(List<Old> noted, Codes codes) {
         for (Old each : noted) {
-            later.add(() -> {
-                Class<?> type = each.type.get();
-                byte[] code = type == null ? null : codes.of(type);
-                each.code = code == null ? null : codeOf(each, code);
-            });
+            Class<?> type = each.type.get();
+            byte[] code = type == null ? null : codes.of(type);
+            each.code = code == null ? null : codeOf(each, code);
         }
-        return later;
     }
 
     private static @Nullable CallsAhead codeOf(Old old, byte[] code) {
@@ -154,8 +154,13 @@ final class RunningCalls {
 
     private void noteElsewhere(Collection<Class<?>> types, Sites fresh, List<Old> noted) {
         Map<String, Class<?>> byName = new HashMap<>();
-        types.forEach(type -> byName.put(type.getName(), type));
-        Thread.getAllStackTraces().forEach((thread, frames) -> {
+        for (Class<?> type : types) {
+            byName.put(type.getName(), type);
+        }
+        for (Map.Entry<Thread, StackTraceElement[]> entry :
+                Thread.getAllStackTraces().entrySet()) {
+            Thread thread = entry.getKey();
+            StackTraceElement[] frames = entry.getValue();
             List<Old> old = new ArrayList<>(running.getOrDefault(thread, List.of()));
             for (int i = 0; thread != Thread.currentThread() && i < frames.length; i++) {
                 Class<?> type = byName.get(frames[i].getClassName());
@@ -175,7 +180,7 @@ final class RunningCalls {
             if (thread != Thread.currentThread() && !old.isEmpty()) {
                 running.put(thread, old);
             }
-        });
+        }
     }
 
     /**
@@ -196,7 +201,7 @@ final class RunningCalls {
                         ? null
                         : old.code.reaches(
                                 Set.of(each.frame().getByteCodeIndex()),
-                                meaning(replaced, sites, old.type.get()),
+                                new Resolved(replaced, sites, old.type.get()),
                                 each.opened());
                 if (line != null) {
                     return place(old.type.get(), line);
@@ -229,7 +234,9 @@ final class RunningCalls {
             Integer line = !runs || old.code == null || !old.unasked.meets(sites)
                     ? null
                     : old.code.reaches(
-                            old.code.callsOf(old.called, old.line), meaning(replaced, sites, old.type.get()), false);
+                            old.code.callsOf(old.called, old.line),
+                            new Resolved(replaced, sites, old.type.get()),
+                            false);
             if (line != null) {
                 return place(old.type.get(), line);
             }
@@ -238,9 +245,13 @@ final class RunningCalls {
     }
 
     /** What a call in a class names, as the JVM resolves it there: other classes may have methods of the same name. */
-    private static CallsAhead.Meaning meaning(Executable replaced, Sites sites, Class<?> calling) {
-        return (owner, name, descriptor, ofInterface) ->
-                sites.mayMean(owner, name, descriptor, ofInterface) && resolves(replaced, owner, descriptor, calling);
+    private record Resolved(Executable replaced, Sites sites, Class<?> calling) implements CallsAhead.Meaning {
+
+        @Override
+        public boolean isMeantBy(String owner, String name, String descriptor, boolean ofInterface) {
+            return sites.mayMean(owner, name, descriptor, ofInterface)
+                    && resolves(replaced, owner, descriptor, calling);
+        }
     }
 
     private static boolean resolves(Executable replaced, String owner, String descriptor, Class<?> calling) {

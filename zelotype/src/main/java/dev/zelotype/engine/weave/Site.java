@@ -26,6 +26,20 @@ record Site(String owner, String name, String descriptor) {
         return name.equals("<init>");
     }
 
+    /** Written out, as is {@link #equals}: those of a record are linked at their first use, which takes milliseconds. */
+    @Override
+    public int hashCode() {
+        return 31 * (31 * owner.hashCode() + name.hashCode()) + descriptor.hashCode();
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Site site
+                && owner.equals(site.owner)
+                && name.equals(site.name)
+                && descriptor.equals(site.descriptor);
+    }
+
     /** By which classes that may call it are found: constructors are not inherited, methods are. */
     int key() {
         return isConstructor() ? hashCode() : 31 * name.hashCode() + descriptor.hashCode();

@@ -2,6 +2,7 @@ package dev.zelotype.engine.weave;
 
 import java.lang.reflect.Executable;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.Set;
 
@@ -23,7 +24,9 @@ final class Sites {
     private Sites(Set<Site> all, Set<String> inherited) {
         this.all = all;
         this.inherited = inherited;
-        all.forEach(site -> keys.add(site.key()));
+        for (Site each : all) {
+            keys.add(each.key());
+        }
     }
 
     static Sites of(Collection<? extends Executable> executables) {
@@ -58,7 +61,7 @@ final class Sites {
 
     /** Whether any of them is among some others. */
     boolean meets(Sites others) {
-        return all.stream().anyMatch(others.all::contains);
+        return !Collections.disjoint(all, others.all);
     }
 
     /** Whether a class that names methods of these numbers may call one of them. */

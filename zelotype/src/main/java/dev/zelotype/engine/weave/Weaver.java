@@ -149,11 +149,10 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
 
     /** Lets tasks of pools and timers tell of themselves, by weaving some classes of the JDK. */
     public synchronized void weaveTasks() {
-        if (weavesTasks) {
-            return;
+        if (!weavesTasks) {
+            weavesTasks = true;
+            retransformSites(tasks());
         }
-        weavesTasks = true;
-        retransformSites(tasks());
     }
 
     /** The classes of tasks that are loaded; others are woven when they load, so a run without pools pays nothing. */
@@ -193,8 +192,12 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
     }
 
-    /** Weaves the calls of static methods and constructors in all classes that are not the JDK's, now and as they load. */
-    public synchronized void weaveSites(Collection<? extends Executable> executables) {
+    /**
+     * Weaves the calls of static methods and constructors in all classes that are not the JDK's, now and as they load.
+     *
+     * @param tasksToo whether to {@link #weaveTasks} in the same go, which is cheaper than one after the other
+     */
+    public synchronized void weaveSites(Collection<? extends Executable> executables, boolean tasksToo) {
         List<Executable> missing = new ArrayList<>();
         for (Executable executable : executables) {
             if (!sites.contains(executable)) {
@@ -214,19 +217,24 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
                 callers.add(type);
             }
         }
-        change(so, callers, fresh, () -> retransformSites(callers));
+        List<Class<?>> all = new ArrayList<>(callers);
+        if (tasksToo && !weavesTasks) {
+            weavesTasks = true;
+            all.addAll(tasks());
+        }
+        change(so, callers, fresh, () -> retransformSites(all));
     }
 
     /** Changes some classes, and remembers those of their methods that go on in the code from before. */
     private void change(Before so, Collection<Class<?>> types, Sites fresh, Runnable change) {
-        List<Runnable> noted = running.note(types, fresh, so);
+        List<RunningCalls.Old> noted = running.note(types, fresh);
         before = noted.isEmpty() ? null : so;
         try {
             change.run();
         } finally {
             before = null;
         }
-        noted.forEach(Runnable::run);
+        RunningCalls.read(noted, so);
     }
 
     /**
