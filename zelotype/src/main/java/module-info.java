@@ -14,6 +14,8 @@ module dev.zelotype {
     exports dev.zelotype.host;
     exports dev.zelotype.stage;
 
+    uses dev.zelotype.doubles.EmptyValue;
+
     // The JVM calls the agent's class from there.
     opens dev.zelotype.engine.weave to
             java.instrument;

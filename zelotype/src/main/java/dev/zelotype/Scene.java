@@ -64,6 +64,7 @@ public final class Scene implements AutoCloseable {
         SceneState state =
                 new SceneState("", settings.unusedSuppositions(), settings.linesOfCalls(), /* worded= */ false);
         state.letTasksFollow(settings.tasksFollow());
+        state.giveEmptyValue(settings.emptyValue());
         state.open(test, /* byTest= */ true);
         return new Scene(state);
     }

@@ -1,8 +1,10 @@
 package dev.zelotype;
 
+import dev.zelotype.doubles.EmptyValue;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.scene.SceneState;
 import dev.zelotype.error.MisuseException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * For tests: how a scene behaves. Immutable; each method gives changed settings.
@@ -13,16 +15,19 @@ import dev.zelotype.error.MisuseException;
  */
 public final class SceneSettings {
 
-    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT, true);
+    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT, true, null);
 
     private final Severity unusedSuppositions;
     private final int linesOfCalls;
     private final boolean tasksFollow;
+    private final @Nullable EmptyValue emptyValue;
 
-    private SceneSettings(Severity unusedSuppositions, int linesOfCalls, boolean tasksFollow) {
+    private SceneSettings(
+            Severity unusedSuppositions, int linesOfCalls, boolean tasksFollow, @Nullable EmptyValue emptyValue) {
         this.unusedSuppositions = unusedSuppositions;
         this.linesOfCalls = linesOfCalls;
         this.tasksFollow = tasksFollow;
+        this.emptyValue = emptyValue;
     }
 
     /**
@@ -41,7 +46,7 @@ public final class SceneSettings {
      * @return the changed settings
      */
     public SceneSettings unusedSuppositions(Severity severity) {
-        return new SceneSettings(severity, linesOfCalls, tasksFollow);
+        return new SceneSettings(severity, linesOfCalls, tasksFollow, emptyValue);
     }
 
     /**
@@ -55,7 +60,7 @@ public final class SceneSettings {
         if (calls < 0) {
             throw new MisuseException("linesOfCalls(" + calls + ") is no number of calls.", "give 0 or more");
         }
-        return new SceneSettings(unusedSuppositions, calls, tasksFollow);
+        return new SceneSettings(unusedSuppositions, calls, tasksFollow, emptyValue);
     }
 
     /**
@@ -67,7 +72,7 @@ public final class SceneSettings {
      * @return the changed settings
      */
     public SceneSettings tasksFollow(boolean follow) {
-        return new SceneSettings(unusedSuppositions, linesOfCalls, follow);
+        return new SceneSettings(unusedSuppositions, linesOfCalls, follow, emptyValue);
     }
 
     /**
@@ -77,6 +82,25 @@ public final class SceneSettings {
      */
     public boolean tasksFollow() {
         return tasksFollow;
+    }
+
+    /**
+     * Says what the empty values of some types are, which doubles answer when nobody said anything.
+     *
+     * @param said gives them; it is asked before the services that do ({@link EmptyValue})
+     * @return the changed settings
+     */
+    public SceneSettings emptyValue(EmptyValue said) {
+        return new SceneSettings(unusedSuppositions, linesOfCalls, tasksFollow, said);
+    }
+
+    /**
+     * What gives the empty values of some types in this scene.
+     *
+     * @return what was said; null if nothing was
+     */
+    public @Nullable EmptyValue emptyValue() {
+        return emptyValue;
     }
 
     /**

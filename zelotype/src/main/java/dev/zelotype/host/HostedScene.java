@@ -109,6 +109,7 @@ public final class HostedScene {
         public HostedScene open() {
             SceneState state = new SceneState(title, settings.unusedSuppositions(), settings.linesOfCalls(), details);
             state.letTasksFollow(settings.tasksFollow());
+            state.giveEmptyValue(settings.emptyValue());
             state.open(test, /* byTest= */ false);
             return new HostedScene(state);
         }

@@ -2,10 +2,21 @@ package dev.zelotype.grammar;
 
 import static dev.zelotype.Zelotype.spy;
 import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.verify;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
+import dev.zelotype.doubles.EmptyValue;
+import dev.zelotype.error.MisuseException;
+import dev.zelotype.error.UnexpectedCall;
 import java.lang.reflect.Method;
+import java.net.URL;
+import java.net.URLClassLoader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
 import java.util.AbstractList;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -25,6 +36,7 @@ import java.util.Vector;
 import java.util.WeakHashMap;
 import java.util.concurrent.BlockingDeque;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ConcurrentNavigableMap;
@@ -36,7 +48,9 @@ import java.util.concurrent.LinkedBlockingDeque;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.TransferQueue;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /**
  * What nobody said an answer for: containers that can be filled, and nothing that leads code round in circles.
@@ -174,6 +188,107 @@ class EmptyValuesTest {
                         .containsOnlyNulls();
             }
             assertThat(scene.conversation().calls()).isNotEmpty();
+        }
+    }
+
+    interface Forecasts {
+        Duration delay();
+
+        CompletableFuture<Duration> delayLater();
+
+        List<String> warnings();
+
+        Forecasts next(String from);
+
+        int count();
+    }
+
+    /** As a team would name it in a file of its tests. */
+    public static final class FiveSeconds implements EmptyValue {
+        @Override
+        public @Nullable Object of(Class<?> type) {
+            return type == Duration.class ? Duration.ofSeconds(5) : null;
+        }
+    }
+
+    @Test
+    void a_team_says_the_empty_values_of_its_own_types(@TempDir Path folder) throws Exception {
+        Forecasts shared = stub(Forecasts.class);
+        assertThat(shared.delay()).isNull();
+        EmptyValue zero = type -> type == Duration.class ? Duration.ZERO : null;
+        try (Scene outer = Scene.open(SceneSettings.defaults().emptyValue(zero))) {
+            Forecasts forecasts = stub(Forecasts.class);
+            assertThat(forecasts.delay()).isEqualTo(Duration.ZERO);
+            assertThat(forecasts.delayLater()).isCompletedWithValue(Duration.ZERO);
+            assertThat(forecasts.warnings()).isEmpty();
+            assertThat(forecasts.count()).isZero();
+            assertThat(shared.delay()).isEqualTo(Duration.ZERO);
+            try (Scene inner = Scene.open(
+                    SceneSettings.defaults().emptyValue(type -> type == List.class ? List.of("storm") : null))) {
+                assertThat(stub(Forecasts.class).delay()).isEqualTo(Duration.ZERO);
+                assertThat(stub(Forecasts.class).warnings()).containsExactly("storm");
+                assertThat(inner.conversationText()).contains("storm");
+            }
+            assertThat(outer.conversationText()).contains("PT0S");
+        }
+        Path services = Files.createDirectories(folder.resolve("META-INF/services"));
+        Files.writeString(services.resolve(EmptyValue.class.getName()), FiveSeconds.class.getName());
+        ClassLoader before = Thread.currentThread().getContextClassLoader();
+        try (URLClassLoader loader =
+                new URLClassLoader(new URL[] {folder.toUri().toURL()}, before)) {
+            Thread.currentThread().setContextClassLoader(loader);
+            try (Scene scene = Scene.open()) {
+                assertThat(stub(Forecasts.class).delay()).isEqualTo(Duration.ofSeconds(5));
+                assertThat(scene.conversationText()).contains("PT5S");
+            }
+            try (Scene scene = Scene.open(SceneSettings.defaults().emptyValue(zero))) {
+                assertThat(stub(Forecasts.class).delay()).isEqualTo(Duration.ZERO);
+                assertThat(scene.conversationText()).contains("PT0S");
+            }
+            Files.writeString(services.resolve(EmptyValue.class.getName()), "observatory.Nowhere");
+            try (Scene scene = Scene.open()) {
+                assertThatThrownBy(() -> stub(Forecasts.class).delay())
+                        .hasMessageContaining("A service that gives empty values cannot be used")
+                        .hasMessageContaining("observatory.Nowhere");
+                assertThat(scene.conversationText()).doesNotContain("PT5S");
+            }
+        } finally {
+            Thread.currentThread().setContextClassLoader(before);
+        }
+    }
+
+    @Test
+    void an_empty_value_of_another_type_is_refused() {
+        try (Scene scene = Scene.open(SceneSettings.defaults().emptyValue(type -> "storm"))) {
+            assertThatThrownBy(() -> stub(Forecasts.class).delay())
+                    .isInstanceOf(MisuseException.class)
+                    .hasMessageContaining("gives a java.lang.String as the empty value of java.time.Duration.");
+            assertThat(scene.conversationText()).contains("delay()");
+        }
+    }
+
+    @Test
+    @SuppressWarnings("try")
+    void the_same_question_without_end_is_refused() {
+        Scene scene = Scene.open();
+        Forecasts forecasts = stub(Forecasts.class);
+        assertThatThrownBy(() -> {
+                    while (forecasts.next("now") != forecasts) {
+                        // As a subject that waits for another answer.
+                    }
+                })
+                .isInstanceOf(UnexpectedCall.class)
+                .hasMessageContaining(
+                        "forecasts.next(\"now\") was called 1100000 times from the same line, and each time"
+                                + " nobody had said what it answers.")
+                .hasMessageContaining("suppose(forecasts::next).returns(...);");
+        assertThatThrownBy(scene::close).hasMessageContaining("1100000 times");
+        try (Scene other = Scene.open(SceneSettings.defaults().linesOfCalls(0))) {
+            Forecasts many = stub(Forecasts.class);
+            for (int i = 0; i < 1_200_000; i++) {
+                many.next(String.valueOf(i % 7 + i / 100_000));
+            }
+            verify(many::next).times(1_200_000);
         }
     }
 }

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.doubles.EmptyValue;
 import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.calls.Call;
@@ -62,6 +63,7 @@ public class CallScene extends ReplacingScene {
     private volatile boolean closed;
     private volatile boolean shared;
     private volatile boolean tasksFollow = true;
+    private volatile OwnEmptyValues emptyValues = new OwnEmptyValues(null);
     private volatile @Nullable Disturber disturber;
 
     /**
@@ -255,6 +257,15 @@ public class CallScene extends ReplacingScene {
     /** Says whether work that is handed to a pool takes the scene along; it does unless this says otherwise. */
     public final void letTasksFollow(boolean follow) {
         tasksFollow = follow;
+    }
+
+    /** Says what the empty values of some types are; null for nothing. */
+    public final void giveEmptyValue(@Nullable EmptyValue said) {
+        emptyValues = new OwnEmptyValues(said);
+    }
+
+    final OwnEmptyValues emptyValues() {
+        return emptyValues;
     }
 
     public final boolean isOpenScene() {

@@ -264,7 +264,7 @@ final class Decision {
                 }
                 yield method.isDefault() && isReachable(owner, method)
                         ? end(call, Ending.REAL, owner.runOwn(method, arguments))
-                        : end(call, Ending.DEFAULTED, owner.emptyValue(method));
+                        : end(state.unlessWithoutEnd(call), Ending.DEFAULTED, owner.emptyValue(method));
             }
             case OWN_CODE -> {
                 if (!method.hasCode()) {
@@ -276,7 +276,7 @@ final class Decision {
                 if (demand == null) {
                     throw state.part().scene().refuse(call, Refusals.unexpected(call));
                 }
-                yield end(call, Ending.DEFAULTED, owner.emptyValue(method));
+                yield end(state.unlessWithoutEnd(call), Ending.DEFAULTED, owner.emptyValue(method));
             }
         };
     }

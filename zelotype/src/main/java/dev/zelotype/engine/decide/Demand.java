@@ -23,8 +23,10 @@ public final class Demand extends Rule {
     private final Thread writer = Thread.currentThread();
     /** So many of its calls are kept, to be judged anew if the sentence goes on. */
     private static final int MOST_KEPT = 1000;
+    /** So many if they may meet other demands as well. */
+    private static final int MOST_KEPT_AMONG_OTHERS = 100_000;
 
-    private final List<Call> taken = new ArrayList<>();
+    private final List<Assignment.Taken> taken = new ArrayList<>();
     private final MethodState state;
     private final @Nullable DemandOrder order;
     private volatile Count count = Count.ONCE;
@@ -57,7 +59,12 @@ public final class Demand extends Rule {
 
     /** Whether a call of this thread would be one too many. */
     boolean exhausted() {
-        return calls >= count.max() && !isBeingWrittenElsewhere();
+        return calls >= most();
+    }
+
+    /** How many calls it allows, as the current thread sees it. */
+    int most() {
+        return isBeingWrittenElsewhere() ? Integer.MAX_VALUE : count.max();
     }
 
     private boolean isBeingWrittenElsewhere() {
@@ -72,31 +79,79 @@ public final class Demand extends Rule {
         return calls > 0;
     }
 
+    boolean isOver() {
+        return calls > count.max();
+    }
+
+    /** One of the same order that has begun, a later one if there is one; null if there is none. */
+    @Nullable
+    Demand neighbour() {
+        Demand found = null;
+        for (Demand other : inOrder()) {
+            found = other != this && other.started() ? other : found;
+        }
+        return found;
+    }
+
     /** The demand of the same order that must be met first, or null. */
     @Nullable
     Demand blockedBy() {
         return order == null ? null : order.blocking(this);
     }
 
-    void take(Call call) {
+    /** The demands of the same order, or none. */
+    List<Demand> inOrder() {
+        return order == null ? List.of() : order.demands();
+    }
+
+    boolean comesBefore(Demand other) {
+        return order != null
+                && order == other.order
+                && order.demands().indexOf(this) < order.demands().indexOf(other);
+    }
+
+    MethodState state() {
+        return state;
+    }
+
+    void take(Assignment.Taken call) {
         calls++;
-        if (taken.size() < MOST_KEPT) {
+        if (taken.size() < (order == null && call.covering().size() == 1 ? MOST_KEPT : MOST_KEPT_AMONG_OTHERS)) {
             taken.add(call);
         }
         if (count.isExact()) {
-            call.countExactly();
+            call.call().countExactly();
         }
     }
 
+    /** The calls that have met it; null if they are too many to have been kept. */
+    @Nullable
+    List<Assignment.Taken> taken() {
+        return calls > taken.size() ? null : taken;
+    }
+
+    void loseAll() {
+        taken.clear();
+        calls = 0;
+    }
+
+    /** Another demand turned out not to speak of some calls. */
+    void isAlone(Demand narrowed) {
+        taken.replaceAll(each -> each.covering().contains(narrowed)
+                        && !narrowed.covers(each.call().arguments())
+                ? each.without(narrowed)
+                : each);
+    }
+
     /** Takes back what was counted though the sentence, as it reads by now, does not cover it. */
-    List<Call> giveBack() {
+    List<Assignment.Taken> giveBack() {
         if (calls > taken.size()) {
             throw new MisuseException(
                     this + " is narrowed after " + Count.calls(calls) + ", too many to be judged again.",
                     "finish the sentence before the subject runs");
         }
-        List<Call> back = new ArrayList<>(taken);
-        back.removeIf(one -> covers(one.arguments()));
+        List<Assignment.Taken> back = new ArrayList<>(taken);
+        back.removeIf(one -> covers(one.call().arguments()));
         taken.removeAll(back);
         calls -= back.size();
         return back;
@@ -107,24 +162,21 @@ public final class Demand extends Rule {
         count = wanted;
     }
 
-    /**
-     * The sentence is complete.
-     *
-     * @return the calls that came meanwhile beyond those that it wants
-     */
-    List<Call> settle() {
-        if (settled) {
-            return List.of();
-        }
+    /** The sentence is complete. */
+    void settle() {
         settled = true;
-        return surplus();
+    }
+
+    /** The sentence goes on after something else. */
+    void reopen() {
+        settled = false;
     }
 
     /** The calls that came beyond those that the sentence wants as it reads now; they no longer count. */
     List<Call> surplus() {
         int tooMany = Math.max(0, calls - count.max());
-        List<Call> last = taken.subList(Math.max(0, taken.size() - tooMany), taken.size());
-        List<Call> surplus = List.copyOf(last);
+        List<Assignment.Taken> last = taken.subList(Math.max(0, taken.size() - tooMany), taken.size());
+        List<Call> surplus = last.stream().map(Assignment.Taken::call).toList();
         last.clear();
         calls -= tooMany;
         return surplus;

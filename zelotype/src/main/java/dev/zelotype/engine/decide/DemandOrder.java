@@ -19,6 +19,10 @@ public final class DemandOrder {
         return demands.size();
     }
 
+    List<Demand> demands() {
+        return demands;
+    }
+
     /**
      * What must happen before a call that a demand speaks of, or the later one that has begun already; null if it may
      * come.

@@ -1,10 +1,15 @@
 package dev.zelotype.engine.decide;
 
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.decide.Assignment.Taken;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.pattern.CallPattern;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,6 +20,10 @@ public final class Demands {
     private final CallScene scene;
     private final List<Demand> all = new ArrayList<>();
     private @Nullable Demand beingWritten;
+    /** Calls that it had counted and, as it reads by now, does not cover. */
+    private final List<Taken> toJudge = new ArrayList<>();
+    /** How many calls have come, which is the place in time of the next one. */
+    private long arrivals;
 
     Demands(CallScene scene) {
         this.scene = scene;
@@ -31,26 +40,63 @@ public final class Demands {
         Demand last = beingWritten;
         if (last != null) {
             beingWritten = null;
-            refuse(last, last.settle());
+            last.settle();
+            List<Taken> back = List.copyOf(toJudge);
+            toJudge.clear();
+            back.forEach(this::judgeAgain);
+            refuseSurplus(last);
+            refuseBrokenOrder(last);
         }
     }
 
-    /** Narrows a demand; what it has counted though it no longer covers it is given back. */
-    public synchronized void narrow(Demand demand, CallPattern narrower) {
-        demand.narrow(narrower);
-        demand.giveBack().forEach(this::judgeAgain);
+    /** A count that was said late may want more calls before some that have come already. */
+    private void refuseBrokenOrder(Demand demand) {
+        Demand later = demand.wantsMore() ? demand.neighbour() : null;
+        boolean broken = later != null
+                && demand.comesBefore(later)
+                && giveAnew(List.of(demand), null, false) == Given.IMPOSSIBLE;
+        List<Taken> itsCalls = broken ? later.taken() : null;
+        if (itsCalls != null) {
+            Call first = itsCalls.get(0).call();
+            scene.refuseLate(first, Refusals.outOfOrder(later, demand, first));
+        }
     }
 
-    private void judgeAgain(Call call) {
+    /** Narrows a demand; what it has counted though it no longer covers it is judged again once the sentence is complete. */
+    public synchronized void narrow(Demand demand, CallPattern narrower) {
+        if (beingWritten != demand) {
+            settleLast();
+            beingWritten = demand;
+            demand.reopen();
+        }
+        demand.narrow(narrower);
+        for (Demand other : together(List.of(demand))) {
+            if (other != demand) {
+                other.isAlone(demand);
+            }
+        }
+        for (Taken each : demand.giveBack()) {
+            toJudge.add(each.without(demand));
+        }
+    }
+
+    private void judgeAgain(Taken taken) {
+        Call call = taken.call();
         call.giveBack();
+        Given given = giveAnew(taken.covering(), taken, false);
+        if (given == Given.ANEW) {
+            return;
+        }
         MethodState state = (MethodState) call.log();
-        Judged judged = judge(state, call.arguments());
-        if (judged.meets() != null) {
-            judged.meets().take(call);
+        Judged judged = judge(taken);
+        Demand meets = judged.meets();
+        if (meets != null && given == Given.AS_BEFORE) {
+            meets.take(taken);
             call.expect();
             return;
         }
-        FailureText refusal = judged.refusal(call);
+        // What may come now would have been out of order then.
+        FailureText refusal = meets == null ? judged.refusal(call) : outOfOrder(meets, call);
         if (refusal != null) {
             scene.refuseLate(call, refusal);
         } else if (state.part().covering(state.method(), call.arguments()) != null) {
@@ -60,20 +106,32 @@ public final class Demands {
         }
     }
 
-    /** Gives a demand its count, which completes it. */
-    public synchronized void count(Demand demand, Count wanted) {
-        demand.setCount(wanted);
-        if (beingWritten == demand) {
-            settleLast();
-        } else {
-            // Said late: calls that came before are judged by what the sentence says now.
-            refuse(demand, demand.surplus());
+    private static FailureText outOfOrder(Demand meets, Call call) {
+        for (Demand each : together(List.of(meets))) {
+            Demand before = each.started() ? each.blockedBy() : null;
+            if (before != null) {
+                return Refusals.outOfOrder(each, before, call);
+            }
         }
+        Demand neighbour = meets.neighbour();
+        return neighbour == null ? Refusals.tooOften(meets, call) : Refusals.outOfOrder(meets, neighbour, call);
     }
 
-    private void refuse(Demand demand, List<Call> surplus) {
-        for (Call each : surplus) {
-            scene.refuseLate(each, Refusals.tooOften(demand, each));
+    /** Gives a demand its count, which completes it. */
+    public synchronized void count(Demand demand, Count wanted) {
+        if (beingWritten != demand) {
+            settleLast();
+            beingWritten = demand;
+        }
+        demand.setCount(wanted);
+        settleLast();
+    }
+
+    private void refuseSurplus(Demand demand) {
+        if (demand.isOver() && giveAnew(List.of(demand), null, false) != Given.ANEW) {
+            for (Call each : demand.surplus()) {
+                scene.refuseLate(each, Refusals.tooOften(demand, each));
+            }
         }
     }
 
@@ -93,14 +151,11 @@ public final class Demands {
     }
 
     /** The first demand that still wants calls meets one, else the first that allows more. */
-    private static Judged judge(MethodState state, Object[] arguments) {
+    private static Judged judge(Taken taken) {
         Demand allowing = null;
         Demand exhausted = null;
         Demand early = null;
-        for (Demand demand : state.demands()) {
-            if (!demand.covers(arguments)) {
-                continue;
-            }
+        for (Demand demand : taken.covering()) {
             if (demand.exhausted()) {
                 exhausted = exhausted == null ? demand : exhausted;
             } else if (demand.blockedBy() != null) {
@@ -114,6 +169,54 @@ public final class Demands {
         return allowing != null ? new Judged(allowing, null, null) : new Judged(null, early, exhausted);
     }
 
+    /** Some demands, and all others that speak of the same methods or stand in the same orders, and so on. */
+    private static Set<Demand> together(List<Demand> some) {
+        Set<Demand> all = new LinkedHashSet<>();
+        Deque<Demand> open = new ArrayDeque<>(some);
+        while (!open.isEmpty()) {
+            Demand next = open.remove();
+            if (all.add(next)) {
+                open.addAll(List.of(next.state().demands()));
+                open.addAll(next.inOrder());
+            }
+        }
+        return all;
+    }
+
+    private enum Given {
+        ANEW,
+        /** No way lets them all be met. */
+        IMPOSSIBLE,
+        /** There is no choice, or there are too many calls. */
+        AS_BEFORE
+    }
+
+    /**
+     * Gives the calls to other demands than before, if that lets them all be met.
+     *
+     * @param coming a call that none has taken yet, or null
+     * @param whole whether each demand must get all that it wants
+     * @return what became of it
+     */
+    private static Given giveAnew(List<Demand> some, @Nullable Taken coming, boolean whole) {
+        Set<Demand> all = together(some);
+        List<Taken> calls = new ArrayList<>();
+        if (coming != null) {
+            calls.add(coming);
+        }
+        for (Demand each : all) {
+            List<Taken> its = each.taken();
+            if (its == null) {
+                return Given.AS_BEFORE;
+            }
+            calls.addAll(its);
+        }
+        if (all.size() < 2) {
+            return Given.AS_BEFORE;
+        }
+        return Assignment.give(List.copyOf(all), calls, whole) ? Given.ANEW : Given.IMPOSSIBLE;
+    }
+
     /**
      * Finds the demand that a call meets.
      *
@@ -125,21 +228,46 @@ public final class Demands {
         if (beingWritten != null && beingWritten.isWrittenHere()) {
             settleLast();
         }
-        Judged judged = judge(state, call.arguments());
-        if (judged.meets() != null) {
-            judged.meets().take(call);
-            return judged.meets();
+        List<Demand> covering = new ArrayList<>();
+        for (Demand each : state.demands()) {
+            if (each.covers(call.arguments())) {
+                covering.add(each);
+            }
         }
-        FailureText refusal = judged.refusal(call);
-        if (refusal != null) {
-            throw ((MethodState) call.log()).part().scene().refuse(call, refusal);
+        if (covering.isEmpty()) {
+            return null;
         }
-        return null;
+        Taken taken = new Taken(arrivals++, call, covering);
+        Judged judged = judge(taken);
+        Demand meets = judged.meets();
+        if (meets != null) {
+            meets.take(taken);
+            return meets;
+        }
+        if (giveAnew(covering, taken, false) == Given.ANEW) {
+            return taking(taken);
+        }
+        throw ((MethodState) call.log()).part().scene().refuse(call, judged.refusal(call));
+    }
+
+    private static Demand taking(Taken taken) {
+        for (Demand each : taken.covering()) {
+            List<Taken> its = each.taken();
+            if (its != null && its.contains(taken)) {
+                return each;
+            }
+        }
+        throw new IllegalStateException("nobody has taken " + taken);
     }
 
     /** What is missing, one text for each demand that is not met. */
     public synchronized List<String> unmet() {
         settleLast();
+        for (Demand demand : all) {
+            if (demand.wantsMore()) {
+                giveAnew(List.of(demand), null, true);
+            }
+        }
         List<String> texts = new ArrayList<>();
         for (Demand demand : all) {
             String text = demand.unmet();

@@ -198,7 +198,7 @@ public final class DoubleState extends Participant {
     /** What a call answers of which nobody said what to answer. */
     @Nullable
     Object emptyValue(DoubledMethod method) {
-        return EmptyValues.of(method, self(), doubleClass().doubledType());
+        return EmptyValues.of(method, self(), doubleClass().doubledType(), scene);
     }
 
     /**

@@ -104,8 +104,19 @@ final class EmptyValues {
             "clone",
             "create",
             "open",
-            "read",
-            "select");
+            "select",
+            "inverse",
+            "complement",
+            "descending",
+            "duplicate",
+            "fork",
+            "new",
+            "try",
+            "path",
+            "slice",
+            "split",
+            "sub",
+            "substring");
 
     /** The implementations of interfaces; a class is made as such. */
     private static final Map<Class<?>, Class<?>> COMMON = Map.ofEntries(
@@ -128,16 +139,20 @@ final class EmptyValues {
 
     private EmptyValues() {}
 
-    static @Nullable Object of(DoubledMethod method, Object self, Class<?> doubledType) {
+    static @Nullable Object of(DoubledMethod method, Object self, Class<?> doubledType, CallScene scene) {
         Class<?> type = method.returnType();
         if (type.isPrimitive()) {
             return Zero.of(type);
         }
+        Object own = OwnEmptyValues.of(type, scene);
+        if (own != null) {
+            return own;
+        }
         boolean ofItsType = type == doubledType || type == method.executable().getDeclaringClass();
-        if (ofItsType && type.isInstance(self) && type != Object.class && !leadsElsewhere(method.name())) {
+        if (ofItsType && type.isInstance(self) && type != Object.class && !leadsElsewhere(method)) {
             return self;
         }
-        return of(type, method.genericReturnType());
+        return of(type, method.genericReturnType(), scene);
     }
 
     /**
@@ -145,15 +160,18 @@ final class EmptyValues {
      * and does not go on with the same one, such as a builder's {@code size(3)}. Code that follows such a method until
      * there is nothing more would never end if it gave the double again.
      */
-    private static boolean leadsElsewhere(String name) {
+    private static boolean leadsElsewhere(DoubledMethod method) {
+        String name = method.name();
         int end = 0;
         while (end < name.length() && !Character.isUpperCase(name.charAt(end))) {
             end++;
         }
-        return ELSEWHERE.contains(name.substring(0, end));
+        String first = name.substring(0, end);
+        // A buffer that reads into something goes on with itself.
+        return ELSEWHERE.contains(first) || first.equals("read") && method.parameterTypes().length == 0;
     }
 
-    private static @Nullable Object of(Class<?> type, Type generic) {
+    private static @Nullable Object of(Class<?> type, Type generic, CallScene scene) {
         if (type.isArray()) {
             return Array.newInstance(type.getComponentType(), 0);
         } else if (!type.getName().startsWith("java.")) {
@@ -161,7 +179,7 @@ final class EmptyValues {
         } else if (type == String.class || type == CharSequence.class) {
             return "";
         } else if (type == CompletableFuture.class || type == CompletionStage.class || type == Future.class) {
-            return CompletableFuture.completedFuture(ofArgument(generic));
+            return CompletableFuture.completedFuture(ofArgument(generic, scene));
         }
         Object empty = boxed(type);
         empty = empty == null ? optionalOrStream(type) : empty;
@@ -169,15 +187,19 @@ final class EmptyValues {
     }
 
     /** What the future of a type is completed with. */
-    private static @Nullable Object ofArgument(Type generic) {
+    private static @Nullable Object ofArgument(Type generic, CallScene scene) {
         if (!(generic instanceof ParameterizedType parameterized)) {
             return null;
         }
         Type argument = parameterized.getActualTypeArguments()[0];
-        if (argument instanceof Class<?> type) {
-            return of(type, type);
+        Class<?> type = argument instanceof Class<?> plain
+                ? plain
+                : argument instanceof ParameterizedType nested ? (Class<?>) nested.getRawType() : null;
+        if (type == null) {
+            return null;
         }
-        return argument instanceof ParameterizedType nested ? of((Class<?>) nested.getRawType(), nested) : null;
+        Object own = OwnEmptyValues.of(type, scene);
+        return own == null ? of(type, argument, scene) : own;
     }
 
     private static @Nullable Object boxed(Class<?> type) {

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.MethodLog;
 import dev.zelotype.engine.make.DoubledMethod;
 import java.util.Arrays;
@@ -21,6 +22,8 @@ public final class MethodState extends MethodLog {
     private volatile @Nullable ValueTable table;
 
     private volatile Demand[] demands = NO_DEMANDS;
+    private int unsaid;
+    private @Nullable Repetition repetition;
 
     MethodState(Part part, DoubledMethod method) {
         super(part.owner(), method, part.scene().ownerThread());
@@ -39,6 +42,26 @@ public final class MethodState extends MethodLog {
     /** Whether the called method itself stands on the stack, since it asked. */
     boolean asksItself() {
         return asksItself;
+    }
+
+    /**
+     * Refuses a question that nobody has said an answer to and that is asked without end.
+     *
+     * @return the call
+     */
+    Call unlessWithoutEnd(Call call) {
+        // Counted without a lock: threads that lose a number or two still come to a look.
+        if (++unsaid % Repetition.LOOKED_AT_EACH == 0 && !method().givesNothing()) {
+            Repetition known;
+            synchronized (this) {
+                known = repetition == null ? new Repetition() : repetition;
+                repetition = known;
+            }
+            if (known.goesOn(call, asksItself)) {
+                throw part.scene().refuse(call, Refusals.withoutEnd(call, unsaid, known.line()));
+            }
+        }
+        return call;
     }
 
     public synchronized void add(Rule added) {

@@ -73,12 +73,23 @@ final class Refusals {
                 .section("Expected", Columns.align(List.<String[]>of(exhausted.row())));
     }
 
+    /** A question that was asked over and over, as by a loop that waits for another answer. */
+    static FailureText withoutEnd(Call call, int times, String line) {
+        DoubleState told = ((MethodState) call.log()).part().owner();
+        return new FailureText(Calls.call(call) + " was called " + times + " times from the same line, and each time"
+                        + " nobody had said what it answers.")
+                .section("Called at", line.isEmpty() ? List.of() : List.of(line))
+                .section(
+                        "If a loop waits for another answer, say it",
+                        List.of(Calls.allowing(told.name(), call.log().method())));
+    }
+
     /** A call that was expected, but not yet or no longer. */
     static FailureText outOfOrder(Demand early, Demand before, Call call) {
         return new FailureText(Calls.call(call) + " came out of order.")
                 .section("Called at", at(call))
                 .section(
-                        before.wantsMore() ? "Expected before it" : "Expected after it, and already begun",
+                        before.comesBefore(early) ? "Expected before it" : "Expected after it, and already begun",
                         Columns.align(List.<String[]>of(before.row())));
     }
 

@@ -181,15 +181,23 @@ public final class Calls {
 
     /** The statements to write if a call that nobody expected is right. */
     public static List<String> statementsFor(String name, DoubledMethod method, Object[] arguments) {
-        String any = isOverloaded(method.executable()) ? typedLambda(name, method) : name + "::" + method.name();
+        String any = anyCall(name, method);
         String exactly = method.parameterTypes().length > 0 && allLiteral(arguments)
                 ? "() -> " + name + "." + method.name() + "(" + String.join(", ", arguments(method, arguments)) + ")"
                 : any;
-        String allow =
-                "suppose(" + any + ")." + (method.returnType() == void.class ? "doesNothing();" : "returns(...);");
         return Columns.align(List.of(
                 new String[] {"expect(" + exactly + ").once();", "if the test is about this call"},
-                new String[] {allow, "if it is merely allowed"}));
+                new String[] {allowing(name, method), "if it is merely allowed"}));
+    }
+
+    /** The statement that allows any call of a method. */
+    public static String allowing(String name, DoubledMethod method) {
+        return "suppose(" + anyCall(name, method) + ")."
+                + (method.returnType() == void.class ? "doesNothing();" : "returns(...);");
+    }
+
+    private static String anyCall(String name, DoubledMethod method) {
+        return isOverloaded(method.executable()) ? typedLambda(name, method) : name + "::" + method.name();
     }
 
     private static boolean isOverloaded(Executable method) {
