@@ -10,7 +10,10 @@ import dev.zelotype.engine.pattern.Symbols.Unmade;
 import dev.zelotype.engine.pattern.Symbols.Wide;
 import java.lang.reflect.Array;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
@@ -23,6 +26,7 @@ final class Frame {
     private final Refused refused;
     private final List<@Nullable Object> locals = new ArrayList<>();
     private final List<@Nullable Object> stack = new ArrayList<>();
+    private final Set<Object> probes = Collections.newSetFromMap(new IdentityHashMap<>());
 
     Frame(Refused refused) {
         this.refused = refused;
@@ -124,6 +128,11 @@ final class Frame {
         return true;
     }
 
+    /** Says that a coverage tool has added an array. */
+    void noteProbes(Object array) {
+        probes.add(array);
+    }
+
     private int length(@Nullable Object array) {
         Object real = array instanceof NewArray made ? made.real : known(array);
         if (real == null) {
@@ -197,9 +206,9 @@ final class Frame {
             } else if (value instanceof NewArray inner) {
                 Array.set(made.real, place, inner.real);
             }
-        } else if (known(array) instanceof boolean[] probes) {
+        } else if (known(array) instanceof boolean[] written && probes.contains(written)) {
             // Coverage tools note in such an array that the lambda has been reached.
-            probes[place] = (Integer) known(value) != 0;
+            written[place] = (Integer) known(value) != 0;
         } else {
             throw refused.other("writes into an array");
         }

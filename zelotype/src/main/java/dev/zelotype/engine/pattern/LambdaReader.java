@@ -11,7 +11,11 @@ import dev.zelotype.engine.pattern.Symbols.NewArray;
 import dev.zelotype.engine.pattern.Symbols.Parameter;
 import dev.zelotype.engine.pattern.Symbols.Result;
 import dev.zelotype.engine.pattern.Symbols.Unmade;
+import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.error.MisuseException;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Label;
 import org.objectweb.asm.Opcodes;
@@ -34,6 +38,9 @@ final class LambdaReader {
     private final Refused refused;
     private final Frame frame;
     private final @Nullable Object self;
+    /** What the pattern has made and may change, since nobody else sees it. */
+    private final Set<Object> alone = Collections.newSetFromMap(new IdentityHashMap<>());
+
     private @Nullable Call call;
     private int place;
 
@@ -174,7 +181,11 @@ final class LambdaReader {
     }
 
     private void get(Member field, @Nullable Object target) throws ReflectiveOperationException {
-        frame.push(Frame.onStack(real.read(field, target), Type.getType(field.descriptor())));
+        Object value = real.read(field, target);
+        if (value instanceof boolean[] && real.isOfCompiler(field)) {
+            frame.noteProbes(value);
+        }
+        frame.push(Frame.onStack(value, Type.getType(field.descriptor())));
     }
 
     private void invoke(Member method, int opcode) throws Throwable {
@@ -235,11 +246,15 @@ final class LambdaReader {
         if (last || Tail.isLastCall(code, place)) {
             throw refused.noDouble(method.name(), target);
         }
-        if (!Harmless.onlyLooks(form.owner(), target, method.name(), method.descriptor(), self)
+        boolean made = alone.contains(target);
+        if (!Harmless.onlyLooks(form.owner(), target, method.name(), method.descriptor(), self, made)
                 || givesNothing(method)) {
             throw refused.realCode(method.name(), target);
         }
         Object value = real.call(method, opcode, target, operands.made(operands.known(arguments, types)));
+        if (Harmless.makesNew(target, made, method.name(), value)) {
+            madeAlone(value);
+        }
         push(value, method);
     }
 
@@ -279,7 +294,17 @@ final class LambdaReader {
         if (!Frame.isBoxing(method) && (givesNothing(method) || Tail.isLastCall(code, place))) {
             throw refused.staticCode(real.type(method.owner()), method.name());
         }
-        push(real.callStatic(method, operands.made(values)), method);
+        Class<?> type = real.type(method.owner());
+        if (!Harmless.onlyLooks(type, method.name())) {
+            throw refused.realStaticCode(type, method.name());
+        }
+        Object value = real.callStatic(method, operands.made(values));
+        if (value instanceof boolean[] && real.isOfCompiler(method)) {
+            frame.noteProbes(value);
+        } else if (Jdk.has(type) && Harmless.makesNew(null, true, method.name(), value)) {
+            madeAlone(value);
+        }
+        push(value, method);
     }
 
     private void construct(Unmade unmade, Member constructor, Type[] types, Object[] arguments) throws Throwable {
@@ -294,9 +319,18 @@ final class LambdaReader {
         if (Tail.isLastCall(code, place)) {
             throw refused.staticCode(type, "new");
         }
-        Object made = real.construct(type, constructor.descriptor(), operands.made(values));
+        Object[] real = operands.made(values);
+        Object made = this.real.construct(type, constructor.descriptor(), real);
         rules.madeHere(made);
+        if (Harmless.standsAlone(made, real, alone)) {
+            alone.add(made);
+        }
         frame.replace(unmade, made);
+    }
+
+    private void madeAlone(Object made) {
+        alone.add(made);
+        rules.madeHere(made);
     }
 
     /** A free parameter that is asked for something at the end: the method on any instance of a class. */

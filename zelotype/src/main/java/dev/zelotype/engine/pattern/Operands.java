@@ -24,7 +24,11 @@ final class Operands {
         if (constant instanceof Type || constant instanceof Handle) {
             return real.literal(constant);
         } else if (constant instanceof ConstantDynamic dynamic) {
-            return Frame.onStack(real.literal(dynamic), Type.getType(dynamic.getDescriptor()));
+            Object literal = real.literal(dynamic);
+            if (literal instanceof boolean[]) {
+                frame.noteProbes(literal);
+            }
+            return Frame.onStack(literal, Type.getType(dynamic.getDescriptor()));
         }
         return constant instanceof Long || constant instanceof Double ? new Wide(constant) : constant;
     }

@@ -142,6 +142,13 @@ final class RealCode {
         return field.get(target);
     }
 
+    /** Whether a method or field is in no source, but was added by the compiler or another tool. */
+    boolean isOfCompiler(MethodCode.Member member) throws ReflectiveOperationException {
+        return member.descriptor().startsWith("(")
+                ? method(member, true).isSynthetic()
+                : field(type(member.owner()), member.name()).isSynthetic();
+    }
+
     private static Field field(Class<?> type, String name) throws NoSuchFieldException {
         for (Class<?> c = type; c != null; c = c.getSuperclass()) {
             for (Field field : c.getDeclaredFields()) {

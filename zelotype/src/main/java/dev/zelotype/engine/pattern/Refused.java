@@ -65,6 +65,13 @@ final class Refused {
                 "take the double, or the value, out into a variable first");
     }
 
+    MisuseException realStaticCode(Class<?> type, String method) {
+        return new MisuseException(
+                "This pattern runs real code before its call: " + type.getSimpleName() + "." + method
+                        + "(...), which may change something.",
+                "take the value out into a variable first");
+    }
+
     MisuseException staticCode(Class<?> type, String method) {
         String call = method.equals("new") ? "new " + type.getSimpleName() : type.getSimpleName() + "." + method;
         return new MisuseException(
