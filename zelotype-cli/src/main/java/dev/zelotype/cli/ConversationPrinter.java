@@ -173,6 +173,8 @@ final class ConversationPrinter implements JournalSink {
                 defaulted |= !call.answer().isEmpty();
                 yield call.answer().isEmpty() ? "" : terminal.sign("⇠ ", "~ ") + call.answer();
             }
+            case OWN_CODE ->
+                (call.answer().isEmpty() ? "" : terminal.sign("← ", "= ") + call.answer() + " ") + "(own code)";
             case ANSWERED, REAL -> call.answer().isEmpty() ? "" : terminal.sign("← ", "= ") + call.answer();
         };
     }
@@ -184,7 +186,7 @@ final class ConversationPrinter implements JournalSink {
     }
 
     private static String cut(String text, int width) {
-        return text.length() <= width ? text : text.substring(0, Math.max(0, width - 3)) + "...";
+        return text.length() <= width ? text : Sentences.start(text, Math.max(0, width - 3)) + "...";
     }
 
     /** Fills up with blanks, on the left for a negative width. */

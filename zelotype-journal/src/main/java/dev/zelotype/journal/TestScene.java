@@ -184,7 +184,7 @@ public final class TestScene {
             throw e;
         } finally {
             if (why != null) {
-                hosted.attachConversation(why);
+                hosted.attachConversation(why, notes);
             }
             all.addAll(hosted.scene().notes());
             all.addAll(notes);

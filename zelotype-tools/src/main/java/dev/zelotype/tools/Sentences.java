@@ -4,11 +4,23 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * For Zelotype's own tools: sentences that are longer than a line. Stateless.
+ * For Zelotype's own tools: sentences that are longer than a line, or than there is room. Stateless.
  */
 public final class Sentences {
 
     private Sentences() {}
+
+    /**
+     * The beginning of a text, never with half of a character at its end.
+     *
+     * @param text the text
+     * @param length how long it may be, at most as long as the text
+     * @return the beginning
+     */
+    public static String start(String text, int length) {
+        boolean halves = length > 0 && length < text.length() && Character.isHighSurrogate(text.charAt(length - 1));
+        return text.substring(0, halves ? length - 1 : length);
+    }
 
     /**
      * Breaks a sentence between words. It stands a little further in, and what follows the first line a little more.

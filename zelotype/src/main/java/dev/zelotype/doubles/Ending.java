@@ -14,6 +14,8 @@ public enum Ending {
     DEFAULTED,
     /** Real code answered. */
     REAL,
+    /** Nobody said what it answers, so the code of a default method ran. */
+    OWN_CODE,
     /** It threw, as told or by real code. */
     THREW,
     /** The double refused it. */
@@ -23,7 +25,7 @@ public enum Ending {
      * The answer of a call that ended this way, with what is to be known of it.
      *
      * @param answer what came back or was thrown, as text; empty if there is nothing to tell
-     * @return such as {@code = 95}, {@code = 0 (by default)} or {@code threw ...}; empty for a call that gives nothing back
+     * @return such as {@code = 95}, {@code = 0 (by default)} or {@code threw ...}; empty for a plain call that gives nothing back
      */
     public String said(String answer) {
         return switch (this) {
@@ -31,6 +33,7 @@ public enum Ending {
             case UNEXPECTED -> "(refused)";
             case THREW -> "threw " + answer;
             case DEFAULTED -> answer.isEmpty() ? "" : "= " + answer + " (by default)";
+            case OWN_CODE -> answer.isEmpty() ? "(own code)" : "= " + answer + " (own code)";
             case ANSWERED, REAL -> answer.isEmpty() ? "" : "= " + answer;
         };
     }

@@ -5,6 +5,7 @@ import dev.zelotype.SceneSettings;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.scene.SceneState;
 import dev.zelotype.error.Mask;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * }</pre>
  */
 public final class HostedScene {
+
+    private static final int MOST_CAUSES = 50;
 
     private final SceneState state;
     private final Scene scene;
@@ -152,18 +155,39 @@ public final class HostedScene {
     }
 
     /**
-     * Attaches the conversation to a failure that does not tell it itself, so that whoever reads the failure knows what the
-     * subject asked.
+     * Attaches to a failure what it does not tell itself: the conversation, so that whoever reads it knows what the subject
+     * asked, and what else may explain it.
      *
      * @param failure why the test failed
+     * @param notes what the host knows of the test's doubles and its subject, one line each
      */
-    public void attachConversation(Throwable failure) {
-        if (!tellsConversation(failure) && !state.calls().isEmpty()) {
-            List<String> notes = state.notes();
-            failure.addSuppressed(new ConversationOfTheTest(scene.conversationText()
-                    + (notes.isEmpty() ? "" : "\nSupposed, but not needed by any call\n")
-                    + Mask.apply(String.join("\n", notes))));
+    public void attachConversation(Throwable failure, List<String> notes) {
+        if (tellsConversation(failure)) {
+            return;
         }
+        List<String> ofSubject = new ArrayList<>(notes);
+        if (isOfNull(failure)) {
+            ofSubject.addAll(state.subjects().unfilled());
+        }
+        String conversation = state.calls().isEmpty() ? "" : scene.conversationText();
+        String more = (ofSubject.isEmpty() ? "" : "\nThe subject and its doubles\n  " + String.join("\n  ", ofSubject))
+                + state.notesOn(failure);
+        if (!conversation.isEmpty() || !ofSubject.isEmpty()) {
+            failure.addSuppressed(
+                    new ConversationOfTheTest((conversation.isEmpty() ? "nothing" : conversation) + Mask.apply(more)));
+        }
+    }
+
+    /** Whether something was null that should not be, as an empty field. */
+    private static boolean isOfNull(Throwable failure) {
+        int depth = 0;
+        for (Throwable each = failure; each != null && depth < MOST_CAUSES; each = each.getCause()) {
+            if (each instanceof NullPointerException) {
+                return true;
+            }
+            depth++;
+        }
+        return false;
     }
 
     private static boolean tellsConversation(Throwable failure) {

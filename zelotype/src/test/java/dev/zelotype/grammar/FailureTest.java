@@ -11,10 +11,13 @@ import static dev.zelotype.Zelotype.verifyUntouched;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowable;
 
 import dev.zelotype.Scene;
+import dev.zelotype.SceneSettings;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
+import dev.zelotype.host.HostedScene;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.NightLog;
@@ -25,6 +28,7 @@ import java.lang.reflect.Method;
 import java.time.Duration;
 import java.util.List;
 import java.util.Random;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -95,6 +99,78 @@ class FailureTest {
                                 .startsWith(FailureTest.class.getName())));
     }
 
+    interface Ports {
+        int read(String port);
+
+        int read(int number);
+
+        String label(String port);
+
+        default String summary(String port) {
+            return label(port).trim() + read(port);
+        }
+    }
+
+    @Test
+    void a_call_answered_by_default_tells_what_was_said_of_an_overload() {
+        Ports ports = stub(Ports.class);
+        suppose((Integer number) -> ports.read(number)).returns(3);
+        ports.read("focus");
+        assertThatThrownBy(() -> verify(dome::open).once())
+                .hasMessageMatching("(?s).*ports\\.read\\(\"focus\"\\) += 0 \\(by default\\).*\n"
+                        + " +another method of that name: ports\\.read\\(any int\\) +FailureTest\\.java:\\d+\n.*");
+    }
+
+    @Test
+    void default_methods_say_that_their_own_code_ran_and_how_to_answer_for_it() {
+        Ports ports = stub(Ports.class);
+        assertThat(ports.summary("focus")).isEqualTo("0");
+        assertThat(scene.conversationText()).containsPattern("ports.summary\\(\"focus\"\\) += \"0\" \\(own code\\)");
+        suppose(ports::label).returns((String) null);
+        assertThatThrownBy(() -> ports.summary("focus")).isInstanceOf(NullPointerException.class);
+        assertThatThrownBy(() -> verify(dome::open).once())
+                .hasMessageContaining("Default methods that nobody supposed ran their own code, and threw\n"
+                        + "    ports.summary(\"focus\") ran Ports.summary, which threw NullPointerException; to answer for it:"
+                        + " suppose(ports::summary).returns(...);");
+    }
+
+    @Test
+    @SuppressWarnings("unchecked")
+    void notes_of_each_kind_stand_under_a_heading_of_their_own() {
+        HostedScene hosted = HostedScene.of(SceneSettings.defaults()).open();
+        Supplier<Object> names = stub(Supplier.class, "names");
+        suppose(names::get).returns(5);
+        suppose(mount::rate).returns(15);
+        Ports ports = stub(Ports.class);
+        Throwable failure = catchThrowable(
+                () -> ((Supplier<String>) (Supplier<?>) names).get().length());
+        suppose(ports::label).returns((String) null);
+        assertThatThrownBy(() -> ports.summary("focus")).isInstanceOf(NullPointerException.class);
+        hosted.attachConversation(failure, List.of());
+        hosted.closeAfter(failure);
+        assertThat(failure).isInstanceOf(ClassCastException.class);
+        assertThat(failure.getSuppressed()[0].toString())
+                .containsPattern("\n *Answers of the type that cannot be cast, and where they were supposed\n"
+                        + "  +names\\.get\\(\\) = 5 +FailureTest\\.java:\\d+\n"
+                        + " *Supposed, but not needed by any call\n"
+                        + " +suppose\\(mount\\.rate\\(\\)\\) at FailureTest\\.java:\\d+\n"
+                        + " *Default methods that nobody supposed ran their own code, and threw\n"
+                        + " +ports\\.summary\\(\"focus\"\\) ran Ports\\.summary");
+    }
+
+    @Test
+    void text_is_cut_between_characters_and_what_cannot_be_seen_is_a_code() {
+        String star = "\ud83c\udf1f";
+        for (int letters = 0; letters < 2; letters++) {
+            log.note("x".repeat(letters) + star.repeat(3000));
+        }
+        log.note("a\ud83d\udc4db\u2003c\udb40\udc41d\ud800e\ufe0f");
+        String told = scene.conversationText();
+        assertThat(told).contains(star + "\"... (6000 characters)", star + "\"... (6001 characters)");
+        assertThat(told).doesNotContain("\\ud83c");
+        assertThat(told).contains("\"a\ud83d\udc4db\\u2003c\\udb40\\udc41d\\ud800e\\ufe0f\"");
+    }
+
     @Test
     void a_misspelt_column_is_found_from_the_message_alone() {
         ResultSet row = stub(ResultSet.class, "row");
@@ -109,7 +185,7 @@ class FailureTest {
                 .hasMessageMatching("(?s).*row\\.getString\\(\"title\"\\) +=( )\"\" \\(by default\\).*"
                         + "closest supposed: row\\.getString\\(\"titel\"\\)    FailureTest\\.java:\\d+\n"
                         + " +columnLabel: expected \"titel\", was \"title\"\n.*"
-                        + "Supposed, but not needed by any call\n"
+                        + " *Supposed, but not needed by any call\n"
                         + " +suppose\\(row\\.getString\\(\"altitude\"\\)\\) at FailureTest.*"
                         + "suppose\\(row\\.getString\\(\"titel\"\\)\\) at FailureTest.*");
     }

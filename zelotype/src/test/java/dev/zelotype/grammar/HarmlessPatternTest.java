@@ -90,19 +90,22 @@ class HarmlessPatternTest {
                 arguments("compareAndSet()", (Query0<?>) () -> LOG.flag(name.compareAndSet("a", "b"))),
                 arguments("sumThenReset()", (Query0<?>) () -> LOG.note(adder.sumThenReset())),
                 arguments("append()", (Query0<?>) () -> LOG.note(text.append("b"))),
-                arguments("insert()", (Query0<?>) () -> LOG.note(text.insert(0, "b").toString())),
+                arguments("insert()", (Query0<?>)
+                        () -> LOG.note(text.insert(0, "b").toString())),
                 arguments("a word", (Query0<?>) () -> LOG.note(words.next())),
                 arguments("hasNext() of a scanner", (Query0<?>) () -> LOG.flag(words.hasNext())),
                 arguments("find()", (Query0<?>) () -> LOG.flag(matcher.find())),
                 arguments("matches()", (Query0<?>) () -> LOG.flag(matcher.matches())),
                 arguments("a stream", (Query0<?>) () -> LOG.note(stream.count())),
-                arguments("a part of a stream", (Query0<?>) () -> LOG.note(numbers.map(n -> n + 1).sum())),
+                arguments("a part of a stream", (Query0<?>)
+                        () -> LOG.note(numbers.map(n -> n + 1).sum())),
                 arguments("a reader", (Query0<?>) () -> LOG.note(reader.readLine())),
                 arguments("a reader within", (Query0<?>) () -> LOG.note(new Scanner(reader).nextLine())),
                 arguments("a relative get()", (Query0<?>) () -> LOG.note(bytes.get())),
                 arguments("nextInt()", (Query0<?>) () -> LOG.note(random.nextInt())),
                 arguments("poll()", (Query0<?>) () -> LOG.note(queue.poll())),
-                arguments("an iterator of a view", (Query0<?>) () -> LOG.flag(map.keySet().remove("a"))),
+                arguments("an iterator of a view", (Query0<?>)
+                        () -> LOG.flag(map.keySet().remove("a"))),
                 arguments("removeIf()", (Query0<?>) () -> LOG.flag(list.removeIf(each -> true))),
                 arguments("computeIfAbsent()", (Query0<?>) () -> LOG.note(map.computeIfAbsent("b", key -> 2))),
                 arguments("a static method", (Query0<?>) () -> LOG.flag(Collections.addAll(list, "b"))),
@@ -118,7 +121,8 @@ class HarmlessPatternTest {
         assertThatThrownBy(() -> suppose(pattern))
                 .as(what)
                 .isInstanceOf(MisuseException.class)
-                .hasMessageMatching("(?s)This pattern .*(runs real code before its call: |writes into an array).*Cure: .+");
+                .hasMessageMatching(
+                        "(?s)This pattern .*(runs real code before its call: |writes into an array).*Cure: .+");
     }
 
     static Stream<Arguments> harmless() {
@@ -132,26 +136,33 @@ class HarmlessPatternTest {
         Pattern letters = Pattern.compile("[a-z]");
         return Stream.of(
                 arguments("b", (Query0<?>) () -> LOG.note(list.get(0))),
-                arguments("a", (Query0<?>) () -> LOG.note(list.stream().sorted().toList().get(0))),
+                arguments("a", (Query0<?>)
+                        () -> LOG.note(list.stream().sorted().toList().get(0))),
                 arguments("b", (Query0<?>) () -> LOG.note(list.iterator().next())),
                 arguments("a", (Query0<?>) () -> LOG.note(new ArrayDeque<>(list).pollLast())),
-                arguments("a", (Query0<?>) () -> LOG.note(map.keySet().iterator().next())),
+                arguments(
+                        "a", (Query0<?>) () -> LOG.note(map.keySet().iterator().next())),
                 arguments(1, (Query0<?>) () -> LOG.note(map.getOrDefault("a", 9))),
                 arguments(1, (Query0<?>) () -> LOG.note(text.indexOf("b"))),
-                arguments("abcd", (Query0<?>) () -> LOG.note(new StringBuilder(text).append('d').toString())),
+                arguments("abcd", (Query0<?>)
+                        () -> LOG.note(new StringBuilder(text).append('d').toString())),
                 arguments(7, (Query0<?>) () -> LOG.note(number.get())),
                 arguments(4, (Query0<?>) () -> LOG.note(counts[0] + 1)),
                 arguments(3, (Query0<?>) () -> LOG.note(new int[] {1, 2, 3}.length)),
                 arguments("a", (Query0<?>) () -> LOG.note(maybe.orElse("none"))),
                 arguments(new BigDecimal("3.00"), (Query0<?>) () -> LOG.note(exact.add(exact))),
                 arguments(true, (Query0<?>) () -> LOG.note(letters.matcher("a").matches())),
-                arguments(Duration.ofMinutes(2), (Query0<?>) () -> LOG.note(Duration.ofSeconds(60).multipliedBy(2))),
-                arguments(LocalDate.EPOCH, (Query0<?>) () -> LOG.note(LocalDate.of(1970, 1, 2).minusDays(1))),
+                arguments(Duration.ofMinutes(2), (Query0<?>)
+                        () -> LOG.note(Duration.ofSeconds(60).multipliedBy(2))),
+                arguments(LocalDate.EPOCH, (Query0<?>)
+                        () -> LOG.note(LocalDate.of(1970, 1, 2).minusDays(1))),
                 arguments("a", (Query0<?>) () -> LOG.note(new Scanner("a b").next())),
                 arguments(List.of("a", "b"), (Query0<?>) () -> LOG.note(Arrays.asList("a", "b"))),
-                arguments("B", (Query0<?>) () -> LOG.note(String.valueOf(list.get(0)).toUpperCase())),
+                arguments("B", (Query0<?>)
+                        () -> LOG.note(String.valueOf(list.get(0)).toUpperCase())),
                 arguments("b", (Query0<?>) () -> LOG.note(Collections.max(list, Comparator.naturalOrder()))),
-                arguments(6, (Query0<?>) () -> LOG.note(IntStream.rangeClosed(1, 3).sum())));
+                arguments(6, (Query0<?>)
+                        () -> LOG.note(IntStream.rangeClosed(1, 3).sum())));
     }
 
     @ParameterizedTest

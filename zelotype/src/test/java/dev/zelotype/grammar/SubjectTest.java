@@ -1,9 +1,12 @@
 package dev.zelotype.grammar;
 
 import static dev.zelotype.Zelotype.mock;
+import static dev.zelotype.Zelotype.spy;
 import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.verify;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowable;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
@@ -20,6 +23,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -200,11 +204,81 @@ class SubjectTest {
     @Test
     void a_provided_value_that_no_subject_takes_is_named() {
         HostedScene hosted = HostedScene.of(SceneSettings.defaults()).open();
-        hosted.scene().provide("site", "north").provide("limitt", 3).subject(Plan.class);
+        hosted.scene().provide("site", "north").provide("limitation", 3).subject(Plan.class);
         assertThat(hosted.providedButNotTaken())
                 .containsExactly(
                         "'site' is provided, but Plan was built without it",
-                        "'limitt' is provided, but Plan was built without it; did you mean 'limit'?");
+                        "'limitation' is provided, but Plan was built without it; did you mean 'limit'?");
         hosted.closeAfter(null);
+    }
+
+    static class Shutter {
+        final Runnable open;
+        final Supplier<String> label;
+        final Comparable<String> order;
+        final AutoCloseable port;
+
+        Shutter(Runnable open, Supplier<String> label, Comparable<String> order, AutoCloseable port) {
+            this.open = open;
+            this.label = label;
+            this.order = order;
+            this.port = port;
+        }
+    }
+
+    @Test
+    void interfaces_of_the_language_are_collaborators_like_others() throws Exception {
+        Runnable open = spy(Runnable.class, "open");
+        Shutter shutter = scene.subject(Shutter.class);
+        shutter.open.run();
+        shutter.port.close();
+        assertThat(shutter.open).isSameAs(open);
+        assertThat(shutter.label.get()).isNull();
+        assertThat(shutter.order.compareTo("a")).isZero();
+        verify(open::run).once();
+    }
+
+    static class Half {
+        final Dome dome;
+        Mount mount;
+        private WeatherStation weather;
+        private List<String> notes;
+        private String site;
+
+        Half(Dome dome) {
+            this.dome = dome;
+        }
+
+        int humidity() {
+            site = String.valueOf(notes);
+            return weather.humidity() + mount.rate() + site.length();
+        }
+    }
+
+    @Test
+    void a_field_that_nobody_filled_is_named_in_the_failure() {
+        HostedScene hosted = HostedScene.of(SceneSettings.defaults()).open();
+        Half half = hosted.scene().subject(Half.class);
+        Throwable failure = catchThrowable(half::humidity);
+        hosted.attachConversation(failure, List.of("the collaborator log is declared, but the subject takes none"));
+        hosted.closeAfter(failure);
+        assertThat(failure.getSuppressed()[0])
+                .hasToString(
+                        String.join(
+                                "\n    ",
+                                "what the doubles were asked before the test failed:",
+                                "nothing",
+                                "The subject and its doubles",
+                                "  the collaborator log is declared, but the subject takes none",
+                                "  Half.mount of Mount is null: fields are filled only if the constructor takes nothing",
+                                "  Half.weather of WeatherStation is null: fields are filled only if the constructor takes nothing"));
+    }
+
+    @Test
+    void a_provided_value_of_a_misspelt_name_is_refused() {
+        scene.provide("limt", 5);
+        assertThatThrownBy(() -> scene.subject(Plan.class))
+                .isInstanceOf(MisuseException.class)
+                .hasMessageContaining("'limt' is provided, but Plan takes 'limit'.");
     }
 }

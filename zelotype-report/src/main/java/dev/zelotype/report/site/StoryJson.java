@@ -6,6 +6,7 @@ import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 import dev.zelotype.report.story.Lifeline;
 import dev.zelotype.report.story.Story;
+import dev.zelotype.tools.Sentences;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -123,7 +124,7 @@ final class StoryJson {
                     name,
                     value.length() <= LONGEST
                             ? value
-                            : value.substring(0, LONGEST) + "... (" + value.length() + " characters)");
+                            : Sentences.start(value, LONGEST) + "... (" + value.length() + " characters)");
         }
     }
 }

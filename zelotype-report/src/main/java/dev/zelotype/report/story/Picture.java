@@ -3,6 +3,7 @@ package dev.zelotype.report.story;
 import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
+import dev.zelotype.tools.Sentences;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -138,7 +139,7 @@ public final class Picture {
     }
 
     private static String escaped(String text, int longest) {
-        String cut = text.length() <= longest ? text : text.substring(0, longest - 3) + "...";
+        String cut = text.length() <= longest ? text : Sentences.start(text, longest - 3) + "...";
         return CharacterCodes.escape(cut, " .,():", "&#");
     }
 

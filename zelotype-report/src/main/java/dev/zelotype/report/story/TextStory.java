@@ -3,6 +3,7 @@ package dev.zelotype.report.story;
 import dev.zelotype.doubles.Role;
 import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
+import dev.zelotype.tools.Sentences;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -197,8 +198,8 @@ public final class TextStory {
 
     private static String cut(String text, int width) {
         // Of a text of a million characters only what is shown is looked at.
-        String seen = text.length() <= 2 * width ? text : text.substring(0, 2 * width);
+        String seen = text.length() <= 2 * width ? text : Sentences.start(text, 2 * width);
         String flat = LINE_END.matcher(seen).replaceAll(" ");
-        return flat.length() <= width ? flat : flat.substring(0, Math.max(0, width - 3)) + "...";
+        return flat.length() <= width ? flat : Sentences.start(flat, Math.max(0, width - 3)) + "...";
     }
 }

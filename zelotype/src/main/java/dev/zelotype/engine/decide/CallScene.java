@@ -23,6 +23,7 @@ import dev.zelotype.error.UnexpectedCall;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -37,6 +38,8 @@ public class CallScene extends ReplacingScene {
 
     /** For how many calls of a scene the place they were made at is noted unless asked otherwise. */
     public static final int LINES_KEPT = 1000;
+
+    private static final int MOST_OWN_CODE = 10;
 
     static {
         Recursion.load();
@@ -59,6 +62,7 @@ public class CallScene extends ReplacingScene {
 
     private final Unowned unowned = new Unowned();
     private final Initialised initialised = new Initialised();
+    private final Map<Call, Exception> ownCodeThrew = new LinkedHashMap<>();
     private final List<FailureText> refusals = new ArrayList<>();
     private volatile boolean closed;
     private volatile boolean shared;
@@ -467,6 +471,16 @@ public class CallScene extends ReplacingScene {
     }
 
     /** The suppositions that no call ever needed, as text. */
+    final synchronized void ownCodeThrew(Call call, Exception thrown) {
+        if (ownCodeThrew.size() < MOST_OWN_CODE) {
+            ownCodeThrew.put(call, thrown);
+        }
+    }
+
+    final synchronized Map<Call, Exception> ownCodeThrew() {
+        return new LinkedHashMap<>(ownCodeThrew);
+    }
+
     public final synchronized List<String> unusedSuppositions() {
         List<String> texts = new ArrayList<>();
         for (Rule rule : supposed) {
@@ -480,5 +494,10 @@ public class CallScene extends ReplacingScene {
     /** What is worth knowing, though it is not wrong. */
     public final List<String> notes() {
         return Hints.notes(this);
+    }
+
+    /** What may explain a failure that tells nothing of doubles: lines under headings, to stand below it. */
+    public final String notesOn(Throwable failure) {
+        return Hints.on(failure, this);
     }
 }

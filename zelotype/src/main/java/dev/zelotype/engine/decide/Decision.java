@@ -263,7 +263,7 @@ final class Decision {
                     yield end(call, Ending.ANSWERED, ofClass[0]);
                 }
                 yield method.isDefault() && isReachable(owner, method)
-                        ? end(call, Ending.REAL, owner.runOwn(method, arguments))
+                        ? end(call, Ending.OWN_CODE, ownCode(state, call))
                         : end(state.unlessWithoutEnd(call), Ending.DEFAULTED, owner.emptyValue(method));
             }
             case OWN_CODE -> {
@@ -279,6 +279,16 @@ final class Decision {
                 yield end(state.unlessWithoutEnd(call), Ending.DEFAULTED, owner.emptyValue(method));
             }
         };
+    }
+
+    /** Runs the code of a default method, of which few who read a test know; so it is noted if that throws. */
+    private static @Nullable Object ownCode(MethodState state, Call call) throws Throwable {
+        try {
+            return state.part().owner().runOwn(state.method(), call.arguments());
+        } catch (Exception e) {
+            state.part().scene().ownCodeThrew(call, e);
+            throw e;
+        }
     }
 
     /** Whether the JVM lets us run the code of a default method, which it does not for interfaces of closed modules. */

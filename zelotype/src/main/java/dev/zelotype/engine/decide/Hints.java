@@ -1,16 +1,28 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Severity;
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 
 /**
  * What may explain a failure besides the calls that it tells itself, and is worth knowing without one.
  */
 final class Hints {
 
+    private static final String WRONGLY_TYPED = "Answers of the type that cannot be cast, and where they were supposed";
+    private static final String UNUSED = "Supposed, but not needed by any call";
+    private static final String OWN_CODE = "Default methods that nobody supposed ran their own code, and threw";
     private static final String UNCHANGED =
             "Classes that call the real code, since the JVM does not let them be changed";
     private static final String UNOWNED = "Calls on threads of no scene, which may be this test's or another's";
@@ -22,22 +34,28 @@ final class Hints {
     private Hints() {}
 
     static FailureText add(CallScene scene, FailureText text) {
-        return text.section(
-                        "Supposed, but not needed by any call",
-                        scene.unused() == Severity.IGNORE ? List.of() : scene.unusedSuppositions())
-                .section(REAL_RUNS, realRuns(scene))
-                .section(UNOWNED, unowned(scene))
-                .section(UNCHANGED, scene.unchanged())
-                .section(INITIALISED, scene.initialised().all())
+        FailureText all =
+                text.section(UNUSED, scene.unused() == Severity.IGNORE ? List.of() : scene.unusedSuppositions());
+        for (Map.Entry<String, List<String>> each : worthKnowing(scene).entrySet()) {
+            all = all.section(each.getKey(), each.getValue());
+        }
+        return all.section(INITIALISED, scene.initialised().all())
+                .section(OWN_CODE, ownCode(scene))
                 .section("Final methods, which run their real code", unaskedFinals(scene))
                 .section("Calls that reached doubles of closed scenes", Strays.take());
     }
 
+    private static Map<String, List<String>> worthKnowing(CallScene scene) {
+        Map<String, List<String>> all = new LinkedHashMap<>();
+        all.put(REAL_RUNS, realRuns(scene));
+        all.put(UNOWNED, unowned(scene));
+        all.put(UNCHANGED, List.copyOf(scene.unchanged()));
+        return all;
+    }
+
     static List<String> notes(CallScene scene) {
         List<String> notes = new ArrayList<>(scene.unused() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
-        note(notes, REAL_RUNS, realRuns(scene));
-        note(notes, UNOWNED, unowned(scene));
-        note(notes, UNCHANGED, scene.unchanged());
+        worthKnowing(scene).forEach((title, lines) -> note(notes, title, lines));
         note(notes, INITIALISED, scene.initialised().here());
         return notes;
     }
@@ -46,6 +64,55 @@ final class Hints {
         if (!lines.isEmpty()) {
             notes.add(title + ": " + String.join("; ", lines));
         }
+    }
+
+    static String on(Throwable failure, CallScene scene) {
+        StringBuilder text = new StringBuilder();
+        append(text, WRONGLY_TYPED, wronglyTyped(failure, scene));
+        append(text, UNUSED, scene.unused() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
+        worthKnowing(scene).forEach((title, lines) -> append(text, title, lines));
+        append(text, INITIALISED, scene.initialised().here());
+        append(text, OWN_CODE, ownCode(scene));
+        return text.toString();
+    }
+
+    private static void append(StringBuilder text, String title, List<String> lines) {
+        if (!lines.isEmpty()) {
+            text.append('\n').append(title);
+            lines.forEach(line -> text.append("\n  ").append(line));
+        }
+    }
+
+    /** Where answers were supposed that could not be cast: generic code lets them pass until somebody uses them. */
+    private static List<String> wronglyTyped(Throwable failure, CallScene scene) {
+        Set<String> lines = new LinkedHashSet<>();
+        String message = failure instanceof ClassCastException ? String.valueOf(failure.getMessage()) : "";
+        for (Call call : message.isEmpty() ? List.<Call>of() : scene.calls()) {
+            Object answer = call.ending() == Ending.ANSWERED ? call.answer() : null;
+            if (answer != null
+                    && message.startsWith("class " + answer.getClass().getName() + " cannot be cast ")) {
+                MethodState state = (MethodState) call.log();
+                Rule rule = state.part().covering(state.method(), call.arguments());
+                if (rule != null) {
+                    lines.add(Columns.gap(Calls.call(call) + " = " + Values.print(answer), rule.line()));
+                }
+            }
+        }
+        return List.copyOf(lines);
+    }
+
+    /** The calls of default methods whose own code threw, and how to say an answer instead. */
+    private static List<String> ownCode(CallScene scene) {
+        List<String> lines = new ArrayList<>();
+        scene.ownCodeThrew().forEach((call, thrown) -> {
+            DoubleState owner = ((MethodState) call.log()).part().owner();
+            DoubledMethod method = call.log().method();
+            lines.add(Calls.call(call) + " ran "
+                    + method.executable().getDeclaringClass().getSimpleName() + "."
+                    + method.name() + ", which threw " + thrown.getClass().getSimpleName() + "; to answer for it: "
+                    + Calls.allowing(owner.name(), method));
+        });
+        return lines;
     }
 
     private static List<String> realRuns(CallScene scene) {

@@ -158,6 +158,16 @@ public final class Part {
     }
 
     /** The calls of the other methods that have the name of one. */
+    List<Rule> rulesOfOverloads(DoubledMethod method) {
+        List<Rule> rules = new ArrayList<>();
+        for (MethodState state : knownStates()) {
+            if (state.method() != method && state.method().name().equals(method.name())) {
+                rules.addAll(List.of(state.rules()));
+            }
+        }
+        return rules;
+    }
+
     public List<Call> callsOfOverloads(DoubledMethod method) {
         List<Call> calls = new ArrayList<>();
         for (MethodState state : knownStates()) {

@@ -34,11 +34,21 @@ public final class Rows {
             }
         }
         if (closest == null) {
-            return List.of();
+            return overloadSaid(call);
         }
         List<String> lines = new ArrayList<>();
         lines.add(Columns.gap("closest supposed: " + closest.patternText(), closest.line()));
         differences.forEach(difference -> lines.add("  " + difference));
+        return lines;
+    }
+
+    /** What was said of another method of that name, which may have been meant. */
+    private static List<String> overloadSaid(Call call) {
+        List<String> lines = new ArrayList<>();
+        for (Rule each :
+                ((MethodState) call.log()).part().rulesOfOverloads(call.log().method())) {
+            lines.add(Columns.gap("another method of that name: " + each.patternText(), each.line()));
+        }
         return lines;
     }
 }

@@ -130,21 +130,26 @@ public final class Values {
 
     private static String quote(String original, char mark) {
         String text = Mask.apply(original);
-        String shown = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
+        String shown = text.length() > LONGEST ? start(text) : text;
         String quoted = mark + visible(shown, mark) + mark;
         return text.length() > LONGEST ? quoted + "... (" + text.length() + " characters)" : quoted;
     }
 
     private static String plain(String original) {
         String text = Mask.apply(original);
-        String shown = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
+        String shown = text.length() > LONGEST ? start(text) : text;
         return visible(shown, '\0') + (text.length() > LONGEST ? "... (" + text.length() + " characters)" : "");
+    }
+
+    /** As much as is shown of a long text, no half of a character at its end. */
+    private static String start(String text) {
+        return text.substring(0, Character.isHighSurrogate(text.charAt(LONGEST - 1)) ? LONGEST - 1 : LONGEST);
     }
 
     private static String visible(String text, char mark) {
         StringBuilder out = new StringBuilder(text.length() + 8);
-        for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
+        for (int i = 0; i < text.length(); i += Character.charCount(text.codePointAt(i))) {
+            int c = text.codePointAt(i);
             switch (c) {
                 case '\n' -> out.append("\\n");
                 case '\r' -> out.append("\\r");
@@ -152,11 +157,13 @@ public final class Values {
                 case '\\' -> out.append(mark == '\0' ? "\\" : "\\\\");
                 default -> {
                     if (c == mark) {
-                        out.append('\\').append(c);
+                        out.append('\\').append(mark);
                     } else if (isInvisible(c)) {
-                        out.append(String.format("\\u%04x", (int) c));
+                        for (char each : Character.toChars(c)) {
+                            out.append(String.format("\\u%04x", (int) each));
+                        }
                     } else {
-                        out.append(c);
+                        out.appendCodePoint(c);
                     }
                 }
             }
@@ -164,12 +171,17 @@ public final class Values {
         return out.toString();
     }
 
-    private static boolean isInvisible(char c) {
-        int type = Character.getType(c);
-        return Character.isISOControl(c)
-                || type == Character.FORMAT
-                || type == Character.LINE_SEPARATOR
-                || type == Character.PARAGRAPH_SEPARATOR
-                || c == '\u00a0';
+    /** Whether a character shows nothing, or nothing that tells it from a plain blank. */
+    private static boolean isInvisible(int c) {
+        return switch (Character.getType(c)) {
+            case Character.CONTROL,
+                    Character.FORMAT,
+                    Character.LINE_SEPARATOR,
+                    Character.PARAGRAPH_SEPARATOR,
+                    Character.SURROGATE,
+                    Character.UNASSIGNED -> true;
+            case Character.SPACE_SEPARATOR -> c != ' ';
+            default -> c >= 0xfe00 && c <= 0xfe0f || c >= 0xe0100 && c <= 0xe01ef;
+        };
     }
 }

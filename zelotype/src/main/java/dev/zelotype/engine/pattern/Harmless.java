@@ -103,12 +103,73 @@ final class Harmless {
 
     /** The first words of methods that look at what such an object holds. */
     private static final Set<String> LOOKS = Set.of(
-            "after", "array", "as", "before", "capacity", "cardinality", "ceiling", "char", "chars", "clone", "code",
-            "comparator", "compare", "contains", "contents", "copy", "count", "descending", "double", "element", "elements",
-            "end", "entry", "equals", "first", "float", "floor", "get", "group", "has", "head", "higher", "index", "int",
-            "intersects", "is", "iterator", "key", "keys", "last", "length", "lines", "list", "long", "lower", "navigable",
-            "next", "or", "parallel", "peek", "previous", "refers", "remaining", "reversed", "short", "size", "spliterator",
-            "start", "stream", "string", "sub", "subsequence", "substring", "sum", "tail", "to", "values");
+            "after",
+            "array",
+            "as",
+            "before",
+            "capacity",
+            "cardinality",
+            "ceiling",
+            "char",
+            "chars",
+            "clone",
+            "code",
+            "comparator",
+            "compare",
+            "contains",
+            "contents",
+            "copy",
+            "count",
+            "descending",
+            "double",
+            "element",
+            "elements",
+            "end",
+            "entry",
+            "equals",
+            "first",
+            "float",
+            "floor",
+            "get",
+            "group",
+            "has",
+            "head",
+            "higher",
+            "index",
+            "int",
+            "intersects",
+            "is",
+            "iterator",
+            "key",
+            "keys",
+            "last",
+            "length",
+            "lines",
+            "list",
+            "long",
+            "lower",
+            "navigable",
+            "next",
+            "or",
+            "parallel",
+            "peek",
+            "previous",
+            "refers",
+            "remaining",
+            "reversed",
+            "short",
+            "size",
+            "spliterator",
+            "start",
+            "stream",
+            "string",
+            "sub",
+            "subsequence",
+            "substring",
+            "sum",
+            "tail",
+            "to",
+            "values");
 
     /** Classes of the JDK whose static methods make or compute values, or look at the system. */
     private static final Set<Class<?>> FACTORIES = Set.of(
@@ -136,8 +197,21 @@ final class Harmless {
                     Set.of("as", "binary", "compare", "copy", "deep", "equals", "hash", "mismatch", "stream", "to"),
             Collections.class,
                     Set.of(
-                            "binary", "checked", "disjoint", "empty", "enumeration", "frequency", "index", "last", "max",
-                            "min", "n", "reverse", "singleton", "synchronized", "unmodifiable"),
+                            "binary",
+                            "checked",
+                            "disjoint",
+                            "empty",
+                            "enumeration",
+                            "frequency",
+                            "index",
+                            "last",
+                            "max",
+                            "min",
+                            "n",
+                            "reverse",
+                            "singleton",
+                            "synchronized",
+                            "unmodifiable"),
             System.class, Set.of("current", "get", "getenv", "identity", "line", "nano"),
             Thread.class, Set.of("current"),
             Files.class, Set.of("exists", "get", "is", "mismatch", "not", "probe", "read", "size"),
@@ -230,9 +304,12 @@ final class Harmless {
     static boolean standsAlone(Object made, Object[] arguments, Set<Object> madeHere) {
         boolean copies = made instanceof Collection || made instanceof Map || made instanceof CharSequence;
         for (Object each : arguments) {
-            boolean alone = each == null || isValue(each) || madeHere.contains(each) || each.getClass().isArray();
-            boolean copied = copies
-                    && (each instanceof Collection || each instanceof Map || each instanceof CharSequence);
+            boolean alone = each == null
+                    || isValue(each)
+                    || madeHere.contains(each)
+                    || each.getClass().isArray();
+            boolean copied =
+                    copies && (each instanceof Collection || each instanceof Map || each instanceof CharSequence);
             if (!alone && !copied) {
                 return false;
             }

@@ -2,6 +2,7 @@ package dev.zelotype.engine.pattern;
 
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.MethodCode.Instruction;
 import dev.zelotype.engine.pattern.MethodCode.Member;
@@ -11,7 +12,6 @@ import dev.zelotype.engine.pattern.Symbols.NewArray;
 import dev.zelotype.engine.pattern.Symbols.Parameter;
 import dev.zelotype.engine.pattern.Symbols.Result;
 import dev.zelotype.engine.pattern.Symbols.Unmade;
-import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.error.MisuseException;
 import java.util.Collections;
 import java.util.IdentityHashMap;

@@ -89,7 +89,7 @@ public final class ConversationView {
         return switch (call.ending()) {
             case RUNNING, UNEXPECTED -> true;
             case THREW -> false;
-            case ANSWERED, DEFAULTED, REAL ->
+            case ANSWERED, DEFAULTED, REAL, OWN_CODE ->
                 call.answer() == Call.UNSEEN || call.log().method().givesNothing();
         };
     }

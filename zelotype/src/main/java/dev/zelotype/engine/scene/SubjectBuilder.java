@@ -38,8 +38,12 @@ public final class SubjectBuilder {
 
     private final Set<String> taken = new LinkedHashSet<>();
 
+    /** Names that differ by more letters are meant to differ. */
+    private static final int NEAR = 2;
+
     private final SceneState scene;
     private final Map<String, Object> provided = new LinkedHashMap<>();
+    private final Set<String> unfilled = new LinkedHashSet<>();
     private final Set<Object> given = Collections.newSetFromMap(new IdentityHashMap<>());
 
     SubjectBuilder(SceneState scene) {
@@ -144,7 +148,64 @@ public final class SubjectBuilder {
             callSetters(subject, others);
             fillFields(subject, others);
         }
+        refuseMisspelt(type);
+        noteUnfilled(subject);
         return subject;
+    }
+
+    /** A value whose name is nearly that of what the subject takes would leave it with a double of our own choice. */
+    private void refuseMisspelt(Class<?> type) {
+        for (String name : provided.keySet()) {
+            String closest = taken.contains(name) ? null : closest(name);
+            boolean near = closest != null
+                    && !provided.containsKey(closest)
+                    && distance(name, closest) <= Math.min(NEAR, name.length() / 3);
+            if (near) {
+                throw new MisuseException(
+                        "'" + name + "' is provided, but " + Values.typeName(type) + " takes '" + closest + "'.",
+                        "give both the same name");
+            }
+        }
+    }
+
+    /** Fields that would have taken a double had the subject no constructor with parameters, and that are empty now. */
+    private void noteUnfilled(Object subject) {
+        for (Class<?> type = subject.getClass(); type != null && !Jdk.has(type); type = type.getSuperclass()) {
+            for (Field field : type.getDeclaredFields()) {
+                Wish wish = new Wish(field.getType(), field.getName(), false);
+                int modifiers = field.getModifiers();
+                boolean takes = !Modifier.isStatic(modifiers)
+                        && !Modifier.isFinal(modifiers)
+                        && !field.getType().isPrimitive()
+                        && (isDeclared(wish) || !Jdk.has(field.getType()) && isDoublable(field.getType()));
+                if (takes && isEmpty(field, subject)) {
+                    unfilled.add(
+                            Values.typeName(type) + "." + field.getName() + " of " + Values.typeName(field.getType())
+                                    + " is null: fields are filled only if the constructor takes nothing");
+                }
+            }
+        }
+    }
+
+    private boolean isDeclared(Wish wish) {
+        try {
+            return find(wish) != null;
+        } catch (MisuseException several) {
+            return true;
+        }
+    }
+
+    private static boolean isEmpty(Field field, Object subject) {
+        try {
+            return field.trySetAccessible() && field.get(subject) == null;
+        } catch (IllegalAccessException e) {
+            return false;
+        }
+    }
+
+    /** The fields of subjects that would have taken a double, and are empty. */
+    public synchronized List<String> unfilled() {
+        return List.copyOf(unfilled);
     }
 
     private Constructor<?> choose(Class<?> type) {
@@ -227,7 +288,15 @@ public final class SubjectBuilder {
     private static boolean isDoublable(Class<?> type) {
         return (DoubleClass.canDouble(type) || Replacing.canReplace(type) || isReplaceableEnum(type))
                 && type != Object.class
-                && !type.getName().startsWith("java.lang.");
+                && (isCollaborator(type) || !type.getName().startsWith("java.lang."));
+    }
+
+    /**
+     * The classes of {@code java.lang} are values; its interfaces, such as {@code Runnable}, are collaborators like
+     * others.
+     */
+    private static boolean isCollaborator(Class<?> type) {
+        return type.isInterface() && Modifier.isPublic(type.getModifiers()) && type != CharSequence.class;
     }
 
     private static boolean isReplaceableEnum(Class<?> type) {
