@@ -25,7 +25,8 @@ public enum Ending {
      * The answer of a call that ended this way, with what is to be known of it.
      *
      * @param answer what came back or was thrown, as text; empty if there is nothing to tell
-     * @return such as {@code = 95}, {@code = 0 (by default)} or {@code threw ...}; empty for a plain call that gives nothing back
+     * @return such as {@code = 95}, {@code = 0 (by default)} or {@code threw ...}; empty for a plain call that gives
+     *     nothing back
      */
     public String said(String answer) {
         return switch (this) {

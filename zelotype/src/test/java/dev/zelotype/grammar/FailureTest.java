@@ -130,8 +130,8 @@ class FailureTest {
         assertThatThrownBy(() -> ports.summary("focus")).isInstanceOf(NullPointerException.class);
         assertThatThrownBy(() -> verify(dome::open).once())
                 .hasMessageContaining("Default methods that nobody supposed ran their own code, and threw\n"
-                        + "    ports.summary(\"focus\") ran Ports.summary, which threw NullPointerException; to answer for it:"
-                        + " suppose(ports::summary).returns(...);");
+                        + "    ports.summary(\"focus\") ran Ports.summary, which threw NullPointerException;"
+                        + " to answer for it: suppose(ports::summary).returns(...);");
     }
 
     @Test

@@ -263,15 +263,15 @@ class SubjectTest {
         hosted.attachConversation(failure, List.of("the collaborator log is declared, but the subject takes none"));
         hosted.closeAfter(failure);
         assertThat(failure.getSuppressed()[0])
-                .hasToString(
-                        String.join(
-                                "\n    ",
-                                "what the doubles were asked before the test failed:",
-                                "nothing",
-                                "The subject and its doubles",
-                                "  the collaborator log is declared, but the subject takes none",
-                                "  Half.mount of Mount is null: fields are filled only if the constructor takes nothing",
-                                "  Half.weather of WeatherStation is null: fields are filled only if the constructor takes nothing"));
+                .hasToString(String.join(
+                        "\n    ",
+                        "what the doubles were asked before the test failed:",
+                        "nothing",
+                        "The subject and its doubles",
+                        "  the collaborator log is declared, but the subject takes none",
+                        "  Half.mount of Mount is null: fields are filled only if the constructor takes nothing",
+                        "  Half.weather of WeatherStation is null: fields are filled only if the constructor takes"
+                                + " nothing"));
     }
 
     @Test
