@@ -118,7 +118,7 @@ class DecisionTest {
             case EMPTY -> {
                 assertThat(mount.turn("north")).isZero();
                 assertThat(mount.twice("north")).isZero();
-                assertThat(endings()).containsExactly(Ending.DEFAULTED, Ending.REAL, Ending.DEFAULTED);
+                assertThat(endings()).containsExactly(Ending.DEFAULTED, Ending.OWN_CODE, Ending.DEFAULTED);
             }
             case REFUSED -> {
                 assertThatThrownBy(() -> mount.turn("north")).isInstanceOf(UnexpectedCall.class);
