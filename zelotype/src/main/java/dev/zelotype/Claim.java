@@ -39,6 +39,24 @@ public final class Claim<T> {
     }
 
     /**
+     * The class in whose source it stands.
+     *
+     * @return the binary name of the top-level class; empty if not known
+     */
+    public String sourceClass() {
+        return told.sourceClass();
+    }
+
+    /**
+     * The line that it stands in.
+     *
+     * @return the line of the source file; 0 if not known
+     */
+    public int line() {
+        return told.line();
+    }
+
+    /**
      * The type that it is claimed of.
      *
      * @return its binary name
@@ -63,6 +81,16 @@ public final class Claim<T> {
      */
     public String text() {
         return told.text();
+    }
+
+    /**
+     * The calls that it covers, whatever the collaborator is called: without its name, and in a chain from the first
+     * call on.
+     *
+     * @return such as {@code find("Harrow-2")}
+     */
+    public String call() {
+        return told.call();
     }
 
     /**

@@ -62,7 +62,7 @@ public final class Scene implements AutoCloseable {
 
     private static Scene open(SceneSettings settings, Class<?> test) {
         SceneState state =
-                new SceneState("", settings.unusedSuppositions(), settings.linesOfCalls(), /* worded= */ false);
+                new SceneState("", settings.unusedSuppositions(), settings.linesOfCalls(), SceneState.isToldOf());
         state.letTasksFollow(settings.tasksFollow());
         state.giveEmptyValue(settings.emptyValue());
         state.open(test, /* byTest= */ true);
@@ -216,7 +216,7 @@ public final class Scene implements AutoCloseable {
      */
     @Override
     public void close() {
-        Throwable problem = state.close();
+        Throwable problem = state.closeByTest();
         if (problem != null) {
             throw Sneaky.rethrow(problem);
         }

@@ -56,6 +56,7 @@ public final class Worker {
         System.setOut(nowhere);
         System.setErr(nowhere);
         Thread.setDefaultUncaughtExceptionHandler((thread, thrown) -> {});
+        keepNoJournal();
         new Worker(new PrintStream(wire, true, StandardCharsets.UTF_8)).work();
         // Threads that tests have left behind do not keep the worker.
         Runtime.getRuntime().halt(0);
@@ -153,6 +154,11 @@ public final class Worker {
     }
 
     /** One test at a time, and no journal of runs that nobody made. */
+    /** What disturbed tests do belongs into nobody's journal, whoever writes it. */
+    private static void keepNoJournal() {
+        System.setProperty("zelotype.journal", "");
+    }
+
     private static LauncherDiscoveryRequestBuilder request(List<DiscoverySelector> selectors) {
         return LauncherDiscoveryRequestBuilder.request()
                 .selectors(selectors)

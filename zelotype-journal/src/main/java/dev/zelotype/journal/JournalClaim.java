@@ -9,6 +9,7 @@ public final class JournalClaim {
     private final String type;
     private final String signature;
     private final String text;
+    private final String call;
     private final String place;
     private final String real;
     private final String failure;
@@ -17,6 +18,7 @@ public final class JournalClaim {
         type = from.type;
         signature = from.signature;
         text = from.text;
+        call = from.call.isEmpty() ? from.text : from.call;
         place = from.place;
         real = from.real;
         failure = from.failure;
@@ -62,6 +64,16 @@ public final class JournalClaim {
     }
 
     /**
+     * The calls that it covers, whatever the collaborator is called: without its name, and in a chain from the first
+     * call on.
+     *
+     * @return such as {@code find("Harrow-2")}; what {@link #text} says if no such text is known
+     */
+    public String call() {
+        return call;
+    }
+
+    /**
      * Where it stands.
      *
      * @return the source file and line; empty if not known
@@ -103,6 +115,7 @@ public final class JournalClaim {
         private final String type;
         private final String signature;
         private final String text;
+        private String call = "";
         private String place = "";
         private String real = "";
         private String failure = "";
@@ -111,6 +124,17 @@ public final class JournalClaim {
             this.type = type;
             this.signature = signature;
             this.text = text;
+        }
+
+        /**
+         * Says which calls it covers, whatever the collaborator is called.
+         *
+         * @param value the calls without its name
+         * @return this builder
+         */
+        public Builder call(String value) {
+            call = value;
+            return this;
         }
 
         /**

@@ -84,6 +84,10 @@ final class JournalFields {
         return fields.containsKey(name);
     }
 
+    String textIfThere(String name) throws Damaged {
+        return has(name) ? text(name) : "";
+    }
+
     String text(String name) throws Damaged {
         if (!fields.containsKey(name)) {
             return "";

@@ -120,6 +120,7 @@ public final class JournalWriter {
                     out.writeStringField("of", masked(claim.type()));
                     out.writeStringField("method", masked(claim.signature()));
                     out.writeStringField("text", masked(claim.text()));
+                    out.writeStringField("covers", masked(claim.call()));
                     out.writeStringField("place", masked(claim.place()));
                     out.writeStringField("real", masked(claim.real()));
                     out.writeStringField("failure", masked(claim.failure()));
@@ -279,8 +280,8 @@ public final class JournalWriter {
             if (call.tookMicros() >= 0) {
                 out.writeNumberField("took", call.tookMicros());
             }
-            if (call.failedByCallback()) {
-                out.writeBooleanField("failedByCallback", true);
+            if (call.failed()) {
+                out.writeBooleanField("failed", true);
             }
         });
     }
@@ -303,6 +304,10 @@ public final class JournalWriter {
             out.writeStringField("to", masked(statement.receiver()));
             out.writeStringField("method", masked(statement.signature()));
             out.writeStringField("text", masked(statement.text()));
+            out.writeStringField("covers", masked(statement.call()));
+            if (statement.link()) {
+                out.writeBooleanField("link", true);
+            }
             out.writeNumberField("min", statement.min());
             if (statement.max() != Integer.MAX_VALUE) {
                 out.writeNumberField("max", statement.max());

@@ -94,7 +94,7 @@ final class SceneReader {
             String rest = line.substring(start);
             try {
                 JournalFields fields = JournalFields.parse(rest, words);
-                if (fields.has("scene") || fields.has("type") || fields.has("end") || fields.has("journal")) {
+                if (LineKind.of(fields) != null) {
                     return rest;
                 }
             } catch (Damaged e) {
@@ -129,51 +129,67 @@ final class SceneReader {
     }
 
     private void line(JournalFields fields, int number) throws Damaged {
-        if (fields.has("claim")) {
-            JournalClaim.Builder claim = JournalClaim.of(fields.text("of"), fields.text("method"), fields.text("text"))
-                    .place(fields.text("place"))
-                    .real(fields.text("real"));
-            sink.add(
-                    fields.text("claim").equals("broken")
-                            ? claim.broken(fields.text("failure")).build()
-                            : claim.build());
-        } else if (fields.has("challenge")) {
-            tellChallenge();
-            challenge = new Challenge(fields.number("challenge"), fields.flag("complete"));
-        } else if (fields.has("challenged")) {
-            if (challenge != null) {
-                challenge.tests.add(new JournalChallenge.Tested(
-                        fields.text("challenged"),
-                        fields.number("noticed"),
-                        fields.number("unnoticed"),
-                        fields.number("unclear")));
-            }
-        } else if (fields.has("disturbed")) {
-            if (challenge != null) {
-                challenge.places.add(place(fields));
-            }
-        } else if (fields.has("call")) {
-            Open scene = openFor(fields, number);
-            if (scene != null) {
-                scene.calls.add(call(fields));
-            }
-        } else if (fields.has("statement")) {
-            Open scene = openFor(fields, number);
-            if (scene != null) {
-                scene.statements.add(statement(fields));
-            }
-        } else if (fields.has("type")) {
-            String name = fields.text("type");
-            types.put(name, DoubledType.of(name, fields.texts("methods")));
-        } else if (fields.has("scene")) {
-            lose(number, "the scene before it has no end");
-            open = new Open(fields.number("scene"), fields);
-        } else if (fields.has("end")) {
-            end(fields, number);
-        } else if (fields.has("missing")) {
-            losses.scenesLost(
-                    fields.number("missing"), file + ":" + number + ": it could not be written: " + fields.text("why"));
+        LineKind kind = LineKind.of(fields);
+        if (kind == null) {
+            // Of a later version.
+            return;
         }
+        switch (kind) {
+            case CLAIM -> sink.add(claim(fields));
+            case CHALLENGE -> {
+                tellChallenge();
+                challenge = new Challenge(fields.number("challenge"), fields.flag("complete"));
+            }
+            case CHALLENGED, DISTURBED -> {
+                if (challenge != null && kind == LineKind.CHALLENGED) {
+                    challenge.tests.add(challenged(fields));
+                } else if (challenge != null) {
+                    challenge.places.add(place(fields));
+                }
+            }
+            case CALL, STATEMENT -> {
+                Open scene = openFor(fields, number);
+                if (scene != null && kind == LineKind.CALL) {
+                    scene.calls.add(call(fields));
+                } else if (scene != null) {
+                    scene.statements.add(statement(fields));
+                }
+            }
+            case TYPE -> {
+                String name = fields.text("type");
+                types.put(name, DoubledType.of(name, fields.texts("methods")));
+            }
+            case SCENE -> {
+                lose(number, "the scene before it has no end");
+                open = new Open(fields.number("scene"), fields);
+            }
+            case END -> end(fields, number);
+            case MISSING ->
+                losses.scenesLost(
+                        fields.number("missing"),
+                        file + ":" + number + ": it could not be written: " + fields.text("why"));
+            case JOURNAL -> {
+                // A second head, written by another JVM, says nothing new.
+            }
+        }
+    }
+
+    private static JournalClaim claim(JournalFields fields) throws Damaged {
+        JournalClaim.Builder claim = JournalClaim.of(fields.text("of"), fields.text("method"), fields.text("text"))
+                .call(fields.textIfThere("covers"))
+                .place(fields.text("place"))
+                .real(fields.text("real"));
+        return fields.text("claim").equals("broken")
+                ? claim.broken(fields.text("failure")).build()
+                : claim.build();
+    }
+
+    private static JournalChallenge.Tested challenged(JournalFields fields) throws Damaged {
+        return new JournalChallenge.Tested(
+                fields.text("challenged"),
+                fields.number("noticed"),
+                fields.number("unnoticed"),
+                fields.number("unclear"));
     }
 
     private static JournalChallenge.Place place(JournalFields fields) throws Damaged {
@@ -271,7 +287,7 @@ final class SceneReader {
                 .line(fields.number("line"))
                 .micros(fields.count("micros", 0))
                 .tookMicros(fields.count("took", -1))
-                .failedByCallback(fields.flag("failedByCallback"))
+                .failed(fields.flag("failed"))
                 .build();
     }
 
@@ -281,6 +297,8 @@ final class SceneReader {
                 .receiver(fields.word("to"))
                 .signature(fields.word("method"))
                 .text(fields.text("text"))
+                .call(fields.textIfThere("covers"))
+                .link(fields.flag("link"))
                 .min(fields.number("min"))
                 .max(fields.has("max") ? fields.number("max") : Integer.MAX_VALUE)
                 .found(fields.number("found"))

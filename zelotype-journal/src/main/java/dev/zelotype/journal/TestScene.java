@@ -114,6 +114,21 @@ public final class TestScene {
     }
 
     /**
+     * Notes a scene that a test has opened itself in the journal.
+     *
+     * @param settings whether there is a journal
+     * @param name the test
+     * @param conversation what the scene told when it was closed
+     * @param failure why the test failed; null if it did not
+     * @param aborted whether it only gave up because an assumption did not hold
+     */
+    @SuppressWarnings("exports")
+    public static void openedByTest(
+            TestSettings settings, Name name, Conversation conversation, @Nullable Throwable failure, boolean aborted) {
+        write(settings, name, conversation, failure, aborted);
+    }
+
+    /**
      * The tests that rely on a supposition, as far as the journal tells by now.
      *
      * @param settings where the journal is

@@ -177,6 +177,15 @@ public final class TestSettings {
         return scene;
     }
 
+    /**
+     * Whether there is a journal.
+     *
+     * @return whether a folder for it is set
+     */
+    public boolean keepsJournal() {
+        return journal != null;
+    }
+
     /** Where the journal goes, or null. */
     @Nullable
     Path journal() {

@@ -182,7 +182,9 @@ class DamageTest {
 
     /** A line break that is damaged joins two lines, perhaps of two scenes. */
     private boolean nextToABreak(int place, String title) {
-        return whole[place] == '\n' && title.equals(title(sceneOfEachByte().get(place) + 1));
+        return whole[place] == '\n'
+                && place + 1 < whole.length
+                && title.equals(title(sceneOfEachByte().get(place + 1)));
     }
 
     private List<Integer> sceneOfEachByte() {
@@ -208,6 +210,15 @@ class DamageTest {
 
     private static Case damage(String name, String from, String to, List<Integer> kept, String told) {
         return new Case(name, text -> text.replaceFirst(from, to), kept, told);
+    }
+
+    /** A line of any kind is found behind one that was cut: here one that breaks off in the middle of the last scene. */
+    private static Case cut(String kind, String next) {
+        return new Case(
+                "a cut line, then " + kind,
+                text -> text.replaceFirst("(?s)(\\{\"call\":2,\"scene\":4,\"from)[^\n]*\n.*", "$1" + next + "\n"),
+                List.of(1, 2, 3),
+                "it was cut off");
     }
 
     static Stream<Case> cases() {
@@ -236,6 +247,11 @@ class DamageTest {
                 damage("no end", "\\{\"end\":1[^\n]*\n", "", butFirst, "the scene before it has no end"),
                 damage("no beginning", "\\{\"scene\":1[^\n]*\n", "", butFirst, "the beginning of its scene is missing"),
                 damage("half a line", "(\\{\"call\":2,\"sc)[^\n]*\n", "$1", butFirst, "it "),
+                cut(
+                        "a claim",
+                        "{\"claim\":\"kept\",\"of\":\"X\",\"method\":\"m()\",\"text\":\"x.m()\",\"place\":\"\",\"real\":\"Y\"}"),
+                cut("a challenge", "{\"challenge\":3,\"complete\":true}"),
+                cut("a loss", "{\"missing\":2,\"why\":\"disk\"}"),
                 new Case(
                         "half a scene, then whole ones",
                         text -> text.replaceFirst("(?s)(\\{\"call\":2,\"sc)[^\n]*\n.*?(\\{\"type\")", "$1$2"),

@@ -50,7 +50,7 @@ class JournalTest {
                     .line(41)
                     .micros(each.ordinal() * 3_000_000_000L)
                     .tookMicros(each == Ending.RUNNING ? -1 : each.ordinal())
-                    .failedByCallback(each == Ending.ANSWERED)
+                    .failed(each == Ending.ANSWERED)
                     .build());
         }
         for (Verb verb : Verb.values()) {
@@ -109,7 +109,7 @@ class JournalTest {
         }
         List<String> lines = Files.readAllLines(writer.file());
         assertThat(lines)
-                .hasSize(2 + 3 * (2 + 6 + 4))
+                .hasSize(2 + 3 * (2 + Ending.values().length + 4))
                 .allSatisfy(line ->
                         assertThat(schema.validate(line, InputFormat.JSON)).isEmpty());
         assertThat(schema.validate(lines.get(1).replace("methods", "method"), InputFormat.JSON))

@@ -33,11 +33,9 @@ public final class Claims<T> {
     private static final int MOST_TESTS = 5;
 
     private final dev.zelotype.Claims<T> claims;
-    private final Class<?> source;
 
-    private Claims(dev.zelotype.Claims<T> claims, Class<?> source) {
+    private Claims(dev.zelotype.Claims<T> claims) {
         this.claims = claims;
-        this.source = source;
     }
 
     /**
@@ -49,7 +47,7 @@ public final class Claims<T> {
      * @return the claims
      */
     public static <T> Claims<T> of(Class<T> type, Consumer<? super T> claims) {
-        return new Claims<>(dev.zelotype.Claims.of(type, claims), type);
+        return new Claims<>(dev.zelotype.Claims.of(type, claims));
     }
 
     /**
@@ -59,7 +57,7 @@ public final class Claims<T> {
      * @return the claims
      */
     public static Claims<Void> ofStatics(Runnable claims) {
-        return new Claims<>(dev.zelotype.Claims.ofStatics(claims), Claims.class);
+        return new Claims<>(dev.zelotype.Claims.ofStatics(claims));
     }
 
     /**
@@ -95,15 +93,16 @@ public final class Claims<T> {
         claims.check(object);
     }
 
-    /** Where tools lead who asks for the test. */
-    private URI place(Claim<T> claim) {
-        String[] parts = claim.place().split(":");
-        String name = source.getName().replaceAll("\\$.*", "");
-        return URI.create("class:" + name + (parts.length == 2 ? "?line=" + parts[1] : ""));
+    /** Where tools lead who asks for the test: to the claim itself. */
+    private @Nullable URI place(Claim<T> claim) {
+        return claim.sourceClass().isEmpty()
+                ? null
+                : URI.create("class:" + claim.sourceClass() + (claim.line() > 0 ? "?line=" + claim.line() : ""));
     }
 
     private void hold(Claim<T> claim, @Nullable T real, TestSettings settings) {
         JournalClaim.Builder told = JournalClaim.of(claim.type(), claim.signature(), claim.text())
+                .call(claim.call())
                 .place(claim.place())
                 .real(real == null ? claim.type() : real.getClass().getName());
         try {

@@ -140,8 +140,10 @@ class ReportTest {
                 .scene("a note fails", JournalScene.Outcome.PASSED));
         String type = "dev.observatory.Weather";
         coverage.add(JournalClaim.of(type, "humidityAt(String)", "station.humidityAt(String)")
+                .call("humidityAt(String)")
                 .build());
         coverage.add(JournalClaim.of(type, "humidityAt(String)", "station.humidityAt(\"x\")")
+                .call("humidityAt(\"x\")")
                 .broken("no")
                 .build());
         assertThat(CoverageTable.csv(coverage.rows(Sort.NAME))).isEqualTo("""
@@ -155,6 +157,7 @@ class ReportTest {
                 "dev.observatory.Weather","note(String)",0,0,0,3,0,0,0,1
                 """);
         coverage.add(JournalClaim.of(type, "humidityAt(String)", "w.humidityAt(String)")
+                .call("humidityAt(String)")
                 .broken("no")
                 .build());
         assertThat(coverage.rows(Sort.NAME).get(5).broken())

@@ -69,7 +69,7 @@ final class Scenes {
                 .line(30 + calls)
                 .micros(calls * 250L)
                 .tookMicros(took)
-                .failedByCallback(argument.equals(FAILURE))
+                .failed(argument.equals(FAILURE))
                 .build());
         calls++;
         return this;
@@ -83,6 +83,7 @@ final class Scenes {
                 .receiver(receiver)
                 .signature(signature)
                 .text(receiver + "." + signature)
+                .call(signature)
                 .min(min)
                 .max(max)
                 .found(found)

@@ -22,7 +22,7 @@ public final class RecordedCall {
     private final int line;
     private final long micros;
     private final long tookMicros;
-    private final boolean failedByCallback;
+    private final boolean failed;
 
     private RecordedCall(Builder from) {
         this.number = from.number;
@@ -39,7 +39,7 @@ public final class RecordedCall {
         this.line = from.line;
         this.micros = from.micros;
         this.tookMicros = from.tookMicros;
-        this.failedByCallback = from.failedByCallback;
+        this.failed = from.failed || from.ending == Ending.THREW;
     }
 
     /**
@@ -179,14 +179,14 @@ public final class RecordedCall {
     }
 
     /**
-     * Whether the call failed without throwing: what the test says it does is a lambda that hands an exception over to
-     * one of the call's arguments, such as {@code (time, onFrame, onFailure) -> onFailure.accept(new CameraFault())}.
-     * False unless the scene keeps details.
+     * Whether the call failed: it threw, the future that it gave has failed, or what the test says it does has handed an
+     * exception over to one of the call's arguments, such as {@code (time, onFrame, onFailure) -> onFailure.accept(fault)}.
+     * The last is known only if the scene keeps details.
      *
-     * @return whether it failed so
+     * @return whether it failed
      */
-    public boolean failedByCallback() {
-        return failedByCallback;
+    public boolean failed() {
+        return failed;
     }
 
     /**
@@ -253,7 +253,7 @@ public final class RecordedCall {
         private int line;
         private long micros;
         private long tookMicros = -1;
-        private boolean failedByCallback;
+        private boolean failed;
 
         private Builder() {}
 
@@ -412,13 +412,13 @@ public final class RecordedCall {
         }
 
         /**
-         * Sets whether the call failed by handing an exception over to one of its arguments.
+         * Sets whether the call failed though it did not throw.
          *
          * @param value it
          * @return this builder
          */
-        public Builder failedByCallback(boolean value) {
-            this.failedByCallback = value;
+        public Builder failed(boolean value) {
+            this.failed = value;
             return this;
         }
 

@@ -9,6 +9,8 @@ public final class TestStatement {
     private final String receiver;
     private final String signature;
     private final String text;
+    private final String call;
+    private final boolean link;
     private final int min;
     private final int max;
     private final int found;
@@ -23,6 +25,8 @@ public final class TestStatement {
         this.receiver = from.receiver;
         this.signature = from.signature;
         this.text = from.text;
+        this.call = from.call.isEmpty() ? from.text : from.call;
+        this.link = from.link;
         this.min = from.min;
         this.max = from.max;
         this.found = from.found;
@@ -76,6 +80,26 @@ public final class TestStatement {
      */
     public String text() {
         return text;
+    }
+
+    /**
+     * The calls that it covers, whatever the double is called: without its name, and for a double in a chain from the first
+     * call of the chain on, such as {@code track(any SkyTarget, 3)} or {@code mount().rate()}.
+     *
+     * @return it; what {@link #text} says if no such text is known
+     */
+    public String call() {
+        return call;
+    }
+
+    /**
+     * Whether it only lets a call in the middle of a chain answer with the double that carries the chain on, and was not
+     * written by the test itself.
+     *
+     * @return true for such a call
+     */
+    public boolean link() {
+        return link;
     }
 
     /**
@@ -185,6 +209,8 @@ public final class TestStatement {
         private String receiver = "";
         private String signature = "";
         private String text = "";
+        private String call = "";
+        private boolean link;
         private int min;
         private int max = Integer.MAX_VALUE;
         private int found;
@@ -237,6 +263,28 @@ public final class TestStatement {
          */
         public Builder text(String value) {
             this.text = value;
+            return this;
+        }
+
+        /**
+         * Sets the calls that it covers, without the name of the double.
+         *
+         * @param value it
+         * @return this builder
+         */
+        public Builder call(String value) {
+            call = value;
+            return this;
+        }
+
+        /**
+         * Sets whether it only carries on a chain.
+         *
+         * @param value it
+         * @return this builder
+         */
+        public Builder link(boolean value) {
+            link = value;
             return this;
         }
 

@@ -2,11 +2,14 @@ package dev.zelotype.host;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
+import dev.zelotype.doubles.Conversation;
 import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.scene.ConversationView;
 import dev.zelotype.engine.scene.SceneState;
 import dev.zelotype.error.Mask;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -116,6 +119,17 @@ public final class HostedScene {
             state.open(test, /* byTest= */ false);
             return new HostedScene(state);
         }
+    }
+
+    /**
+     * Hears of every scene that a test opens itself, with {@code Scene.open()}, and that is closed from now on, in the whole
+     * JVM: its conversation, on the thread that closes it.
+     *
+     * @param to what hears of it; null for nobody
+     */
+    @SuppressWarnings("exports")
+    public static void tellOfOwnScenes(@Nullable Consumer<Conversation> to) {
+        SceneState.tellOfClosed(to == null ? null : closed -> to.accept(ConversationView.of(closed)));
     }
 
     /**

@@ -31,6 +31,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
@@ -186,5 +187,54 @@ class ConversationTest {
         });
         assertThat(told.calls()).extracting(call -> call.arguments().get(0)).isEqualTo(before);
         assertThat(told.calls()).extracting(RecordedCall::answer).isEqualTo(before);
+    }
+
+    /** Prints as its class and a hash. */
+    static final class Head {}
+
+    record Held(Head head) {}
+
+    interface Bench {
+        Object put(Object thing);
+    }
+
+    private static List<String> bench(boolean details) {
+        HostedScene hosted =
+                HostedScene.of(SceneSettings.defaults()).keepingDetails(details).open();
+        Bench bench = stub(Bench.class);
+        Head one = new Head();
+        Head other = new Head();
+        CompletableFuture<String> open = new CompletableFuture<>();
+        suppose(() -> bench.put(open)).returns(CompletableFuture.completedFuture("done"));
+        suppose(() -> bench.put(other)).fails(new IllegalStateException("no " + one));
+        bench.put(one);
+        bench.put(List.of(other, one));
+        bench.put(new Held(one));
+        bench.put(Optional.of(other));
+        bench.put(open);
+        assertThatThrownBy(() -> bench.put(other)).isInstanceOf(IllegalStateException.class);
+        open.complete("later");
+        bench.put("dome@cafe.example, ridge@bed");
+        bench.put((Runnable) () -> {});
+        hosted.closeAfter(null);
+        return hosted.scene().conversation().calls().stream()
+                .map(call -> String.join(", ", call.arguments()) + call.answerText())
+                .toList();
+    }
+
+    @Test
+    void objects_without_a_text_of_their_own_are_numbered_within_the_scene() {
+        assertThat(bench(true))
+                .isEqualTo(bench(true))
+                .isEqualTo(bench(false))
+                .containsExactly(
+                        "Head#1= null (by default)",
+                        "[Head#2, Head#1]= null (by default)",
+                        "Held[head=Head#1]= null (by default)",
+                        "Optional[Head#2]= null (by default)",
+                        "CompletableFuture#1= CompletableFuture#2",
+                        "Head#2threw IllegalStateException: no Head#1",
+                        "\"dome@cafe.example, ridge@bed\"= null (by default)",
+                        "a lambda= null (by default)");
     }
 }

@@ -2,7 +2,6 @@ package dev.zelotype.report.coverage;
 
 import dev.zelotype.doubles.Conversation;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.doubles.Verb;
@@ -32,8 +31,6 @@ import java.util.TreeMap;
 public final class Coverage implements JournalSink {
 
     private static final int COLUMNS = 5;
-    /** How the JDK prints a future that failed. */
-    private static final String FAILED_FUTURE = "[Completed exceptionally";
 
     private final Map<String, Map<String, int[]>> types = new TreeMap<>();
     /** What was supposed of each method, by type and signature. */
@@ -140,9 +137,9 @@ public final class Coverage implements JournalSink {
         Set<String> counted = new HashSet<>();
         for (TestStatement statement : conversation.statements()) {
             String type = typeOf.get(statement.receiver());
-            if (type != null && statement.verb() == Verb.SUPPOSED) {
+            if (type != null && statement.verb() == Verb.SUPPOSED && !statement.link()) {
                 answers.computeIfAbsent(type + "." + statement.signature(), first -> new HashSet<>())
-                        .add(withoutReceiver(statement.text()));
+                        .add(statement.call());
             }
             count(
                     counted,
@@ -156,9 +153,7 @@ public final class Coverage implements JournalSink {
         }
         for (RecordedCall call : conversation.calls()) {
             count(counted, typeOf.get(call.receiver()), call.signature(), 3);
-            boolean failed =
-                    call.ending() == Ending.THREW || call.answer().contains(FAILED_FUTURE) || call.failedByCallback();
-            if (failed) {
+            if (call.failed()) {
                 count(counted, typeOf.get(call.receiver()), call.signature(), 4);
             }
         }
@@ -171,15 +166,7 @@ public final class Coverage implements JournalSink {
      */
     @Override
     public void add(JournalClaim claim) {
-        claims.merge(
-                claim.type() + "." + claim.signature() + " " + withoutReceiver(claim.text()),
-                claim.isKept(),
-                Boolean::logicalAnd);
-    }
-
-    /** A claim may call the collaborator by another name than a test. */
-    private static String withoutReceiver(String text) {
-        return text.substring(text.indexOf('.') + 1);
+        claims.merge(claim.type() + "." + claim.signature() + " " + claim.call(), claim.isKept(), Boolean::logicalAnd);
     }
 
     private Row row(String type, String method, int[] counts) {

@@ -112,8 +112,8 @@ final class StoryJson {
         if (message.tookMicros() >= 0) {
             out.writeNumberField("took", message.tookMicros());
         }
-        if (message.failedByCallback()) {
-            out.writeBooleanField("failedByCallback", true);
+        if (message.failedLater()) {
+            out.writeBooleanField("failedLater", true);
         }
         out.writeEndObject();
     }

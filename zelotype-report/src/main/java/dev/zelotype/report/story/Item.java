@@ -202,12 +202,12 @@ public sealed interface Item {
         }
 
         /**
-         * Whether the call failed by handing an exception over to one of its arguments.
+         * Whether the call failed though it did not throw: by its future, or by a callback.
          *
          * @return as the call tells it; false for one that is missing
          */
-        public boolean failedByCallback() {
-            return call != null && call.failedByCallback();
+        public boolean failedLater() {
+            return call != null && call.failed() && call.ending() != Ending.THREW;
         }
     }
 

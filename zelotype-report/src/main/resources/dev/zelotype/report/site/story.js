@@ -243,7 +243,7 @@ const zelotypeStory = (() => {
     if (message.line) pairs.push(["Call in the source", message.line]);
     if (message.parallel) pairs.push(["Meanwhile", "A call of another thread was still going on."]);
     if (message.defaulted) pairs.push(["By default", "Nobody said what this call answers, so an empty value came back."]);
-    if (message.failedByCallback) pairs.push(["Failed", "An exception was handed to a callback."]);
+    if (message.failedLater) pairs.push(["Failed", "Its future failed, or an exception was handed to a callback."]);
     if (message.thread) pairs.push(["Thread", message.thread]);
     if (message.micros) pairs.push(["When", duration(message.micros) + " after the test's scene opened"]);
     if (message.took >= 0) pairs.push(["Took", duration(message.took)]);

@@ -213,7 +213,7 @@ public class Call {
         private final long began;
         private final @Nullable List<String> argumentTexts;
         private @Nullable String answerText;
-        private boolean failedByCallback;
+        private volatile boolean failedByCallback;
         private volatile long ended = -1;
 
         Worded(
@@ -238,7 +238,7 @@ public class Call {
             ended = nanos;
         }
 
-        /** Says that its answer hands a failure over to one of the arguments; before it ends. */
+        /** Says that its answer has handed a failure over to one of the arguments, now or after the call. */
         public void failsByCallback() {
             failedByCallback = true;
         }

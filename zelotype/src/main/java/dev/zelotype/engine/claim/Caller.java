@@ -4,11 +4,11 @@ import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Zero;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
-import java.lang.reflect.Proxy;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -77,41 +77,14 @@ final class Caller {
         if (!Callbacks.isOne(type)) {
             return argument;
         }
-        return Proxy.newProxyInstance(
-                type.getClassLoader() == null ? Caller.class.getClassLoader() : type.getClassLoader(),
-                new Class<?>[] {type},
-                (proxy, called, passed) -> {
-                    if (called.getDeclaringClass() == Object.class) {
-                        return called.getName().equals("equals") ? proxy == passed[0] : ofObject(called, name);
-                    }
-                    if (!Modifier.isAbstract(called.getModifiers())) {
-                        return java.lang.reflect.InvocationHandler.invokeDefault(proxy, called, passed);
-                    }
-                    List<String> texts = new ArrayList<>();
-                    for (Object each : passed == null ? new Object[0] : passed) {
-                        texts.add(Values.print(each));
-                    }
-                    callbacks.add(name + "." + called.getName() + "(" + String.join(", ", texts) + ")");
-                    if (argument == null) {
-                        return zero(called.getReturnType());
-                    }
-                    called.setAccessible(true);
-                    try {
-                        return called.invoke(argument, passed);
-                    } catch (InvocationTargetException e) {
-                        throw e.getCause();
-                    }
-                });
-    }
-
-    private static Object ofObject(Method called, String name) {
-        return called.getName().equals("hashCode") ? (Object) name.hashCode() : name;
-    }
-
-    private static @Nullable Object zero(Class<?> type) {
-        return type.isPrimitive() && type != void.class
-                ? java.lang.reflect.Array.get(java.lang.reflect.Array.newInstance(type, 1), 0)
-                : null;
+        return Callbacks.standingFor(type, argument, name, (called, passed) -> {
+            List<String> texts = new ArrayList<>();
+            for (Object each : passed) {
+                texts.add(Values.print(each));
+            }
+            callbacks.add(name + "." + called.getName() + "(" + String.join(", ", texts) + ")");
+            return argument == null ? Zero.of(called.getReturnType()) : Callbacks.run(argument, called, passed);
+        });
     }
 
     private static Object copy(Object array) {

@@ -48,7 +48,15 @@ public final class ClaimSet {
     private record Said(SceneState scene, @Nullable DoubleState about, List<Supposition> suppositions) {}
 
     /** What is known of a claim before it is held. */
-    public record Told(String name, String place, String type, String signature, String text) {}
+    public record Told(
+            String name,
+            String place,
+            String sourceClass,
+            int line,
+            String type,
+            String signature,
+            String text,
+            String call) {}
 
     /** All claims, in the order they were said. */
     public List<Told> told() {
@@ -60,14 +68,24 @@ public final class ClaimSet {
                 all.add(new Told(
                         each.patternText() + " " + words(each),
                         each.line(),
+                        each.frame() == null
+                                ? ""
+                                : topLevel(each.frame().getDeclaringClass()).getName(),
+                        each.frame() == null ? 0 : Math.max(0, each.frame().getLineNumber()),
                         each.about().doubleClass().doubledType().getName(),
                         each.method().signature(),
-                        each.patternText()));
+                        each.patternText(),
+                        each.callText()));
             }
             return all;
         } finally {
             scene.close();
         }
+    }
+
+    private static Class<?> topLevel(Class<?> type) {
+        Class<?> around = type.getEnclosingClass();
+        return around == null ? type : topLevel(around);
     }
 
     private static String words(Supposition claim) {

@@ -348,12 +348,7 @@ public class CallScene extends ReplacingScene {
         if (around != null) {
             return beginEchoed(state, arguments, around);
         }
-        return log.add(
-                state,
-                arguments,
-                state.asksItself(),
-                worded,
-                worded && !Lasting.are(arguments) ? Calls.arguments(state.method(), arguments) : null);
+        return log.add(state, arguments, state.asksItself(), worded, worded ? inWords(state, arguments) : null);
     }
 
     /** A call begins that scenes around see as well. */
@@ -370,8 +365,13 @@ public class CallScene extends ReplacingScene {
             states.add(its);
             anyWorded |= part.scene().worded;
         }
-        List<String> words = anyWorded && !Lasting.are(arguments) ? Calls.arguments(state.method(), arguments) : null;
+        List<String> words = anyWorded ? inWords(state, arguments) : null;
         return log.addEchoed(state, arguments, state.asksItself(), anyWorded, words, logs, states);
+    }
+
+    /** Arguments as they are now; null if they stay so. */
+    private @Nullable List<String> inWords(MethodState state, Object[] arguments) {
+        return Lasting.are(arguments) ? null : numbers().in(() -> Calls.arguments(state.method(), arguments));
     }
 
     /** A call that no log keeps. */

@@ -304,8 +304,9 @@ final class Decision {
     static @Nullable Object end(Call call, Ending how, @Nullable Object answer) {
         Call.Worded worded = call.words();
         if (worded != null) {
+            CallScene scene = ((MethodState) call.log()).part().scene();
             worded.ended(
-                    ((MethodState) call.log()).part().scene().now(), Lasting.is(answer) ? null : Values.print(answer));
+                    scene.now(), Lasting.is(answer) ? null : scene.numbers().in(() -> Values.print(answer)));
         }
         call.end(how, answer);
         return answer;

@@ -31,6 +31,8 @@ public final class DoubleState extends Participant {
     private final Part ownPart;
     /** Whether it answers in its scene only because a scene around it began that. */
     private volatile boolean onlySeesAlong;
+
+    private volatile @Nullable CallPattern origin;
     /** The double; weak where nothing but the double itself is to keep what answers for it alive. */
     private final Object self;
 
@@ -60,6 +62,17 @@ public final class DoubleState extends Participant {
     @Override
     public boolean outlivesScenes() {
         return isObjectItself() && !scene.isOpenScene();
+    }
+
+    /** Says that it carries on a chain. */
+    public void comesOf(CallPattern link) {
+        origin = link;
+    }
+
+    /** The call that it is the answer of, in a chain; null if a test has made it itself. */
+    @Nullable
+    CallPattern origin() {
+        return origin;
     }
 
     /** Answers in its scene only as long as a scene around it has one that does. */

@@ -1,7 +1,7 @@
 package dev.zelotype.engine.decide;
 
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.pattern.Zero;
+import dev.zelotype.engine.make.Zero;
 import java.lang.reflect.Array;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.ParameterizedType;

@@ -39,6 +39,19 @@ public class Said {
         return pattern.covers(arguments);
     }
 
+    /**
+     * The calls that it covers, whatever the double is called: without its name, and for a double in a chain from the first
+     * call of the chain on, such as {@code mount().rate()}.
+     */
+    public final String callText() {
+        return callText(pattern);
+    }
+
+    private static String callText(CallPattern pattern) {
+        CallPattern origin = pattern.participant() instanceof DoubleState told ? told.origin() : null;
+        return (origin == null ? "" : callText(origin) + ".") + Calls.called(pattern);
+    }
+
     public final String patternText() {
         return Calls.pattern(pattern);
     }

@@ -4,11 +4,10 @@ import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.CallPattern;
-import dev.zelotype.engine.pattern.GivenFailure;
 import dev.zelotype.error.MisuseException;
-import java.io.Serializable;
 import java.util.Map;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -64,12 +63,8 @@ public sealed interface Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
-            note(call, lambda);
             return fitting(
-                    lambda.spread(pattern.free(call.arguments())),
-                    owner,
-                    call.log().method(),
-                    line);
+                    lambda.spread(heard(call, pattern)), owner, call.log().method(), line);
         }
     }
 
@@ -78,8 +73,7 @@ public sealed interface Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
-            note(call, lambda);
-            lambda.spread(pattern.free(call.arguments()));
+            lambda.spread(heard(call, pattern));
             return owner.emptyValue(call.log().method());
         }
     }
@@ -89,22 +83,30 @@ public sealed interface Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
-            note(call, lambda);
             Shape real = free -> owner.runReal(call.log().method(), pattern.arguments(call.arguments(), free));
             return fitting(
-                    lambda.spread(real, pattern.free(call.arguments())),
-                    owner,
-                    call.log().method(),
-                    line);
+                    lambda.spread(real, heard(call, pattern)), owner, call.log().method(), line);
         }
     }
 
-    /** Tells of a call that is put into words whether its answer fails by a callback. */
-    private static void note(Call call, Serializable lambda) {
+    /** The free parameters; a call that is put into words is told of failures that are handed to its callbacks. */
+    private static @Nullable Object @Nullable [] heard(Call call, CallPattern pattern) {
+        Object[] free = pattern.free(call.arguments());
         Call.Worded worded = call.words();
-        if (worded != null && GivenFailure.isIn(lambda)) {
-            worded.failsByCallback();
+        for (int i = 0; worded != null && free != null && i < free.length; i++) {
+            Object callback = free[i];
+            if (callback != null && Callbacks.mayTakeFailure(pattern.freeType(i))) {
+                free[i] = Callbacks.standingFor(pattern.freeType(i), callback, null, (method, arguments) -> {
+                    for (Object each : arguments) {
+                        if (each instanceof Throwable) {
+                            worded.failsByCallback();
+                        }
+                    }
+                    return Callbacks.run(callback, method, arguments);
+                });
+            }
         }
+        return free;
     }
 
     /** An answer that was worked out, unless the method cannot give it back. */

@@ -61,14 +61,22 @@ public final class Calls {
 
     /** A pattern as the calls that it covers, such as {@code mount.track(any SkyTarget, 3)}. */
     public static String pattern(CallPattern pattern) {
-        StringBuilder out = new StringBuilder();
         int first = pattern.method().takesInstance() ? 1 : 0;
-        if (first == 0) {
-            out.append(name(pattern.participant(), pattern.method()));
-        } else {
-            out.append(instance(pattern)).append('.').append(pattern.method().name());
-        }
-        out.append('(');
+        String called = first == 0
+                ? name(pattern.participant(), pattern.method())
+                : instance(pattern) + "." + pattern.method().name();
+        return called + arguments(pattern, first);
+    }
+
+    /** As {@link #pattern}, without the name of the double. */
+    public static String called(CallPattern pattern) {
+        return pattern.method().takesInstance()
+                ? pattern(pattern)
+                : pattern.method().name() + arguments(pattern, 0);
+    }
+
+    private static String arguments(CallPattern pattern, int first) {
+        StringBuilder out = new StringBuilder("(");
         for (int i = first; i < pattern.rules().length; i++) {
             out.append(i == first ? "" : ", ");
             out.append(rule(pattern.rules()[i], pattern.method().parameterTypes()[i]));

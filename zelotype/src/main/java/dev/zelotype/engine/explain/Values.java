@@ -2,12 +2,16 @@ package dev.zelotype.engine.explain;
 
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.engine.make.ObjectNumbers;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Unrecorded;
+import dev.zelotype.engine.replace.ReplacingScene;
+import dev.zelotype.engine.replace.Seat;
 import dev.zelotype.error.Mask;
 import java.lang.reflect.Array;
 import java.util.Collection;
 import java.util.Map;
+import java.util.concurrent.Future;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -62,7 +66,7 @@ public final class Values {
         } else if (value instanceof Map<?, ?> map && Jdk.has(type)) {
             return entries(map, depth);
         } else if (value instanceof Throwable thrown) {
-            return typeName(type) + (thrown.getMessage() == null ? "" : ": " + plain(thrown.getMessage()));
+            return typeName(type) + (thrown.getMessage() == null ? "" : ": " + plain(numbered(thrown.getMessage())));
         } else if (type.isHidden() || type.isSynthetic()) {
             return "a lambda";
         }
@@ -70,8 +74,21 @@ public final class Values {
         if (text == null) {
             return typeName(type) + " (its toString gave null)";
         }
-        boolean untold = text.startsWith(type.getName() + "@");
-        return plain(untold ? typeName(type) + text.substring(type.getName().length()) : text);
+        return plain(numbered(value instanceof Future && Jdk.has(type) ? withoutState(text) : text));
+    }
+
+    /** A future is the same one before and after it was completed. */
+    private static String withoutState(String text) {
+        int state = text.indexOf('[');
+        return state < 0 ? text : text.substring(0, state);
+    }
+
+    private static String numbered(String text) {
+        if (text.indexOf('@') < 0) {
+            return text;
+        }
+        ReplacingScene scene = Seat.current();
+        return ObjectNumbers.here(scene == null ? null : scene.numbers()).numbered(text);
     }
 
     private record ArrayElements(Object array) implements Iterable<Object> {

@@ -119,6 +119,11 @@ public final class CallPattern {
     }
 
     /** Whether any call of the method is covered, whatever its arguments. */
+    /** The type of a free parameter. */
+    public Class<?> freeType(int parameter) {
+        return freeTypes[parameter];
+    }
+
     public boolean coversAll() {
         return coversAll;
     }

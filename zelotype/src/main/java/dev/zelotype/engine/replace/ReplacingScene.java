@@ -1,6 +1,7 @@
 package dev.zelotype.engine.replace;
 
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.ObjectNumbers;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.weave.Initializers;
 import dev.zelotype.engine.weave.Opening;
@@ -24,8 +25,14 @@ public abstract class ReplacingScene {
     private final Seat seat = new Seat();
     private final Map<Class<?>, Participant> replaced = new ConcurrentHashMap<>();
     private final RealRuns realRuns = new RealRuns();
+    private final ObjectNumbers numbers = new ObjectNumbers();
     private final AtomicInteger initializersSought = new AtomicInteger();
     private volatile @Nullable Opening opening;
+
+    /** What objects are called in the scene that print as their class and a hash. */
+    public final ObjectNumbers numbers() {
+        return numbers;
+    }
 
     /** Makes the one who answers for a class as a whole. */
     protected abstract Participant doubleOfClass(Class<?> type, DoubleClass woven);

@@ -12,15 +12,22 @@ import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Rows;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.statement.Order;
 import dev.zelotype.engine.statement.Statement;
+import dev.zelotype.engine.statement.Supposition;
 import dev.zelotype.error.Mask;
 import java.lang.StackWalker.StackFrame;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Future;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a scene's doubles were told and asked, as plain values.
@@ -30,6 +37,10 @@ public final class ConversationView {
     private ConversationView() {}
 
     public static Conversation of(SceneState scene) {
+        return scene.numbers().in(() -> told(scene));
+    }
+
+    private static Conversation told(SceneState scene) {
         Conversation.Builder told = Conversation.builder();
         Set<String> types = new HashSet<>();
         for (DoubleState each : scene.cast()) {
@@ -49,7 +60,7 @@ public final class ConversationView {
     }
 
     public static String textOf(SceneState scene) {
-        return Mask.apply(String.join("\n", Rows.of(scene.calls())));
+        return scene.numbers().in(() -> Mask.apply(String.join("\n", Rows.of(scene.calls()))));
     }
 
     private static RecordedCall recorded(Call call) {
@@ -71,17 +82,38 @@ public final class ConversationView {
                 .line(frame == null ? 0 : Math.max(0, frame.getLineNumber()));
         List<String> arguments = null;
         String answer = null;
+        boolean failed = false;
         Call.Worded worded = call.words();
         if (worded != null) {
             told.micros((worded.began() + call.later()) / 1000)
                     .tookMicros(worded.took() < 0 ? -1 : worded.took() / 1000);
-            told.failedByCallback(worded.hasFailedByCallback());
+            failed = worded.hasFailedByCallback();
             arguments = worded.argumentTexts();
             answer = worded.answerText();
         }
+        told.failed(failed || isFailedFuture(call.answer()));
         told.arguments(arguments == null ? Calls.arguments(method, call.arguments()) : arguments);
         return told.answer(isSilent(call) ? "" : answer == null ? Values.print(call.answer()) : answer)
                 .build();
+    }
+
+    private static boolean isFailedFuture(@Nullable Object answer) {
+        if (answer instanceof CompletableFuture<?> future) {
+            return future.isCompletedExceptionally();
+        }
+        Future<?> plain = answer instanceof Future<?> other && DoubleClass.participantOf(answer) == null ? other : null;
+        if (plain == null || !plain.isDone()) {
+            return false;
+        }
+        try {
+            plain.get();
+            return false;
+        } catch (ExecutionException | CancellationException e) {
+            return true;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
     }
 
     /** Whether nothing came back that could be told. */
@@ -106,6 +138,8 @@ public final class ConversationView {
                     .receiver(statement.receiver())
                     .signature(statement.method().signature())
                     .text(statement.patternText())
+                    .call(statement.callText())
+                    .link(statement instanceof Supposition supposition && !supposition.isOfTest())
                     .min(statement.count().min())
                     .max(statement.count().max())
                     .found(statement.found())

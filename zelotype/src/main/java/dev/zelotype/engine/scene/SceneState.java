@@ -11,6 +11,7 @@ import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandles;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +23,7 @@ public final class SceneState extends SpokenScene {
     private static @Nullable Function<SceneState, ? extends AutoCloseable> shown;
 
     private static volatile @Nullable Disturber everywhere;
+    private static volatile @Nullable Consumer<SceneState> teller;
 
     private @Nullable SubjectBuilder subjects;
 
@@ -47,6 +49,29 @@ public final class SceneState extends SpokenScene {
     /** Lets somebody stand between subjects and doubles in every scene that opens from now on; null for nobody. */
     public static void disturbAll(@Nullable Disturber disturber) {
         everywhere = disturber;
+    }
+
+    /** Lets somebody hear of every scene that a test has opened itself and closes from now on; null for nobody. */
+    public static void tellOfClosed(@Nullable Consumer<SceneState> to) {
+        teller = to;
+    }
+
+    /**
+     * Whether somebody hears of scenes that tests open themselves, so that calls are to be put into words as they
+     * happen.
+     */
+    public static boolean isToldOf() {
+        return teller != null;
+    }
+
+    /** As {@link #close}, of a scene that a test has opened itself. */
+    public @Nullable Throwable closeByTest() {
+        Consumer<SceneState> to = closed() ? null : teller;
+        Throwable problem = close();
+        if (to != null) {
+            to.accept(this);
+        }
+        return problem;
     }
 
     /**
@@ -84,7 +109,7 @@ public final class SceneState extends SpokenScene {
      * @return all that is wrong with it as one exception, or null; null as well if it was closed before
      */
     public @Nullable Throwable close() {
-        return shut() ? verdict() : null;
+        return shut() ? numbers().in(this::verdict) : null;
     }
 
     private @Nullable Throwable verdict() {

@@ -64,6 +64,7 @@ final class Chains {
             type = link.method().returnType();
         }
         DoubleState made = owner.partOfStatement().scene().make(NewDouble.of(Kind.STUB, Calls.pattern(link), type));
+        made.comesOf(link);
         new InBetween(link).returns(made.self());
         return made;
     }

@@ -166,6 +166,15 @@ public abstract class Statement {
         return said.patternText();
     }
 
+    public final String callText() {
+        return said.callText();
+    }
+
+    /** The frame of the test that makes it; null if that is not known. */
+    public final @Nullable StackFrame frame() {
+        return said.frame();
+    }
+
     /** Where it stands in the test. */
     public final String line() {
         return said.line();

@@ -1,4 +1,4 @@
-package dev.zelotype.reading;
+package dev.zelotype.grammar;
 
 import static dev.zelotype.Zelotype.spy;
 import static dev.zelotype.Zelotype.stub;
@@ -17,14 +17,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Future;
+import java.util.concurrent.FutureTask;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 
 /**
- * Whether the answer of a call hands an exception over to a callback: each row is what a test says that the call does.
+ * Whether a call has failed though it did not throw: its answer handed an exception over to a callback, or gave a future
+ * that failed. What counts is what happened, and not what the answer's code could do.
  */
-class GivenFailureTest {
+class FailedCallsTest {
 
     /** What tells in its own words that something failed. */
     interface Download {
@@ -76,6 +80,18 @@ class GivenFailureTest {
         });
         failing.put("by a method", (time, onFrame, onFailure) -> fail(onFailure));
         failing.put("named", this::failing);
+        failing.put("a branch", (time, onFrame, onFailure) -> {
+            if (time.toSeconds() > 1) {
+                onFailure.accept(SHUTTER);
+            } else {
+                onFrame.accept("frame 12");
+            }
+        });
+        failing.put("on another thread", (time, onFrame, onFailure) -> {
+            Thread other = new Thread(() -> onFailure.accept(SHUTTER));
+            other.start();
+            other.join();
+        });
         failing.put("later", (time, onFrame, onFailure) -> {
             Runnable later = () -> onFailure.accept(SHUTTER);
             later.run();
@@ -86,6 +102,13 @@ class GivenFailureTest {
         fine.put("named", this::succeeding);
         fine.put("nothing", (time, onFrame, onFailure) -> {});
         fine.put("an exception for somebody else", (time, onFrame, onFailure) -> kept.add(new Exception("mine")));
+        fine.put("another branch", (time, onFrame, onFailure) -> {
+            if (time.toSeconds() > 60) {
+                onFailure.accept(SHUTTER);
+            } else {
+                onFrame.accept("frame 12");
+            }
+        });
         fine.put("null", (time, onFrame, onFailure) -> onFailure.accept(null));
 
         failing.forEach((form, answer) -> assertThat(isFailing(answer)).as(form).isTrue());
@@ -99,7 +122,40 @@ class GivenFailureTest {
             Camera camera = stub(Camera.class);
             suppose(camera::expose).does(answer);
             camera.expose(Duration.ofSeconds(2), frame -> {}, failure -> {});
-            return scene.conversation().calls().get(0).failedByCallback();
+            return scene.conversation().calls().get(0).failed();
+        }
+    }
+
+    interface Archive {
+        CompletableFuture<String> find(String name);
+
+        Future<String> fetch(String name);
+    }
+
+    @Test
+    void a_future_is_asked_whether_it_has_failed() {
+        try (Scene scene = Scene.open()) {
+            Archive archive = stub(Archive.class);
+            FutureTask<String> broken = new FutureTask<>(() -> {
+                throw new IllegalStateException("Completed normally");
+            });
+            broken.run();
+            CompletableFuture<String> later = new CompletableFuture<>();
+            suppose(archive::find)
+                    .returns(
+                            CompletableFuture.completedFuture("[Completed exceptionally"),
+                            CompletableFuture.failedFuture(SHUTTER),
+                            new CompletableFuture<>(),
+                            later);
+            suppose(archive::fetch).returns(broken);
+            for (int i = 0; i < 4; i++) {
+                archive.find("plate 7");
+            }
+            archive.fetch("plate 7");
+            later.completeExceptionally(SHUTTER);
+            assertThat(scene.conversation().calls())
+                    .extracting(RecordedCall::failed)
+                    .containsExactly(false, true, false, true, true);
         }
     }
 
@@ -118,7 +174,7 @@ class GivenFailureTest {
             Diary diary = spy(new Diary());
             suppose(diary::note).around((real, reason) -> real.ask(new Exception("shutter stuck")));
             assertThat(diary.note(SHUTTER)).isEqualTo("noted: shutter stuck");
-            assertThat(scene.conversation().calls().get(0).failedByCallback()).isFalse();
+            assertThat(scene.conversation().calls().get(0).failed()).isFalse();
         }
     }
 
@@ -153,7 +209,7 @@ class GivenFailureTest {
             }
             assertThat(scene.conversation().calls())
                     .filteredOn(call -> call.receiver().equals("download"))
-                    .extracting(RecordedCall::failedByCallback)
+                    .extracting(RecordedCall::failed)
                     .containsExactly(true, true, true, false, false, false);
         }
     }
