@@ -249,7 +249,8 @@ class DamageTest {
                 damage("half a line", "(\\{\"call\":2,\"sc)[^\n]*\n", "$1", butFirst, "it "),
                 cut(
                         "a claim",
-                        "{\"claim\":\"kept\",\"of\":\"X\",\"method\":\"m()\",\"text\":\"x.m()\",\"place\":\"\",\"real\":\"Y\"}"),
+                        "{\"claim\":\"kept\",\"of\":\"X\",\"method\":\"m()\","
+                                + "\"text\":\"x.m()\",\"place\":\"\",\"real\":\"Y\"}"),
                 cut("a challenge", "{\"challenge\":3,\"complete\":true}"),
                 cut("a loss", "{\"missing\":2,\"why\":\"disk\"}"),
                 new Case(
