@@ -12,71 +12,45 @@ public final class CallSite {
     /** How the key begins of a place where a test asks its subject something. */
     static final String OF_RESULT = "result ";
 
-    private final String key;
-    private final int occurrence;
-    private final int count;
-    private final String receiver;
-    private final String signature;
-    private final String text;
-    private final String file;
-    private final int line;
-    private final int variants;
-    private final String defaulted;
-    private final String arguments;
-    private final List<String> names;
-    private final int ofText;
-    private final List<String> values;
-    private final boolean countedExactly;
+    private final Message.Asked asked;
 
-    CallSite(List<String> fields) {
-        key = fields.get(0);
-        occurrence = Integer.parseInt(fields.get(1));
-        count = Integer.parseInt(fields.get(2));
-        ofText = Integer.parseInt(fields.get(3));
-        countedExactly = Boolean.parseBoolean(fields.get(4));
-        receiver = fields.get(5);
-        signature = fields.get(6);
-        text = fields.get(7);
-        file = fields.get(8);
-        line = Integer.parseInt(fields.get(9));
-        variants = Integer.parseInt(fields.get(10));
-        defaulted = fields.get(11);
-        arguments = fields.get(12);
-        names = fields.get(13).isEmpty() ? List.of() : List.of(fields.get(13).split(","));
-        values = List.copyOf(fields.subList(14, fields.size()));
+    CallSite(Message.Asked asked) {
+        this.asked = asked;
     }
 
     /** A check of a test instead of a call, since a finding speaks of one as well. */
-    static CallSite ofCheck(String check, String receiver, String signature, String file, int line) {
-        return new CallSite(List.of(
-                check,
-                "0",
-                "0",
-                "0",
-                "false",
-                receiver,
-                signature,
-                check,
-                file,
-                String.valueOf(line),
-                "0",
+    static CallSite ofCheck(Message.CheckFailed check) {
+        return new CallSite(new Message.Asked(
+                check.check(),
+                0,
+                0,
+                0,
+                false,
+                check.receiver(),
+                "",
+                check.signature(),
+                check.check(),
+                check.file(),
+                check.line(),
+                0,
                 "",
                 "",
-                ""));
+                List.of(),
+                List.of()));
     }
 
     /** Whether it is the test that asks here, and the subject that answers. */
     boolean isOfResult() {
-        return key.startsWith(OF_RESULT);
+        return asked.key().startsWith(OF_RESULT);
     }
 
     /** Whether the test says how many such calls there are, and would not have one more. */
     boolean isCountedExactly() {
-        return countedExactly;
+        return asked.countedExactly();
     }
 
     String key() {
-        return key;
+        return asked.key();
     }
 
     /** Matches what {@link #qualifiedMethod} gives for the methods that somebody names with their types. */
@@ -86,7 +60,7 @@ public final class CallSite {
 
     /** The method with its type's qualified name. */
     String qualifiedMethod() {
-        return qualifiedMethod(key);
+        return qualifiedMethod(asked.key());
     }
 
     static String qualifiedMethod(String key) {
@@ -95,51 +69,52 @@ public final class CallSite {
     }
 
     int occurrence() {
-        return occurrence;
+        return asked.occurrence();
     }
 
     /** How often the method of this double was called in all. */
     int count() {
-        return count;
+        return asked.count();
     }
 
     /** How often it was called just so. */
     int ofText() {
-        return ofText;
+        return asked.ofText();
     }
 
     /** The call as the pattern of a statement; empty if an argument cannot be written down. */
     String written() {
+        List<String> values = asked.values();
         if (values.contains("")) {
             return "";
         }
-        boolean ofInstance = !names.isEmpty() && names.get(0).equals("instance");
+        boolean ofInstance = !names().isEmpty() && names().get(0).equals("instance");
         List<String> given = ofInstance ? values.subList(1, values.size()) : values;
-        return (ofInstance ? "(" + receiver + " it) -> it" : "() -> " + receiver) + "." + method() + "("
+        return (ofInstance ? "(" + receiver() + " it) -> it" : "() -> " + receiver()) + "." + method() + "("
                 + String.join(", ", given) + ")";
     }
 
     /** An argument as source; empty if it cannot be written down. */
     String value(int argument) {
-        return values.get(argument);
+        return asked.values().get(argument);
     }
 
     int variants() {
-        return variants;
+        return asked.variants();
     }
 
     /** What was answered by default; empty if something was said. */
     String defaulted() {
-        return defaulted;
+        return asked.defaulted();
     }
 
     /** For each argument: {@code a} if it has another value, {@code c} if it is a callback that was run. */
     String arguments() {
-        return arguments;
+        return asked.arguments();
     }
 
     String name(int argument) {
-        return names.get(argument);
+        return names().get(argument);
     }
 
     /**
@@ -148,7 +123,16 @@ public final class CallSite {
      * @return its name
      */
     public String receiver() {
-        return receiver;
+        return asked.receiver();
+    }
+
+    /**
+     * The type of the double.
+     *
+     * @return its binary name; empty if not known
+     */
+    public String type() {
+        return asked.type();
     }
 
     /**
@@ -157,7 +141,7 @@ public final class CallSite {
      * @return the method with the simple names of its parameter types
      */
     public String signature() {
-        return signature;
+        return asked.signature();
     }
 
     /**
@@ -166,7 +150,7 @@ public final class CallSite {
      * @return such as {@code log.note("rain")}
      */
     public String text() {
-        return text;
+        return asked.text();
     }
 
     /**
@@ -175,23 +159,23 @@ public final class CallSite {
      * @return the source file and line
      */
     public String place() {
-        return file + ":" + line;
+        return asked.file() + ":" + asked.line();
     }
 
     int line() {
-        return line;
+        return asked.line();
     }
 
     List<String> names() {
-        return names;
+        return asked.names();
     }
 
     /** The method with the name of its double, which tests of a class mostly share. */
     String called() {
-        return receiver + "." + signature;
+        return receiver() + "." + signature();
     }
 
     String method() {
-        return signature.substring(0, signature.indexOf('('));
+        return signature().substring(0, signature().indexOf('('));
     }
 }

@@ -69,7 +69,7 @@ public final class Challenge {
     record Tried(
             Disturbance disturbance,
             CallSite site,
-            String verdict,
+            Verdict verdict,
             String change,
             boolean confirms,
             List<CallSite> failedChecks,
@@ -235,7 +235,7 @@ public final class Challenge {
             running = new WorkerProcess(classPath, jvmArguments);
             worker = running;
             if (sorts.contains(Sort.RESULT)) {
-                running.send(Wire.RESULTS);
+                running.send(new Message.ShowResults());
             }
         }
         return running;
@@ -249,12 +249,9 @@ public final class Challenge {
     }
 
     private void baseline() throws InterruptedException {
-        List<Object> plan = new ArrayList<>(List.of(Wire.PLAN));
-        classes.forEach(name -> plan.add("class=" + name));
-        if (classes.isEmpty()) {
-            roots.forEach(root -> plan.add("root=" + root));
-        }
-        plan.add("pattern=" + only);
+        List<String> folders =
+                classes.isEmpty() ? roots.stream().map(String::valueOf).toList() : List.of();
+        Message.Plan plan = new Message.Plan(folders, List.copyOf(classes), List.of(only));
         int found = undisturbed(plan, this::ran);
         if (found == 0) {
             throw new ChallengeException(
@@ -275,13 +272,13 @@ public final class Challenge {
     }
 
     /** Runs all tests as they are; gives how many there were. */
-    private int undisturbed(List<Object> plan, Consumer<List<String>> eachLine) throws InterruptedException {
+    private int undisturbed(Message.Plan plan, Consumer<Message> each) throws InterruptedException {
         WorkerProcess running = worker();
-        running.send(Wire.line(plan.toArray()));
+        running.send(plan);
         int found = 0;
         while (true) {
-            String line = running.next(BASELINE_MILLIS);
-            if (line == null) {
+            Message message = running.next(BASELINE_MILLIS);
+            if (message == null) {
                 throw new ChallengeException(
                         stopped
                                 ? "It was stopped before the tests had run once."
@@ -289,87 +286,84 @@ public final class Challenge {
                                         + running.errors()
                                         + "). Give the whole class path of the tests, JUnit's engine included.");
             }
-            List<String> fields = Wire.fields(line);
-            if (fields.get(0).equals(Wire.END)) {
+            if (message instanceof Message.End) {
                 return found;
             }
-            found += fields.get(0).equals(Wire.DONE) ? 1 : 0;
-            eachLine.accept(fields);
+            found += message instanceof Message.Done ? 1 : 0;
+            each.accept(message);
         }
     }
 
-    private static String name(List<String> done) {
-        return done.get(5).substring(done.get(5).lastIndexOf('.') + 1) + ": " + done.get(6);
-    }
-
-    private void ranAgain(List<String> fields) {
-        if (fields.get(0).equals(Wire.DONE)
-                && tests.containsKey(fields.get(1))
-                && !fields.get(2).equals(Verdicts.PASSED)) {
-            leftOut.add(name(fields) + " passes only now and then (" + fields.get(7) + ")");
-            tests.remove(fields.get(1));
+    private void ranAgain(Message message) {
+        if (message instanceof Message.Done done
+                && tests.containsKey(done.test())
+                && done.verdict() != Verdict.PASSED) {
+            leftOut.add(done.name() + " passes only now and then (" + done.failure() + ")");
+            tests.remove(done.test());
         }
     }
 
-    private void ran(List<String> fields) {
-        if (fields.get(0).equals(Wire.NOTE)) {
-            leftOut.add(fields.get(1));
-            return;
-        }
-        String id = fields.get(1);
-        if (fields.get(0).equals(Wire.CALL)) {
-            CallSite site = new CallSite(fields.subList(2, fields.size()));
+    private void ran(Message message) {
+        if (message instanceof Message.Note note) {
+            leftOut.add(note.text());
+        } else if (message instanceof Message.Called called) {
+            CallSite site = new CallSite(called.asked());
             if (meant == null || !meant.matcher(site.qualifiedMethod()).matches()) {
-                tests.computeIfAbsent(id, Baseline::new).sites.add(site);
+                tests.computeIfAbsent(called.test(), Baseline::new).sites.add(site);
             }
-            return;
-        } else if (!fields.get(0).equals(Wire.DONE)) {
-            return;
+        } else if (message instanceof Message.Done done) {
+            ran(done);
         }
-        String name = name(fields);
-        Baseline known = tests.get(id);
-        if (!fields.get(2).equals(Verdicts.PASSED)) {
-            leftOut.add(name + " does not pass as it is (" + fields.get(7) + ")");
-            tests.remove(id);
-        } else if (known != null && (name + " " + id).toLowerCase(Locale.ROOT).contains(test)) {
-            known.name = name;
-            known.type = fields.get(5);
-            known.millis = Long.parseLong(fields.get(4));
+    }
+
+    private void ran(Message.Done done) {
+        Baseline known = tests.get(done.test());
+        if (done.verdict() != Verdict.PASSED) {
+            leftOut.add(done.name() + " does not pass as it is (" + done.failure() + ")");
+            tests.remove(done.test());
+        } else if (known != null
+                && (done.name() + " " + done.test()).toLowerCase(Locale.ROOT).contains(test)) {
+            known.name = done.name();
+            known.type = done.testClass();
+            known.millis = done.millis();
         }
     }
 
     private void round(Schedule schedule, BiConsumer<Integer, Integer> progress) throws InterruptedException {
         List<Disturbance> round = schedule.next();
         WorkerProcess running = worker();
-        round.forEach(each -> running.send(each.line()));
-        running.send(Wire.GO);
+        round.forEach(each -> running.send(new Message.Disturb(each)));
+        running.send(new Message.Go());
         Map<String, Disturbance> open = new LinkedHashMap<>();
         round.forEach(each -> open.put(each.test(), each));
         String current = null;
         List<CallSite> failedChecks = new ArrayList<>();
         while (true) {
-            String line = running.next(patience(current));
-            if (line == null) {
+            Message message = running.next(patience(current));
+            if (message == null) {
                 givenUp(schedule, open, current);
                 return;
             }
-            List<String> fields = Wire.fields(line);
-            if (fields.get(0).equals(Wire.END)) {
+            if (message instanceof Message.End) {
                 // A test that was not even found again says nothing.
-                open.values().forEach(each -> schedule.done(each, Verdicts.ABORTED));
+                open.values().forEach(each -> schedule.done(each, Verdict.ABORTED));
                 return;
-            } else if (fields.get(0).equals(Wire.BEGIN)) {
-                current = fields.get(1);
+            } else if (message instanceof Message.Began began) {
+                current = began.test();
                 failedChecks.clear();
-            } else if (fields.get(0).equals(Wire.CHECK)) {
-                failedChecks.add(CallSite.ofCheck(
-                        fields.get(2), fields.get(3), fields.get(4), fields.get(5), Integer.parseInt(fields.get(6))));
-            } else if (fields.get(0).equals(Wire.DONE)) {
-                Disturbance done = open.remove(fields.get(1));
+            } else if (message instanceof Message.CheckFailed check) {
+                failedChecks.add(CallSite.ofCheck(check));
+            } else if (message instanceof Message.Done ended) {
+                Disturbance done = open.remove(ended.test());
                 current = null;
                 if (done != null) {
-                    boolean otherwise = Boolean.parseBoolean(fields.get(8));
-                    finished(schedule, done, fields.get(2), fields.get(3), List.copyOf(failedChecks), otherwise);
+                    finished(
+                            schedule,
+                            done,
+                            ended.verdict(),
+                            ended.applied(),
+                            List.copyOf(failedChecks),
+                            ended.failed());
                     progress.accept(schedule.run(), schedule.known());
                 }
             }
@@ -379,11 +373,11 @@ public final class Challenge {
     private void finished(
             Schedule schedule,
             Disturbance done,
-            String verdict,
+            Verdict verdict,
             String change,
             List<CallSite> failedChecks,
             boolean otherwise) {
-        if (change.isEmpty() && !verdict.equals(Verdicts.PASSED)) {
+        if (change.isEmpty() && verdict != Verdict.PASSED) {
             // It failed before anything was disturbed: the JVM is not clean any more.
             giveUp();
             if (tries.merge(done, 1, Integer::sum) < TRIES) {
@@ -391,7 +385,7 @@ public final class Challenge {
                 return;
             }
         }
-        String counts = change.isEmpty() ? Verdicts.ABORTED : verdict;
+        Verdict counts = change.isEmpty() ? Verdict.ABORTED : verdict;
         schedule.done(done, counts);
         tried.add(new Tried(done, schedule.site(done), counts, change, confirming, failedChecks, otherwise));
     }
@@ -409,12 +403,12 @@ public final class Challenge {
         }
         Disturbance away = current == null ? null : open.remove(current);
         if (away != null) {
-            schedule.done(away, Verdicts.NOTICED);
-            tried.add(new Tried(away, schedule.site(away), Verdicts.NOTICED, "ran away", confirming, List.of(), true));
+            schedule.done(away, Verdict.NOTICED);
+            tried.add(new Tried(away, schedule.site(away), Verdict.NOTICED, "ran away", confirming, List.of(), true));
         }
         for (Disturbance each : open.values()) {
             if (away == null && tries.merge(each, 1, Integer::sum) >= TRIES) {
-                schedule.done(each, Verdicts.ABORTED);
+                schedule.done(each, Verdict.ABORTED);
             } else {
                 schedule.again(each);
             }

@@ -47,6 +47,14 @@ public final class ChallengeJournal {
     private static Place place(
             String found, Sort sort, CallSite site, String sentence, String statement, List<String> tests) {
         return new Place(
-                found, sort.word(), site.receiver(), site.signature(), site.place(), sentence, statement, tests);
+                found,
+                sort.word(),
+                site.receiver(),
+                site.type(),
+                site.signature(),
+                site.place(),
+                sentence,
+                statement,
+                tests);
     }
 }

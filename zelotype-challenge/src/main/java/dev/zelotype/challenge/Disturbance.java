@@ -1,7 +1,5 @@
 package dev.zelotype.challenge;
 
-import java.util.List;
-
 /**
  * One thing to change in one run of one test.
  *
@@ -16,19 +14,5 @@ record Disturbance(String test, String site, int occurrence, Sort sort, int inde
 
     Disturbance(String test, String site, int occurrence, Sort sort, int index) {
         this(test, site, occurrence, sort, index, "");
-    }
-
-    String line() {
-        return Wire.line(Wire.DO, test, site, occurrence, sort, index, from);
-    }
-
-    static Disturbance of(List<String> fields) {
-        return new Disturbance(
-                fields.get(1),
-                fields.get(2),
-                Integer.parseInt(fields.get(3)),
-                Sort.valueOf(fields.get(4)),
-                Integer.parseInt(fields.get(5)),
-                fields.get(6));
     }
 }

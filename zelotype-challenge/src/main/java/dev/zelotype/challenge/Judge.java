@@ -76,11 +76,9 @@ final class Judge {
         tests.values().forEach(test -> byTest.put(test.id, new int[3]));
         for (Tried each : tried) {
             boolean asks = each.disturbance().sort() == Sort.EXTRA;
-            if (!each.verdict().equals(Verdicts.ABORTED) && !each.confirms() && !asks) {
+            if (each.verdict() != Verdict.ABORTED && !each.confirms() && !asks) {
                 byTest.get(each.disturbance().test())[
-                        each.verdict().equals(Verdicts.NOTICED)
-                                ? 0
-                                : each.verdict().equals(Verdicts.PASSED) ? 1 : 2]++;
+                        each.verdict() == Verdict.NOTICED ? 0 : each.verdict() == Verdict.PASSED ? 1 : 2]++;
             }
         }
         return judged(groups(), byTest);
@@ -89,7 +87,7 @@ final class Judge {
     private Map<String, Group> groups() {
         Map<String, Group> groups = new LinkedHashMap<>();
         for (Tried each : tried) {
-            if (each.verdict().equals(Verdicts.ABORTED) || each.disturbance().sort() == Sort.EXTRA) {
+            if (each.verdict() == Verdict.ABORTED || each.disturbance().sort() == Sort.EXTRA) {
                 continue;
             }
             Sort sort = each.disturbance().sort();
@@ -97,9 +95,9 @@ final class Judge {
             Group group = groups.computeIfAbsent(
                     each.disturbance().site() + " " + sort + index, key -> new Group(each.site(), sort, index));
             group.tests.add(tests.get(each.disturbance().test()).name);
-            group.noticed |= each.verdict().equals(Verdicts.NOTICED);
-            group.unclear |= each.verdict().equals(Verdicts.UNCLEAR);
-            if (each.verdict().equals(Verdicts.PASSED)) {
+            group.noticed |= each.verdict() == Verdict.NOTICED;
+            group.unclear |= each.verdict() == Verdict.UNCLEAR;
+            if (each.verdict() == Verdict.PASSED) {
                 group.passing.add(each.disturbance());
                 if (!group.passed) {
                     group.passed = true;
@@ -281,7 +279,7 @@ final class Judge {
         Map<String, CallSite> asked = new LinkedHashMap<>();
         Map<String, Set<String>> missing = new LinkedHashMap<>();
         for (Tried each : tried) {
-            if (each.disturbance().sort() == Sort.EXTRA && each.verdict().equals(Verdicts.PASSED)) {
+            if (each.disturbance().sort() == Sort.EXTRA && each.verdict() == Verdict.PASSED) {
                 Baseline test = tests.get(each.disturbance().test());
                 String key = test.type + " " + each.site().called();
                 asked.putIfAbsent(key, each.site());

@@ -49,7 +49,8 @@ final class Recorder {
     private volatile String applied = "";
 
     /** A call as the supervisor needs to know it. */
-    private record Noted(int occurrence, String method, String text, BooleanSupplier countedExactly, String line) {}
+    private record Noted(
+            int occurrence, String method, String text, BooleanSupplier countedExactly, Message.Asked asked) {}
 
     /** What it takes to make a call once more. */
     private record Memory(String receiver, String signature, SoftReference<Object[]> arguments) {}
@@ -66,33 +67,45 @@ final class Recorder {
         return applied;
     }
 
-    /** The first and the last call of each site, one line each. */
-    synchronized List<String> calls() {
-        List<String> lines = new ArrayList<>();
+    /** The first and the last call of each site. */
+    synchronized List<Message.Asked> calls() {
+        List<Message.Asked> all = new ArrayList<>();
         first.forEach((site, noted) -> {
-            lines.add(line(site, noted));
+            all.add(counted(noted));
             Noted end = last.get(site);
             if (end.occurrence() != noted.occurrence()) {
-                lines.add(line(site, end));
+                all.add(counted(end));
             }
         });
-        return lines;
+        return all;
     }
 
-    private String line(String site, Noted noted) {
-        return Wire.line(
-                        site,
-                        noted.occurrence(),
-                        made.getOrDefault(noted.method(), 1),
-                        made.getOrDefault(noted.text(), 1),
-                        noted.countedExactly().getAsBoolean())
-                + "\t" + noted.line();
+    private Message.Asked counted(Noted noted) {
+        Message.Asked asked = noted.asked();
+        return new Message.Asked(
+                asked.key(),
+                noted.occurrence(),
+                made.getOrDefault(noted.method(), 1),
+                made.getOrDefault(noted.text(), 1),
+                noted.countedExactly().getAsBoolean(),
+                asked.receiver(),
+                asked.type(),
+                asked.signature(),
+                asked.text(),
+                asked.file(),
+                asked.line(),
+                asked.variants(),
+                asked.defaulted(),
+                asked.arguments(),
+                asked.names(),
+                asked.values());
     }
 
-    /** The checks that have failed without ending the test, one line each. */
-    synchronized List<String> failedChecks() {
+    /** The checks that have failed without ending the test. */
+    synchronized List<Message.CheckFailed> failedChecks(String test) {
         return failedChecks.values().stream()
-                .map(each -> Wire.line(each.check(), each.receiver(), each.signature(), each.file(), each.line()))
+                .map(each -> new Message.CheckFailed(
+                        test, each.check(), each.receiver(), each.signature(), each.file(), each.line()))
                 .toList();
     }
 
@@ -223,8 +236,24 @@ final class Recorder {
         }
         String text =
                 owner.substring(owner.lastIndexOf('$') + 1) + "." + signature.substring(0, signature.indexOf('('));
-        String line = Wire.line(owner, signature, text, fileOf(caller), caller.getLineNumber(), variants, "", "", "");
-        Noted noted = new Noted(occurrence, site, site, () -> false, line);
+        Message.Asked asked = new Message.Asked(
+                site,
+                occurrence,
+                0,
+                0,
+                false,
+                owner,
+                "",
+                signature,
+                text,
+                fileOf(caller),
+                caller.getLineNumber(),
+                variants,
+                "",
+                "",
+                List.of(),
+                List.of());
+        Noted noted = new Noted(occurrence, site, site, () -> false, asked);
         first.putIfAbsent(site, noted);
         last.put(site, noted);
     }
@@ -289,7 +318,7 @@ final class Recorder {
         noteSubject(caller.getClassName());
         MEMORY.putIfAbsent(site, new Memory(call.receiver(), call.signature(), new SoftReference<>(call.arguments())));
         Object[] arguments = call.arguments().clone();
-        StringBuilder names = new StringBuilder();
+        List<String> names = new ArrayList<>();
         boolean[] ran = new boolean[arguments.length];
         for (int i = 0; i < arguments.length; i++) {
             int place = i;
@@ -307,13 +336,24 @@ final class Recorder {
                 boolean hasOther = !Alterations.of(call.arguments()[i], parameterType(call, i))
                         .isEmpty();
                 altered.append(ran[i] ? 'c' : hasOther && !call.isCallback(i) ? 'a' : '-');
-                names.append(names.length() == 0 ? "" : ",").append(parameterName(call, i));
+                names.add(parameterName(call, i));
             }
             int variants = threw || call.isAnswerDropped()
                     ? 0
                     : Alterations.of(answer, call.returnType()).size();
-            String line = Wire.line(
+            List<String> values = new ArrayList<>();
+            for (int i = 0; i < arguments.length; i++) {
+                boolean made = i < call.arguments().length - call.method().getParameterCount();
+                values.add(made ? "it" : Source.of(call.arguments()[i]));
+            }
+            Message.Asked asked = new Message.Asked(
+                    site,
+                    occurrence,
+                    0,
+                    0,
+                    false,
                     call.receiver(),
+                    call.type(),
                     call.signature(),
                     text,
                     fileOf(caller),
@@ -322,18 +362,15 @@ final class Recorder {
                     call.ending() == Ending.DEFAULTED && call.returnType() != void.class
                             ? DisturbedCall.print(answer)
                             : "",
-                    altered,
-                    names);
-            for (int i = 0; i < arguments.length; i++) {
-                boolean made = i < call.arguments().length - call.method().getParameterCount();
-                line += "\t" + Wire.line(made ? "it" : Source.of(call.arguments()[i]));
-            }
+                    altered.toString(),
+                    names,
+                    values);
             Noted noted = new Noted(
                     occurrence,
                     call.receiver() + "." + call.signature(),
                     call.receiver() + "." + text,
                     call::isCountedExactly,
-                    line);
+                    asked);
             synchronized (this) {
                 made.merge(noted.method(), 1, Integer::sum);
                 made.merge(noted.text(), 1, Integer::sum);

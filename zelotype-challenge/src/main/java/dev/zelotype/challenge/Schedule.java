@@ -92,10 +92,10 @@ final class Schedule {
         confirm(disturbance);
     }
 
-    void done(Disturbance disturbance, String verdict) {
+    void done(Disturbance disturbance, Verdict verdict) {
         run++;
         Deque<Disturbance> rest = open.get(disturbance.test());
-        if (rest != null && disturbance.sort().isOfValue() && verdict.equals(Verdicts.NOTICED)) {
+        if (rest != null && disturbance.sort().isOfValue() && verdict == Verdict.NOTICED) {
             int before = rest.size();
             rest.removeIf(other -> other.site().equals(disturbance.site())
                     && other.occurrence() == disturbance.occurrence()

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.error.Mask;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.host.CallDisturber;
 import dev.zelotype.host.DisturbedCall;
@@ -68,16 +69,18 @@ public final class Worker {
         CallDisturber.everywhere(new Between());
         List<Disturbance> round = new ArrayList<>();
         for (String line = commands.readLine(); line != null; line = commands.readLine()) {
-            List<String> fields = Wire.fields(line);
-            switch (fields.get(0)) {
-                case Wire.RESULTS -> showResults();
-                case Wire.PLAN -> baseline(fields.subList(1, fields.size()));
-                case Wire.DO -> round.add(Disturbance.of(fields));
-                case Wire.GO -> {
-                    run(round);
-                    round.clear();
-                }
-                default -> throw new IllegalStateException("unknown command: " + line);
+            Message command = Wire.message(line);
+            if (command instanceof Message.ShowResults) {
+                showResults();
+            } else if (command instanceof Message.Plan plan) {
+                baseline(plan);
+            } else if (command instanceof Message.Disturb one) {
+                round.add(one.disturbance());
+            } else if (command instanceof Message.Go) {
+                run(round);
+                round.clear();
+            } else {
+                throw new IllegalStateException("no command: " + line);
             }
         }
     }
@@ -106,25 +109,22 @@ public final class Worker {
                 return now == null ? result : now.result(result, owner, method, descriptor);
             });
         } catch (MisuseException e) {
-            wire.println(Wire.line(Wire.NOTE, "results of subjects are as they are: " + e.getMessage()));
+            tell(new Message.Note("results of subjects are as they are: " + e.getMessage()));
         }
     }
 
-    private void baseline(List<String> arguments) {
+    private void tell(Message message) {
+        wire.println(Wire.line(message));
+    }
+
+    private void baseline(Message.Plan plan) {
         List<DiscoverySelector> selectors = new ArrayList<>();
-        List<String> patterns = new ArrayList<>();
-        for (String argument : arguments) {
-            if (argument.startsWith("root=")) {
-                selectors.addAll(DiscoverySelectors.selectClasspathRoots(Set.of(Path.of(argument.substring(5)))));
-            } else if (argument.startsWith("class=")) {
-                selectors.add(DiscoverySelectors.selectClass(argument.substring(6)));
-            } else {
-                patterns.add(argument.substring("pattern=".length()));
-            }
-        }
+        plan.roots().forEach(root -> selectors.addAll(DiscoverySelectors.selectClasspathRoots(Set.of(Path.of(root)))));
+        plan.classes().forEach(name -> selectors.add(DiscoverySelectors.selectClass(name)));
         LauncherDiscoveryRequestBuilder request = request(selectors);
-        if (!patterns.isEmpty()) {
-            request.filters(ClassNameFilter.includeClassNamePatterns(patterns.toArray(new String[0])));
+        if (!plan.patterns().isEmpty()) {
+            request.filters(
+                    ClassNameFilter.includeClassNamePatterns(plan.patterns().toArray(new String[0])));
         }
         run(request.build(), Map.of());
     }
@@ -153,12 +153,12 @@ public final class Worker {
         }
     }
 
-    /** One test at a time, and no journal of runs that nobody made. */
     /** What disturbed tests do belongs into nobody's journal, whoever writes it. */
     private static void keepNoJournal() {
         System.setProperty("zelotype.journal", "");
     }
 
+    /** One test at a time, and no journal of runs that nobody made. */
     private static LauncherDiscoveryRequestBuilder request(List<DiscoverySelector> selectors) {
         return LauncherDiscoveryRequestBuilder.request()
                 .selectors(selectors)
@@ -168,7 +168,18 @@ public final class Worker {
 
     private void run(LauncherDiscoveryRequest request, Map<String, Disturbance> disturbances) {
         launcher.execute(request, new Listener(disturbances));
-        wire.println(Wire.END);
+        tell(new Message.End());
+    }
+
+    private static String firstLine(Throwable thrown) {
+        try {
+            return Mask.apply(String.valueOf(thrown.getMessage())
+                    .lines()
+                    .findFirst()
+                    .orElse(thrown.getClass().getName()));
+        } catch (Throwable e) {
+            return thrown.getClass().getName();
+        }
     }
 
     private final class Listener implements TestExecutionListener {
@@ -187,7 +198,7 @@ public final class Worker {
             if (test.isTest()) {
                 recorder = new Recorder(disturbances.get(id));
                 began = System.nanoTime();
-                wire.println(Wire.line(Wire.BEGIN, id));
+                tell(new Message.Began(id));
             }
         }
 
@@ -210,23 +221,22 @@ public final class Worker {
             if (!disturbances.containsKey(id)) {
                 Pattern meant = TestClasses.unchallenged(className(id));
                 done.calls().stream()
-                        .filter(call -> !meant.matcher(CallSite.qualifiedMethod(call.substring(0, call.indexOf('\t'))))
+                        .filter(call -> !meant.matcher(CallSite.qualifiedMethod(call.key()))
                                 .matches())
-                        .forEach(call -> wire.println(Wire.line(Wire.CALL, id) + "\t" + call));
+                        .forEach(call -> tell(new Message.Called(id, call)));
             }
-            List<String> failedChecks = done.failedChecks();
-            failedChecks.forEach(check -> wire.println(Wire.line(Wire.CHECK, id) + "\t" + check));
-            String verdict = Verdicts.of(result);
-            wire.println(Wire.line(
-                    Wire.DONE,
+            List<Message.CheckFailed> failedChecks = done.failedChecks(id);
+            failedChecks.forEach(Worker.this::tell);
+            Verdict verdict = Verdict.of(result);
+            tell(new Message.Done(
                     id,
-                    failedChecks.isEmpty() ? verdict : Verdicts.NOTICED,
+                    failedChecks.isEmpty() ? verdict : Verdict.NOTICED,
                     done.applied(),
                     (System.nanoTime() - began) / 1_000_000,
                     className(id),
                     test.getDisplayName(),
-                    result.getThrowable().map(Verdicts::firstLine).orElse(""),
-                    !verdict.equals(Verdicts.PASSED)));
+                    result.getThrowable().map(Worker::firstLine).orElse(""),
+                    verdict != Verdict.PASSED));
         }
     }
 }

@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -84,19 +85,28 @@ final class WorkerProcess implements AutoCloseable {
         return errors.isEmpty() ? "it said nothing" : errors.get(0);
     }
 
-    void send(String line) {
-        commands.println(line);
+    void send(Message command) {
+        commands.println(Wire.line(command));
     }
 
-    /** The next line; null if none comes in time, or the worker is gone. */
+    /** The next message; null if none comes in time, or the worker is gone. */
     @Nullable
-    String next(long millis) throws InterruptedException {
-        String line = lines.poll(millis, TimeUnit.MILLISECONDS);
-        if (GONE.equals(line)) {
-            lines.add(GONE);
-            return null;
+    Message next(long millis) throws InterruptedException {
+        while (true) {
+            String line = lines.poll(millis, TimeUnit.MILLISECONDS);
+            if (line == null) {
+                return null;
+            } else if (line.equals(GONE)) {
+                lines.add(GONE);
+                return null;
+            }
+            try {
+                return Wire.message(line);
+            } catch (IllegalArgumentException | NoSuchElementException e) {
+                // What the JVM itself prints, such as a warning, is nothing that the worker tells.
+                error(line);
+            }
         }
-        return line;
     }
 
     boolean isGone() {

@@ -47,6 +47,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
      * @param found {@code noticed}, {@code gap}, {@code unclear}, {@code question} or {@code note}
      * @param sort what was changed: {@code answer}, {@code lost}, {@code argument}, {@code callback}
      * @param receiver the double that is asked
+     * @param type the binary name of its type; empty if not known
      * @param signature the method as the type lists it
      * @param place the source file and line
      * @param sentence what was found, for people; empty where it was noticed
@@ -57,6 +58,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
             String found,
             String sort,
             String receiver,
+            String type,
             String signature,
             String place,
             String sentence,
@@ -69,6 +71,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
          * @param found what was found
          * @param sort what was changed
          * @param receiver the double that is asked
+         * @param type the binary name of its type
          * @param signature the method as the type lists it
          * @param place the source file and line
          * @param sentence what was found, for people

@@ -152,6 +152,7 @@ public final class JournalWriter {
                     out.writeStringField("disturbed", place.found());
                     out.writeStringField("sort", place.sort());
                     out.writeStringField("to", masked(place.receiver()));
+                    out.writeStringField("of", masked(place.type()));
                     out.writeStringField("method", masked(place.signature()));
                     out.writeStringField("place", masked(place.place()));
                     out.writeStringField("text", masked(place.sentence()));

@@ -197,6 +197,7 @@ final class SceneReader {
                 fields.word("disturbed"),
                 fields.word("sort"),
                 fields.word("to"),
+                fields.textIfThere("of"),
                 fields.word("method"),
                 fields.word("place"),
                 fields.text("text"),

@@ -148,6 +148,7 @@ class JournalTest {
                 found,
                 sort,
                 "log",
+                "dev.observatory.NightLog",
                 "note(String, int)",
                 "NightRun.java:7",
                 sentence,

@@ -78,6 +78,7 @@ class PageInBrowserTest {
                             JournalChallenge.GAP,
                             "lost",
                             "mount",
+                            "dev.observatory.Mount",
                             "rate()",
                             "NightRun.java:33",
                             "mount.rate() could be left out" + Scenes.HOSTILE,

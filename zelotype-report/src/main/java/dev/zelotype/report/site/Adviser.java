@@ -32,7 +32,7 @@ final class Adviser {
     private final List<Candidate> candidates = new ArrayList<>();
 
     /** What a statement may be advised of, until all tests are known. */
-    private record Candidate(Rule rule, String method, String receiver, String signature, int test, Advice advice) {}
+    private record Candidate(Rule rule, String method, String signature, int test, Advice advice) {}
 
     /** Adds a test by its number. */
     void add(int test, JournalScene scene) {
@@ -84,16 +84,16 @@ final class Adviser {
     }
 
     private void candidate(Rule rule, int test, TestStatement statement, String method) {
-        candidates.add(new Candidate(
-                rule, method, statement.receiver(), statement.signature(), test, Advice.of(rule, statement)));
+        candidates.add(new Candidate(rule, method, statement.signature(), test, Advice.of(rule, statement)));
     }
 
     /** What is worth a thought, with the tests in which it stands. */
     Map<Advice, List<Integer>> advice(@Nullable JournalChallenge challenge) {
         Map<Advice, List<Integer>> found = new LinkedHashMap<>();
+        Set<String> gaps = gaps(challenge);
         for (Candidate each : candidates) {
             boolean holds = switch (each.rule()) {
-                case ANSWERED_AND_VERIFIED -> asks(each) && !isGap(each, challenge);
+                case ANSWERED_AND_VERIFIED -> asks(each) && !gaps.contains(each.method());
                 case EXACT_COUNT_OF_QUERY, QUERY_IN_ORDER -> asks(each);
                 case ALL_ARGUMENTS_PINNED -> pinned.get(each.method()).size() >= MANY_TESTS;
             };
@@ -111,19 +111,20 @@ final class Adviser {
                         && answers.getOrDefault(candidate.method(), Set.of()).size() > 1;
     }
 
-    /** Where no test looks at the answer, the check of the call is all there is. */
-    private static boolean isGap(Candidate candidate, @Nullable JournalChallenge challenge) {
-        boolean gap = false;
-        boolean noticed = false;
+    /** The methods, by type, of which no test looks at the answer: there the check of the call is all there is. */
+    private static Set<String> gaps(@Nullable JournalChallenge challenge) {
+        Set<String> gaps = new HashSet<>();
+        Set<String> noticed = new HashSet<>();
         for (JournalChallenge.Place place :
                 challenge == null ? List.<JournalChallenge.Place>of() : challenge.places()) {
-            if (place.sort().equals("answer")
-                    && place.receiver().equals(candidate.receiver())
-                    && place.signature().equals(candidate.signature())) {
-                noticed |= place.found().equals(JournalChallenge.NOTICED);
-                gap |= place.found().equals(JournalChallenge.GAP);
+            String method = place.type() + "." + place.signature();
+            if (place.sort().equals("answer") && place.found().equals(JournalChallenge.NOTICED)) {
+                noticed.add(method);
+            } else if (place.sort().equals("answer") && place.found().equals(JournalChallenge.GAP)) {
+                gaps.add(method);
             }
         }
-        return gap && !noticed;
+        gaps.removeAll(noticed);
+        return gaps;
     }
 }

@@ -1,18 +1,16 @@
 package dev.zelotype.challenge;
 
-import dev.zelotype.error.Mask;
 import java.util.Set;
 import org.junit.platform.engine.TestExecutionResult;
 
 /**
  * What the end of a test says about its disturbance.
  */
-final class Verdicts {
-
-    static final String PASSED = "passed";
-    static final String NOTICED = "noticed";
-    static final String UNCLEAR = "unclear";
-    static final String ABORTED = "aborted";
+enum Verdict {
+    PASSED,
+    NOTICED,
+    UNCLEAR,
+    ABORTED;
 
     /** What odd values alone explain: no test meant to find them. */
     private static final Set<Class<?>> CRASHES = Set.of(
@@ -25,28 +23,15 @@ final class Verdicts {
             ArithmeticException.class,
             ArrayStoreException.class);
 
-    private Verdicts() {}
-
-    static String of(TestExecutionResult result) {
+    static Verdict of(TestExecutionResult result) {
         return switch (result.getStatus()) {
             case SUCCESSFUL -> PASSED;
             case ABORTED -> ABORTED;
-            case FAILED -> result.getThrowable().map(Verdicts::isCrash).orElse(false) ? UNCLEAR : NOTICED;
+            case FAILED -> result.getThrowable().map(Verdict::isCrash).orElse(false) ? UNCLEAR : NOTICED;
         };
     }
 
     private static boolean isCrash(Throwable thrown) {
         return CRASHES.contains(thrown.getClass());
-    }
-
-    static String firstLine(Throwable thrown) {
-        try {
-            return Mask.apply(String.valueOf(thrown.getMessage())
-                    .lines()
-                    .findFirst()
-                    .orElse(thrown.getClass().getName()));
-        } catch (Throwable e) {
-            return thrown.getClass().getName();
-        }
     }
 }
