@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -119,6 +121,20 @@ class ChallengeTest {
                 .hasMessageContaining("JUnit");
         assertThatThrownBy(() -> run(new Challenge(classPath()).classes(List.of("dev.zelotype.challenged.NoSuch"))))
                 .isInstanceOf(ChallengeException.class);
+    }
+
+    @Test
+    void a_challenge_writes_into_nobodys_journal(@TempDir Path folder) throws IOException {
+        Path journal = folder.resolve("journal");
+        Files.writeString(
+                folder.resolve("junit-platform.properties"),
+                "zelotype.journal=" + journal.toString().replace("\\", "/"));
+        List<Path> with = new ArrayList<>(List.of(folder));
+        with.addAll(classPath());
+        ChallengeResult result = run(new Challenge(with).classes(List.of("dev.zelotype.challenged.JournalChecks")));
+        assertThat(result.runs()).isPositive();
+        assertThat(result.findings()).isEmpty();
+        assertThat(journal).doesNotExist();
     }
 
     @Test
