@@ -17,6 +17,10 @@ import dev.zelotype.observatory.Observatory.Instrument;
 import dev.zelotype.observatory.Observatory.WeatherStation;
 import java.lang.invoke.MethodHandles;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Iterator;
+import java.util.List;
 
 /**
  * Ways to use Zelotype wrongly, one a method: patterns, and what is replaced. The page docs/mistakes.md is made of these
@@ -157,6 +161,25 @@ final class Mistakes extends Mistaken {
         Camera camera = spy(Camera.class);
         verify(() -> camera.expose(Duration.ofSeconds(90), frame -> {}, failure -> {}))
                 .never();
+    }
+
+    @Mistake("A pattern that takes the next element of an iterator")
+    void nextElement() {
+        Iterator<String> names = List.of("north").iterator();
+        suppose(() -> weather.humidityAt(names.next())).returns(40);
+    }
+
+    @Mistake("A pattern that calls a static method of the JDK which changes something")
+    void changesSomething() {
+        List<String> names = new ArrayList<>();
+        suppose(() -> weather.humidityAt(String.valueOf(Collections.addAll(names, "north"))))
+                .returns(40);
+    }
+
+    @Mistake("A pattern that writes into an array")
+    void writesIntoArray() {
+        String[] names = {"north"};
+        suppose(() -> weather.humidityAt(names[0] = "south")).returns(40);
     }
 
     @Mistake("A chain through a value")

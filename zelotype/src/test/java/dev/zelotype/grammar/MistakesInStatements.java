@@ -17,9 +17,11 @@ import static dev.zelotype.Zelotype.verifyUntouched;
 import static java.time.Duration.ofSeconds;
 
 import dev.zelotype.Claims;
+import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.call.Query0;
 import dev.zelotype.call.Query1;
+import dev.zelotype.doubles.EmptyValue;
 import dev.zelotype.observatory.Observatory.Camera;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Filter;
@@ -335,6 +337,37 @@ final class MistakesInStatements extends Mistaken {
     @Mistake("A name for a real object")
     void namedReal() {
         named(realList, "list");
+    }
+
+    static final class Limited {
+        final Dome dome;
+        final int limit;
+
+        Limited(Dome dome, int limit) {
+            this.dome = dome;
+            this.limit = limit;
+        }
+    }
+
+    @Mistake("A provided value whose name is misspelt")
+    void misspeltValue() {
+        try (Scene inner = Scene.open()) {
+            inner.provide("limit", 3).provide("doma", stub(Dome.class)).subject(Limited.class);
+        }
+    }
+
+    @Mistake("An empty value of another type")
+    void emptyValueOfAnotherType() {
+        try (Scene inner = Scene.open(SceneSettings.defaults().emptyValue(new Blank()))) {
+            inner.the(Site.class).mount();
+        }
+    }
+
+    static final class Blank implements EmptyValue {
+        @Override
+        public Object of(Class<?> type) {
+            return "";
+        }
     }
 
     @Mistake("A negative number of lines")

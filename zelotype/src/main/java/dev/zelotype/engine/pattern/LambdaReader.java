@@ -249,7 +249,9 @@ final class LambdaReader {
         boolean made = alone.contains(target);
         if (!Harmless.onlyLooks(form.owner(), target, method.name(), method.descriptor(), self, made)
                 || givesNothing(method)) {
-            throw refused.realCode(method.name(), target);
+            throw Jdk.has(target.getClass())
+                    ? refused.mayChange(real.type(method.owner()), method.name())
+                    : refused.realCode(method.name(), target);
         }
         Object value = real.call(method, opcode, target, operands.made(operands.known(arguments, types)));
         if (Harmless.makesNew(target, made, method.name(), value)) {
@@ -296,7 +298,7 @@ final class LambdaReader {
         }
         Class<?> type = real.type(method.owner());
         if (!Harmless.onlyLooks(type, method.name())) {
-            throw refused.realStaticCode(type, method.name());
+            throw refused.mayChange(type, method.name());
         }
         Object value = real.callStatic(method, operands.made(values));
         if (value instanceof boolean[] && real.isOfCompiler(method)) {

@@ -65,7 +65,7 @@ final class Refused {
                 "take the double, or the value, out into a variable first");
     }
 
-    MisuseException realStaticCode(Class<?> type, String method) {
+    MisuseException mayChange(Class<?> type, String method) {
         return new MisuseException(
                 "This pattern runs real code before its call: " + type.getSimpleName() + "." + method
                         + "(...), which may change something.",
