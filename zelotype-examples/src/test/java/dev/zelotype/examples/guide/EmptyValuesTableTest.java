@@ -182,7 +182,8 @@ class EmptyValuesTableTest {
                         "a primitive or its box: 0, false, the character 0",
                         "an array: one of length 0",
                         "the doubled type itself, from a fluent method such as `size(3)`: the double",
-                        "the doubled type itself, from a method that leads elsewhere (`getParent`, `next`, `findChild`): `null`",
+                        "the doubled type itself, from a method that leads elsewhere"
+                                + " (`getParent`, `next`, `findChild`): `null`",
                         "anything else: `null`");
     }
 }
