@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  * <p>Name the class in a file {@code META-INF/services/dev.zelotype.doubles.EmptyValue} of the tests, or give it to a scene:
  *
  * <pre>{@code
- * Scene.open(SceneSettings.defaults().emptyValue(type -> type == Duration.class ? Duration.ZERO : null));
+ * Scene.open(SceneSettings.defaults().emptyValue(type -> type == Locale.class ? Locale.ROOT : null));
  * }</pre>
  *
  * <p>It is asked before Zelotype's own empty values, on the thread that makes the call, and may be asked by several threads
