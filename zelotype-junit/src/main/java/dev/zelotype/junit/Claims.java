@@ -114,7 +114,7 @@ public final class Claims<T> {
             if (tests.isEmpty()) {
                 throw e;
             }
-            CheckFailure more = new CheckFailure(e.getMessage() + tests(tests), e.getCause());
+            CheckFailure more = new CheckFailure(e.getMessage() + tests(tests), e.getCause(), e.details());
             more.setStackTrace(e.getStackTrace());
             throw more;
         }
@@ -122,9 +122,10 @@ public final class Claims<T> {
     }
 
     private static String firstDifference(CheckFailure e) {
-        List<String> lines = e.getMessage().lines().map(String::strip).toList();
-        int at = lines.indexOf("Difference");
-        return at < 0 || at + 1 == lines.size() ? lines.get(0) : lines.get(at + 1);
+        List<String> differences = e.details().differences();
+        return differences.isEmpty()
+                ? String.valueOf(e.getMessage()).lines().findFirst().orElse("")
+                : differences.get(0);
     }
 
     private static String tests(List<String> tests) {

@@ -10,6 +10,9 @@ public class CheckFailure extends AssertionError {
 
     private static final long serialVersionUID = 1L;
 
+    /** Not part of a serialized failure, which is its message. */
+    private final transient @Nullable FailureDetails details;
+
     /**
      * Makes a failure.
      *
@@ -18,7 +21,29 @@ public class CheckFailure extends AssertionError {
      */
     @SuppressWarnings({"exports", "this-escape"})
     public CheckFailure(String message, @Nullable Throwable cause) {
+        this(message, cause, FailureDetails.NONE);
+    }
+
+    /**
+     * Makes a failure with its details as values.
+     *
+     * @param message what was expected and what happened instead
+     * @param cause what led to it, or null
+     * @param details the same as values
+     */
+    @SuppressWarnings({"exports", "this-escape"})
+    public CheckFailure(String message, @Nullable Throwable cause, FailureDetails details) {
         super(Mask.apply(message), Mask.cause(cause));
+        this.details = details;
         Frames.beginOutside(this);
+    }
+
+    /**
+     * What the message tells, as values.
+     *
+     * @return the details; all of them empty if only the message is known, as for several failures at the end of a scene
+     */
+    public FailureDetails details() {
+        return details == null ? FailureDetails.NONE : details;
     }
 }

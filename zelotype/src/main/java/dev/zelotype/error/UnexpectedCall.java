@@ -16,4 +16,14 @@ public final class UnexpectedCall extends CheckFailure {
     public UnexpectedCall(String message) {
         super(message, null);
     }
+
+    /**
+     * Makes a failure with its details as values.
+     *
+     * @param message the call, what was expected instead, and what to write if the call is right
+     * @param details the same as values
+     */
+    public UnexpectedCall(String message, FailureDetails details) {
+        super(message, null, details);
+    }
 }

@@ -1,7 +1,9 @@
 package dev.zelotype.grammar;
 
+import static dev.zelotype.Zelotype.expect;
 import static dev.zelotype.Zelotype.inThisOrder;
 import static dev.zelotype.Zelotype.keepOnlyCounts;
+import static dev.zelotype.Zelotype.mock;
 import static dev.zelotype.Zelotype.spy;
 import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
@@ -12,11 +14,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowable;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
+import dev.zelotype.error.UnexpectedCall;
 import dev.zelotype.host.HostedScene;
 import dev.zelotype.observatory.Observatory.Dome;
 import dev.zelotype.observatory.Observatory.Mount;
@@ -169,6 +173,38 @@ class FailureTest {
         assertThat(told).contains(star + "\"... (6000 characters)", star + "\"... (6001 characters)");
         assertThat(told).doesNotContain("\\ud83c");
         assertThat(told).contains("\"a\ud83d\udc4db\\u2003c\\udb40\\udc41d\\ud800e\\ufe0f\"");
+    }
+
+    @Test
+    void a_failure_tells_as_values_what_its_message_tells() {
+        log.note("rain");
+        log.note("fog");
+        CheckFailure missing = catchThrowableOfType(
+                CheckFailure.class, () -> verify(() -> log.note("hail")).times(2));
+        assertThat(missing.details().expected()).isEqualTo("exactly 2 calls of log.note(\"hail\")");
+        assertThat(missing.details().closest()).isEqualTo("log.note(\"rain\")");
+        assertThat(missing.details().differences()).containsExactly("text: expected \"hail\", was \"rain\"");
+        assertThat(missing.details().conversation())
+                .hasSize(2)
+                .allMatch(line -> missing.getMessage().contains(line));
+        CheckFailure tooMany = catchThrowableOfType(
+                CheckFailure.class,
+                () -> verify((String text) -> log.note(text)).never());
+        assertThat(tooMany.details().expected()).isEqualTo("no call of log.note(any String)");
+        assertThat(tooMany.details().closest()).isEmpty();
+
+        Scene inner = Scene.open();
+        Ports strict = mock(Ports.class, "strict");
+        expect(() -> strict.label("focus")).once();
+        UnexpectedCall refused = catchThrowableOfType(UnexpectedCall.class, () -> strict.label("rotator"));
+        assertThat(refused.details().conversation()).hasSize(1);
+        CheckFailure several = catchThrowableOfType(CheckFailure.class, inner::close);
+        assertThat(several.details().expected()).as("of several failures").isEmpty();
+        Scene other = Scene.open();
+        Ports loose = spy(Ports.class, "loose");
+        expect(() -> loose.label("focus")).once();
+        CheckFailure unmet = catchThrowableOfType(CheckFailure.class, other::close);
+        assertThat(unmet.details().expected()).isEqualTo("exactly 1 call of loose.label(\"focus\")");
     }
 
     @Test

@@ -282,16 +282,13 @@ public final class ClaimSet {
         String who = realObject == null ? "the real code" : Values.typeName(realObject.getClass());
         List<String[]> rows =
                 List.of(new String[] {"the stub", claimed.said(nothing)}, new String[] {who, real.said(nothing)});
-        throw new CheckFailure(
-                new FailureText("The real one does not do what the stub says.")
-                        .section("Asked both", List.of(Calls.call(claim.about(), method, arguments)))
-                        .section("They", Columns.align(rows))
-                        .section("Difference", differences)
-                        .section(
-                                "Claimed at",
-                                List.of(Columns.gap(claim.patternText() + " " + words(claim), claim.line())))
-                        .toString(),
-                real.thrown());
+        FailureText text = new FailureText("The real one does not do what the stub says.")
+                .expected(claim.patternText() + " " + words(claim))
+                .section("Asked both", List.of(Calls.call(claim.about(), method, arguments)))
+                .section("They", Columns.align(rows))
+                .differing(differences)
+                .section("Claimed at", List.of(Columns.gap(claim.patternText() + " " + words(claim), claim.line())));
+        throw new CheckFailure(text.toString(), real.thrown(), text.details());
     }
 
     private static List<String> differences(Supposition claim, Outcome claimed, Outcome real) {

@@ -383,12 +383,15 @@ public class CallScene extends ReplacingScene {
     final UnexpectedCall refuse(Call call, FailureText text) {
         Decision.end(call, Ending.UNEXPECTED, null);
         call.account();
-        UnexpectedCall failure =
-                new UnexpectedCall(withConversation(text.copy()).toString());
+        UnexpectedCall failure = unexpected(withConversation(text.copy()));
         synchronized (this) {
             refusals.add(text);
         }
         return failure;
+    }
+
+    private static UnexpectedCall unexpected(FailureText text) {
+        return new UnexpectedCall(text.toString(), text.details());
     }
 
     /** As {@link #refuse}, for a call that turns out to be wrong after it has been answered. */
@@ -399,16 +402,14 @@ public class CallScene extends ReplacingScene {
     }
 
     /** The refused calls, one text each. */
-    protected final synchronized List<String> refusals() {
-        List<String> texts = new ArrayList<>();
-        refusals.forEach(text -> texts.add(text.toString()));
-        return texts;
+    protected final synchronized List<FailureText> refusals() {
+        return List.copyOf(refusals);
     }
 
     /** Adds the conversation so far to a failure. */
     public final FailureText withConversation(FailureText text) {
         List<Call> calls = calls();
-        return withHints(text.section(
+        return withHints(text.conversation(
                 "Conversation (" + Count.calls(calls.size()) + ")",
                 calls.isEmpty() ? List.of("Nobody asked any double anything.") : Rows.of(calls)));
     }

@@ -193,7 +193,7 @@ public final class Demand extends Rule {
     }
 
     /** What is said of calls beyond the count that may be another test's. */
-    private @Nullable String unownedBeyond() {
+    private @Nullable FailureText unownedBeyond() {
         Unowned unowned = state.part().scene().unowned();
         int more = count.max() == Integer.MAX_VALUE
                 ? 0
@@ -203,22 +203,20 @@ public final class Demand extends Rule {
         }
         return new FailureText("Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls)
                         + ", and " + Count.calls(more) + " on threads of no scene.")
-                .section("Expected at", line().isEmpty() ? List.of() : List.of(line()))
-                .toString();
+                .expected(count.text() + " of " + patternText())
+                .section("Expected at", line().isEmpty() ? List.of() : List.of(line()));
     }
 
     /** What is missing, or null if it is met. */
     @Nullable
-    String unmet() {
+    FailureText unmet() {
         if (calls >= count.min()) {
             return unownedBeyond();
         }
         return new FailureText(
                         "Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls) + ".")
+                .expected(count.text() + " of " + patternText())
                 .section("Expected at", line().isEmpty() ? List.of() : List.of(line()))
-                .section(
-                        "Closest",
-                        Calls.closest(pattern(), state.calls(), state.part().callsOfOverloads(state.method())))
-                .toString();
+                .closest(Calls.closest(pattern(), state.calls(), state.part().callsOfOverloads(state.method())));
     }
 }

@@ -261,16 +261,16 @@ public final class Demands {
     }
 
     /** What is missing, one text for each demand that is not met. */
-    public synchronized List<String> unmet() {
+    public synchronized List<FailureText> unmet() {
         settleLast();
         for (Demand demand : all) {
             if (demand.wantsMore()) {
                 giveAnew(List.of(demand), null, true);
             }
         }
-        List<String> texts = new ArrayList<>();
+        List<FailureText> texts = new ArrayList<>();
         for (Demand demand : all) {
-            String text = demand.unmet();
+            FailureText text = demand.unmet();
             if (text != null) {
                 texts.add(text);
             }

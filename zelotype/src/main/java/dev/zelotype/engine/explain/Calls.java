@@ -152,7 +152,7 @@ public final class Calls {
      * @param calls those of the pattern's own method
      * @param ofOverloads those of other methods of that name, of which the last is told if there are no others
      */
-    public static List<String> closest(CallPattern pattern, List<Call> calls, List<Call> ofOverloads) {
+    public static FailureText.Closest closest(CallPattern pattern, List<Call> calls, List<Call> ofOverloads) {
         Call best = null;
         List<String> differences = List.of();
         for (Call call : calls) {
@@ -163,23 +163,22 @@ public final class Calls {
             }
         }
         if (best == null) {
-            return calls.isEmpty() ? overload(pattern, ofOverloads) : List.of();
+            return calls.isEmpty() ? overload(pattern, ofOverloads) : FailureText.Closest.NONE;
         }
-        List<String> lines = new ArrayList<>();
-        lines.add(Columns.gap(call(best), Lines.text(best.caller())));
-        differences.forEach(difference -> lines.add("  " + difference));
-        return lines;
+        return new FailureText.Closest(call(best), Lines.text(best.caller()), differences);
     }
 
-    private static List<String> overload(CallPattern pattern, List<Call> calls) {
+    private static FailureText.Closest overload(CallPattern pattern, List<Call> calls) {
         if (calls.isEmpty()) {
-            return List.of();
+            return FailureText.Closest.NONE;
         }
         Call last = calls.get(calls.size() - 1);
-        return List.of(
-                Columns.gap(call(last), Lines.text(last.caller())),
-                "  another method of that name: expected " + pattern.method().signature() + ", was "
-                        + last.log().method().signature());
+        return new FailureText.Closest(
+                call(last),
+                Lines.text(last.caller()),
+                List.of("another method of that name: expected "
+                        + pattern.method().signature() + ", was "
+                        + last.log().method().signature()));
     }
 
     /** Why a pattern does not cover a call of its method. */

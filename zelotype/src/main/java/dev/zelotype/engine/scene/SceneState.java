@@ -113,9 +113,10 @@ public final class SceneState extends SpokenScene {
     }
 
     private @Nullable Throwable verdict() {
-        List<String> unmet = demands().unmet();
-        List<String> failures = new ArrayList<>(refusals());
-        failures.addAll(unmet);
+        List<FailureText> texts = new ArrayList<>(refusals());
+        texts.addAll(demands().unmet());
+        List<String> failures = new ArrayList<>();
+        texts.forEach(text -> failures.add(text.toString()));
         if (unused() == Severity.FAIL) {
             unusedSuppositions().forEach(text -> failures.add("Nobody needed " + text + "."));
         }
@@ -126,8 +127,12 @@ public final class SceneState extends SpokenScene {
                     : new MisuseException(numbered(misuses), "finish each statement, or remove it");
         }
         failures.addAll(misuses);
-        return new CheckFailure(
-                withConversation(new FailureText(numbered(failures))).toString(), null);
+        FailureText all = new FailureText(numbered(failures));
+        if (failures.size() == 1 && texts.size() == 1) {
+            all.takeDetails(texts.get(0));
+        }
+        FailureText whole = withConversation(all);
+        return new CheckFailure(whole.toString(), null, whole.details());
     }
 
     private static String numbered(List<String> texts) {

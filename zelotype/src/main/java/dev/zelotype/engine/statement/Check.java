@@ -119,7 +119,8 @@ public final class Check extends Statement {
         found = waiting == null ? countNow() : waiting.until(this::countNow);
         boolean interrupted = waiting != null && waiting.wasInterrupted();
         if (!wanted.holds(found) || wanted.max() < found + unowned() || interrupted) {
-            scene().failed(this, new CheckFailure(explain(wanted, found, interrupted), null));
+            FailureText text = explain(wanted, found, interrupted);
+            scene().failed(this, new CheckFailure(text.toString(), null, text.details()));
         }
         accountAll();
     }
@@ -202,7 +203,7 @@ public final class Check extends Statement {
         }
     }
 
-    private String explain(Count wanted, long found, boolean interrupted) {
+    private FailureText explain(Count wanted, long found, boolean interrupted) {
         scene().calls();
         String time = patience == null ? "" : " within " + Waiting.text(patience);
         FailureText text = new FailureText("Expected " + wanted.text() + " of " + patternText() + time + ", but "
@@ -212,10 +213,11 @@ public final class Check extends Statement {
                         : "")
                 + ".");
         if (found < wanted.min()) {
-            text.section("Closest", Calls.closest(pattern(), state().calls(), part().callsOfOverloads(method())));
+            text.closest(Calls.closest(pattern(), state().calls(), part().callsOfOverloads(method())));
         } else {
             text.section(found == 1 ? "The call" : "The calls", Rows.of(matching()));
         }
-        return scene().withConversation(text).toString();
+        text.expected(wanted.text() + " of " + patternText());
+        return scene().withConversation(text);
     }
 }

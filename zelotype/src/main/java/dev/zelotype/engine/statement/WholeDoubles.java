@@ -121,7 +121,8 @@ public final class WholeDoubles {
         String happened = counted.isEmpty() ? Count.happened(calls.size()) : "there were some";
         FailureText text = new FailureText(sentence + ", but " + happened + ".")
                 .section(calls.size() == 1 && counted.isEmpty() ? "The call" : "The calls", lines);
-        throw new CheckFailure(scene.withHints(text).toString(), null);
+        FailureText whole = scene.withHints(text);
+        throw new CheckFailure(whole.toString(), null, whole.details());
     }
 
     /** Records the calls of classes from now on. */
