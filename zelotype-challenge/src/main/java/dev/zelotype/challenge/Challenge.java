@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -49,6 +50,13 @@ public final class Challenge {
     private final Map<String, Baseline> tests = new LinkedHashMap<>();
     private final List<String> leftOut = new ArrayList<>();
     private final List<Tried> tried = new ArrayList<>();
+    private final Set<Disturbance> runaways = new HashSet<>();
+    private long moreMillis = MORE_MILLIS;
+    /** Whether the worker has run tests as they are. */
+    private boolean warm;
+    /** The longest time between two tests when they ran as they are. */
+    private long aroundMillis;
+
     private final Map<Disturbance, Integer> tries = new HashMap<>();
     private @Nullable WorkerProcess worker;
 
@@ -93,6 +101,12 @@ public final class Challenge {
      */
     public Challenge onlyClasses(String names) {
         only = TypeNames.wanted(names).pattern();
+        return this;
+    }
+
+    /** Says how many milliseconds more than before a test may take that takes hardly any. */
+    Challenge allowing(long millis) {
+        moreMillis = millis;
         return this;
     }
 
@@ -234,11 +248,17 @@ public final class Challenge {
         if (running == null || running.isGone()) {
             running = new WorkerProcess(classPath, jvmArguments);
             worker = running;
+            warm = false;
             if (sorts.contains(Sort.RESULT)) {
                 running.send(new Message.ShowResults());
             }
         }
         return running;
+    }
+
+    private String nameOf(String test) {
+        Baseline known = tests.get(test);
+        return known == null || known.name.isEmpty() ? test : known.name;
     }
 
     private void giveUp() {
@@ -275,9 +295,17 @@ public final class Challenge {
     private int undisturbed(Message.Plan plan, Consumer<Message> each) throws InterruptedException {
         WorkerProcess running = worker();
         running.send(plan);
+        warm = true;
         int found = 0;
+        long before = System.nanoTime();
         while (true) {
             Message message = running.next(BASELINE_MILLIS);
+            long now = System.nanoTime();
+            if (message instanceof Message.Began || message instanceof Message.End) {
+                // What is set up and put back around tests, such as for a whole class.
+                aroundMillis = Math.max(aroundMillis, (now - before) / 1_000_000);
+            }
+            before = now;
             if (message == null) {
                 throw new ChallengeException(
                         stopped
@@ -332,10 +360,13 @@ public final class Challenge {
     private void round(Schedule schedule, BiConsumer<Integer, Integer> progress) throws InterruptedException {
         List<Disturbance> round = schedule.next();
         WorkerProcess running = worker();
+        if (!warm && !warmUp(running, round)) {
+            givenUp(schedule, new LinkedHashMap<>(byTest(round)), null);
+            return;
+        }
         round.forEach(each -> running.send(new Message.Disturb(each)));
         running.send(new Message.Go());
-        Map<String, Disturbance> open = new LinkedHashMap<>();
-        round.forEach(each -> open.put(each.test(), each));
+        Map<String, Disturbance> open = byTest(round);
         String current = null;
         List<CallSite> failedChecks = new ArrayList<>();
         while (true) {
@@ -390,9 +421,34 @@ public final class Challenge {
         tried.add(new Tried(done, schedule.site(done), counts, change, confirming, failedChecks, otherwise));
     }
 
+    private static Map<String, Disturbance> byTest(List<Disturbance> round) {
+        Map<String, Disturbance> byTest = new LinkedHashMap<>();
+        round.forEach(each -> byTest.put(each.test(), each));
+        return byTest;
+    }
+
+    /**
+     * Runs the tests of a round as they are in a JVM that has just been started: what is slow there is the JVM, and no
+     * sign of a disturbance.
+     *
+     * @return false if they do not come to their end
+     */
+    private boolean warmUp(WorkerProcess running, List<Disturbance> round) throws InterruptedException {
+        running.send(new Message.WarmUp(List.copyOf(byTest(round).keySet())));
+        while (true) {
+            Message message = running.next(BASELINE_MILLIS);
+            if (message == null) {
+                return false;
+            } else if (message instanceof Message.End) {
+                warm = true;
+                return true;
+            }
+        }
+    }
+
     private long patience(@Nullable String current) {
         Baseline known = current == null ? null : tests.get(current);
-        return MORE_MILLIS * (known == null ? 5 : 1) + SLOWER * (known == null ? 0 : known.millis);
+        return known == null ? 5 * moreMillis + SLOWER * aroundMillis : moreMillis + SLOWER * known.millis;
     }
 
     /** The worker hangs or is gone: what ran just now has run away, the others are run again. */
@@ -402,13 +458,21 @@ public final class Challenge {
             return;
         }
         Disturbance away = current == null ? null : open.remove(current);
-        if (away != null) {
+        if (away != null && runaways.add(away)) {
+            // Once more, in a JVM that has run the test as it is before: it may have been the JVM that was slow.
+            schedule.again(away);
+        } else if (away != null) {
             schedule.done(away, Verdict.NOTICED);
             tried.add(new Tried(away, schedule.site(away), Verdict.NOTICED, "ran away", confirming, List.of(), true));
         }
         for (Disturbance each : open.values()) {
             if (away == null && tries.merge(each, 1, Integer::sum) >= TRIES) {
                 schedule.done(each, Verdict.ABORTED);
+                String reason =
+                        nameOf(each.test()) + " does not come to its end when it runs again, so it was not disturbed";
+                if (!leftOut.contains(reason)) {
+                    leftOut.add(reason);
+                }
             } else {
                 schedule.again(each);
             }

@@ -128,9 +128,18 @@ public final class ChallengeResult {
     /**
      * The share of disturbed places at which some test noticed.
      *
-     * @return percent; 100 if nothing could be disturbed
+     * @return percent; 0 if nothing could be disturbed, as {@link #isEmpty} tells
      */
     public double percent() {
-        return noticed() + gaps == 0 ? 100 : 100.0 * noticed() / (noticed() + gaps);
+        return isEmpty() ? 0 : 100.0 * noticed() / (noticed() + gaps);
+    }
+
+    /**
+     * Whether no place was disturbed, so that there is nothing to be a share of.
+     *
+     * @return true if so; what was left out tells why
+     */
+    public boolean isEmpty() {
+        return noticed() + gaps == 0;
     }
 }

@@ -150,12 +150,18 @@ public final class ChallengeText {
      */
     public static String sum(ChallengeResult result) {
         int places = result.noticed() + result.gaps();
+        String share = result.isEmpty()
+                ? "no place was disturbed"
+                : String.format(
+                        Locale.ROOT,
+                        "%d of %d disturbed places noticed (%.1f %%)",
+                        result.noticed(),
+                        places,
+                        result.percent());
         return String.format(
                 Locale.ROOT,
-                "%d of %d disturbed places noticed (%.1f %%), in %d runs of %d %s%s",
-                result.noticed(),
-                places,
-                result.percent(),
+                "%s, in %d runs of %d %s%s",
+                share,
                 result.runs(),
                 result.tests().size(),
                 result.tests().size() == 1 ? "test" : "tests",
@@ -170,6 +176,10 @@ public final class ChallengeText {
      * @return a sentence; empty if enough was noticed
      */
     public static String shortfall(ChallengeResult result, double wanted) {
+        if (result.isEmpty() && wanted > 0) {
+            return "No place was disturbed, so nobody knows whether the "
+                    + String.format(Locale.ROOT, "%.1f %%", wanted) + " asked for are noticed.";
+        }
         return result.percent() >= wanted
                 ? ""
                 : String.format(

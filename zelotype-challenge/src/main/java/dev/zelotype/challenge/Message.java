@@ -13,6 +13,9 @@ sealed interface Message {
     /** To the worker: tests are to run as they are. */
     record Plan(List<String> roots, List<String> classes, List<String> patterns) implements Message {}
 
+    /** To the worker, which is new: some tests are to run as they are, so that what they need is loaded. */
+    record WarmUp(List<String> tests) implements Message {}
+
     /** To the worker: one disturbance of the next round. */
     record Disturb(Disturbance disturbance) implements Message {}
 

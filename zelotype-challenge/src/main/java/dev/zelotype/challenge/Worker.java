@@ -74,6 +74,10 @@ public final class Worker {
                 showResults();
             } else if (command instanceof Message.Plan plan) {
                 baseline(plan);
+            } else if (command instanceof Message.WarmUp warmUp) {
+                Set<DiscoverySelector> selectors = new LinkedHashSet<>();
+                warmUp.tests().forEach(id -> selectors.add(DiscoverySelectors.selectUniqueId(id)));
+                run(request(List.copyOf(selectors)).build(), Map.of());
             } else if (command instanceof Message.Disturb one) {
                 round.add(one.disturbance());
             } else if (command instanceof Message.Go) {

@@ -138,6 +138,31 @@ class ChallengeTest {
     }
 
     @Test
+    void a_slow_set_up_and_a_test_that_loops_change_nothing_for_the_next_test() {
+        List<List<String>> found = new ArrayList<>();
+        for (int i = 0; i < 2; i++) {
+            ChallengeResult result = run(challenge("SlowChecks").allowing(200));
+            assertThat(result.isComplete()).isTrue();
+            assertThat(result.leftOut()).isEmpty();
+            found.add(result.findings().stream()
+                    .filter(finding -> finding.weight() == Finding.Weight.GAP)
+                    .map(Finding::sentence)
+                    .toList());
+        }
+        assertThat(found.get(0)).anyMatch(sentence -> sentence.contains("bolt.push()"));
+        assertThat(found).containsOnly(found.get(0));
+    }
+
+    @Test
+    void where_nothing_was_disturbed_there_is_no_share() {
+        ChallengeResult nothing = new ChallengeResult(List.of(), List.of(), List.of(), List.of(), 0, 0, true);
+        assertThat(nothing.isEmpty()).isTrue();
+        assertThat(ChallengeText.sum(nothing)).startsWith("no place was disturbed, in 0 runs of 0 tests");
+        assertThat(ChallengeText.shortfall(nothing, 0)).isEmpty();
+        assertThat(ChallengeText.shortfall(nothing, 1)).startsWith("No place was disturbed, so nobody knows");
+    }
+
+    @Test
     void what_was_found_until_it_is_stopped_is_told() {
         Challenge stopped = challenge("WatchChecks");
         ChallengeResult some = stopped.run((done, all) -> stopped.stop());

@@ -16,6 +16,18 @@ import org.junit.jupiter.api.TestFactory;
 @WithDoubles
 class JournalChecks {
 
+    private static final class Shut implements Latch.Bolt {
+        @Override
+        public boolean isShut() {
+            return true;
+        }
+
+        @Override
+        public void push() {
+            throw new IllegalStateException("It is shut.");
+        }
+    }
+
     private static void claims(Latch.Bolt bolt) {
         suppose(bolt::isShut).returns(true);
     }
@@ -37,6 +49,6 @@ class JournalChecks {
 
     @TestFactory
     Stream<DynamicTest> claims_are_kept() {
-        return Claims.of(Latch.Bolt.class, JournalChecks::claims).heldAgainst(() -> () -> true);
+        return Claims.of(Latch.Bolt.class, JournalChecks::claims).heldAgainst(Shut::new);
     }
 }

@@ -6,12 +6,28 @@ public final class Latch {
     /** What holds the door. */
     public interface Bolt {
         boolean isShut();
+
+        void push();
     }
 
     private final Bolt bolt;
 
     public Latch(Bolt bolt) {
         this.bolt = bolt;
+    }
+
+    /** Pushes it home. */
+    public void shut() {
+        bolt.push();
+    }
+
+    /** Waits for ever at a door that is shut; true if it was open. */
+    public boolean knock() {
+        boolean shut = bolt.isShut();
+        while (shut) {
+            Thread.onSpinWait();
+        }
+        return true;
     }
 
     public boolean isSafe() {

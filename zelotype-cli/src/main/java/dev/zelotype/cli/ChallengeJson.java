@@ -21,7 +21,11 @@ final class ChallengeJson {
         StringWriter text = new StringWriter();
         try (JsonGenerator out = new JsonFactory().createGenerator(text).useDefaultPrettyPrinter()) {
             out.writeStartObject();
-            out.writeNumberField("percent", Math.round(result.percent() * 10) / 10.0);
+            if (result.isEmpty()) {
+                out.writeNullField("percent");
+            } else {
+                out.writeNumberField("percent", Math.round(result.percent() * 10) / 10.0);
+            }
             out.writeNumberField("noticed", result.noticed());
             out.writeNumberField("gaps", result.gaps());
             out.writeNumberField("runs", result.runs());

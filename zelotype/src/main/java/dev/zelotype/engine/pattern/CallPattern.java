@@ -118,12 +118,12 @@ public final class CallPattern {
         return true;
     }
 
-    /** Whether any call of the method is covered, whatever its arguments. */
     /** The type of a free parameter. */
     public Class<?> freeType(int parameter) {
         return freeTypes[parameter];
     }
 
+    /** Whether any call of the method is covered, whatever its arguments. */
     public boolean coversAll() {
         return coversAll;
     }

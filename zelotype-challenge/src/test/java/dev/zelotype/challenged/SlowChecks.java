@@ -1,0 +1,36 @@
+package dev.zelotype.challenged;
+
+import static dev.zelotype.Zelotype.stub;
+import static dev.zelotype.Zelotype.suppose;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.junit.WithDoubles;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** A class that takes its time to be set up, with a test that loops when it is disturbed and one that looks at nothing. */
+@WithDoubles
+@TestMethodOrder(MethodOrderer.MethodName.class)
+class SlowChecks {
+
+    @BeforeAll
+    static void set_up() throws InterruptedException {
+        Thread.sleep(1_200);
+    }
+
+    @Test
+    void a_loops_at_a_door_that_is_shut() {
+        Latch.Bolt bolt = stub(Latch.Bolt.class);
+        suppose(bolt::isShut).returns(false);
+        assertThat(new Latch(bolt).knock()).isTrue();
+    }
+
+    @Test
+    void b_looks_at_nothing() {
+        Latch.Bolt bolt = stub(Latch.Bolt.class);
+        new Latch(bolt).shut();
+        assertThat(bolt).isNotNull();
+    }
+}
