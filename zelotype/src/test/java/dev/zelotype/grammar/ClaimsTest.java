@@ -15,6 +15,7 @@ import dev.zelotype.Scene;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.observatory.Hardware.SiderealClock;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -55,6 +56,8 @@ class ClaimsTest {
     interface Harbour {
         int depth(String pier);
 
+        BigDecimal draught();
+
         Optional<String> keeper(String pier);
 
         List<String> ships();
@@ -93,6 +96,11 @@ class ClaimsTest {
     /** A real harbour. */
     static class Real implements Harbour {
         private int next;
+
+        @Override
+        public BigDecimal draught() {
+            return new BigDecimal("2.5");
+        }
 
         @Override
         public int depth(String pier) {
@@ -261,6 +269,20 @@ class ClaimsTest {
                 kept(
                         "an exception of any message",
                         h -> suppose(() -> h.depth("")).fails(new IllegalArgumentException())),
+                kept("a wider exception", h -> suppose(() -> h.depth("")).fails(new RuntimeException("no pier"))),
+                broken(
+                        "a narrower exception",
+                        "of different types",
+                        h -> suppose(() -> h.depth("")).fails(new NumberFormatException("no pier"))),
+                broken(
+                        "another message of a wider exception",
+                        "the messages of the exceptions differ",
+                        h -> suppose(() -> h.depth("")).fails(new RuntimeException("no such pier"))),
+                kept("a number of another scale", h -> suppose(h::draught).returns(new BigDecimal("2.50"))),
+                broken(
+                        "another number",
+                        "expected 2.6, was 2.5",
+                        h -> suppose(h::draught).returns(new BigDecimal("2.6"))),
                 broken(
                         "another message",
                         "the messages of the exceptions differ",

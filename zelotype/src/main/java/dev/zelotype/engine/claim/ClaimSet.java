@@ -297,7 +297,7 @@ public final class ClaimSet {
             boolean both = claimed.thrown() != null && real.thrown() != null;
             if (!both) {
                 lines.add(claimed.thrown() == null ? "only the real one fails" : "only the stub fails");
-            } else if (claimed.thrown().getClass() != real.thrown().getClass()) {
+            } else if (!claimed.thrown().getClass().isInstance(real.thrown())) {
                 lines.add("the exceptions are of different types");
             } else if (!Likeness.sameThrown(claimed.thrown(), real.thrown())) {
                 lines.add("the messages of the exceptions differ");

@@ -2,6 +2,7 @@ package dev.zelotype.engine.claim;
 
 import dev.zelotype.engine.explain.Values;
 import java.lang.reflect.Array;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
@@ -31,6 +32,9 @@ final class Likeness {
             return alike(elements(claimed), elements(real));
         } else if (claimed instanceof Throwable one && real instanceof Throwable other) {
             return one.equals(other) || sameThrown(one, other);
+        } else if (claimed instanceof BigDecimal one && real instanceof BigDecimal other) {
+            // Its equals tells 1.5 and 1.50 apart, which hardly any claim means.
+            return one.compareTo(other) == 0;
         } else if (claimed instanceof Optional<?> one && real instanceof Optional<?> other) {
             return of(one.orElse(null), other.orElse(null), Object.class);
         } else if (declared == Collection.class
@@ -43,15 +47,16 @@ final class Likeness {
         } else if (claimed instanceof Map<?, ?> one && real instanceof Map<?, ?> other) {
             return alike(one, other);
         } else if (claimed instanceof Collection<?> one && real instanceof Collection<?> other) {
-            return one instanceof Set ? sameElements(one, other) : alike(List.copyOf(one), List.copyOf(other));
+            return one instanceof Set ? sameElements(one, other) : alike(new ArrayList<>(one), new ArrayList<>(other));
         }
         return Objects.equals(claimed, real);
     }
 
+    /** Whether the real exception is one that a handler of the claimed one would catch, with its message if it has one. */
     static boolean sameThrown(Throwable claimed, Throwable real) {
         boolean sameMessage =
                 claimed.getMessage() == null || claimed.getMessage().equals(real.getMessage());
-        return claimed.getClass() == real.getClass() && sameMessage;
+        return claimed.getClass().isInstance(real) && sameMessage;
     }
 
     private static boolean alike(List<?> claimed, List<?> real) {
