@@ -78,6 +78,11 @@ public final class JournalReader {
     }
 
     private static void readFile(SceneReader scenes, Path file, Losses losses) {
+        if (!Files.isRegularFile(file)) {
+            // A pipe or a device may never come to its end.
+            losses.note(file.getFileName() + ": it is not a regular file, so it was not read");
+            return;
+        }
         int number = 0;
         try (JournalLines lines = new JournalLines(file)) {
             while (lines.next()) {

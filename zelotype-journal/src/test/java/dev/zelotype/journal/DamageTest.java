@@ -23,6 +23,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -198,6 +199,27 @@ class DamageTest {
             }
         }
         return scenes;
+    }
+
+    @Test
+    @Timeout(20)
+    void only_regular_files_are_read() throws IOException, InterruptedException {
+        Files.write(folder.resolve("a.jsonl"), whole);
+        Files.createDirectory(folder.resolve("folder.jsonl"));
+        List<String> odd = new ArrayList<>(List.of("folder.jsonl"));
+        if (Files.exists(Path.of("/dev/zero"))) {
+            Files.createSymbolicLink(folder.resolve("endless.jsonl"), Path.of("/dev/zero"));
+            Process pipe =
+                    new ProcessBuilder("mkfifo", folder.resolve("pipe.jsonl").toString()).start();
+            assertThat(pipe.waitFor()).isZero();
+            odd.addAll(List.of("endless.jsonl", "pipe.jsonl"));
+        }
+        List<String> titles = new ArrayList<>();
+        Losses losses = JournalReader.read(folder, scene -> titles.add(scene.title()));
+        assertThat(titles).hasSize(SCENES);
+        for (String each : odd) {
+            assertThat(losses.lines()).anyMatch(line -> line.contains(each + ": it is not a regular file"));
+        }
     }
 
     private record Case(String name, UnaryOperator<String> damage, List<Integer> kept, String told) {
