@@ -113,8 +113,10 @@ public final class SceneState extends SpokenScene {
     }
 
     private @Nullable Throwable verdict() {
+        // First, since a sentence that is completed by it may refuse calls.
+        List<FailureText> unmet = demands().unmet();
         List<FailureText> texts = new ArrayList<>(refusals());
-        texts.addAll(demands().unmet());
+        texts.addAll(unmet);
         List<String> failures = new ArrayList<>();
         texts.forEach(text -> failures.add(text.toString()));
         if (unused() == Severity.FAIL) {
