@@ -166,7 +166,11 @@ final class Writer {
 
     private void constructor(ConstructorModel constructor, boolean withReal) {
         List<Parameter> parameters = constructor.parameters();
-        boolean needless = parameters.isEmpty() && constructor.exceptions().isEmpty() && style != Style.SPY;
+        // The compiler adds such a constructor, but only where there is no other one.
+        boolean needless = parameters.isEmpty()
+                && constructor.exceptions().isEmpty()
+                && style != Style.SPY
+                && type.constructors().size() < 2;
         if (needless) {
             return;
         }

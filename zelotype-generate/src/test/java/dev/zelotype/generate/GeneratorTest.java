@@ -108,6 +108,36 @@ class GeneratorTest extends Workshop {
     }
 
     @Test
+    void every_constructor_that_a_subclass_can_call_is_there() throws IOException {
+        source("sky/Reader.java", """
+                package sky;
+                public abstract class Reader {
+                    protected Reader() {}
+                    protected Reader(Object lock) {}
+                    public abstract int read();
+                }
+                """);
+        Generator generator = new Generator(List.of(), Progress.NONE);
+        generator.addFrom(List.of(folder.resolve("in")), "*");
+        generator
+                .plan(
+                        EnumSet.of(Style.STUB, Style.STRICT, Style.BASE, Style.FAKE, Style.SPY),
+                        "sky",
+                        folder.resolve("out"),
+                        "./doubles")
+                .write(false);
+        StringBuilder uses =
+                new StringBuilder("package sky; class Uses { Object[] all(Reader real) { return new Object[] {");
+        for (String style : List.of("Stub", "StrictStub", "Fake", "Spy")) {
+            uses.append("new Reader%s(), new Reader%s(this), ".formatted(style, style));
+        }
+        uses.append("new ReaderSpy(real), new ReaderSpy(this, real)}; } }");
+        Files.writeString(folder.resolve("out/sky/Uses.java"), uses);
+        compiled().close();
+        assertThat(folder.resolve("out/sky/ReaderStub.java")).exists();
+    }
+
+    @Test
     void what_compilers_warn_of_in_signatures_is_carried_over_and_what_says_null_is_allowed() throws IOException {
         source("note/Nullable.java", """
                 package note;
