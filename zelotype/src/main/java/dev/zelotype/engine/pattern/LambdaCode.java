@@ -1,8 +1,8 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.weave.ClassFile;
 import dev.zelotype.engine.weave.CodeOfLoaded;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
@@ -19,13 +19,17 @@ import org.objectweb.asm.Opcodes;
  */
 final class LambdaCode extends ClassVisitor {
 
-    private static final String SHAPES = ")Ldev/zelotype/call/";
+    /** What javac adds for the sake of serialization: often the longest method of a class, and none of a lambda. */
+    private static final String DESERIALIZE = "$deserializeLambda$";
 
     private static final ClassValue<LambdaCode> FROM_FILES = new ClassValue<>() {
         @Override
         protected LambdaCode computeValue(Class<?> type) {
             LambdaCode lambdas = new LambdaCode();
-            ClassFiles.visit(type, lambdas, ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
+            byte[] code = ClassFile.of(type);
+            if (code != null) {
+                lambdas.read(code);
+            }
             return lambdas;
         }
     };
@@ -36,17 +40,28 @@ final class LambdaCode extends ClassVisitor {
             LambdaCode lambdas = new LambdaCode();
             byte[] code = CodeOfLoaded.of(type);
             if (code != null) {
-                new ClassReader(code).accept(lambdas, ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
+                lambdas.read(code);
             }
             return lambdas;
         }
     };
 
     private final Map<String, MethodCode> found = new HashMap<>();
-    private final Set<Handle> patterns = new HashSet<>();
+    private Set<Handle> patterns = Set.of();
 
     private LambdaCode() {
         super(Opcodes.ASM9);
+    }
+
+    private void read(byte[] code) {
+        try {
+            ClassReader file = new ClassReader(code);
+            patterns = NamedPatterns.in(file);
+            file.accept(this, ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
+        } catch (IllegalArgumentException e) {
+            // A class file of a version that cannot be read is as good as none.
+            found.clear();
+        }
     }
 
     /** The code of a lambda's method; null if it is nowhere to be found. */
@@ -96,15 +111,9 @@ final class LambdaCode extends ClassVisitor {
     @Override
     public @Nullable MethodVisitor visitMethod(
             int access, String name, String descriptor, @Nullable String signature, String @Nullable [] exceptions) {
-        if ((access & Opcodes.ACC_SYNTHETIC) == 0 && !isOfCompiler(access, name)) {
-            return new MethodVisitor(Opcodes.ASM9) {
-                @Override
-                public void visitInvokeDynamicInsn(String called, String type, Handle bootstrap, Object... arguments) {
-                    if (type.contains(SHAPES) && arguments.length > 1 && arguments[1] instanceof Handle pattern) {
-                        patterns.add(pattern);
-                    }
-                }
-            };
+        boolean ofCompiler = (access & Opcodes.ACC_SYNTHETIC) != 0 || isOfCompiler(access, name);
+        if (!ofCompiler || name.equals(DESERIALIZE)) {
+            return null;
         }
         MethodCode code = new MethodCode((access & Opcodes.ACC_STATIC) != 0);
         found.put(name + descriptor, code);
