@@ -6,13 +6,11 @@ module dev.zelotype.junit {
     requires dev.zelotype.journal;
     requires org.junit.jupiter.api;
     requires static org.jspecify;
-    // The platform that runs the tests brings it along.
+    // The platform that runs the tests brings it along, on the class path; a module that provides its service could not be
+    // resolved without it.
     requires static org.junit.platform.launcher;
 
     exports dev.zelotype.junit;
-
-    provides org.junit.platform.launcher.TestExecutionListener with
-            dev.zelotype.junit.OwnScenes;
 
     opens dev.zelotype.junit to
             org.junit.platform.commons;
