@@ -6,8 +6,7 @@ module dev.zelotype.junit {
     requires dev.zelotype.journal;
     requires org.junit.jupiter.api;
     requires static org.jspecify;
-    // The platform that runs the tests brings it along, on the class path; a module that provides its service could not be
-    // resolved without it.
+    // Only for the listener that a build may name; where Zelotype is a module and the platform is none, it cannot be loaded.
     requires static org.junit.platform.launcher;
 
     exports dev.zelotype.junit;

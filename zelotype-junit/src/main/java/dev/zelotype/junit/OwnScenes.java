@@ -17,7 +17,8 @@ import org.junit.platform.launcher.TestPlan;
 
 /**
  * Notes the scenes that tests open themselves in the journal, if there is one: once their test has ended, since it may fail
- * after its scene was closed. Found by the JUnit Platform as a service.
+ * after its scene was closed. For tests on the class path: name it in a file
+ * {@code META-INF/services/org.junit.platform.launcher.TestExecutionListener} of the tests, and the JUnit Platform finds it.
  */
 public final class OwnScenes implements TestExecutionListener {
 

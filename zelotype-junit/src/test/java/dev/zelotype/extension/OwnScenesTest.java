@@ -10,6 +10,7 @@ import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.junit.Claims;
+import dev.zelotype.junit.OwnScenes;
 import dev.zelotype.junit.WithDoubles;
 import java.net.URI;
 import java.nio.file.Path;
@@ -80,7 +81,7 @@ class OwnScenesTest {
                 .selectors(selectClass(OpensThemTest.class), selectClass(HasOneTest.class))
                 .configurationParameter("zelotype.journal", journal.toString())
                 .build();
-        LauncherFactory.create().execute(request);
+        LauncherFactory.create().execute(request, new OwnScenes());
         List<JournalScene> scenes = new ArrayList<>();
         JournalReader.read(journal, scenes::add);
         return scenes;
