@@ -234,7 +234,7 @@ final class Alterations {
     }
 
     /** What a field of the type holds at first. */
-    static @Nullable Object zero(Class<?> type) {
+    private static @Nullable Object zero(Class<?> type) {
         return type.isPrimitive() && type != void.class ? Array.get(Array.newInstance(type, 1), 0) : null;
     }
 

@@ -361,7 +361,7 @@ public final class Challenge {
         List<Disturbance> round = schedule.next();
         WorkerProcess running = worker();
         if (!warm && !warmUp(running, round)) {
-            givenUp(schedule, new LinkedHashMap<>(byTest(round)), null);
+            givenUp(schedule, byTest(round), null);
             return;
         }
         round.forEach(each -> running.send(new Message.Disturb(each)));

@@ -88,5 +88,27 @@ sealed interface Message {
             String defaulted,
             String arguments,
             List<String> names,
-            List<String> values) {}
+            List<String> values) {
+
+        /** The same call, with what is known only at the end of its test. */
+        Asked counted(int calls, int callsOfText, boolean exactly) {
+            return new Asked(
+                    key,
+                    occurrence,
+                    calls,
+                    callsOfText,
+                    exactly,
+                    receiver,
+                    type,
+                    signature,
+                    text,
+                    file,
+                    line,
+                    variants,
+                    defaulted,
+                    arguments,
+                    names,
+                    values);
+        }
+    }
 }

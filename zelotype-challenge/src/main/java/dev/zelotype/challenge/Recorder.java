@@ -7,8 +7,6 @@ import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodType;
 import java.lang.ref.SoftReference;
 import java.lang.reflect.Method;
-import java.lang.reflect.Modifier;
-import java.lang.reflect.Proxy;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -49,8 +47,7 @@ final class Recorder {
     private volatile String applied = "";
 
     /** A call as the supervisor needs to know it. */
-    private record Noted(
-            int occurrence, String method, String text, BooleanSupplier countedExactly, Message.Asked asked) {}
+    private record Noted(String method, String text, BooleanSupplier countedExactly, Message.Asked asked) {}
 
     /** What it takes to make a call once more. */
     private record Memory(String receiver, String signature, SoftReference<Object[]> arguments) {}
@@ -73,7 +70,7 @@ final class Recorder {
         first.forEach((site, noted) -> {
             all.add(counted(noted));
             Noted end = last.get(site);
-            if (end.occurrence() != noted.occurrence()) {
+            if (end.asked().occurrence() != noted.asked().occurrence()) {
                 all.add(counted(end));
             }
         });
@@ -81,24 +78,11 @@ final class Recorder {
     }
 
     private Message.Asked counted(Noted noted) {
-        Message.Asked asked = noted.asked();
-        return new Message.Asked(
-                asked.key(),
-                noted.occurrence(),
-                made.getOrDefault(noted.method(), 1),
-                made.getOrDefault(noted.text(), 1),
-                noted.countedExactly().getAsBoolean(),
-                asked.receiver(),
-                asked.type(),
-                asked.signature(),
-                asked.text(),
-                asked.file(),
-                asked.line(),
-                asked.variants(),
-                asked.defaulted(),
-                asked.arguments(),
-                asked.names(),
-                asked.values());
+        return noted.asked()
+                .counted(
+                        made.getOrDefault(noted.method(), 1),
+                        made.getOrDefault(noted.text(), 1),
+                        noted.countedExactly().getAsBoolean());
     }
 
     /** The checks that have failed without ending the test. */
@@ -253,7 +237,7 @@ final class Recorder {
                 "",
                 List.of(),
                 List.of());
-        Noted noted = new Noted(occurrence, site, site, () -> false, asked);
+        Noted noted = new Noted(site, site, () -> false, asked);
         first.putIfAbsent(site, noted);
         last.put(site, noted);
     }
@@ -366,7 +350,6 @@ final class Recorder {
                     names,
                     values);
             Noted noted = new Noted(
-                    occurrence,
                     call.receiver() + "." + call.signature(),
                     call.receiver() + "." + text,
                     call::isCountedExactly,
@@ -453,11 +436,6 @@ final class Recorder {
         return parameter.isNamePresent() ? parameter.getName() : "argument " + (place - shift + 1);
     }
 
-    private static Class<?> parameterClass(DisturbedCall call, int place) {
-        int shift = call.arguments().length - call.method().getParameterCount();
-        return place < shift ? Object.class : call.method().getParameterTypes()[place - shift];
-    }
-
     /** A callback that tells when it is run, and runs or not. */
     private static @Nullable Object watched(DisturbedCall call, int place, Runnable told, boolean runs) {
         Object callback = call.arguments()[place];
@@ -469,32 +447,6 @@ final class Recorder {
         if (plain) {
             return callback;
         }
-        Class<?> type = parameterClass(call, place);
-        return Proxy.newProxyInstance(
-                callback.getClass().getClassLoader() == null
-                        ? Recorder.class.getClassLoader()
-                        : callback.getClass().getClassLoader(),
-                new Class<?>[] {type},
-                (proxy, method, arguments) -> {
-                    if (method.getDeclaringClass() == Object.class) {
-                        return switch (method.getName()) {
-                            case "equals" -> proxy == arguments[0];
-                            case "hashCode" -> System.identityHashCode(proxy);
-                            default -> "a lambda";
-                        };
-                    }
-                    if (Modifier.isAbstract(method.getModifiers())) {
-                        told.run();
-                        if (!runs) {
-                            return Alterations.zero(method.getReturnType());
-                        }
-                    }
-                    method.setAccessible(true);
-                    try {
-                        return method.invoke(callback, arguments);
-                    } catch (java.lang.reflect.InvocationTargetException e) {
-                        throw e.getCause();
-                    }
-                });
+        return call.watched(place, "a lambda", told, runs);
     }
 }

@@ -8,6 +8,7 @@ import dev.zelotype.engine.decide.Said;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Callbacks;
+import dev.zelotype.engine.make.Zero;
 import dev.zelotype.engine.pattern.DroppedAnswer;
 import dev.zelotype.engine.scene.SceneState;
 import dev.zelotype.error.CheckFailure;
@@ -114,6 +115,25 @@ public final class DisturbedCall {
     public boolean isCallback(int argument) {
         int first = arguments().length - method().getParameterCount();
         return argument >= first && Callbacks.isOne(method().getParameterTypes()[argument - first]);
+    }
+
+    /**
+     * Something that stands for a callback and tells when that is run.
+     *
+     * @param argument the callback's number, from 0; {@link #isCallback} tells whether it is one
+     * @param text what it says that it is
+     * @param told is run each time
+     * @param runs whether the callback itself is run then
+     * @return an object of the parameter's type, to be passed on instead
+     */
+    @SuppressWarnings("exports")
+    public Object watched(int argument, String text, Runnable told, boolean runs) {
+        Object callback = arguments()[argument];
+        Class<?> type = method().getParameterTypes()[argument - arguments().length + method().getParameterCount()];
+        return Callbacks.standingFor(type, callback, text, (called, passed) -> {
+            told.run();
+            return runs ? Callbacks.run(callback, called, passed) : Zero.of(called.getReturnType());
+        });
     }
 
     /**

@@ -288,7 +288,7 @@ public final class ClaimSet {
                 .section("They", Columns.align(rows))
                 .differing(differences)
                 .section("Claimed at", List.of(Columns.gap(claim.patternText() + " " + words(claim), claim.line())));
-        throw new CheckFailure(text.toString(), real.thrown(), text.details());
+        throw text.failure(real.thrown());
     }
 
     private static List<String> differences(Supposition claim, Outcome claimed, Outcome real) {

@@ -383,15 +383,12 @@ public class CallScene extends ReplacingScene {
     final UnexpectedCall refuse(Call call, FailureText text) {
         Decision.end(call, Ending.UNEXPECTED, null);
         call.account();
-        UnexpectedCall failure = unexpected(withConversation(text.copy()));
+        FailureText whole = withConversation(text.copy());
+        UnexpectedCall failure = new UnexpectedCall(whole.toString(), whole.details());
         synchronized (this) {
             refusals.add(text);
         }
         return failure;
-    }
-
-    private static UnexpectedCall unexpected(FailureText text) {
-        return new UnexpectedCall(text.toString(), text.details());
     }
 
     /** As {@link #refuse}, for a call that turns out to be wrong after it has been answered. */
@@ -471,7 +468,7 @@ public class CallScene extends ReplacingScene {
         return unused;
     }
 
-    /** The suppositions that no call ever needed, as text. */
+    /** Remembers the first calls of default methods whose own code threw. */
     final synchronized void ownCodeThrew(Call call, Exception thrown) {
         if (ownCodeThrew.size() < MOST_OWN_CODE) {
             ownCodeThrew.put(call, thrown);
@@ -482,6 +479,7 @@ public class CallScene extends ReplacingScene {
         return new LinkedHashMap<>(ownCodeThrew);
     }
 
+    /** The suppositions that no call ever needed, as text. */
     public final synchronized List<String> unusedSuppositions() {
         List<String> texts = new ArrayList<>();
         for (Rule rule : supposed) {

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.decide;
 
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.make.Zero;
 import java.lang.reflect.Array;
 import java.lang.reflect.Modifier;
@@ -161,12 +162,7 @@ final class EmptyValues {
      * there is nothing more would never end if it gave the double again.
      */
     private static boolean leadsElsewhere(DoubledMethod method) {
-        String name = method.name();
-        int end = 0;
-        while (end < name.length() && !Character.isUpperCase(name.charAt(end))) {
-            end++;
-        }
-        String first = name.substring(0, end);
+        String first = VariableNames.firstWord(method.name());
         // A buffer that reads into something goes on with itself.
         return ELSEWHERE.contains(first) || first.equals("read") && method.parameterTypes().length == 0;
     }

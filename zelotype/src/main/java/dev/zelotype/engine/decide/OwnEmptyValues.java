@@ -22,7 +22,7 @@ final class OwnEmptyValues {
     private static final Set<ClassLoader> WITHOUT_SERVICES = Collections.newSetFromMap(new WeakHashMap<>());
 
     private final @Nullable EmptyValue said;
-    private @Nullable List<EmptyValue> services;
+    private volatile @Nullable List<EmptyValue> services;
 
     OwnEmptyValues(@Nullable EmptyValue said) {
         this.said = said;
@@ -57,7 +57,8 @@ final class OwnEmptyValues {
         return empty;
     }
 
-    private synchronized List<EmptyValue> services() {
+    /** Looked for at the first call that asks; two threads that come at once find the same. */
+    private List<EmptyValue> services() {
         List<EmptyValue> known = services;
         if (known == null) {
             known = found();

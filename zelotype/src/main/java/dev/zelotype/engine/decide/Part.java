@@ -157,25 +157,27 @@ public final class Part {
         return calls;
     }
 
-    /** The calls of the other methods that have the name of one. */
+    /** What is said of the other methods that have the name of one. */
     List<Rule> rulesOfOverloads(DoubledMethod method) {
         List<Rule> rules = new ArrayList<>();
-        for (MethodState state : knownStates()) {
-            if (state.method() != method && state.method().name().equals(method.name())) {
-                rules.addAll(List.of(state.rules()));
-            }
-        }
+        overloads(method).forEach(state -> rules.addAll(List.of(state.rules())));
         return rules;
     }
 
+    /** The calls of the other methods that have the name of one. */
     public List<Call> callsOfOverloads(DoubledMethod method) {
         List<Call> calls = new ArrayList<>();
+        overloads(method).forEach(state -> calls.addAll(state.calls()));
+        return calls;
+    }
+
+    private List<MethodState> overloads(DoubledMethod method) {
+        List<MethodState> overloads = new ArrayList<>();
         for (MethodState state : knownStates()) {
-            DoubledMethod other = state.method();
-            if (other != method && other.name().equals(method.name())) {
-                calls.addAll(state.calls());
+            if (state.method() != method && state.method().name().equals(method.name())) {
+                overloads.add(state);
             }
         }
-        return calls;
+        return overloads;
     }
 }

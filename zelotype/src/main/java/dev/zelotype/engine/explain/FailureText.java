@@ -1,8 +1,10 @@
 package dev.zelotype.engine.explain;
 
+import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.FailureDetails;
 import java.util.List;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The one layout of all failures: a sentence, then titled sections; and what it tells as values.
@@ -92,6 +94,11 @@ public final class FailureText {
     /** What it tells, as values. */
     public FailureDetails details() {
         return FailureDetails.of(expected, closest.call(), closest.differences(), conversation);
+    }
+
+    /** The failure of a check that says so. */
+    public CheckFailure failure(@Nullable Throwable cause) {
+        return new CheckFailure(toString(), cause, details());
     }
 
     @Override

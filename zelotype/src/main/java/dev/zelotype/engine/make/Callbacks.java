@@ -14,6 +14,13 @@ import org.jspecify.annotations.Nullable;
 public final class Callbacks {
 
     private static final Object[] NONE = {};
+    /** By type, since each call that a journal tells of asks. */
+    private static final ClassValue<Boolean> TAKES_FAILURE = new ClassValue<>() {
+        @Override
+        protected Boolean computeValue(Class<?> type) {
+            return takesFailure(type);
+        }
+    };
 
     private Callbacks() {}
 
@@ -31,6 +38,10 @@ public final class Callbacks {
 
     /** Whether the type may be told that something failed: it has one method to write, or several that give nothing back. */
     public static boolean mayTakeFailure(Class<?> type) {
+        return TAKES_FAILURE.get(type);
+    }
+
+    private static boolean takesFailure(Class<?> type) {
         if (!type.isInterface() || type == Comparable.class) {
             return false;
         }

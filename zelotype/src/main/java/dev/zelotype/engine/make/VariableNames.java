@@ -1,11 +1,20 @@
 package dev.zelotype.engine.make;
 
 /**
- * Names made up from types.
+ * Names made up from types, and the words that names are made of.
  */
 public final class VariableNames {
 
     private VariableNames() {}
+
+    /** The first word of a method's name: {@code getParent} gives {@code get}. */
+    public static String firstWord(String method) {
+        int end = 0;
+        while (end < method.length() && !Character.isUpperCase(method.charAt(end))) {
+            end++;
+        }
+        return method.substring(0, end);
+    }
 
     /** What a variable of a type would be called: {@code WeatherStation} gives {@code weatherStation}. */
     public static String of(Class<?> type) {

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.pattern;
 
 import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.engine.make.VariableNames;
 import java.lang.ref.Reference;
 import java.lang.reflect.Array;
 import java.math.BigDecimal;
@@ -216,8 +217,7 @@ final class Harmless {
             Thread.class, Set.of("current"),
             Files.class, Set.of("exists", "get", "is", "mismatch", "not", "probe", "read", "size"),
             Array.class, Set.of("get", "new"),
-            CompletableFuture.class, Set.of("completed", "failed"),
-            Throwable.class, Set.of());
+            CompletableFuture.class, Set.of("completed", "failed"));
 
     private Harmless() {}
 
@@ -255,7 +255,7 @@ final class Harmless {
     }
 
     private static boolean isValue(Object target) {
-        return target.getClass().getName().startsWith("java.time.") || isAny(VALUES, target);
+        return target.getClass().getName().startsWith("java.time.") || isOneOf(VALUES, target);
     }
 
     private static boolean looks(Object target, String method) {
@@ -265,8 +265,8 @@ final class Harmless {
             // A scanner reads ahead to know.
             return !(target instanceof Scanner) && (method.equals("hasNext") || method.equals("hasMoreElements"));
         }
-        return isAny(HOLDERS, target)
-                && LOOKS.contains(firstWord(method))
+        return isOneOf(HOLDERS, target)
+                && LOOKS.contains(VariableNames.firstWord(method))
                 && !method.contains("And")
                 && !method.contains("Then")
                 && !(target instanceof Matcher && method.equals("lookingAt"));
@@ -279,7 +279,7 @@ final class Harmless {
         }
         String name = type.getName();
         Set<String> some = SOME_STATIC.get(type);
-        return some != null && some.contains(firstWord(method))
+        return some != null && some.contains(VariableNames.firstWord(method))
                 || FACTORIES.contains(type)
                 || VALUES.contains(type)
                 || name.startsWith("java.time.")
@@ -296,7 +296,7 @@ final class Harmless {
             return false;
         }
         return given instanceof BaseStream || given instanceof Iterator && !(given instanceof Scanner)
-                ? made || from == null || isValue(from) || isAny(HOLDERS, from)
+                ? made || from == null || isValue(from) || isOneOf(HOLDERS, from)
                 : given instanceof Spliterator || given instanceof Matcher && method.equals("matcher");
     }
 
@@ -317,15 +317,7 @@ final class Harmless {
         return Jdk.has(made.getClass());
     }
 
-    private static String firstWord(String method) {
-        int end = 0;
-        while (end < method.length() && !Character.isUpperCase(method.charAt(end))) {
-            end++;
-        }
-        return method.substring(0, end);
-    }
-
-    private static boolean isAny(List<Class<?>> types, Object target) {
+    private static boolean isOneOf(List<Class<?>> types, Object target) {
         for (Class<?> type : types) {
             if (type.isInstance(target)) {
                 return true;

@@ -6,7 +6,6 @@ import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.pattern.PatternReader;
 import dev.zelotype.engine.statement.SpokenScene;
-import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandles;
 import java.util.ArrayList;
@@ -133,8 +132,7 @@ public final class SceneState extends SpokenScene {
         if (failures.size() == 1 && texts.size() == 1) {
             all.takeDetails(texts.get(0));
         }
-        FailureText whole = withConversation(all);
-        return new CheckFailure(whole.toString(), null, whole.details());
+        return withConversation(all).failure(null);
     }
 
     private static String numbered(List<String> texts) {

@@ -8,7 +8,6 @@ import dev.zelotype.engine.decide.Rows;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.replace.Replacing;
-import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.time.Duration;
@@ -119,8 +118,7 @@ public final class Check extends Statement {
         found = waiting == null ? countNow() : waiting.until(this::countNow);
         boolean interrupted = waiting != null && waiting.wasInterrupted();
         if (!wanted.holds(found) || wanted.max() < found + unowned() || interrupted) {
-            FailureText text = explain(wanted, found, interrupted);
-            scene().failed(this, new CheckFailure(text.toString(), null, text.details()));
+            scene().failed(this, explain(wanted, found, interrupted).failure(null));
         }
         accountAll();
     }

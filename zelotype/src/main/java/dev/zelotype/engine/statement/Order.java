@@ -142,6 +142,6 @@ public final class Order {
                 .section("Wanted", wanted)
                 .section("Happened", Rows.of(calls))
                 .section("Stated at", List.of(Lines.text(Lines.caller())));
-        return new CheckFailure(scene.withHints(text).toString(), null);
+        return scene.withHints(text).failure(null);
     }
 }

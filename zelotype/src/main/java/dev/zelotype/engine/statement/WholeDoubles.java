@@ -16,7 +16,6 @@ import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.replace.Replacing;
-import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
 import java.util.List;
@@ -121,8 +120,7 @@ public final class WholeDoubles {
         String happened = counted.isEmpty() ? Count.happened(calls.size()) : "there were some";
         FailureText text = new FailureText(sentence + ", but " + happened + ".")
                 .section(calls.size() == 1 && counted.isEmpty() ? "The call" : "The calls", lines);
-        FailureText whole = scene.withHints(text);
-        throw new CheckFailure(whole.toString(), null, whole.details());
+        throw scene.withHints(text).failure(null);
     }
 
     /** Records the calls of classes from now on. */
