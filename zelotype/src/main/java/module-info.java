@@ -1,6 +1,7 @@
 /**
  * Zelotype's core: test doubles, what they answer, what is expected of them, and checks of what they were asked.
  */
+@SuppressWarnings("module") // The modules that it is exported to are compiled later.
 module dev.zelotype {
     requires java.instrument;
     requires jdk.unsupported;
@@ -8,7 +9,11 @@ module dev.zelotype {
     requires static org.objectweb.asm;
 
     exports dev.zelotype;
+    exports dev.zelotype.basics to
+            dev.zelotype.challenge,
+            dev.zelotype.journal;
     exports dev.zelotype.call;
+    exports dev.zelotype.conversation;
     exports dev.zelotype.doubles;
     exports dev.zelotype.error;
     exports dev.zelotype.host;

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: one thing that is claimed of a collaborator. Immutable; safe for use from any thread.
  *
  * @param <T> the collaborator's type
+ * @since 0.2
  */
 public final class Claim<T> {
 

@@ -20,10 +20,11 @@ import java.util.function.Consumer;
  * Claims.of(TargetCatalog.class, CatalogClaims::claims).check(new FileCatalog(folder));    // in the collaborator's tests
  * }</pre>
  *
- * <p>With JUnit, {@code dev.zelotype.junit.Claims} makes a test of each. Immutable; safe for use from any thread. Nothing is
- * null.
+ * <p>With JUnit, {@code dev.zelotype.junit.ClaimTests} makes a test of each. Immutable; safe for use from any thread.
+ * Nothing is null.
  *
  * @param <T> the collaborator's type
+ * @since 0.2
  */
 public final class Claims<T> {
 

@@ -1,6 +1,6 @@
 package dev.zelotype;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.replace.Replacing;
@@ -26,6 +26,8 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>A scene and its doubles may be used from any thread. Scenes close in any order, on any thread. After a scene is closed,
  * its doubles still answer, but nothing is recorded or checked any more; such calls are named in the next failure.
+ *
+ * @since 0.2
  */
 public final class Scene implements AutoCloseable {
 
@@ -61,10 +63,7 @@ public final class Scene implements AutoCloseable {
     }
 
     private static Scene open(SceneSettings settings, Class<?> test) {
-        SceneState state =
-                new SceneState("", settings.unusedSuppositions(), settings.linesOfCalls(), SceneState.isToldOf());
-        state.letTasksFollow(settings.tasksFollow());
-        state.giveEmptyValue(settings.emptyValue());
+        SceneState state = new SceneState("", settings, SceneState.isToldOf());
         state.open(test, /* byTest= */ true);
         return new Scene(state);
     }

@@ -2,7 +2,7 @@ package dev.zelotype;
 
 import dev.zelotype.doubles.EmptyValue;
 import dev.zelotype.doubles.Severity;
-import dev.zelotype.engine.scene.SceneState;
+import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.error.MisuseException;
 import org.jspecify.annotations.Nullable;
 
@@ -12,10 +12,12 @@ import org.jspecify.annotations.Nullable;
  * <pre>{@code
  * Scene.open(SceneSettings.defaults().unusedSuppositions(Severity.FAIL));
  * }</pre>
+ *
+ * @since 0.2
  */
-public final class SceneSettings {
+public final class SceneSettings implements Settings {
 
-    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, SceneState.LINES_KEPT, true, null);
+    private static final SceneSettings DEFAULTS = new SceneSettings(Severity.NOTE, Settings.LINES_KEPT, true, null);
 
     private final Severity unusedSuppositions;
     private final int linesOfCalls;
@@ -80,6 +82,7 @@ public final class SceneSettings {
      *
      * @return true unless it was said otherwise
      */
+    @Override
     public boolean tasksFollow() {
         return tasksFollow;
     }
@@ -99,6 +102,7 @@ public final class SceneSettings {
      *
      * @return what was said; null if nothing was
      */
+    @Override
     public @Nullable EmptyValue emptyValue() {
         return emptyValue;
     }
@@ -108,6 +112,7 @@ public final class SceneSettings {
      *
      * @return the severity
      */
+    @Override
     public Severity unusedSuppositions() {
         return unusedSuppositions;
     }
@@ -117,6 +122,7 @@ public final class SceneSettings {
      *
      * @return the number
      */
+    @Override
     public int linesOfCalls() {
         return linesOfCalls;
     }

@@ -94,6 +94,8 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>All methods may be used from any thread. All throw {@link dev.zelotype.error.MisuseException} when they are given
  * something that cannot mean anything, with the reason and a cure.
+ *
+ * @since 0.2
  */
 public final class Zelotype {
 

@@ -6,14 +6,14 @@ import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
 import static org.junit.Assert.assertEquals;
 
-import dev.zelotype.hosts.Doubles;
+import dev.zelotype.hosts.SceneRule;
 import org.junit.Rule;
 import org.junit.Test;
 
 public class EveningTest {
 
     @Rule
-    public final Doubles doubles = new Doubles();
+    public final SceneRule doubles = new SceneRule();
 
     @Test
     public void a_dry_evening_opens_the_dome_at_the_time_of_the_clock() {

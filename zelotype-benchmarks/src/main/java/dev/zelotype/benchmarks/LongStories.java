@@ -1,15 +1,16 @@
 package dev.zelotype.benchmarks;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalWriter;
 import dev.zelotype.report.site.Site;
+import dev.zelotype.report.site.StoryPage;
 import dev.zelotype.report.story.Story;
 import dev.zelotype.report.story.TextStory;
 import java.io.IOException;
@@ -49,7 +50,7 @@ public final class LongStories {
             case "page" ->
                 scene -> {
                     try (Writer out = Files.newBufferedWriter(page)) {
-                        Site.storyPage(Story.of(scene), out);
+                        StoryPage.write(Story.of(scene), out);
                     }
                 };
             default -> scene -> report(own.resolve("report"), scene);

@@ -1,13 +1,13 @@
 package dev.zelotype.benchmarks;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalWriter;

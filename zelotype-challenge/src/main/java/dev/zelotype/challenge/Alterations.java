@@ -1,6 +1,7 @@
 package dev.zelotype.challenge;
 
 import dev.zelotype.Zelotype;
+import dev.zelotype.basics.Zero;
 import java.lang.reflect.Array;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Modifier;
@@ -222,7 +223,7 @@ final class Alterations {
             Object[] values = new Object[parts.length];
             for (int i = 0; i < parts.length; i++) {
                 types[i] = parts[i].getType();
-                values[i] = types[i].isPrimitive() ? zero(types[i]) : filling(parts[i].getGenericType());
+                values[i] = types[i].isPrimitive() ? Zero.of(types[i]) : filling(parts[i].getGenericType());
             }
             Constructor<?> constructor = type.getDeclaredConstructor(types);
             constructor.setAccessible(true);
@@ -231,11 +232,6 @@ final class Alterations {
             // A record that refuses such values cannot be made up.
             return null;
         }
-    }
-
-    /** What a field of the type holds at first. */
-    private static @Nullable Object zero(Class<?> type) {
-        return type.isPrimitive() && type != void.class ? Array.get(Array.newInstance(type, 1), 0) : null;
     }
 
     /** A double that nobody has said anything of, where the type allows one. */

@@ -27,6 +27,8 @@ import org.jspecify.annotations.Nullable;
  * ChallengeResult result = new Challenge(classPath).onlyClasses("dev.observatory.*").run((done, all) -> {});
  * result.findings().forEach(finding -> System.out.println(finding.sentence()));
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class Challenge {
 
@@ -41,7 +43,7 @@ public final class Challenge {
     private String only = ".*";
     private String test = "";
     private @Nullable Pattern meant;
-    private Set<Sort> sorts = EnumSet.allOf(Sort.class);
+    private Set<ChangeKind> changes = EnumSet.allOf(ChangeKind.class);
     private List<String> jvmArguments = List.of();
     private @Nullable Duration limit;
     private volatile boolean stopped;
@@ -63,7 +65,7 @@ public final class Challenge {
     /** A test as it is without disturbance. */
     static final class Baseline {
         final String id;
-        final List<CallSite> sites = new ArrayList<>();
+        final List<CallPlace> sites = new ArrayList<>();
         String name = "";
         String type = "";
         long millis;
@@ -76,11 +78,11 @@ public final class Challenge {
     /** What became of a disturbance. */
     record Tried(
             Disturbance disturbance,
-            CallSite site,
+            CallPlace site,
             Verdict verdict,
             String change,
             boolean confirms,
-            List<CallSite> failedChecks,
+            List<CallPlace> failedChecks,
             boolean failedOtherwise) {}
 
     /**
@@ -118,7 +120,7 @@ public final class Challenge {
      * @return this
      */
     public Challenge except(String names) {
-        meant = names.isBlank() ? null : CallSite.named(names);
+        meant = names.isBlank() ? null : CallPlace.named(names);
         return this;
     }
 
@@ -158,11 +160,11 @@ public final class Challenge {
     /**
      * Says what is disturbed.
      *
-     * @param wanted the sorts
+     * @param wanted the changes
      * @return this
      */
-    public Challenge sorts(Set<Sort> wanted) {
-        sorts = EnumSet.copyOf(wanted);
+    public Challenge changes(Set<ChangeKind> wanted) {
+        changes = EnumSet.copyOf(wanted);
         return this;
     }
 
@@ -208,7 +210,7 @@ public final class Challenge {
         long end = limit == null ? Long.MAX_VALUE : System.nanoTime() + limit.toNanos();
         try {
             baseline();
-            Schedule schedule = new Schedule(tests.values(), sorts);
+            Schedule schedule = new Schedule(tests.values(), changes);
             boolean complete = rounds(schedule, end, progress);
             if (complete) {
                 // Nobody is told of a gap that is none the second time.
@@ -217,7 +219,7 @@ public final class Challenge {
                 complete = rounds(schedule, end, progress);
                 confirming = false;
             }
-            if (complete && sorts.contains(Sort.EXTRA)) {
+            if (complete && changes.contains(ChangeKind.EXTRA)) {
                 new Judge(tests, tried, leftOut, true).extras().forEach(schedule::extra);
                 complete = rounds(schedule, end, progress);
             }
@@ -249,7 +251,7 @@ public final class Challenge {
             running = new WorkerProcess(classPath, jvmArguments);
             worker = running;
             warm = false;
-            if (sorts.contains(Sort.RESULT)) {
+            if (changes.contains(ChangeKind.RESULT)) {
                 running.send(new Message.ShowResults());
             }
         }
@@ -335,7 +337,7 @@ public final class Challenge {
         if (message instanceof Message.Note note) {
             leftOut.add(note.text());
         } else if (message instanceof Message.Called called) {
-            CallSite site = new CallSite(called.asked());
+            CallPlace site = new CallPlace(called.asked());
             if (meant == null || !meant.matcher(site.qualifiedMethod()).matches()) {
                 tests.computeIfAbsent(called.test(), Baseline::new).sites.add(site);
             }
@@ -368,7 +370,7 @@ public final class Challenge {
         running.send(new Message.Go());
         Map<String, Disturbance> open = byTest(round);
         String current = null;
-        List<CallSite> failedChecks = new ArrayList<>();
+        List<CallPlace> failedChecks = new ArrayList<>();
         while (true) {
             Message message = running.next(patience(current));
             if (message == null) {
@@ -383,7 +385,7 @@ public final class Challenge {
                 current = began.test();
                 failedChecks.clear();
             } else if (message instanceof Message.CheckFailed check) {
-                failedChecks.add(CallSite.ofCheck(check));
+                failedChecks.add(CallPlace.ofCheck(check));
             } else if (message instanceof Message.Done ended) {
                 Disturbance done = open.remove(ended.test());
                 current = null;
@@ -406,7 +408,7 @@ public final class Challenge {
             Disturbance done,
             Verdict verdict,
             String change,
-            List<CallSite> failedChecks,
+            List<CallPlace> failedChecks,
             boolean otherwise) {
         if (change.isEmpty() && verdict != Verdict.PASSED) {
             // It failed before anything was disturbed: the JVM is not clean any more.

@@ -4,6 +4,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For builds and tools: the tests cannot be challenged. The message says why, and what to do.
+ *
+ * @since 0.2
  */
 public final class ChallengeException extends RuntimeException {
 

@@ -13,6 +13,8 @@ import java.util.Locale;
  * <pre>{@code
  * new JournalWriter(Path.of("target/journal"), null).write(ChallengeJournal.of(result));
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class ChallengeJournal {
 
@@ -29,7 +31,7 @@ public final class ChallengeJournal {
         for (Finding finding : result.findings()) {
             places.add(place(
                     finding.weight().name().toLowerCase(Locale.ROOT),
-                    finding.sort(),
+                    finding.kind(),
                     finding.site(),
                     finding.sentence(),
                     finding.statement(),
@@ -37,7 +39,7 @@ public final class ChallengeJournal {
         }
         result.noticedPlaces()
                 .forEach(noticed -> places.add(
-                        place(JournalChallenge.NOTICED, noticed.sort(), noticed.site(), "", "", noticed.tests())));
+                        place(JournalChallenge.NOTICED, noticed.kind(), noticed.site(), "", "", noticed.tests())));
         List<Tested> tests = result.tests().stream()
                 .map(test -> new Tested(test.name(), test.noticed(), test.unnoticed(), test.unclear()))
                 .toList();
@@ -45,10 +47,10 @@ public final class ChallengeJournal {
     }
 
     private static Place place(
-            String found, Sort sort, CallSite site, String sentence, String statement, List<String> tests) {
+            String found, ChangeKind kind, CallPlace site, String sentence, String statement, List<String> tests) {
         return new Place(
                 found,
-                sort.word(),
+                kind.word(),
                 site.receiver(),
                 site.type(),
                 site.signature(),

@@ -4,6 +4,8 @@ import java.util.List;
 
 /**
  * For builds and tools: what a challenge has found. Immutable.
+ *
+ * @since 0.2
  */
 public final class ChallengeResult {
 
@@ -11,16 +13,16 @@ public final class ChallengeResult {
      * A place that was disturbed with some test noticing.
      *
      * @param site the call
-     * @param sort what was changed
+     * @param kind what was changed
      * @param tests the tests that reach it
      */
-    public record Noticed(CallSite site, Sort sort, List<String> tests) {
+    public record Noticed(CallPlace site, ChangeKind kind, List<String> tests) {
 
         /**
          * Copies the list.
          *
          * @param site the call
-         * @param sort what was changed
+         * @param kind what was changed
          * @param tests the tests that reach it
          */
         public Noticed {
@@ -92,7 +94,7 @@ public final class ChallengeResult {
     /**
      * The places that were disturbed with some test noticing.
      *
-     * @return one for each place and sort
+     * @return one for each place and kind
      */
     public List<Noticed> noticedPlaces() {
         return noticed;

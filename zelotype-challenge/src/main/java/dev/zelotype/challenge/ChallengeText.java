@@ -13,6 +13,8 @@ import java.util.function.BiFunction;
  * <pre>{@code
  * ChallengeText.lines(result).forEach(System.out::println);
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class ChallengeText {
 

@@ -2,6 +2,8 @@ package dev.zelotype.challenge;
 
 /**
  * For builds and tools: a test, and how many disturbances it noticed. Immutable.
+ *
+ * @since 0.2
  */
 public final class ChallengedTest {
 

@@ -6,13 +6,13 @@ package dev.zelotype.challenge;
  * @param test the test's unique id
  * @param site where the call is made, and of what
  * @param occurrence which of the calls of that site in the test, from 0
- * @param sort what is changed
+ * @param kind what is changed
  * @param index which variant of an answer or a result, or which argument
  * @param from for a call that is made where it is not made: a test that makes it; else empty
  */
-record Disturbance(String test, String site, int occurrence, Sort sort, int index, String from) {
+record Disturbance(String test, String site, int occurrence, ChangeKind kind, int index, String from) {
 
-    Disturbance(String test, String site, int occurrence, Sort sort, int index) {
-        this(test, site, occurrence, sort, index, "");
+    Disturbance(String test, String site, int occurrence, ChangeKind kind, int index) {
+        this(test, site, occurrence, kind, index, "");
     }
 }

@@ -4,6 +4,8 @@ import java.util.List;
 
 /**
  * For builds and tools: something that a challenge has found. Immutable.
+ *
+ * @since 0.2
  */
 public final class Finding {
 
@@ -20,16 +22,16 @@ public final class Finding {
     }
 
     private final Weight weight;
-    private final CallSite site;
-    private final Sort sort;
+    private final CallPlace site;
+    private final ChangeKind kind;
     private final String sentence;
     private final String statement;
     private final List<String> tests;
 
-    Finding(Weight weight, CallSite site, Sort sort, String sentence, String statement, List<String> tests) {
+    Finding(Weight weight, CallPlace site, ChangeKind kind, String sentence, String statement, List<String> tests) {
         this.weight = weight;
         this.site = site;
-        this.sort = sort;
+        this.kind = kind;
         this.sentence = sentence;
         this.statement = statement;
         this.tests = List.copyOf(tests);
@@ -49,17 +51,17 @@ public final class Finding {
      *
      * @return where it stands, and of what
      */
-    public CallSite site() {
+    public CallPlace site() {
         return site;
     }
 
     /**
      * What was changed.
      *
-     * @return the sort of disturbance
+     * @return the kind of disturbance
      */
-    public Sort sort() {
-        return sort;
+    public ChangeKind kind() {
+        return kind;
     }
 
     /**

@@ -65,6 +65,7 @@ sealed interface Message {
     /**
      * A call as the supervisor needs to know it.
      *
+     * @param ofResult whether it is the test that asks, and the subject that answers
      * @param count how often the method of this double was called in all
      * @param ofText how often it was called just so
      * @param variants how many other values its answer has
@@ -74,6 +75,7 @@ sealed interface Message {
      */
     record Asked(
             String key,
+            boolean ofResult,
             int occurrence,
             int count,
             int ofText,
@@ -90,10 +92,16 @@ sealed interface Message {
             List<String> names,
             List<String> values) {
 
+        /** The method with its type's qualified name. */
+        String qualifiedMethod() {
+            return type + "." + signature.substring(0, signature.indexOf('('));
+        }
+
         /** The same call, with what is known only at the end of its test. */
         Asked counted(int calls, int callsOfText, boolean exactly) {
             return new Asked(
                     key,
+                    ofResult,
                     occurrence,
                     calls,
                     callsOfText,

@@ -18,16 +18,16 @@ import java.util.Set;
 final class Schedule {
 
     private final Map<String, Deque<Disturbance>> open = new LinkedHashMap<>();
-    private final Map<String, CallSite> sites = new HashMap<>();
+    private final Map<String, CallPlace> sites = new HashMap<>();
     private int run;
     private int known;
 
-    Schedule(Collection<Challenge.Baseline> tests, Set<Sort> sorts) {
+    Schedule(Collection<Challenge.Baseline> tests, Set<ChangeKind> changes) {
         for (Challenge.Baseline test : tests) {
             Deque<Disturbance> all = new ArrayDeque<>();
-            for (CallSite site : test.sites) {
+            for (CallPlace site : test.sites) {
                 sites.put(test.id + site.key() + site.occurrence(), site);
-                add(all, test.id, site, sorts);
+                add(all, test.id, site, changes);
             }
             known += all.size();
             if (!all.isEmpty()) {
@@ -36,30 +36,30 @@ final class Schedule {
         }
     }
 
-    private static void add(Deque<Disturbance> all, String test, CallSite site, Set<Sort> sorts) {
+    private static void add(Deque<Disturbance> all, String test, CallPlace site, Set<ChangeKind> changes) {
         if (site.isOfResult()) {
-            for (int i = 0; sorts.contains(Sort.RESULT) && i < site.variants(); i++) {
-                all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.RESULT, i));
+            for (int i = 0; changes.contains(ChangeKind.RESULT) && i < site.variants(); i++) {
+                all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.RESULT, i));
             }
             return;
         }
-        if (sorts.contains(Sort.ANSWER)) {
+        if (changes.contains(ChangeKind.ANSWER)) {
             for (int i = 0; i < site.variants(); i++) {
-                all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.ANSWER, i));
+                all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.ANSWER, i));
             }
         }
-        if (sorts.contains(Sort.LOST)) {
-            all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.LOST, 0));
+        if (changes.contains(ChangeKind.LOST)) {
+            all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.LOST, 0));
         }
-        if (sorts.contains(Sort.TWICE) && site.isCountedExactly()) {
-            all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.TWICE, 0));
+        if (changes.contains(ChangeKind.TWICE) && site.isCountedExactly()) {
+            all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.TWICE, 0));
         }
         for (int i = 0; i < site.arguments().length(); i++) {
             char what = site.arguments().charAt(i);
-            if (what == 'a' && sorts.contains(Sort.ARGUMENT)) {
-                all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.ARGUMENT, i));
-            } else if (what == 'c' && sorts.contains(Sort.CALLBACK)) {
-                all.add(new Disturbance(test, site.key(), site.occurrence(), Sort.CALLBACK, i));
+            if (what == 'a' && changes.contains(ChangeKind.ARGUMENT)) {
+                all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.ARGUMENT, i));
+            } else if (what == 'c' && changes.contains(ChangeKind.CALLBACK)) {
+                all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.CALLBACK, i));
             }
         }
     }
@@ -87,7 +87,7 @@ final class Schedule {
     }
 
     /** Makes a call in a test that does not make it. */
-    void extra(Disturbance disturbance, CallSite site) {
+    void extra(Disturbance disturbance, CallPlace site) {
         sites.put(disturbance.test() + disturbance.site() + disturbance.occurrence(), site);
         confirm(disturbance);
     }
@@ -95,11 +95,11 @@ final class Schedule {
     void done(Disturbance disturbance, Verdict verdict) {
         run++;
         Deque<Disturbance> rest = open.get(disturbance.test());
-        if (rest != null && disturbance.sort().isOfValue() && verdict == Verdict.NOTICED) {
+        if (rest != null && disturbance.kind().isOfValue() && verdict == Verdict.NOTICED) {
             int before = rest.size();
             rest.removeIf(other -> other.site().equals(disturbance.site())
                     && other.occurrence() == disturbance.occurrence()
-                    && (other.sort() == disturbance.sort() || other.sort() == Sort.LOST));
+                    && (other.kind() == disturbance.kind() || other.kind() == ChangeKind.LOST));
             known -= before - rest.size();
             if (rest.isEmpty()) {
                 open.remove(disturbance.test());
@@ -107,7 +107,7 @@ final class Schedule {
         }
     }
 
-    CallSite site(Disturbance disturbance) {
+    CallPlace site(Disturbance disturbance) {
         return sites.get(disturbance.test() + disturbance.site() + disturbance.occurrence());
     }
 

@@ -1,6 +1,6 @@
 package dev.zelotype.challenge;
 
-import dev.zelotype.error.Mask;
+import dev.zelotype.basics.Mask;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.RecordComponent;
 import java.time.Duration;

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.host.ResultDisturber;
 import java.lang.annotation.Annotation;
 import java.util.ArrayList;
@@ -31,6 +32,11 @@ final class TestClasses {
         return NAMES.contains(outer) || USUAL_ENDS.stream().anyMatch(outer::endsWith);
     }
 
+    /** Whether code is the test's own, or of a library that runs it for the test: its calls are the test's own affair. */
+    static boolean isOfTest(String name) {
+        return CodeOwner.isOfTestLibrary(name) || has(name);
+    }
+
     /** Matches the calls that the test class, or one around it, says nobody needs to check. */
     static Pattern unchallenged(String name) {
         List<String> names = new ArrayList<>();
@@ -52,7 +58,7 @@ final class TestClasses {
             // A test that is no class, or whose annotation is of another version, says nothing.
             return NOTHING;
         }
-        return names.isEmpty() ? NOTHING : CallSite.named(String.join(",", names));
+        return names.isEmpty() ? NOTHING : CallPlace.named(String.join(",", names));
     }
 
     private static String outer(String name) {

@@ -1,6 +1,6 @@
 package dev.zelotype.challenge;
 
-import dev.zelotype.error.Mask;
+import dev.zelotype.basics.Mask;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.host.CallDisturber;
 import dev.zelotype.host.DisturbedCall;
@@ -34,8 +34,10 @@ import org.junit.platform.launcher.core.LauncherFactory;
 
 /**
  * For Zelotype's own tools: runs tests as it is told, on the class path of the tests, in a JVM that may die of them.
+ *
+ * @since 0.2
  */
-public final class Worker {
+final class Worker {
 
     private final PrintStream wire;
     private final Launcher launcher = LauncherFactory.create();
@@ -148,7 +150,7 @@ public final class Worker {
     private void remember(List<Disturbance> round) {
         List<DiscoverySelector> unknown = new ArrayList<>();
         for (Disturbance each : round) {
-            if (!each.from().isEmpty() && !Recorder.remembers(each.site())) {
+            if (!each.from().isEmpty() && !CallMemory.has(each.site())) {
                 unknown.add(DiscoverySelectors.selectUniqueId(each.from()));
             }
         }
@@ -225,8 +227,7 @@ public final class Worker {
             if (!disturbances.containsKey(id)) {
                 Pattern meant = TestClasses.unchallenged(className(id));
                 done.calls().stream()
-                        .filter(call -> !meant.matcher(CallSite.qualifiedMethod(call.key()))
-                                .matches())
+                        .filter(call -> !meant.matcher(call.qualifiedMethod()).matches())
                         .forEach(call -> tell(new Message.Called(id, call)));
             }
             List<Message.CheckFailed> failedChecks = done.failedChecks(id);

@@ -67,13 +67,13 @@ class ChallengeTest {
             warning   | LOST     | log.note("fog")        | verify(() -> log.note("fog")).once();
             failure   | LOST     | log.note("failed       | verify(() -> log.note("failed: stuck")).once();
             """)
-    void a_check_that_is_taken_away_is_missed(String removed, Sort sort, String call, String statement) {
+    void a_check_that_is_taken_away_is_missed(String removed, ChangeKind kind, String call, String statement) {
         ChallengeResult result = run(challenge("WatchChecks", "-Dremoved=" + removed));
 
         assertThat(result.findings())
                 .filteredOn(finding -> finding.weight() == Finding.Weight.GAP)
                 .anySatisfy(finding -> {
-                    assertThat(finding.sort()).isEqualTo(sort);
+                    assertThat(finding.kind()).isEqualTo(kind);
                     assertThat(finding.site().text()).startsWith(call);
                     assertThat(finding.site().place()).startsWith("Watch.java:");
                     assertThat(finding.statement()).startsWith(statement);
@@ -193,7 +193,7 @@ class ChallengeTest {
         ChallengeResult result = run(challenge("LooseChecks"));
 
         assertThat(result.findings())
-                .filteredOn(finding -> finding.sort() == Sort.RESULT)
+                .filteredOn(finding -> finding.kind() == ChangeKind.RESULT)
                 .singleElement()
                 .satisfies(finding -> {
                     assertThat(finding.weight()).isEqualTo(Finding.Weight.GAP);
@@ -205,7 +205,7 @@ class ChallengeTest {
                 .filteredOn(finding -> finding.weight() == Finding.Weight.QUESTION)
                 .singleElement()
                 .satisfies(finding -> {
-                    assertThat(finding.sort()).isEqualTo(Sort.EXTRA);
+                    assertThat(finding.kind()).isEqualTo(ChangeKind.EXTRA);
                     assertThat(finding.tests()).containsExactly("LooseChecks: a_humid_night_that_forgets()");
                     assertThat(finding.sentence())
                             .isEqualTo("dome.open(40), which other tests check, could be made in \"LooseChecks: a humid"
@@ -219,14 +219,14 @@ class ChallengeTest {
                 .asString()
                 .startsWith("The check \"verify(dome.open(any int)), exactly 1 call\" at LooseChecks.java:");
         assertThat(result.noticedPlaces())
-                .filteredOn(noticed -> noticed.sort() == Sort.TWICE)
+                .filteredOn(noticed -> noticed.kind() == ChangeKind.TWICE)
                 .extracting(noticed -> noticed.site().text())
                 .containsExactly("dome.open(40)");
     }
 
     @Test
-    void one_sort_and_one_test_can_be_asked_for() {
-        ChallengeResult result = run(challenge("WatchChecks").onlyTests("humid").sorts(Set.of(Sort.ANSWER)));
+    void one_kind_and_one_test_can_be_asked_for() {
+        ChallengeResult result = run(challenge("WatchChecks").onlyTests("humid").changes(Set.of(ChangeKind.ANSWER)));
         assertThat(result.tests()).singleElement().satisfies(test -> {
             assertThat(test.name()).contains("a_humid_night");
             assertThat(test.noticed()).isEqualTo(1);

@@ -53,20 +53,26 @@ class PlantedGapsTest {
      * @param told what the test says beforehand
      * @param checks what it checks
      * @param left what is left of the checks when one is taken away
-     * @param sort what must then be found
+     * @param kind what must then be found
      * @param method of which method
      */
-    private record Shape(String subject, String told, String checks, String left, Sort sort, String method) {}
+    private record Shape(String subject, String told, String checks, String left, ChangeKind kind, String method) {}
 
     private static final Map<String, Shape> SHAPES = new LinkedHashMap<>();
 
     static {
         String put = "verify(() -> sink.put(VALUE)).once();";
         String value = "suppose(source::value).returns(VALUE);";
-        SHAPES.put("Lost", new Shape("sink.put(VALUE); return null;", "", put, "", Sort.LOST, "put"));
+        SHAPES.put("Lost", new Shape("sink.put(VALUE); return null;", "", put, "", ChangeKind.LOST, "put"));
         SHAPES.put(
                 "Argument",
-                new Shape("sink.put(VALUE); return null;", "", put, "verify(sink::put).once();", Sort.ARGUMENT, "put"));
+                new Shape(
+                        "sink.put(VALUE); return null;",
+                        "",
+                        put,
+                        "verify(sink::put).once();",
+                        ChangeKind.ARGUMENT,
+                        "put"));
         SHAPES.put(
                 "Answer",
                 new Shape(
@@ -74,7 +80,7 @@ class PlantedGapsTest {
                         value,
                         "assertThat(result).isEqualTo(VALUE);",
                         "",
-                        Sort.ANSWER,
+                        ChangeKind.ANSWER,
                         "value"));
         SHAPES.put(
                 "PassedOn",
@@ -83,7 +89,7 @@ class PlantedGapsTest {
                         value,
                         put,
                         "verify(sink::put).once();",
-                        Sort.ANSWER,
+                        ChangeKind.ANSWER,
                         "value"));
         SHAPES.put(
                 "CalledBack",
@@ -92,7 +98,7 @@ class PlantedGapsTest {
                         "suppose(source::ask).does(done -> done.accept(VALUE));",
                         put + " verify(source::ask).once();",
                         "verify(source::ask).once();",
-                        Sort.CALLBACK,
+                        ChangeKind.CALLBACK,
                         "ask"));
         SHAPES.put(
                 "Branch",
@@ -101,7 +107,7 @@ class PlantedGapsTest {
                         "suppose(sink::isOpen).returns(true);",
                         put + " verify(sink::done).never();",
                         "verify(sink::done).never();",
-                        Sort.LOST,
+                        ChangeKind.LOST,
                         "put"));
         SHAPES.put(
                 "Loop",
@@ -110,7 +116,7 @@ class PlantedGapsTest {
                         "",
                         "verify(() -> sink.put(VALUE)).times(3);",
                         "verify(() -> sink.put(VALUE)).atLeast(1);",
-                        Sort.LOST,
+                        ChangeKind.LOST,
                         "put"));
         SHAPES.put(
                 "Second",
@@ -119,7 +125,7 @@ class PlantedGapsTest {
                         "",
                         put + " verify(sink::done).once();",
                         put,
-                        Sort.LOST,
+                        ChangeKind.LOST,
                         "done"));
     }
 
@@ -198,7 +204,7 @@ class PlantedGapsTest {
                 String name = shape.getKey() + number + ".java";
                 boolean named = result.findings().stream()
                         .anyMatch(finding -> finding.weight() == Finding.Weight.GAP
-                                && finding.sort() == shape.getValue().sort()
+                                && finding.kind() == shape.getValue().kind()
                                 && finding.site()
                                         .signature()
                                         .startsWith(shape.getValue().method() + "(")
@@ -229,7 +235,7 @@ class PlantedGapsTest {
         Shape lost = SHAPES.get("Lost");
         for (String said : List.of("Sink.put", "*Subject$Sink.p*", "Source.value")) {
             Shape meant =
-                    new Shape(lost.subject(), lost.told(), lost.checks(), lost.left(), lost.sort(), lost.method());
+                    new Shape(lost.subject(), lost.told(), lost.checks(), lost.left(), lost.kind(), lost.method());
             String file = write("Meant0", lost, "String", false);
             Files.writeString(
                     Path.of(file),

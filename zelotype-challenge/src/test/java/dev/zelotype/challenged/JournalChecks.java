@@ -5,7 +5,7 @@ import static dev.zelotype.Zelotype.suppose;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.Scene;
-import dev.zelotype.junit.Claims;
+import dev.zelotype.junit.ClaimTests;
 import dev.zelotype.junit.WithDoubles;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
@@ -49,6 +49,6 @@ class JournalChecks {
 
     @TestFactory
     Stream<DynamicTest> claims_are_kept() {
-        return Claims.of(Latch.Bolt.class, JournalChecks::claims).heldAgainst(Shut::new);
+        return ClaimTests.of(Latch.Bolt.class, JournalChecks::claims).heldAgainst(Shut::new);
     }
 }

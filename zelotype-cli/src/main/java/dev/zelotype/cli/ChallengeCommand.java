@@ -5,7 +5,7 @@ import dev.zelotype.challenge.ChallengeException;
 import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
-import dev.zelotype.challenge.Sort;
+import dev.zelotype.challenge.ChangeKind;
 import dev.zelotype.journal.JournalWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -79,12 +79,12 @@ final class ChallengeCommand implements Callable<Integer> {
     private String except;
 
     @Option(
-            names = "--sort",
-            paramLabel = "SORTS",
+            names = "--change",
+            paramLabel = "KINDS",
             split = ",",
             description =
                     "What is changed: answer, lost, argument, callback, twice, result, extra. Default: all of these.")
-    private List<String> sorts = new ArrayList<>();
+    private List<String> changes = new ArrayList<>();
 
     @Option(
             names = "--limit",
@@ -131,7 +131,7 @@ final class ChallengeCommand implements Callable<Integer> {
                 .onlyClasses(classes)
                 .onlyTests(test)
                 .except(except)
-                .sorts(chosenSorts());
+                .changes(chosenChanges());
         if (limit != null) {
             challenge.within(Duration.ofMillis((long) (limit * 1000)));
         }
@@ -180,9 +180,9 @@ final class ChallengeCommand implements Callable<Integer> {
         return new ParameterException(spec.commandLine(), message);
     }
 
-    private Set<Sort> chosenSorts() {
+    private Set<ChangeKind> chosenChanges() {
         try {
-            return Sort.ofWords(sorts);
+            return ChangeKind.ofWords(changes);
         } catch (ChallengeException e) {
             throw new ParameterException(spec.commandLine(), e.getMessage(), e);
         }

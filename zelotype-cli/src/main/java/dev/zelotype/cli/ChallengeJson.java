@@ -56,7 +56,7 @@ final class ChallengeJson {
     private static void write(JsonGenerator out, Finding finding) throws IOException {
         out.writeStartObject();
         out.writeStringField("weight", finding.weight().name().toLowerCase(Locale.ROOT));
-        out.writeStringField("sort", finding.sort().word());
+        out.writeStringField("change", finding.kind().word());
         out.writeStringField("call", finding.site().text());
         out.writeStringField("place", finding.site().place());
         out.writeStringField("sentence", finding.sentence());

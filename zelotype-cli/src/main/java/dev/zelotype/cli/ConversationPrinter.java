@@ -1,8 +1,8 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;

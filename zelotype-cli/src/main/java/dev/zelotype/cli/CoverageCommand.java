@@ -1,8 +1,8 @@
 package dev.zelotype.cli;
 
 import dev.zelotype.report.coverage.Coverage;
+import dev.zelotype.report.coverage.Coverage.Order;
 import dev.zelotype.report.coverage.Coverage.Row;
-import dev.zelotype.report.coverage.Coverage.Sort;
 import dev.zelotype.report.coverage.CoverageTable;
 import dev.zelotype.tools.TypeNames;
 import java.nio.charset.StandardCharsets;
@@ -105,7 +105,7 @@ final class CoverageCommand implements Callable<Integer> {
         OptionCheck.refuseNoShare(spec, failUnder);
         OptionCheck.refuseNoFormat(spec, format, "text", "csv", "json");
         OutputFile.refuseFolder(spec, into);
-        Sort order = order();
+        Order order = order();
         Coverage coverage = new Coverage();
         journal.read(terminal, coverage);
         Pattern wanted = TypeNames.wanted(only);
@@ -163,8 +163,8 @@ final class CoverageCommand implements Callable<Integer> {
         return backed;
     }
 
-    private Sort order() {
-        for (Sort each : Sort.values()) {
+    private Order order() {
+        for (Order each : Order.values()) {
             if (each.name().equalsIgnoreCase(sort)) {
                 return each;
             }
@@ -172,7 +172,7 @@ final class CoverageCommand implements Callable<Integer> {
         throw new ParameterException(spec.commandLine(), "There is no order '" + sort + "': give name, least or most.");
     }
 
-    private String text(List<Row> rows, Sort order, boolean styled) {
+    private String text(List<Row> rows, Order order, boolean styled) {
         int widest =
                 rows.stream().mapToInt(row -> name(row, order).length()).max().orElse(0);
         Table table = new Table(
@@ -196,7 +196,7 @@ final class CoverageCommand implements Callable<Integer> {
                 right("backed"));
         String type = "";
         for (Row row : rows) {
-            if (order == Sort.NAME && !row.type().equals(type)) {
+            if (order == Order.NAME && !row.type().equals(type)) {
                 type = row.type();
                 table.line("bold", type);
             }
@@ -233,8 +233,8 @@ final class CoverageCommand implements Callable<Integer> {
         return String.format("%" + number() + "s", cell);
     }
 
-    private static String name(Row row, Sort order) {
+    private static String name(Row row, Order order) {
         String simple = TypeNames.simple(row.type());
-        return order == Sort.NAME ? "  " + row.method() : simple + "." + row.method();
+        return order == Order.NAME ? "  " + row.method() : simple + "." + row.method();
     }
 }

@@ -1,9 +1,9 @@
 package dev.zelotype.cli;
 
 import dev.zelotype.generate.GenerateException;
+import dev.zelotype.generate.GeneratedFile;
+import dev.zelotype.generate.GeneratedFile.State;
 import dev.zelotype.generate.Generator;
-import dev.zelotype.generate.Outcome;
-import dev.zelotype.generate.Outcome.State;
 import dev.zelotype.generate.Style;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -124,14 +124,14 @@ final class GenerateCommand implements Callable<Integer> {
             generator.addTypes(types);
         }
         Generator.Plan plan = generator.plan(chosen, packageName, into, again());
-        List<Outcome> outcomes = check || dryRun ? plan.compare() : write(plan);
+        List<GeneratedFile> outcomes = check || dryRun ? plan.compare() : write(plan);
         print(outcomes, generator.leftOut());
         generator.hints().forEach(terminal.err()::println);
         return exitCode(outcomes);
     }
 
     /** Files stand there whole or not at all; who interrupts is told how many do. */
-    private List<Outcome> write(Generator.Plan plan) {
+    private List<GeneratedFile> write(Generator.Plan plan) {
         AtomicInteger written = new AtomicInteger();
         return Terminal.interruptible(
                 () -> terminal.err()
@@ -211,9 +211,9 @@ final class GenerateCommand implements Callable<Integer> {
         return OptionCheck.entries(text).stream().map(Path::of).toList();
     }
 
-    private void print(List<Outcome> outcomes, List<String> leftOut) {
+    private void print(List<GeneratedFile> outcomes, List<String> leftOut) {
         Map<String, Integer> counts = new LinkedHashMap<>();
-        for (Outcome outcome : outcomes) {
+        for (GeneratedFile outcome : outcomes) {
             counts.merge(words(outcome.state()), 1, Integer::sum);
             if (outcome.state() != State.SAME) {
                 terminal.out().println(String.format("%-15s  %s", words(outcome.state()), outcome.file()));
@@ -237,11 +237,11 @@ final class GenerateCommand implements Callable<Integer> {
         return state.isWritten(force) && !check && !dryRun ? "written" : state.words();
     }
 
-    private int exitCode(List<Outcome> outcomes) {
+    private int exitCode(List<GeneratedFile> outcomes) {
         boolean stale = false;
         int edited = 0;
         int foreign = 0;
-        for (Outcome outcome : outcomes) {
+        for (GeneratedFile outcome : outcomes) {
             stale |= outcome.state() != State.SAME;
             edited += outcome.state() == State.EDITED && !force ? 1 : 0;
             foreign += outcome.state() == State.FOREIGN ? 1 : 0;

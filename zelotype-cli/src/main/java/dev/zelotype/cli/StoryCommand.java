@@ -1,8 +1,8 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.doubles.Role;
+import dev.zelotype.conversation.Role;
 import dev.zelotype.journal.JournalScene;
-import dev.zelotype.report.site.Site;
+import dev.zelotype.report.site.StoryPage;
 import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Picture;
 import dev.zelotype.report.story.Story;
@@ -213,7 +213,7 @@ final class StoryCommand implements Callable<Integer> {
         }
         Writer text = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
         if (format.equals("html")) {
-            Site.storyPage(first, sources.sources(), text);
+            StoryPage.write(first, sources.sources(), text);
         } else {
             for (JournalScene scene : scenes) {
                 write(story(scene), text);

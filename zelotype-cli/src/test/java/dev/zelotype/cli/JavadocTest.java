@@ -21,7 +21,7 @@ import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * The examples in the javadoc compile, in a class that has what they speak of.
@@ -41,6 +41,7 @@ class JavadocTest {
             import %s;
             import dev.zelotype.*;
             import dev.zelotype.challenge.*;
+            import dev.zelotype.conversation.*;
             import dev.zelotype.doubles.*;
             import dev.zelotype.error.*;
             import dev.zelotype.examples.observatory.*;
@@ -103,20 +104,47 @@ class JavadocTest {
             "dev.zelotype.report.coverage", "Coverage coverage;",
             "dev.zelotype.report.site", "Path journal;");
 
+    /** Rooms that no module exports, and those of our own tools. */
+    private static final Pattern INNER =
+            Pattern.compile("zelotype/(engine|basics|report|generate/(model|text|read))/|(package|module)-info");
+
+    private static final Pattern PUBLIC = Pattern.compile(
+            "(?s)\\A.*?\\R(?:public )(?:static |final |abstract |sealed )*(?:class|interface|enum|record|@interface) ");
+
     @TempDir
     Path made;
 
     /** Those of {@code zelotype-hosts} need two more test frameworks; they stand in the builds below {@code consumer}. */
-    @ParameterizedTest
-    @ValueSource(
-            strings = {
+    private static Stream<String> modules() {
+        return Stream.of(
                 "zelotype",
                 "zelotype-challenge",
                 "zelotype-generate",
                 "zelotype-journal",
                 "zelotype-junit",
-                "zelotype-report"
-            })
+                "zelotype-report");
+    }
+
+    @ParameterizedTest
+    @MethodSource("modules")
+    void types_say_since_when_they_are_there(String module) throws IOException {
+        try (Stream<Path> files = Files.walk(Path.of("..", module, "src", "main", "java"))) {
+            List<Path> types = files.filter(each -> each.toString().endsWith(".java"))
+                    .filter(each ->
+                            !INNER.matcher(each.toString().replace('\\', '/')).find())
+                    .toList();
+            assertThat(types).isNotEmpty();
+            for (Path each : types) {
+                Matcher type = PUBLIC.matcher(Files.readString(each));
+                assertThat(!type.find() || type.group().contains("@since "))
+                        .as(each.toString())
+                        .isTrue();
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("modules")
     void examples_compile(String module) throws IOException {
         List<String> problems = new ArrayList<>();
         int found = 0;

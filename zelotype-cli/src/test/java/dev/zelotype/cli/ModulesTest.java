@@ -1,65 +1,118 @@
 package dev.zelotype.cli;
 
-import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static java.util.stream.Collectors.toSet;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
- * The floors of the house: modules import downwards only, and none imports the engine's inner rooms.
+ * The floors of the house: each module has packages of its own, and uses those below it only.
  */
 class ModulesTest {
 
-    private final JavaClasses all = new ClassFileImporter()
-            .withImportOption(new ImportOption.DoNotIncludeTests())
-            .importPackages("dev.zelotype");
+    private static final Path ROOT = Path.of("..");
+    private static final Pattern MODULE = Pattern.compile("<module>(zelotype[a-z-]*)</module>");
+    private static final Pattern USED = Pattern.compile("(?m)^import (?:static )?(dev\\.zelotype\\.[\\w.]+);");
+    private static final String CORE = "(call|conversation|doubles|error|host|stage)?";
 
-    @Test
-    void modules_form_no_circle() {
-        slices().matching("dev.zelotype.(*)..").should().beFreeOfCycles().check(all);
+    /**
+     * What a module is, and whom it uses.
+     *
+     * @param packages its packages, below dev.zelotype
+     * @param uses the packages of other modules that it may import, below dev.zelotype
+     */
+    private record Floor(String packages, String... uses) {}
+
+    private static final Map<String, Floor> FLOORS = Map.ofEntries(
+            Map.entry("zelotype", new Floor("(basics|call|conversation|doubles|error|host|stage|engine(\\..+)?)?")),
+            Map.entry("zelotype-tools", new Floor("tools")),
+            Map.entry("zelotype-journal", new Floor("journal", CORE, "basics")),
+            Map.entry("zelotype-junit-platform", new Floor("junit\\.platform", CORE, "journal")),
+            Map.entry("zelotype-junit", new Floor("junit", CORE, "journal")),
+            Map.entry("zelotype-hosts", new Floor("hosts", CORE, "journal")),
+            Map.entry("zelotype-generate", new Floor("generate(\\..+)?", "tools")),
+            Map.entry("zelotype-challenge", new Floor("challenge", CORE, "basics", "journal", "tools")),
+            Map.entry("zelotype-report", new Floor("report(\\..+)?", CORE, "journal", "tools")),
+            Map.entry("zelotype-maven-plugin", new Floor("maven", "challenge", "generate", "journal")),
+            Map.entry("zelotype-examples", new Floor("examples(\\..+)?", CORE, "junit", "generate")),
+            Map.entry(
+                    "zelotype-cli",
+                    new Floor("cli", CORE, "challenge", "examples", "generate", "journal", "report\\..+", "tools")),
+            Map.entry(
+                    "zelotype-benchmarks",
+                    new Floor(
+                            "benchmarks",
+                            CORE,
+                            "challenge",
+                            "examples\\..+",
+                            "generate",
+                            "journal",
+                            "junit",
+                            "report\\..+",
+                            "tools")),
+            Map.entry("zelotype-sweep", new Floor("sweep", CORE, "generate", "tools")));
+
+    private static Set<String> modules() throws IOException {
+        return MODULE.matcher(Files.readString(ROOT.resolve("pom.xml")))
+                .results()
+                .map(module -> module.group(1))
+                .filter(module -> !module.equals("zelotype-bom"))
+                .collect(toSet());
     }
 
     @Test
-    void imports_run_downwards() {
-        layeredArchitecture()
-                .consideringOnlyDependenciesInLayers()
-                .layer("cli")
-                .definedBy("dev.zelotype.cli..")
-                .layer("examples")
-                .definedBy("dev.zelotype.examples..")
-                .layer("report")
-                .definedBy("dev.zelotype.report..")
-                .layer("challenge")
-                .definedBy("dev.zelotype.challenge..")
-                .layer("generate")
-                .definedBy("dev.zelotype.generate..")
-                .layer("junit")
-                .definedBy("dev.zelotype.junit..")
-                .layer("journal")
-                .definedBy("dev.zelotype.journal")
-                .layer("engine")
-                .definedBy("dev.zelotype.engine..")
-                .layer("core")
-                .definedBy("dev.zelotype", "dev.zelotype.call", "dev.zelotype.doubles", "dev.zelotype.error")
-                .whereLayer("cli")
-                .mayNotBeAccessedByAnyLayer()
-                .whereLayer("examples")
-                .mayOnlyBeAccessedByLayers("cli")
-                .whereLayer("report")
-                .mayOnlyBeAccessedByLayers("cli")
-                .whereLayer("challenge")
-                .mayOnlyBeAccessedByLayers("cli")
-                .whereLayer("generate")
-                .mayOnlyBeAccessedByLayers("cli")
-                .whereLayer("junit")
-                .mayOnlyBeAccessedByLayers("examples")
-                .whereLayer("journal")
-                .mayOnlyBeAccessedByLayers("cli", "junit", "report", "challenge")
-                .whereLayer("engine")
-                .mayOnlyBeAccessedByLayers("core")
+    void modules_form_no_circle() {
+        JavaClasses all = new ClassFileImporter()
+                .withImportOption(new ImportOption.DoNotIncludeTests())
+                .importPackages("dev.zelotype");
+        slices().matching("dev.zelotype.(*)..").should().beFreeOfCycles().check(all);
+        slices().matching("dev.zelotype.generate.(**)")
+                .should()
+                .beFreeOfCycles()
                 .check(all);
+        slices().matching("dev.zelotype.report.(**)").should().beFreeOfCycles().check(all);
+    }
+
+    @Test
+    void each_module_has_its_packages_and_uses_those_below() throws IOException {
+        assertThat(modules()).isEqualTo(FLOORS.keySet());
+        for (Map.Entry<String, Floor> each : FLOORS.entrySet()) {
+            Path sources = ROOT.resolve(each.getKey()).resolve("src/main/java");
+            Floor floor = each.getValue();
+            String allowed = floor.packages() + "|" + String.join("|", floor.uses());
+            try (Stream<Path> files = Files.walk(sources)) {
+                for (Path file : files.filter(
+                                one -> one.toString().endsWith(".java") && !one.endsWith("module-info.java"))
+                        .toList()) {
+                    String own = below(sources.relativize(file.getParent())
+                            .toString()
+                            .replace(file.getFileSystem().getSeparator(), "."));
+                    assertThat(own).as(file.toString()).matches(floor.packages());
+                    assertThat(USED.matcher(Files.readString(file)).results().map(used -> packageOf(used.group(1))))
+                            .as(file.toString())
+                            .allMatch(used -> used.matches(allowed));
+                }
+            }
+        }
+    }
+
+    /** Of a class, a class in it, or one of their members. */
+    private static String packageOf(String imported) {
+        return below(imported.replaceFirst("\\.[A-Z].*", ""));
+    }
+
+    private static String below(String packageName) {
+        return packageName.substring(Math.min(packageName.length(), "dev.zelotype.".length()));
     }
 }

@@ -11,7 +11,7 @@ import static dev.zelotype.doubles.Kind.MOCK;
 import static dev.zelotype.doubles.Kind.STUB;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.zelotype.junit.Claims;
+import dev.zelotype.junit.ClaimTests;
 import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
 import java.util.List;
@@ -141,7 +141,7 @@ class SecretNight {
 
     @TestFactory
     Stream<DynamicTest> claims() {
-        return Claims.of(Vault.class, SecretNight::claims).heldAgainst(() -> new Vault() {
+        return ClaimTests.of(Vault.class, SecretNight::claims).heldAgainst(() -> new Vault() {
             @Override
             public String open(Object key) {
                 throw new IllegalStateException("key-e25 " + key);

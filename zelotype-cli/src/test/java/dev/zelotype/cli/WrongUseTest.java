@@ -71,7 +71,7 @@ class WrongUseTest {
             {"--class-path names no folder of test classes", "--class-path", FILE},
             {"No test was found", "--class-path", FOLDER},
             {"No test was found", "--class-path", here, "--class", "no.Such"},
-            {"There is no sort 'order'", "--class-path", here, "--sort", "lost,order"},
+            {"There is no change 'order'", "--class-path", here, "--change", "lost,order"},
             {"There is no format 'xml'", "--class-path", here, "--format", "xml"},
             {"--limit=0.0 is no time", "--class-path", here, "--limit", "0"},
             {"--limit=NaN is no time", "--class-path", here, "--limit", "NaN"},

@@ -15,6 +15,8 @@ import java.lang.annotation.Target;
  *     private final WeatherStationStub weather = new WeatherStationStub().humidityAnswers(95);
  * }
  * }</pre>
+ *
+ * @since 0.2
  */
 @Target({ElementType.TYPE, ElementType.PACKAGE})
 @Retention(RetentionPolicy.SOURCE)

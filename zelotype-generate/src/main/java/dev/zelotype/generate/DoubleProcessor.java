@@ -1,5 +1,12 @@
 package dev.zelotype.generate;
 
+import dev.zelotype.generate.model.Names;
+import dev.zelotype.generate.model.TypeModel;
+import dev.zelotype.generate.read.Bridges;
+import dev.zelotype.generate.read.Doublable;
+import dev.zelotype.generate.read.ModelReader;
+import dev.zelotype.generate.read.ParameterNames;
+import dev.zelotype.generate.read.SourceJars;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,6 +31,8 @@ import javax.tools.Diagnostic;
 /**
  * For builds and tools: writes the doubles that {@link DoubleFor} asks for while the compiler runs. Each double depends
  * on the one class that asks for it, so incremental builds redo only what changed.
+ *
+ * @since 0.2
  */
 public final class DoubleProcessor extends AbstractProcessor {
 
@@ -82,7 +91,7 @@ public final class DoubleProcessor extends AbstractProcessor {
             return;
         }
         TypeElement type = (TypeElement) declared.asElement();
-        String obstacle = ModelReader.obstacle(type);
+        String obstacle = Doublable.obstacle(type);
         if (!obstacle.isEmpty()) {
             refuse(asking, type, obstacle);
             return;
@@ -103,10 +112,10 @@ public final class DoubleProcessor extends AbstractProcessor {
                 .getQualifiedName()
                 .toString();
         for (Style style : styles) {
-            String target = model.packageFor(style, packageName);
-            String name = (target.isEmpty() ? "" : target + ".") + model.doubleName(style);
-            if (!model.obstacle(style, target).isEmpty()) {
-                refuse(asking, type, model.obstacle(style, target));
+            String target = DoubleName.packageOf(model, style, packageName);
+            String name = (target.isEmpty() ? "" : target + ".") + DoubleName.of(model, style);
+            if (!DoubleName.obstacle(model, style, target).isEmpty()) {
+                refuse(asking, type, DoubleName.obstacle(model, style, target));
             } else if (written.add(name)) {
                 write(
                         asking,

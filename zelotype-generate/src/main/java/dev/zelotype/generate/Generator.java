@@ -1,5 +1,6 @@
 package dev.zelotype.generate;
 
+import dev.zelotype.generate.model.TypeModel;
 import dev.zelotype.tools.TypeNames;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -25,6 +26,8 @@ import java.util.function.Supplier;
  * generator.plan(Set.of(Style.STUB), "dev.observatory.doubles", Path.of("src/test/java"), "./write-doubles")
  *         .write(false);
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class Generator {
 
@@ -149,15 +152,15 @@ public final class Generator {
                 continue;
             }
             for (Style style : EnumSet.copyOf(styles)) {
-                String target = model.packageFor(style, packageName);
-                String obstacle = model.obstacle(style, target);
+                String target = DoubleName.packageOf(model, style, packageName);
+                String obstacle = DoubleName.obstacle(model, style, target);
                 if (!obstacle.isEmpty()) {
                     types.leaveOut(model.name().canonicalName(), obstacle);
                     continue;
                 }
                 Set<String> neighbours = types.namesIn(target);
-                String name = (target.isEmpty() ? "" : target + ".") + model.doubleName(style);
-                Path file = Path.of(target.replace('.', '/'), model.doubleName(style) + ".java");
+                String name = (target.isEmpty() ? "" : target + ".") + DoubleName.of(model, style);
+                Path file = Path.of(target.replace('.', '/'), DoubleName.of(model, style) + ".java");
                 if (types.isThere(name) && !OutputFolder.isGenerated(folder.resolve(file))) {
                     types.leaveOut(
                             model.name().canonicalName(),
@@ -228,7 +231,7 @@ public final class Generator {
          *
          * @return one outcome a file, those of types that are gone at the end
          */
-        public List<Outcome> compare() {
+        public List<GeneratedFile> compare() {
             return each((outcome, source) -> {});
         }
 
@@ -238,7 +241,7 @@ public final class Generator {
          * @param force whether files edited by hand are overwritten as well
          * @return what was found before writing, one outcome a file
          */
-        public List<Outcome> write(boolean force) {
+        public List<GeneratedFile> write(boolean force) {
             return write(force, written -> {});
         }
 
@@ -249,7 +252,7 @@ public final class Generator {
          * @param written is given each file when it is written
          * @return what was found before writing, one outcome a file
          */
-        public List<Outcome> write(boolean force, Consumer<Path> written) {
+        public List<GeneratedFile> write(boolean force, Consumer<Path> written) {
             return each((outcome, source) -> {
                 if (outcome.state().isWritten(force)) {
                     output.write(outcome.file(), source);
@@ -261,15 +264,15 @@ public final class Generator {
         }
 
         /** Compares each source with what is there, on as many threads as there are processors. */
-        private List<Outcome> each(BiConsumer<Outcome, String> then) {
+        private List<GeneratedFile> each(BiConsumer<GeneratedFile, String> then) {
             AtomicInteger done = new AtomicInteger();
             Set<Path> wanted = new HashSet<>(sources.keySet());
             standing.forEach(file -> wanted.add(folder.relativize(file)));
             List<Path> vanished = output.vanished(wanted);
-            List<Outcome> outcomes = new ArrayList<>(sources.entrySet().parallelStream()
+            List<GeneratedFile> outcomes = new ArrayList<>(sources.entrySet().parallelStream()
                     .map(each -> {
                         String source = each.getValue().get();
-                        Outcome outcome = OutputFolder.outcome(folder.resolve(each.getKey()), source);
+                        GeneratedFile outcome = OutputFolder.outcome(folder.resolve(each.getKey()), source);
                         then.accept(outcome, source);
                         synchronized (done) {
                             progress.reached("writing", done.incrementAndGet(), sources.size());
@@ -277,7 +280,7 @@ public final class Generator {
                         return outcome;
                     })
                     .toList());
-            vanished.forEach(file -> outcomes.add(new Outcome(file, Outcome.State.VANISHED, List.of())));
+            vanished.forEach(file -> outcomes.add(new GeneratedFile(file, GeneratedFile.State.VANISHED, List.of())));
             return outcomes;
         }
     }

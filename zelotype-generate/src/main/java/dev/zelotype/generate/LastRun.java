@@ -1,5 +1,6 @@
 package dev.zelotype.generate;
 
+import dev.zelotype.generate.read.SourceJars;
 import dev.zelotype.tools.TypeNames;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
@@ -42,6 +43,8 @@ import org.jspecify.annotations.Nullable;
  * }</pre>
  *
  * <p>Nulls are refused. For one thread.
+ *
+ * @since 0.2
  */
 public final class LastRun {
 
@@ -278,7 +281,7 @@ public final class LastRun {
      * @param notes what the run had to say, one line each
      * @throws GenerateException if it cannot be written
      */
-    public void remember(Generator generator, Generator.Plan plan, List<Outcome> outcomes, List<String> notes) {
+    public void remember(Generator generator, Generator.Plan plan, List<GeneratedFile> outcomes, List<String> notes) {
         TypeSource types = generator.types();
         List<String> lines = new ArrayList<>();
         // What is unpacked of a jar is known by the jar.

@@ -5,6 +5,14 @@ import com.palantir.javapoet.ClassName;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
 import com.palantir.javapoet.WildcardTypeName;
+import dev.zelotype.generate.model.Code;
+import dev.zelotype.generate.model.ConstructorModel;
+import dev.zelotype.generate.model.MethodModel;
+import dev.zelotype.generate.model.Names;
+import dev.zelotype.generate.model.Parameter;
+import dev.zelotype.generate.model.TypeModel;
+import dev.zelotype.generate.text.ClassText;
+import dev.zelotype.generate.text.MethodText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -27,7 +35,8 @@ final class LinkedWriter {
 
     private LinkedWriter(TypeModel type) {
         this.type = type;
-        out = new ClassText("public final class", type.doubleName(Style.LINKED)).typeVariables(type.typeVariables());
+        out = new ClassText("public final class", DoubleName.of(type, Style.LINKED))
+                .typeVariables(type.typeVariables());
         methods.addAll(type.methods());
         methods.addAll(type.objectMethods());
     }

@@ -2,7 +2,7 @@ package dev.zelotype.generate;
 
 import com.github.difflib.DiffUtils;
 import com.github.difflib.UnifiedDiffUtils;
-import dev.zelotype.generate.Outcome.State;
+import dev.zelotype.generate.GeneratedFile.State;
 import dev.zelotype.tools.Folders;
 import dev.zelotype.tools.WholeFiles;
 import java.io.BufferedReader;
@@ -70,25 +70,25 @@ final class OutputFolder {
     }
 
     /** Compares a source with what is there. */
-    static Outcome outcome(Path file, String source) {
+    static GeneratedFile outcome(Path file, String source) {
         // Asked this way, it costs no exception where there is none.
         if (!file.toFile().exists()) {
-            return new Outcome(file, State.NEW, List.of());
+            return new GeneratedFile(file, State.NEW, List.of());
         }
         String there = read(file);
         int end = there.indexOf('\n') + 1;
         String head = there.substring(0, end);
         String body = there.substring(end);
         if (!head.startsWith(MARK)) {
-            return new Outcome(file, State.FOREIGN, difference(there, source));
+            return new GeneratedFile(file, State.FOREIGN, difference(there, source));
         }
         if (!head.startsWith(MARK + digest(body.getBytes(StandardCharsets.UTF_8)) + AGAIN)) {
-            return new Outcome(file, State.EDITED, difference(body, source));
+            return new GeneratedFile(file, State.EDITED, difference(body, source));
         }
         // How it is written anew may be said in other words; that alone is no reason to touch a file.
         return body.equals(source)
-                ? new Outcome(file, State.SAME, List.of())
-                : new Outcome(file, State.STALE, difference(body, source));
+                ? new GeneratedFile(file, State.SAME, List.of())
+                : new GeneratedFile(file, State.STALE, difference(body, source));
     }
 
     private static List<String> difference(String there, String wanted) {

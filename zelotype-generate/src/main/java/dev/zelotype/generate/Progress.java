@@ -6,6 +6,8 @@ package dev.zelotype.generate;
  * <pre>{@code
  * Progress progress = (doing, done, total) -> System.err.println(doing + " " + done + " of " + total);
  * }</pre>
+ *
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Progress {

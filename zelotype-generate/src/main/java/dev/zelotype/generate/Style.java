@@ -8,6 +8,8 @@ import java.util.Set;
 
 /**
  * For builds and tools: what sort of double is written.
+ *
+ * @since 0.2
  */
 public enum Style {
     /** An abstract class with an empty answer for every method; a test overrides what it needs. */

@@ -7,6 +7,13 @@ import com.sun.source.util.TaskEvent;
 import com.sun.source.util.TaskListener;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.Trees;
+import dev.zelotype.generate.model.Names;
+import dev.zelotype.generate.model.TypeModel;
+import dev.zelotype.generate.read.Bridges;
+import dev.zelotype.generate.read.Doublable;
+import dev.zelotype.generate.read.ModelReader;
+import dev.zelotype.generate.read.ParameterNames;
+import dev.zelotype.generate.read.SourceJars;
 import dev.zelotype.tools.Folders;
 import dev.zelotype.tools.WholeFiles;
 import java.io.File;
@@ -247,7 +254,7 @@ final class TypeSource {
     private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
         String name = type.getQualifiedName().toString();
         // A plain class among others is not what anybody asked for; it is worth no word.
-        if (wanted.test(name) && ModelReader.isDoublableKind(type)) {
+        if (wanted.test(name) && Doublable.isDoublableKind(type)) {
             read(reader, type, name);
         }
         for (TypeElement nested : ElementFilter.typesIn(type.getEnclosedElements())) {
@@ -256,7 +263,7 @@ final class TypeSource {
     }
 
     private void read(ModelReader reader, TypeElement type, String name) {
-        String obstacle = ModelReader.obstacle(type);
+        String obstacle = Doublable.obstacle(type);
         TypeModel model = obstacle.isEmpty() ? reader.read(type) : null;
         if (model == null) {
             leaveOut(name, obstacle);

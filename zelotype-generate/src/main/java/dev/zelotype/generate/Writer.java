@@ -3,6 +3,15 @@ package dev.zelotype.generate;
 import com.palantir.javapoet.AnnotationSpec;
 import com.palantir.javapoet.ParameterizedTypeName;
 import com.palantir.javapoet.TypeName;
+import dev.zelotype.generate.model.Code;
+import dev.zelotype.generate.model.ConstructorModel;
+import dev.zelotype.generate.model.MethodModel;
+import dev.zelotype.generate.model.Names;
+import dev.zelotype.generate.model.Parameter;
+import dev.zelotype.generate.model.TypeModel;
+import dev.zelotype.generate.text.ClassText;
+import dev.zelotype.generate.text.MethodText;
+import dev.zelotype.generate.text.SourceFile;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -24,7 +33,8 @@ final class Writer {
         this.packageName = packageName;
         this.type = type;
         this.style = style;
-        this.out = new ClassText(style == Style.BASE ? "public abstract class" : "public class", type.doubleName(style))
+        this.out = new ClassText(
+                        style == Style.BASE ? "public abstract class" : "public class", DoubleName.of(type, style))
                 .typeVariables(type.typeVariables());
     }
 
@@ -105,7 +115,7 @@ final class Writer {
         String body = switch (method.name()) {
             case "equals" -> "this == " + method.parameters().get(0).name();
             case "hashCode" -> Code.of("$T.identityHashCode(this)", System.class);
-            default -> Code.of("$S", type.doubleName(style));
+            default -> Code.of("$S", DoubleName.of(type, style));
         };
         out.method(overriding(method, Set.of()).statement("return $L", body));
     }
@@ -231,7 +241,7 @@ final class Writer {
                 .statement(
                         "throw new $T($S)",
                         UnsupportedOperationException.class,
-                        type.doubleName(style) + "." + method.name() + " is left to write."));
+                        DoubleName.of(type, style) + "." + method.name() + " is left to write."));
     }
 
     private void empty(MethodModel method) {

@@ -411,7 +411,7 @@ class GeneratorTest extends Workshop {
                 + " dev.zelotype.generate.Style.FAKE}) class Asking { }");
         Generator generator = new Generator(List.of(), Progress.NONE);
         generator.addTypes(List.of("java.util.concurrent.BlockingQueue"));
-        for (Outcome outcome : generator
+        for (GeneratedFile outcome : generator
                 .plan(EnumSet.complementOf(EnumSet.of(Style.LINKED)), "sky", folder.resolve("out"), "./doubles")
                 .write(false)) {
             String written = Files.readString(outcome.file());
@@ -547,7 +547,7 @@ class GeneratorTest extends Workshop {
         Generator generator = new Generator(List.of(), Progress.NONE);
         generator.addFrom(List.of(jar), "*");
         StringBuilder all = new StringBuilder();
-        for (Outcome outcome : generator
+        for (GeneratedFile outcome : generator
                 .plan(Set.of(Style.FAKE), "", folder.resolve("out"), "./doubles")
                 .write(true)) {
             all.append(Files.readString(outcome.file()));

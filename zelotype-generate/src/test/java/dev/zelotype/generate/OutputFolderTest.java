@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
-import dev.zelotype.generate.Outcome.State;
+import dev.zelotype.generate.GeneratedFile.State;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -109,8 +109,8 @@ class OutputFolderTest extends Workshop {
         return generator.plan(Set.of(Style.STUB), "", folder.resolve("out"), "zelotype generate " + again);
     }
 
-    private static List<State> states(List<Outcome> outcomes) {
-        return outcomes.stream().map(Outcome::state).toList();
+    private static List<State> states(List<GeneratedFile> outcomes) {
+        return outcomes.stream().map(GeneratedFile::state).toList();
     }
 
     @Test

@@ -22,6 +22,8 @@ import org.testng.SkipException;
  *     }
  * }
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class SceneListener implements IInvokedMethodListener {
 

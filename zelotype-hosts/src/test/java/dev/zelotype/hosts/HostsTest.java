@@ -68,7 +68,7 @@ class HostsTest {
     public static final class OfJUnit4 {
 
         @Rule
-        public final Doubles doubles = new Doubles();
+        public final SceneRule doubles = new SceneRule();
 
         @org.junit.Test
         public void passes() {

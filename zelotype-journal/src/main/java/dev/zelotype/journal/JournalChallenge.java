@@ -9,6 +9,7 @@ import java.util.List;
  * @param complete whether all that was planned was run
  * @param tests the tests that were challenged
  * @param places the places that were disturbed
+ * @since 0.2
  */
 public record JournalChallenge(int runs, boolean complete, List<Tested> tests, List<Place> places) {
 
@@ -45,7 +46,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
      * A call that was disturbed in one way.
      *
      * @param found {@code noticed}, {@code gap}, {@code unclear}, {@code question} or {@code note}
-     * @param sort what was changed: {@code answer}, {@code lost}, {@code argument}, {@code callback}
+     * @param change what was changed: {@code answer}, {@code lost}, {@code argument}, {@code callback}
      * @param receiver the double that is asked
      * @param type the binary name of its type; empty if not known
      * @param signature the method as the type lists it
@@ -56,7 +57,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
      */
     public record Place(
             String found,
-            String sort,
+            String change,
             String receiver,
             String type,
             String signature,
@@ -69,7 +70,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
          * Copies the list.
          *
          * @param found what was found
-         * @param sort what was changed
+         * @param change what was changed
          * @param receiver the double that is asked
          * @param type the binary name of its type
          * @param signature the method as the type lists it

@@ -3,6 +3,8 @@ package dev.zelotype.journal;
 /**
  * For readers and writers of journals: a claim that was held against a real object, and what came of it. Immutable; more
  * may be told in later versions.
+ *
+ * @since 0.2
  */
 public final class JournalClaim {
 

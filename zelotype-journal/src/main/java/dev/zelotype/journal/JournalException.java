@@ -4,6 +4,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For readers and writers of journals: a journal cannot be written or read. The message names the file and what to do.
+ *
+ * @since 0.2
  */
 public final class JournalException extends RuntimeException {
 

@@ -21,6 +21,8 @@ import java.util.stream.Stream;
  *         Path.of("target/journal"), scene -> System.out.println(scene.title() + " " + scene.outcome()));
  * losses.lines().forEach(System.err::println);
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class JournalReader {
 

@@ -1,11 +1,13 @@
 package dev.zelotype.journal;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
 import java.util.Locale;
 
 /**
  * For readers and writers of journals: one scene of a journal, which is a test, how it ended, and what its doubles
  * were asked. Immutable; more may be told in later versions.
+ *
+ * @since 0.2
  */
 public final class JournalScene {
 

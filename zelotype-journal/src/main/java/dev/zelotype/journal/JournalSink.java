@@ -12,6 +12,8 @@ import java.util.function.Consumer;
  *     }
  * });
  * }</pre>
+ *
+ * @since 0.2
  */
 public interface JournalSink {
 

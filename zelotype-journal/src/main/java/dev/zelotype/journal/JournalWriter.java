@@ -3,11 +3,11 @@ package dev.zelotype.journal;
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonFactoryBuilder;
 import com.fasterxml.jackson.core.JsonGenerator;
+import dev.zelotype.basics.Mask;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.TestStatement;
 import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.error.Mask;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.ByteBuffer;
@@ -36,6 +36,8 @@ import org.jspecify.annotations.Nullable;
  * JournalWriter journal = new JournalWriter(Path.of("target/journal"), Pattern.compile("token-[0-9a-f]+"));
  * journal.write(JournalScene.of(test, scene.conversation()).title(title).build());
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class JournalWriter {
 
@@ -150,7 +152,7 @@ public final class JournalWriter {
             for (JournalChallenge.Place place : challenge.places()) {
                 line(lines, out -> {
                     out.writeStringField("disturbed", place.found());
-                    out.writeStringField("sort", place.sort());
+                    out.writeStringField("change", place.change());
                     out.writeStringField("to", masked(place.receiver()));
                     out.writeStringField("of", masked(place.type()));
                     out.writeStringField("method", masked(place.signature()));

@@ -7,6 +7,8 @@ import java.util.Set;
 
 /**
  * For readers of journals: what could not be read, and why. For one thread.
+ *
+ * @since 0.2
  */
 public final class Losses {
 

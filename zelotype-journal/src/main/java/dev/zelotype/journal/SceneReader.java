@@ -1,14 +1,14 @@
 package dev.zelotype.journal;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.Role;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalFields.Damaged;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -195,7 +195,7 @@ final class SceneReader {
     private static JournalChallenge.Place place(JournalFields fields) throws Damaged {
         return new JournalChallenge.Place(
                 fields.word("disturbed"),
-                fields.word("sort"),
+                fields.word("change"),
                 fields.word("to"),
                 fields.textIfThere("of"),
                 fields.word("method"),

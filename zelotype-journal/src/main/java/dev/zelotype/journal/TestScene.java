@@ -1,9 +1,9 @@
 package dev.zelotype.journal;
 
 import dev.zelotype.Scene;
-import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.host.HostedScene;
 import dev.zelotype.journal.JournalScene.Outcome;
 import java.nio.file.Files;
@@ -25,6 +25,8 @@ import org.jspecify.annotations.Nullable;
  * ... // the test
  * test.close(failure, false, List.of());
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class TestScene {
 

@@ -22,6 +22,8 @@ import org.jspecify.annotations.Nullable;
  * <pre>{@code
  * TestSettings settings = TestSettings.of(name -> Optional.ofNullable(System.getProperty(name)));
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class TestSettings {
 

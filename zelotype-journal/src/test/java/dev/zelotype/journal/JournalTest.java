@@ -6,15 +6,15 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.Role;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene.Outcome;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -143,10 +143,10 @@ class JournalTest {
                                 "verify(log::note).once();")));
     }
 
-    private static JournalChallenge.Place place(String found, String sort, String sentence, String statement) {
+    private static JournalChallenge.Place place(String found, String change, String sentence, String statement) {
         return new JournalChallenge.Place(
                 found,
-                sort,
+                change,
                 "log",
                 "dev.observatory.NightLog",
                 "note(String, int)",

@@ -12,6 +12,8 @@ import java.lang.annotation.Target;
  * @Provided String site = "North Ridge";
  * @UnderTest NightRun run;
  * }</pre>
+ *
+ * @since 0.2
  */
 @Target(ElementType.FIELD)
 @Retention(RetentionPolicy.RUNTIME)

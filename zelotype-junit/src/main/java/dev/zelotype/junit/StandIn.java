@@ -9,6 +9,8 @@ import java.lang.annotation.Target;
 /**
  * For tests: asks for a double, in a field of a test class or as a parameter of a test or set-up method. The field's or
  * parameter's name is the double's name in messages.
+ *
+ * @since 0.2
  */
 @Target({ElementType.FIELD, ElementType.PARAMETER})
 @Retention(RetentionPolicy.RUNTIME)

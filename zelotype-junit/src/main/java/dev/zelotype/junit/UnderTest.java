@@ -10,6 +10,8 @@ import java.lang.annotation.Target;
  * For tests: asks for the class under test, built with a double for everything it takes: those of the test's {@link StandIn}
  * fields, values of its {@link Provided} fields, and new doubles for what the test does not mention. See
  * {@link dev.zelotype.Scene#subject(Class)} for the rules.
+ *
+ * @since 0.2
  */
 @Target({ElementType.FIELD, ElementType.PARAMETER})
 @Retention(RetentionPolicy.RUNTIME)

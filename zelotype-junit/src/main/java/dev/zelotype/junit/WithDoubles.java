@@ -26,6 +26,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
  *
  * <p>Settings that are not given here come from JUnit's configuration parameters {@code zelotype.unused} and
  * {@code zelotype.lines}.
+ *
+ * @since 0.2
  */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)

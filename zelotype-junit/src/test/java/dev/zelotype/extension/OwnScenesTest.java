@@ -6,11 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.platform.engine.discovery.DiscoverySelectors.selectClass;
 
 import dev.zelotype.Scene;
-import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
-import dev.zelotype.junit.Claims;
-import dev.zelotype.junit.OwnScenes;
+import dev.zelotype.junit.ClaimTests;
 import dev.zelotype.junit.WithDoubles;
 import java.net.URI;
 import java.nio.file.Path;
@@ -81,7 +80,7 @@ class OwnScenesTest {
                 .selectors(selectClass(OpensThemTest.class), selectClass(HasOneTest.class))
                 .configurationParameter("zelotype.journal", journal.toString())
                 .build();
-        LauncherFactory.create().execute(request, new OwnScenes());
+        LauncherFactory.create().execute(request);
         List<JournalScene> scenes = new ArrayList<>();
         JournalReader.read(journal, scenes::add);
         return scenes;
@@ -110,8 +109,8 @@ class OwnScenesTest {
     @Test
     void tests_of_claims_lead_to_the_claims() {
         Stream<DynamicTest> tests = Stream.concat(
-                Claims.of(Station.class, OwnScenesTest::claims).heldAgainst(() -> () -> 7),
-                Claims.ofStatics(() -> suppose(() -> Integer.parseInt("7")).returns(7))
+                ClaimTests.of(Station.class, OwnScenesTest::claims).heldAgainst(() -> () -> 7),
+                ClaimTests.ofStatics(() -> suppose(() -> Integer.parseInt("7")).returns(7))
                         .heldAgainstRealCode());
         assertThat(tests.map(test -> test.getTestSourceUri().map(URI::toString).orElse("")))
                 .hasSize(2)

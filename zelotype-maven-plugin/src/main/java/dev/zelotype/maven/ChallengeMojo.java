@@ -5,7 +5,7 @@ import dev.zelotype.challenge.ChallengeException;
 import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
-import dev.zelotype.challenge.Sort;
+import dev.zelotype.challenge.ChangeKind;
 import dev.zelotype.journal.JournalWriter;
 import java.io.File;
 import java.nio.file.Path;
@@ -73,7 +73,7 @@ public final class ChallengeMojo extends AbstractMojo {
 
     /** What is changed: answer, lost, argument, callback, twice, result, extra; all of these unless given. */
     @Parameter
-    List<String> sorts;
+    List<String> changes;
 
     /** How many seconds it may take in all; what was found until then is told. Without limit unless given. */
     @Parameter(property = "zelotype.challenge.limit")
@@ -116,7 +116,7 @@ public final class ChallengeMojo extends AbstractMojo {
                     .onlyClasses(classes)
                     .onlyTests(test == null ? "" : test)
                     .except(except == null ? "" : except)
-                    .sorts(Sort.ofWords(sorts == null ? List.of() : sorts))
+                    .changes(ChangeKind.ofWords(changes == null ? List.of() : changes))
                     .jvmArguments(jvmArguments());
             if (limit != null) {
                 challenge.within(Duration.ofMillis((long) (limit * 1000)));

@@ -1,8 +1,8 @@
 package dev.zelotype.maven;
 
+import dev.zelotype.generate.GeneratedFile;
+import dev.zelotype.generate.GeneratedFile.State;
 import dev.zelotype.generate.Generator;
-import dev.zelotype.generate.Outcome;
-import dev.zelotype.generate.Outcome.State;
 import java.util.ArrayList;
 import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugin.MojoFailureException;
@@ -28,7 +28,7 @@ public final class CheckMojo extends DoublesMojo {
         Generator generator = generator();
         generator.addFrom(places(), only);
         int wrong = 0;
-        for (Outcome outcome : plan(generator, new ArrayList<>()).compare()) {
+        for (GeneratedFile outcome : plan(generator, new ArrayList<>()).compare()) {
             if (outcome.state() != State.SAME) {
                 wrong++;
                 getLog().error(line(outcome));

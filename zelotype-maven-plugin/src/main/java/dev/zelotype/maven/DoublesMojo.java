@@ -1,8 +1,8 @@
 package dev.zelotype.maven;
 
 import dev.zelotype.generate.GenerateException;
+import dev.zelotype.generate.GeneratedFile;
 import dev.zelotype.generate.Generator;
-import dev.zelotype.generate.Outcome;
 import dev.zelotype.generate.Style;
 import java.io.File;
 import java.nio.file.Path;
@@ -101,7 +101,7 @@ abstract class DoublesMojo extends AbstractMojo {
     }
 
     /** A file and how it stands, for the log. */
-    static String line(Outcome outcome) {
+    static String line(GeneratedFile outcome) {
         return outcome.state().words() + ": " + outcome.file();
     }
 }

@@ -1,9 +1,9 @@
 package dev.zelotype.maven;
 
+import dev.zelotype.generate.GeneratedFile;
+import dev.zelotype.generate.GeneratedFile.State;
 import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.LastRun;
-import dev.zelotype.generate.Outcome;
-import dev.zelotype.generate.Outcome.State;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -56,11 +56,11 @@ public final class GenerateMojo extends DoublesMojo {
         Generator generator = generator();
         int read = last.addTo(generator, only);
         Generator.Plan plan = plan(generator, notes);
-        List<Outcome> outcomes = plan.write(force);
+        List<GeneratedFile> outcomes = plan.write(force);
         boolean edited = false;
         boolean inTheWay = false;
         int written = 0;
-        for (Outcome outcome : outcomes) {
+        for (GeneratedFile outcome : outcomes) {
             if (outcome.state().isWritten(force)) {
                 written++;
             } else if (outcome.state() != State.SAME) {

@@ -2,11 +2,12 @@ package dev.zelotype.report;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.site.Site;
+import dev.zelotype.report.site.StoryPage;
 import dev.zelotype.report.site.Sources;
 import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Story;
@@ -309,7 +310,7 @@ class PageInBrowserTest {
         }
         Path file = folder.resolve("long.html");
         try (Writer out = Files.newBufferedWriter(file)) {
-            Site.storyPage(Story.of(scenes.scene("a long night", Outcome.PASSED)), out);
+            StoryPage.write(Story.of(scenes.scene("a long night", Outcome.PASSED)), out);
         }
         browser.get(file.toUri() + "#step-150000");
         wait(".controls", "150,000 of 200,000");
@@ -336,7 +337,7 @@ class PageInBrowserTest {
                 .folded();
         Path file = folder.resolve("shared.html");
         try (Writer out = Files.newBufferedWriter(file)) {
-            Site.storyPage(story, Sources.in(List.of(sources)), out);
+            StoryPage.write(story, Sources.in(List.of(sources)), out);
         }
         browser.get(file.toUri() + "#step-2");
         assertThat(wait(".detail", "pool-1").getText())

@@ -68,7 +68,7 @@ class CoverageTest {
     }
 
     private static List<String> unclaimed(Coverage coverage) {
-        return coverage.rows(Coverage.Sort.NAME).stream()
+        return coverage.rows(Coverage.Order.NAME).stream()
                 .filter(row -> row.unclaimed() > 0)
                 .map(row -> row.method() + " " + row.unclaimed() + " of " + row.answers())
                 .toList();
@@ -79,7 +79,7 @@ class CoverageTest {
     void a_claim_backs_what_a_test_supposes_of_the_same_call(String name) {
         assertThat(unclaimed(coverage(name, CoverageTest::all))).isEmpty();
         assertThat(unclaimed(coverage(name, CoverageTest::half))).containsExactly("rate(int) 1 of 2");
-        assertThat(coverage(name, CoverageTest::all).rows(Coverage.Sort.NAME))
+        assertThat(coverage(name, CoverageTest::all).rows(Coverage.Order.NAME))
                 .filteredOn(row -> row.method().startsWith("mount"))
                 .as("what only carries on a chain is no answer")
                 .extracting(Coverage.Row::answers, Coverage.Row::called)
@@ -98,13 +98,13 @@ class CoverageTest {
             coverage.add(JournalScene.of("SiteTest#asks", scene.conversation())
                     .ended(JournalScene.Outcome.PASSED, "")
                     .build());
-            assertThat(coverage.rows(Coverage.Sort.NAME)).allMatch(row -> row.failed() == 0);
+            assertThat(coverage.rows(Coverage.Order.NAME)).allMatch(row -> row.failed() == 0);
             suppose(() -> site.report("storm")).returns(CompletableFuture.failedFuture(new IllegalStateException()));
             assertThat(site.report("storm")).isCompletedExceptionally();
             coverage.add(JournalScene.of("SiteTest#storm", scene.conversation())
                     .ended(JournalScene.Outcome.PASSED, "")
                     .build());
-            assertThat(coverage.rows(Coverage.Sort.NAME))
+            assertThat(coverage.rows(Coverage.Order.NAME))
                     .filteredOn(row -> row.failed() > 0)
                     .extracting(Coverage.Row::method)
                     .containsExactly("report(String)");

@@ -5,16 +5,16 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Ending;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.Role;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.coverage.Coverage;
-import dev.zelotype.report.coverage.Coverage.Sort;
+import dev.zelotype.report.coverage.Coverage.Order;
 import dev.zelotype.report.coverage.CoverageTable;
 import dev.zelotype.report.site.ReportException;
 import dev.zelotype.report.site.Site;
@@ -146,7 +146,7 @@ class ReportTest {
                 .call("humidityAt(\"x\")")
                 .broken("no")
                 .build());
-        assertThat(CoverageTable.csv(coverage.rows(Sort.NAME))).isEqualTo("""
+        assertThat(CoverageTable.csv(coverage.rows(Order.NAME))).isEqualTo("""
                 type,method,supposed,expected,verified,called,answers,backed,broken,failed
                 "dev.observatory.Dome","close()",0,0,0,2,0,0,0,0
                 "dev.observatory.Dome","open()",0,2,0,2,0,0,0,0
@@ -160,29 +160,29 @@ class ReportTest {
                 .call("humidityAt(String)")
                 .broken("no")
                 .build());
-        assertThat(coverage.rows(Sort.NAME).get(5).broken())
+        assertThat(coverage.rows(Order.NAME).get(5).broken())
                 .as("broken once is broken")
                 .isOne();
-        assertThat(coverage.rows(Sort.LEAST)).extracting(Coverage.Row::called).isSorted();
+        assertThat(coverage.rows(Order.LEAST)).extracting(Coverage.Row::called).isSorted();
         coverage.add(JournalScene.of(
                         "RowsTest#reads",
                         Conversation.builder()
                                 .add(DoubledType.of("java.sql.ResultSet", List.of("next()")))
                                 .build())
                 .build());
-        assertThat(Coverage.own(coverage.rows(Sort.NAME)))
+        assertThat(Coverage.own(coverage.rows(Order.NAME)))
                 .extracting(Coverage.Row::type)
                 .contains(type)
                 .doesNotContain("java.sql.ResultSet");
-        List<Coverage.Row> ofPlatform = coverage.rows(Sort.NAME).stream()
+        List<Coverage.Row> ofPlatform = coverage.rows(Order.NAME).stream()
                 .filter(Coverage.Row::isOfPlatform)
                 .toList();
         assertThat(Coverage.own(ofPlatform))
                 .as("where there are no others")
                 .hasSize(1)
                 .isEqualTo(ofPlatform);
-        assertThat(coverage.rows(Sort.MOST).get(7).called()).isZero();
-        assertThat(CoverageTable.json(Coverage.own(coverage.rows(Sort.NAME))))
+        assertThat(coverage.rows(Order.MOST).get(7).called()).isZero();
+        assertThat(CoverageTable.json(Coverage.own(coverage.rows(Order.NAME))))
                 .contains("\"percent\" : 71.4", "\"verified\" : 2");
     }
 

@@ -1,16 +1,16 @@
 package dev.zelotype.report;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.Role;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
-import dev.zelotype.report.site.Site;
+import dev.zelotype.report.site.StoryPage;
 import dev.zelotype.report.story.Story;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -136,7 +136,7 @@ final class Scenes {
     static String page(Story story) {
         StringWriter page = new StringWriter();
         try {
-            Site.storyPage(story, page);
+            StoryPage.write(story, page);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -3,7 +3,7 @@ package dev.zelotype.sweep;
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.Zelotype;
-import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Array;
 import java.lang.reflect.InvocationTargetException;

@@ -2,7 +2,7 @@ package dev.zelotype.sweep;
 
 import dev.zelotype.generate.GenerateException;
 import dev.zelotype.generate.Generator;
-import dev.zelotype.generate.Outcome;
+import dev.zelotype.generate.GeneratedFile;
 import dev.zelotype.generate.Progress;
 import dev.zelotype.generate.Style;
 import dev.zelotype.tools.WholeFiles;
@@ -156,11 +156,11 @@ public final class SourceSweep {
         Generator generator = new Generator(classPath, Progress.NONE);
         try {
             adding.to(generator);
-            List<Outcome> written = generator
+            List<GeneratedFile> written = generator
                     .plan(EnumSet.allOf(Style.class), packageName, folder, "zelotype-sweep/sources")
                     .write(false);
             files += (int) written.stream()
-                    .filter(outcome -> outcome.state() == Outcome.State.NEW)
+                    .filter(outcome -> outcome.state() == GeneratedFile.State.NEW)
                     .count();
         } catch (GenerateException e) {
             // A package without an interface, or one of which nothing can be written.

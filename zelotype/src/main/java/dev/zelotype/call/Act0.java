@@ -4,6 +4,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For tests: a call that takes no free parameters and gives nothing back, written as a method reference or a lambda.
+ *
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Act0 extends Shape {

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: a call that takes one free parameter and gives nothing back, written as a method reference or a lambda.
  *
  * @param <A> the type of the first parameter
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Act1<A extends @Nullable Object> extends Shape {

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  * @param <E> the type of the fifth parameter
  * @param <F> the type of the sixth parameter
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Act6<

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param <E> the type of the fifth parameter
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Act7<

@@ -9,5 +9,6 @@ import org.jspecify.annotations.Nullable;
  * @param <B> the type of the second parameter
  * @param first the first argument
  * @param second the second argument
+ * @since 0.2
  */
 public record Args2<A extends @Nullable Object, B extends @Nullable Object>(A first, B second) {}

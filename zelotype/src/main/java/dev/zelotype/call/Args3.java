@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param first the first argument
  * @param second the second argument
  * @param third the third argument
+ * @since 0.2
  */
 public record Args3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>(
         A first, B second, C third) {}

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param second the second argument
  * @param third the third argument
  * @param fourth the fourth argument
+ * @since 0.2
  */
 public record Args4<
         A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object, D extends @Nullable Object>(

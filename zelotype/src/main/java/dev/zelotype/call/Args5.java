@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param third the third argument
  * @param fourth the fourth argument
  * @param fifth the fifth argument
+ * @since 0.2
  */
 public record Args5<
         A extends @Nullable Object,

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param fourth the fourth argument
  * @param fifth the fifth argument
  * @param sixth the sixth argument
+ * @since 0.2
  */
 public record Args6<
         A extends @Nullable Object,

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param fifth the fifth argument
  * @param sixth the sixth argument
  * @param seventh the seventh argument
+ * @since 0.2
  */
 public record Args7<
         A extends @Nullable Object,

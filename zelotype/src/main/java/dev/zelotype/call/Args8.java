@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param sixth the sixth argument
  * @param seventh the seventh argument
  * @param eighth the eighth argument
+ * @since 0.2
  */
 public record Args8<
         A extends @Nullable Object,

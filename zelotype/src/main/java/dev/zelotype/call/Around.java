@@ -6,6 +6,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * For tests: what all answers around real code have in common, whatever their number of parameters. For the library
  * itself; a test writes a lambda.
+ *
+ * @since 0.2
  */
 public interface Around extends Serializable {
 

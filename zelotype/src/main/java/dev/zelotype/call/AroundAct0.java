@@ -4,6 +4,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For tests: an action around the real code of a call that takes no free parameters and gives nothing back.
+ *
+ * @since 0.2
  */
 @FunctionalInterface
 public interface AroundAct0 extends Around {

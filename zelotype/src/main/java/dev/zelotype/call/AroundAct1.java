@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: an action around the real code of a call that takes one free parameter and gives nothing back.
  *
  * @param <A> the type of the first parameter
+ * @since 0.2
  */
 @FunctionalInterface
 public interface AroundAct1<A extends @Nullable Object> extends Around {

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter
  * @param <C> the type of the third parameter
+ * @since 0.2
  */
 @FunctionalInterface
 public interface AroundAct3<A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
  * @param <H> the type of the eighth parameter
+ * @since 0.2
  */
 @FunctionalInterface
 public interface AroundAct8<

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: an answer around the real code of a call that takes no free parameters and gives a value back.
  *
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 @FunctionalInterface
 public interface AroundQuery0<R extends @Nullable Object> extends Around {

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  * @param <E> the type of the fifth parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 @FunctionalInterface
 public interface AroundQuery5<

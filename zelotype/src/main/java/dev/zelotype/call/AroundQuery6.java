@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param <E> the type of the fifth parameter
  * @param <F> the type of the sixth parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 @FunctionalInterface
 public interface AroundQuery6<

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 @FunctionalInterface
 public interface AroundQuery7<

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: a call that takes no free parameters and gives a value back, written as a method reference or a lambda.
  *
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Query0<R extends @Nullable Object> extends Shape {

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <A> the type of the first parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Query1<A extends @Nullable Object, R extends @Nullable Object> extends Shape {

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * @param <B> the type of the second parameter
  * @param <C> the type of the third parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Query3<

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  * @param <D> the type of the fourth parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Query4<

@@ -6,6 +6,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * For tests: what all call shapes have in common, whatever their number of parameters: the library hands them their
  * arguments as an array. For the library itself; a test writes a lambda or a method reference.
+ *
+ * @since 0.2
  */
 public interface Shape extends Serializable {
 

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: a condition on the one free parameter of a call pattern.
  *
  * @param <A> the type of the first parameter
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Where1<A extends @Nullable Object> extends Shape {

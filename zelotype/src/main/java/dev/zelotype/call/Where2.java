@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter
+ * @since 0.2
  */
 @FunctionalInterface
 public interface Where2<A extends @Nullable Object, B extends @Nullable Object> extends Shape {

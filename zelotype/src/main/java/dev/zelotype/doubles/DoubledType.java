@@ -4,6 +4,8 @@ import java.util.List;
 
 /**
  * For readers of results: a type that doubles were made of. Immutable; more may be told in later versions.
+ *
+ * @since 0.2
  */
 public final class DoubledType {
 

@@ -14,6 +14,8 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>It is asked before Zelotype's own empty values, on the thread that makes the call, and may be asked by several threads
  * at once. What a scene was given is asked before what the services give.
+ *
+ * @since 0.2
  */
 @FunctionalInterface
 public interface EmptyValue {

@@ -2,6 +2,8 @@ package dev.zelotype.doubles;
 
 /**
  * For tests and for readers of results: the five kinds of doubles.
+ *
+ * @since 0.2
  */
 public enum Kind {
 

@@ -2,6 +2,8 @@ package dev.zelotype.doubles;
 
 /**
  * For readers of results: a double of a scene. Immutable; more may be told in later versions.
+ *
+ * @since 0.2
  */
 public final class NamedDouble {
 

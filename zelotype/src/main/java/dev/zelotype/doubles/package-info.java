@@ -1,5 +1,5 @@
 /**
- * For everybody who reads results: the kinds of doubles, and the conversation of a scene as plain values.
+ * For everybody: the kinds of doubles, what they answer unasked, and doubles as readers of results meet them.
  */
 @NullMarked
 package dev.zelotype.doubles;

@@ -1,10 +1,13 @@
 package dev.zelotype.error;
 
+import dev.zelotype.basics.Mask;
 import org.jspecify.annotations.Nullable;
 
 /**
  * For whoever reads failures: a check did not hold: a call is missing, or happened too often, at the wrong time or
  * without being expected.
+ *
+ * @since 0.2
  */
 public class CheckFailure extends AssertionError {
 

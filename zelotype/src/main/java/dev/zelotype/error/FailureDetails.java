@@ -1,5 +1,6 @@
 package dev.zelotype.error;
 
+import dev.zelotype.basics.Mask;
 import java.util.List;
 
 /**
@@ -12,6 +13,8 @@ import java.util.List;
  *     failure.details().differences().forEach(System.out::println);
  * }
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class FailureDetails {
 

@@ -1,5 +1,6 @@
 package dev.zelotype.error;
 
+import dev.zelotype.basics.CodeOwner;
 import java.util.Arrays;
 
 /**
@@ -13,7 +14,7 @@ final class Frames {
     static void beginOutside(Throwable thrown) {
         StackTraceElement[] frames = thrown.getStackTrace();
         int first = 0;
-        while (first < frames.length && OwnNames.has(frames[first].getClassName())) {
+        while (first < frames.length && CodeOwner.isOurs(frames[first].getClassName())) {
             first++;
         }
         if (first < frames.length) {

@@ -1,10 +1,13 @@
 package dev.zelotype.error;
 
+import dev.zelotype.basics.Mask;
 import org.jspecify.annotations.Nullable;
 
 /**
  * For whoever reads failures: zelotype was used in a way that cannot mean anything, or would only look like a check. The
  * message says what is wrong and what to write instead.
+ *
+ * @since 0.2
  */
 public final class MisuseException extends RuntimeException {
 

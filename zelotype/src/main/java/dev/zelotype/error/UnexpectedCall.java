@@ -3,6 +3,8 @@ package dev.zelotype.error;
 /**
  * For whoever reads failures: a double was called in a way that it was told to object to. Thrown at the call itself; the
  * scene remembers it, so that the test fails even where the subject swallows it.
+ *
+ * @since 0.2
  */
 public final class UnexpectedCall extends CheckFailure {
 

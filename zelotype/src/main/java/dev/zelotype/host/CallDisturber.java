@@ -6,6 +6,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * For hosts that challenge tests: stands between subjects and doubles, and may change what becomes of a call. Called on the
  * calling thread.
+ *
+ * @since 0.2
  */
 @FunctionalInterface
 public interface CallDisturber {

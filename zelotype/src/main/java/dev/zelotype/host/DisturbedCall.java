@@ -1,6 +1,7 @@
 package dev.zelotype.host;
 
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.basics.Zero;
+import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Passage;
@@ -8,9 +9,8 @@ import dev.zelotype.engine.decide.Said;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Callbacks;
-import dev.zelotype.engine.make.Zero;
-import dev.zelotype.engine.pattern.DroppedAnswer;
 import dev.zelotype.engine.scene.SceneState;
+import dev.zelotype.engine.weave.DroppedAnswer;
 import dev.zelotype.error.CheckFailure;
 import java.lang.StackWalker.StackFrame;
 import java.lang.reflect.Executable;
@@ -20,6 +20,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For hosts that challenge tests: a call on its way to a double, before anything is known of it. For the calling thread.
+ *
+ * @since 0.2
  */
 public final class DisturbedCall {
 

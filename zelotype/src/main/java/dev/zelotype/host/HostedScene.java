@@ -2,11 +2,11 @@ package dev.zelotype.host;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.basics.Mask;
+import dev.zelotype.conversation.Conversation;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.scene.ConversationView;
 import dev.zelotype.engine.scene.SceneState;
-import dev.zelotype.error.Mask;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -24,6 +24,8 @@ import org.jspecify.annotations.Nullable;
  * ... // the test itself
  * hosted.closeAfter(failure);
  * }</pre>
+ *
+ * @since 0.2
  */
 public final class HostedScene {
 
@@ -113,9 +115,7 @@ public final class HostedScene {
          * @return the scene
          */
         public HostedScene open() {
-            SceneState state = new SceneState(title, settings.unusedSuppositions(), settings.linesOfCalls(), details);
-            state.letTasksFollow(settings.tasksFollow());
-            state.giveEmptyValue(settings.emptyValue());
+            SceneState state = new SceneState(title, settings, details);
             state.open(test, /* byTest= */ false);
             return new HostedScene(state);
         }

@@ -6,6 +6,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * For hosts that challenge tests: stands between what a test calls and the test, and may change what comes back. Called on
  * the calling thread.
+ *
+ * @since 0.2
  */
 @FunctionalInterface
 public interface ResultDisturber {

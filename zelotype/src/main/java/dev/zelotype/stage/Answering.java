@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the shape of an action
  * @param <O> the shape of an answer around the real code
  * @param <R> what the call gives back
+ * @since 0.2
  */
 public class Answering<Q extends Shape, D extends Shape, O extends Around, R extends @Nullable Object> {
 

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: a check on calls with one free parameter: narrow it, then say how often they must have happened.
  *
  * @param <A> the type of the first parameter
+ * @since 0.2
  */
 public final class Check1<A extends @Nullable Object> extends Counting {
 

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param <B> the type of the second parameter
  * @param <C> the type of the third parameter
  * @param <D> the type of the fourth parameter
+ * @since 0.2
  */
 public final class Check4<
                 A extends @Nullable Object,

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  * @param <D> the type of the fourth parameter
  * @param <E> the type of the fifth parameter
+ * @since 0.2
  */
 public final class Check5<
                 A extends @Nullable Object,

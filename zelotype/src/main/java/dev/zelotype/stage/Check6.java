@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  * @param <E> the type of the fifth parameter
  * @param <F> the type of the sixth parameter
+ * @since 0.2
  */
 public final class Check6<
                 A extends @Nullable Object,

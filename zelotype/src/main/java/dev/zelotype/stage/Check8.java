@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
  * @param <H> the type of the eighth parameter
+ * @since 0.2
  */
 public final class Check8<
                 A extends @Nullable Object,

@@ -4,6 +4,8 @@ import dev.zelotype.engine.statement.Check;
 
 /**
  * For tests: says how often a call must have happened, which completes the check.
+ *
+ * @since 0.2
  */
 public class Counted {
 

@@ -5,6 +5,8 @@ import java.time.Duration;
 
 /**
  * For tests: says how often a call must have happened, which completes the check, and how long to wait for it.
+ *
+ * @since 0.2
  */
 public class Counting extends Counted {
 

@@ -7,6 +7,8 @@ import dev.zelotype.engine.statement.Expectation;
 /**
  * For tests: a void call with no free parameters that is expected: say what it does
  * and how often it happens.
+ *
+ * @since 0.2
  */
 public final class ExpectedAct0 extends ExpectedDoing<Act0, AroundAct0> {
 

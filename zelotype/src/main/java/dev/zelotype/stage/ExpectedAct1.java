@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * and how often it happens.
  *
  * @param <A> the type of the first parameter
+ * @since 0.2
  */
 public final class ExpectedAct1<A extends @Nullable Object> extends ExpectedDoing<Act1<A>, AroundAct1<A>> {
 

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter
+ * @since 0.2
  */
 public final class ExpectedAct2<A extends @Nullable Object, B extends @Nullable Object>
         extends ExpectedDoing<Act2<A, B>, AroundAct2<A, B>> {

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param <E> the type of the fifth parameter
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
+ * @since 0.2
  */
 public final class ExpectedAct7<
                 A extends @Nullable Object,

@@ -9,6 +9,7 @@ import dev.zelotype.engine.statement.Expectation;
  *
  * @param <D> the shape of an action
  * @param <O> the shape of an action around the real code
+ * @since 0.2
  */
 public class ExpectedDoing<D extends Shape, O extends Around> {
 

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * and how often it happens.
  *
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 public final class ExpectedQuery0<R extends @Nullable Object>
         extends ExpectedAnswering<Query0<R>, Act0, AroundQuery0<R>, R> {

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param <B> the type of the second parameter
  * @param <C> the type of the third parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 public final class ExpectedQuery3<
                 A extends @Nullable Object,

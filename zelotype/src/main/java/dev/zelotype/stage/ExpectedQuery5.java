@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  * @param <E> the type of the fifth parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 public final class ExpectedQuery5<
                 A extends @Nullable Object,

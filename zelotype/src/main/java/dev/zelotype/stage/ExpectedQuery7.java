@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 public final class ExpectedQuery7<
                 A extends @Nullable Object,

@@ -6,6 +6,8 @@ import dev.zelotype.engine.statement.Supposition;
 
 /**
  * For tests: a void call with no free parameters that is supposed to answer: say what it does.
+ *
+ * @since 0.2
  */
 public final class SupposedAct0 extends Doing<Act0, AroundAct0> {
 

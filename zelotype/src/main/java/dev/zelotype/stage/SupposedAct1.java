@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: a void call with one free parameter that is supposed to answer: narrow it, then say what it does.
  *
  * @param <A> the type of the first parameter
+ * @since 0.2
  */
 public final class SupposedAct1<A extends @Nullable Object> extends Doing<Act1<A>, AroundAct1<A>> {
 

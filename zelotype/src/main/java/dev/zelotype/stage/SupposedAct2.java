@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter
+ * @since 0.2
  */
 public final class SupposedAct2<A extends @Nullable Object, B extends @Nullable Object>
         extends Doing<Act2<A, B>, AroundAct2<A, B>> {

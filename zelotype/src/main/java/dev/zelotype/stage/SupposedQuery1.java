@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <A> the type of the first parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 public final class SupposedQuery1<A extends @Nullable Object, R extends @Nullable Object>
         extends Answering<Query1<A, R>, Act1<A>, AroundQuery1<A, R>, R> {

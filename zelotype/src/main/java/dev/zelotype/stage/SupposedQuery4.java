@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param <C> the type of the third parameter
  * @param <D> the type of the fourth parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 public final class SupposedQuery4<
                 A extends @Nullable Object,

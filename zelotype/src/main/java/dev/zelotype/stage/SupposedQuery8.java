@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param <G> the type of the seventh parameter
  * @param <H> the type of the eighth parameter
  * @param <R> the type of the value that comes back
+ * @since 0.2
  */
 public final class SupposedQuery8<
                 A extends @Nullable Object,

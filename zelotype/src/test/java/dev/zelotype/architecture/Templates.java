@@ -46,6 +46,7 @@ final class Templates {
         List<Map<String, Object>> arities =
                 IntStream.rangeClosed(0, MOST).mapToObj(Templates::arity).toList();
         files.put(SOURCES.resolve("Zelotype.java"), text("Zelotype", Map.of("arities", arities)));
+        files.put(SOURCES.resolve("call/WrittenPattern.java"), text("WrittenPattern", Map.of("arities", arities)));
         return files;
     }
 
@@ -83,6 +84,9 @@ final class Templates {
         values.put("types", each(n, Templates::letter));
         values.put("bounded", each(n, i -> letter(i) + " extends @Nullable Object"));
         values.put("parameters", each(n, i -> letter(i) + " " + ORDINALS.get(i)));
+        values.put("objects", each(n, i -> "@Nullable Object " + ORDINALS.get(i)));
+        values.put("anything", each(n, i -> "@Nullable Object"));
+        values.put("wildcards", each(n, i -> "?"));
         values.put("names", each(n, ORDINALS::get));
         values.put("casts", casts(n));
         values.put("key", n == 1 ? "A" : "Args" + n + "<" + each(n, Templates::letter) + ">");

@@ -12,11 +12,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
+import dev.zelotype.conversation.TestStatement;
 import dev.zelotype.doubles.Kind;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.Role;
-import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.host.HostedScene;

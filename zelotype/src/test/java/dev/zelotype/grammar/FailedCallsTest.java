@@ -8,7 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.call.Act3;
-import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.host.HostedScene;
 import dev.zelotype.observatory.Observatory.Camera;
 import java.nio.channels.CompletionHandler;

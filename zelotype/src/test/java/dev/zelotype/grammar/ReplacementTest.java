@@ -12,7 +12,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
-import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.engine.weave.Agent;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;

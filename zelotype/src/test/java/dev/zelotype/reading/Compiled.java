@@ -3,6 +3,7 @@ package dev.zelotype.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.Zelotype;
+import dev.zelotype.engine.weave.PatternPatch;
 import java.io.ByteArrayOutputStream;
 import java.io.File;
 import java.io.IOException;
@@ -43,7 +44,11 @@ public enum Compiled {
     WITH_COVERAGE_PROBES,
     /** As other languages' compilers do it: the methods of lambdas are plain ones with names of another form. */
     AS_OTHER_LANGUAGES_DO,
-    WITHOUT_CLASS_FILES;
+    WITHOUT_CLASS_FILES,
+    /** As the build goal leaves them, and as the agent lets them load. */
+    WITH_PATTERNS_IN_PLACE,
+    BY_ECLIPSE_WITH_PATTERNS_IN_PLACE,
+    WITH_PROBES_AND_PATTERNS_IN_PLACE;
 
     /** Kept for as long as any class that was made for it. */
     private static final IRuntime COVERAGE = coverage();
@@ -68,7 +73,7 @@ public enum Compiled {
             files.add(file.toString());
         }
         List<String> command = new ArrayList<>(List.of("-d", classes.toString(), "-cp", classPath()));
-        if (this == BY_ECLIPSE) {
+        if (this == BY_ECLIPSE || this == BY_ECLIPSE_WITH_PATTERNS_IN_PLACE) {
             command.addAll(List.of("-17", "-g", "-nowarn", "-proc:none"));
             command.addAll(files);
             StringWriter said = new StringWriter();
@@ -86,6 +91,11 @@ public enum Compiled {
         switch (this) {
             case WITH_COVERAGE_PROBES -> instrument(classes);
             case AS_OTHER_LANGUAGES_DO -> rename(classes);
+            case WITH_PATTERNS_IN_PLACE, BY_ECLIPSE_WITH_PATTERNS_IN_PLACE -> patch(classes);
+            case WITH_PROBES_AND_PATTERNS_IN_PLACE -> {
+                instrument(classes);
+                patch(classes);
+            }
             case BY_JAVAC, WITHOUT_DEBUG_DATA, BY_ECLIPSE, WITHOUT_CLASS_FILES -> {
                 // They stay as they are.
             }
@@ -130,6 +140,20 @@ public enum Compiled {
                 Files.write(file, instrumenter.instrument(Files.readAllBytes(file), file.toString()));
             }
         }
+    }
+
+    private static void patch(Path classes) throws IOException {
+        int patched = 0;
+        try (Stream<Path> files = Files.walk(classes)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                byte[] changed = PatternPatch.of(Files.readAllBytes(file));
+                if (changed != null) {
+                    Files.write(file, changed);
+                    patched++;
+                }
+            }
+        }
+        assertThat(patched).as("changed classes").isPositive();
     }
 
     private static void rename(Path classes) throws IOException {

@@ -1,6 +1,6 @@
 package dev.zelotype.examples.observatory;
 
-import dev.zelotype.junit.Claims;
+import dev.zelotype.junit.ClaimTests;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,6 +24,6 @@ class FileCatalogTest {
 
     @TestFactory
     Stream<DynamicTest> the_real_catalog_keeps_the_claims() {
-        return Claims.of(TargetCatalog.class, CatalogClaims::claims).heldAgainst(() -> new FileCatalog(file));
+        return ClaimTests.of(TargetCatalog.class, CatalogClaims::claims).heldAgainst(() -> new FileCatalog(file));
     }
 }

@@ -3,7 +3,7 @@ package dev.zelotype.examples.observatory;
 import static dev.zelotype.Zelotype.suppose;
 import static dev.zelotype.examples.observatory.CatalogClaims.QUILL;
 
-import dev.zelotype.junit.Claims;
+import dev.zelotype.junit.ClaimTests;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,7 +21,7 @@ class TroubledCatalog {
     @TestFactory
     Stream<DynamicTest> the_real_catalog_breaks_a_claim(@TempDir Path folder) throws IOException {
         Path file = Files.writeString(folder.resolve("catalog.txt"), "Harrow-2 47\n");
-        return Claims.of(TargetCatalog.class, TroubledCatalog::claims).heldAgainst(() -> new FileCatalog(file));
+        return ClaimTests.of(TargetCatalog.class, TroubledCatalog::claims).heldAgainst(() -> new FileCatalog(file));
     }
 
     private static void claims(TargetCatalog catalog) {

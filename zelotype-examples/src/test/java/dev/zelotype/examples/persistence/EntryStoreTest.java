@@ -4,7 +4,7 @@ import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.zelotype.junit.Claims;
+import dev.zelotype.junit.ClaimTests;
 import dev.zelotype.junit.WithDoubles;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -83,7 +83,7 @@ class EntryStoreTest {
 
     @TestFactory
     Stream<DynamicTest> the_database_keeps_the_claims() {
-        return Claims.of(EntryStore.class, EntryStoreTest::claims).heldAgainst(() -> new JdbcStore("dome open"));
+        return ClaimTests.of(EntryStore.class, EntryStoreTest::claims).heldAgainst(() -> new JdbcStore("dome open"));
     }
 
     @Test

@@ -1,22 +1,24 @@
 package dev.zelotype.report.coverage;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * For Zelotype's own tools: which methods of each doubled type the tests exercise, and how. Memory is bounded by the
@@ -25,24 +27,67 @@ import java.util.TreeMap;
  * <pre>{@code
  * Coverage coverage = new Coverage();
  * JournalReader.read(folder, coverage);
- * coverage.rows(Coverage.Sort.NAME).forEach(System.out::println);
+ * coverage.rows(Coverage.Order.NAME).forEach(System.out::println);
  * }</pre>
  */
 public final class Coverage implements JournalSink {
 
-    private static final int COLUMNS = 5;
+    private final Map<String, Map<String, Counts>> types = new TreeMap<>();
+    /** What was supposed of each method. */
+    private final Map<Method, Set<String>> answers = new HashMap<>();
+    /** What came of claims; broken once is broken. */
+    private final Map<Claimed, Boolean> claims = new HashMap<>();
 
-    private final Map<String, Map<String, int[]>> types = new TreeMap<>();
-    /** What was supposed of each method, by type and signature. */
-    private final Map<String, Set<String>> answers = new TreeMap<>();
-    /** What came of claims, by type, signature and calls; broken once is broken. */
-    private final Map<String, Boolean> claims = new TreeMap<>();
+    /** How a test can speak of a method, or meet it. */
+    private enum Way {
+        SUPPOSED,
+        EXPECTED,
+        VERIFIED,
+        CALLED,
+        FAILED;
+
+        static Way of(Verb verb) {
+            return switch (verb) {
+                case SUPPOSED -> SUPPOSED;
+                case EXPECTED -> EXPECTED;
+                case VERIFIED, RECORDED -> VERIFIED;
+            };
+        }
+    }
+
+    private record Method(String type, String signature) {}
+
+    private record Claimed(Method method, String call) {}
+
+    /** In how many tests each way occurs. */
+    private static final class Counts {
+        private final Map<Way, Integer> tests = new EnumMap<>(Way.class);
+
+        int of(Way way) {
+            return tests.getOrDefault(way, 0);
+        }
+    }
+
+    /** The ways that occur in one test, each once a method. */
+    private final class InTest {
+        private final Map<Way, Set<Method>> counted = new EnumMap<>(Way.class);
+
+        void count(@Nullable String type, String signature, Way way) {
+            if (type != null
+                    && counted.computeIfAbsent(way, first -> new HashSet<>()).add(new Method(type, signature))) {
+                types.computeIfAbsent(type, name -> new TreeMap<>())
+                        .computeIfAbsent(signature, name -> new Counts())
+                        .tests
+                        .merge(way, 1, Integer::sum);
+            }
+        }
+    }
 
     /** Starts with nothing. */
     public Coverage() {}
 
     /** In which order methods are listed. */
-    public enum Sort {
+    public enum Order {
         /** By type, then as the type lists its methods. */
         NAME(Comparator.comparing(Row::type)),
         /** Those that no test calls first. */
@@ -50,10 +95,10 @@ public final class Coverage implements JournalSink {
         /** Those that most tests call first. */
         MOST(Comparator.comparingInt(Row::called).reversed());
 
-        private final Comparator<Row> order;
+        private final Comparator<Row> rows;
 
-        Sort(Comparator<Row> order) {
-            this.order = order;
+        Order(Comparator<Row> rows) {
+            this.rows = rows;
         }
     }
 
@@ -130,31 +175,24 @@ public final class Coverage implements JournalSink {
     public void add(JournalScene scene) {
         Conversation conversation = scene.conversation();
         for (DoubledType type : conversation.types()) {
-            Map<String, int[]> methods = types.computeIfAbsent(type.name(), name -> new TreeMap<>());
-            type.methods().forEach(method -> methods.computeIfAbsent(method, name -> new int[COLUMNS]));
+            Map<String, Counts> methods = types.computeIfAbsent(type.name(), name -> new TreeMap<>());
+            type.methods().forEach(method -> methods.computeIfAbsent(method, name -> new Counts()));
         }
         Map<String, String> typeOf = conversation.typesOfDoubles();
-        Set<String> counted = new HashSet<>();
+        InTest test = new InTest();
         for (TestStatement statement : conversation.statements()) {
             String type = typeOf.get(statement.receiver());
             if (type != null && statement.verb() == Verb.SUPPOSED && !statement.link()) {
-                answers.computeIfAbsent(type + "." + statement.signature(), first -> new HashSet<>())
+                answers.computeIfAbsent(new Method(type, statement.signature()), first -> new HashSet<>())
                         .add(statement.call());
             }
-            count(
-                    counted,
-                    typeOf.get(statement.receiver()),
-                    statement.signature(),
-                    switch (statement.verb()) {
-                        case SUPPOSED -> 0;
-                        case EXPECTED -> 1;
-                        case VERIFIED, RECORDED -> 2;
-                    });
+            test.count(type, statement.signature(), Way.of(statement.verb()));
         }
         for (RecordedCall call : conversation.calls()) {
-            count(counted, typeOf.get(call.receiver()), call.signature(), 3);
+            String type = typeOf.get(call.receiver());
+            test.count(type, call.signature(), Way.CALLED);
             if (call.failed()) {
-                count(counted, typeOf.get(call.receiver()), call.signature(), 4);
+                test.count(type, call.signature(), Way.FAILED);
             }
         }
     }
@@ -166,45 +204,48 @@ public final class Coverage implements JournalSink {
      */
     @Override
     public void add(JournalClaim claim) {
-        claims.merge(claim.type() + "." + claim.signature() + " " + claim.call(), claim.isKept(), Boolean::logicalAnd);
+        Method method = new Method(claim.type(), claim.signature());
+        claims.merge(new Claimed(method, claim.call()), claim.isKept(), Boolean::logicalAnd);
     }
 
-    private Row row(String type, String method, int[] counts) {
+    private Row row(Method method, Counts counts) {
         int backed = 0;
         int broken = 0;
-        Set<String> said = answers.getOrDefault(type + "." + method, Set.of());
-        for (String text : said) {
-            Boolean kept = claims.get(type + "." + method + " " + text);
+        Set<String> said = answers.getOrDefault(method, Set.of());
+        for (String call : said) {
+            Boolean kept = claims.get(new Claimed(method, call));
             backed += kept != null && kept ? 1 : 0;
             broken += kept != null && !kept ? 1 : 0;
         }
         return new Row(
-                type, method, counts[0], counts[1], counts[2], counts[3], said.size(), backed, broken, counts[4]);
-    }
-
-    private void count(Set<String> counted, String type, String method, int column) {
-        if (type != null && counted.add(column + type + "." + method)) {
-            types.computeIfAbsent(type, name -> new TreeMap<>())
-                    .computeIfAbsent(method, name -> new int[COLUMNS])[column]++;
-        }
+                method.type(),
+                method.signature(),
+                counts.of(Way.SUPPOSED),
+                counts.of(Way.EXPECTED),
+                counts.of(Way.VERIFIED),
+                counts.of(Way.CALLED),
+                said.size(),
+                backed,
+                broken,
+                counts.of(Way.FAILED));
     }
 
     /**
      * All methods.
      *
-     * @param sort in which order
+     * @param order in which order
      * @return one row a method
      */
-    public List<Row> rows(Sort sort) {
+    public List<Row> rows(Order order) {
         List<Row> rows = new ArrayList<>();
         types.forEach((type, methods) -> methods.forEach((method, counts) -> {
             // A constructor is a collaborator's only where a test replaces it.
-            boolean spokenOf = Arrays.stream(counts).anyMatch(count -> count > 0);
+            boolean spokenOf = !counts.tests.isEmpty();
             if (spokenOf || !method.startsWith("new(")) {
-                rows.add(row(type, method, counts));
+                rows.add(row(new Method(type, method), counts));
             }
         }));
-        rows.sort(sort.order);
+        rows.sort(order.rows);
         return rows;
     }
 

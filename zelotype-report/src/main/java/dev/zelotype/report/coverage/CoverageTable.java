@@ -12,7 +12,7 @@ import java.util.List;
  * For Zelotype's own tools: coverage for other programs.
  *
  * <pre>{@code
- * Files.writeString(Path.of("coverage.csv"), CoverageTable.csv(coverage.rows(Coverage.Sort.NAME)));
+ * Files.writeString(Path.of("coverage.csv"), CoverageTable.csv(coverage.rows(Coverage.Order.NAME)));
  * }</pre>
  */
 public final class CoverageTable {

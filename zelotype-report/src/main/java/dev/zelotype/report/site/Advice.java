@@ -1,7 +1,7 @@
 package dev.zelotype.report.site;
 
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 
 /**
  * For Zelotype's own tools: a place where a test looks as if it said more than it means, with a milder form. A hint, not

@@ -1,9 +1,9 @@
 package dev.zelotype.report.site;
 
-import dev.zelotype.doubles.Conversation;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.site.Advice.Rule;
@@ -118,9 +118,9 @@ final class Adviser {
         for (JournalChallenge.Place place :
                 challenge == null ? List.<JournalChallenge.Place>of() : challenge.places()) {
             String method = place.type() + "." + place.signature();
-            if (place.sort().equals("answer") && place.found().equals(JournalChallenge.NOTICED)) {
+            if (place.change().equals("answer") && place.found().equals(JournalChallenge.NOTICED)) {
                 noticed.add(method);
-            } else if (place.sort().equals("answer") && place.found().equals(JournalChallenge.GAP)) {
+            } else if (place.change().equals("answer") && place.found().equals(JournalChallenge.GAP)) {
                 gaps.add(method);
             }
         }

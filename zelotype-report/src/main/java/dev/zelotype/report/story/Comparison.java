@@ -2,7 +2,7 @@ package dev.zelotype.report.story;
 
 import com.github.difflib.DiffUtils;
 import com.github.difflib.patch.AbstractDelta;
-import dev.zelotype.doubles.RecordedCall;
+import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.tools.TestNames;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package dev.zelotype.report.story;
 
-import dev.zelotype.doubles.Ending;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.Role;
-import dev.zelotype.doubles.TestStatement;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
+import dev.zelotype.conversation.TestStatement;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

@@ -1,6 +1,6 @@
 package dev.zelotype.report.story;
 
-import dev.zelotype.doubles.Role;
+import dev.zelotype.conversation.Role;
 import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 

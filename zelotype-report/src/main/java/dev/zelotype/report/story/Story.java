@@ -1,12 +1,12 @@
 package dev.zelotype.report.story;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.Role;
-import dev.zelotype.doubles.TestStatement;
-import dev.zelotype.doubles.Verb;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.story.Item.Message;
 import dev.zelotype.tools.TestNames;

@@ -1,6 +1,6 @@
 package dev.zelotype.report.story;
 
-import dev.zelotype.doubles.Role;
+import dev.zelotype.conversation.Role;
 import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 import dev.zelotype.tools.Sentences;
@@ -44,21 +44,50 @@ public final class TextStory {
             String head, String message, @Nullable Role mark) {}
 
     /**
-     * What arrows are made of, in the order of {@link Role}: a stroke and a head each.
+     * How the arrow of a message is drawn.
+     *
+     * @param stroke what it is made of
+     * @param rightHead its head to the right
+     * @param leftHead its head to the left
+     * @param mark a sign before the message
+     */
+    public record Arrow(char stroke, char rightHead, char leftHead, char mark) {}
+
+    /**
+     * What stories are drawn with.
      *
      * @param lifeline a piece of a lifeline
-     * @param strokes the strokes of arrows
-     * @param rightHeads the heads of arrows to the right
-     * @param leftHeads the heads of arrows to the left
-     * @param marks a sign before each message
+     * @param asked the arrow of a call that the test spoke of
+     * @param incidental the arrow of one that it did not
+     * @param unexpected the arrow of one that was not allowed
+     * @param missing the arrow of one that did not come
      */
-    public record Signs(String lifeline, String strokes, String rightHeads, String leftHeads, String marks) {
+    public record Signs(String lifeline, Arrow asked, Arrow incidental, Arrow unexpected, Arrow missing) {
 
         /** For terminals that show drawing characters. */
-        public static final Signs DRAWN = new Signs("│", "━─━╌", "▶▷✘?", "◀◁✘?", "✔·✘?");
+        public static final Signs DRAWN = new Signs(
+                "│",
+                new Arrow('━', '▶', '◀', '✔'),
+                new Arrow('─', '▷', '◁', '·'),
+                new Arrow('━', '✘', '✘', '✘'),
+                new Arrow('╌', '?', '?', '?'));
 
         /** For those that show only ASCII. */
-        public static final Signs ASCII = new Signs("|", "=-=.", ">>x?", "<<x?", "+-x?");
+        public static final Signs ASCII = new Signs(
+                "|",
+                new Arrow('=', '>', '<', '+'),
+                new Arrow('-', '>', '<', '-'),
+                new Arrow('=', 'x', 'x', 'x'),
+                new Arrow('.', '?', '?', '?'));
+
+        Arrow of(Role role) {
+            return switch (role) {
+                case EXPECTED -> asked;
+                case ALLOWED -> incidental;
+                case UNEXPECTED -> unexpected;
+                case MISSING -> missing;
+            };
+        }
     }
 
     private TextStory(Story story, int width, Signs signs) {
@@ -142,11 +171,11 @@ public final class TextStory {
                             ? message.role() == mark
                             : ((Loop) item).messages().stream().anyMatch(message -> message.role() == mark));
             if (occurs) {
-                int i = mark.ordinal();
-                legend.append(String.valueOf(signs.strokes().charAt(i)).repeat(2))
-                        .append(signs.rightHeads().charAt(i))
+                Arrow arrow = signs.of(mark);
+                legend.append(String.valueOf(arrow.stroke()).repeat(2))
+                        .append(arrow.rightHead())
                         .append(' ')
-                        .append(signs.marks().charAt(i))
+                        .append(arrow.mark())
                         .append(' ')
                         .append(mark.word())
                         .append("   ");
@@ -159,18 +188,18 @@ public final class TextStory {
         char[] line = lifelines.toCharArray();
         int left = digits + 1 + spacing * Math.min(message.from(), message.to());
         int right = digits + 1 + spacing * Math.max(message.from(), message.to());
-        int mark = message.role().ordinal();
+        Arrow arrow = signs.of(message.role());
         for (int i = left + 1; i < right; i++) {
-            line[i] = signs.strokes().charAt(mark);
+            line[i] = arrow.stroke();
         }
         boolean toTheRight = message.to() > message.from();
         if (message.to() == message.from()) {
-            line[right + 1] = signs.strokes().charAt(mark);
-            line[right + 2] = signs.leftHeads().charAt(mark);
+            line[right + 1] = arrow.stroke();
+            line[right + 2] = arrow.leftHead();
         } else if (toTheRight) {
-            line[right - 1] = signs.rightHeads().charAt(mark);
+            line[right - 1] = arrow.rightHead();
         } else {
-            line[left + 1] = signs.leftHeads().charAt(mark);
+            line[left + 1] = arrow.leftHead();
         }
         String number = message.number() == 0 ? "" : String.valueOf(message.number());
         String head = " ".repeat(digits - number.length()) + number + new String(line).substring(digits);
@@ -180,7 +209,7 @@ public final class TextStory {
         String answer =
                 message.answerText().isEmpty() || message.role() == Role.UNEXPECTED ? "" : " " + message.answerText();
         String thread = message.thread().isEmpty() ? "" : " [" + message.thread() + "]";
-        String text = indent + signs.marks().charAt(mark) + " " + word + message.text() + answer + thread;
+        String text = indent + arrow.mark() + " " + word + message.text() + answer + thread;
         int room = width - head.length() - message.place().length() - 2;
         // What was said matters more than where.
         boolean narrow = room < LEAST_ROOM;

@@ -140,7 +140,7 @@ const zelotypeStory = (() => {
       group.append(drawn("text", {class: "reply", x: start, y: y - 4}, cut(m.answer, 46)));
     }
     if (found.length > 0) {
-      group.append(drawn("text", {class: "doubt", x: Math.max(x1, x2) + (m.mark === "expected" || m.mark === "allowed" ? 8 : 84), y: y - (answers(m) ? 15 : 0) + 4}, "⚠ " + found.map(each => WORDS[each.sort] || each.sort).join(", ")));
+      group.append(drawn("text", {class: "doubt", x: Math.max(x1, x2) + (m.mark === "expected" || m.mark === "allowed" ? 8 : 84), y: y - (answers(m) ? 15 : 0) + 4}, "⚠ " + found.map(each => WORDS[each.change] || each.change).join(", ")));
     }
     y += 10;
     if (m.thread) {

@@ -1,6 +1,6 @@
 package dev.zelotype.engine.calls;
 
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Ending;
 import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;

@@ -1,8 +1,7 @@
 package dev.zelotype.engine.calls;
 
-import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.Overflow;
-import dev.zelotype.error.OwnNames;
 import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Method;
@@ -40,7 +39,7 @@ public final class Lines {
             for (Iterator<StackFrame> i = frames.iterator(); i.hasNext(); ) {
                 StackFrame frame = i.next();
                 String name = frame.getClassName();
-                if (OwnNames.has(name)) {
+                if (CodeOwner.isOurs(name)) {
                     continue;
                 }
                 if (toSkip-- > 0) {
@@ -50,7 +49,7 @@ public final class Lines {
                 if (woven != null && isBridgeTo(woven, frame)) {
                     continue;
                 }
-                if (!Jdk.has(name)) {
+                if (!CodeOwner.isOfJdk(name)) {
                     return frame;
                 }
                 first = first == null ? frame : first;

@@ -1,10 +1,10 @@
 package dev.zelotype.engine.claim;
 
+import dev.zelotype.basics.Zero;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
-import dev.zelotype.engine.make.Zero;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
@@ -31,7 +31,7 @@ final class Caller {
     private Caller() {}
 
     /** Asks a double, given as what stands behind it, or a real object. */
-    static Outcome call(DoubledMethod method, Object[] example, @Nullable Object target) {
+    static Reaction call(DoubledMethod method, Object[] example, @Nullable Object target) {
         List<String> callbacks = new ArrayList<>();
         List<Object> written = new ArrayList<>();
         Object[] arguments = example.clone();
@@ -41,11 +41,11 @@ final class Caller {
             arguments[i] = watched(arguments[i], types[i - shift], method.parameterName(i), callbacks, written);
         }
         try {
-            return new Outcome(awaited(invoke(method, target, arguments)), null, callbacks, written);
+            return new Reaction(awaited(invoke(method, target, arguments)), null, callbacks, written);
         } catch (MisuseException e) {
             throw e;
         } catch (Throwable e) {
-            return new Outcome(null, e, callbacks, written);
+            return new Reaction(null, e, callbacks, written);
         }
     }
 

@@ -1,12 +1,12 @@
 package dev.zelotype.engine.claim;
 
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.Kind;
-import dev.zelotype.doubles.Severity;
-import dev.zelotype.doubles.Verb;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.decide.Rule;
 import dev.zelotype.engine.decide.Step;
+import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
@@ -95,7 +95,7 @@ public final class ClaimSet {
     }
 
     private static SceneState open() {
-        SceneState scene = new SceneState("claims", Severity.IGNORE, 0, false);
+        SceneState scene = new SceneState("claims", Settings.unchecked(0), false);
         scene.open(null, /* byTest= */ true);
         // No subject speaks here: both sides are asked by the claims themselves.
         scene.disturbBy(null);
@@ -181,14 +181,14 @@ public final class ClaimSet {
         SceneState scene = open();
         Supposition claim;
         Object[][] examples;
-        List<List<Outcome>> claimed = new ArrayList<>();
+        List<List<Reaction>> claimed = new ArrayList<>();
         try {
             Said said = run(scene);
             claim = said.suppositions().get(index);
             examples = examples(claim);
             for (Object[] example : examples) {
                 refuseUncovered(claim, example);
-                List<Outcome> outcomes = new ArrayList<>();
+                List<Reaction> outcomes = new ArrayList<>();
                 for (int i = 0; i < claim.rule().steps().size(); i++) {
                     outcomes.add(Caller.call(claim.method(), claim.pattern().example(example), claim.about()));
                 }
@@ -199,7 +199,7 @@ public final class ClaimSet {
         }
         for (int i = 0; i < examples.length; i++) {
             Object target = target(scene, claim, real);
-            for (Outcome outcome : claimed.get(i)) {
+            for (Reaction outcome : claimed.get(i)) {
                 Object[] arguments = claim.pattern().example(examples[i]);
                 compare(claim, arguments, outcome, Caller.call(claim.method(), arguments, target), real);
             }
@@ -231,7 +231,7 @@ public final class ClaimSet {
             return real;
         }
         Object holder = target(scene, parent, real);
-        Outcome led = Caller.call(parent.method(), parent.pattern().example(examples(parent)[0]), holder);
+        Reaction led = Caller.call(parent.method(), parent.pattern().example(examples(parent)[0]), holder);
         if (led.thrown() != null || led.value() == null) {
             throw new CheckFailure(
                     "The claim " + claim + " cannot be held: " + parent.patternText() + " of the real object "
@@ -272,7 +272,7 @@ public final class ClaimSet {
     }
 
     private static void compare(
-            Supposition claim, Object[] arguments, Outcome claimed, Outcome real, @Nullable Object realObject) {
+            Supposition claim, Object[] arguments, Reaction claimed, Reaction real, @Nullable Object realObject) {
         List<String> differences = differences(claim, claimed, real);
         if (differences.isEmpty()) {
             return;
@@ -291,7 +291,7 @@ public final class ClaimSet {
         throw text.failure(real.thrown());
     }
 
-    private static List<String> differences(Supposition claim, Outcome claimed, Outcome real) {
+    private static List<String> differences(Supposition claim, Reaction claimed, Reaction real) {
         List<String> lines = new ArrayList<>();
         if (claimed.thrown() != null || real.thrown() != null) {
             boolean both = claimed.thrown() != null && real.thrown() != null;

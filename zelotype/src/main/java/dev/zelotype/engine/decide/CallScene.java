@@ -1,11 +1,13 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.doubles.EmptyValue;
-import dev.zelotype.doubles.Ending;
-import dev.zelotype.doubles.Severity;
+import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.CallLog;
 import dev.zelotype.engine.calls.MethodLog;
+import dev.zelotype.engine.decide.facts.Count;
+import dev.zelotype.engine.decide.facts.Initialised;
+import dev.zelotype.engine.decide.facts.Settings;
+import dev.zelotype.engine.decide.facts.Strays;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.explain.Lasting;
@@ -36,9 +38,6 @@ import org.jspecify.annotations.Nullable;
  */
 public class CallScene extends ReplacingScene {
 
-    /** For how many calls of a scene the place they were made at is noted unless asked otherwise. */
-    public static final int LINES_KEPT = 1000;
-
     private static final int MOST_OWN_CODE = 10;
 
     static {
@@ -47,7 +46,7 @@ public class CallScene extends ReplacingScene {
 
     private final String title;
     private final boolean open;
-    private final Severity unused;
+    private final Settings settings;
     private final boolean worded;
     private final CallLog log;
     private final Demands demands = new Demands(this);
@@ -66,8 +65,7 @@ public class CallScene extends ReplacingScene {
     private final List<FailureText> refusals = new ArrayList<>();
     private volatile boolean closed;
     private volatile boolean shared;
-    private volatile boolean tasksFollow = true;
-    private volatile OwnEmptyValues emptyValues = new OwnEmptyValues(null);
+    private final OwnEmptyValues emptyValues;
     private volatile @Nullable Disturber disturber;
 
     /**
@@ -75,16 +73,16 @@ public class CallScene extends ReplacingScene {
      *
      * @param title what messages call it; empty for a name after its doubles
      * @param open whether it is a scene that somebody opened and will close, and not the place of a double outside any
-     * @param unused what becomes of suppositions that no call needs
-     * @param linesKept for how many calls to note where they were made
+     * @param settings how it behaves
      * @param worded whether calls are put into words as they happen
      */
-    protected CallScene(String title, boolean open, Severity unused, int linesKept, boolean worded) {
+    protected CallScene(String title, boolean open, Settings settings, boolean worded) {
         this.title = title;
         this.open = open;
-        this.unused = unused;
+        this.settings = settings;
+        this.emptyValues = new OwnEmptyValues(settings.emptyValue());
         this.worded = worded;
-        this.log = new CallLog(linesKept);
+        this.log = new CallLog(settings.linesOfCalls());
     }
 
     /** The scene that is open on this thread or on the one that started it, or null. */
@@ -255,17 +253,7 @@ public class CallScene extends ReplacingScene {
 
     @Override
     protected final boolean carriesTasks() {
-        return tasksFollow;
-    }
-
-    /** Says whether work that is handed to a pool takes the scene along; it does unless this says otherwise. */
-    public final void letTasksFollow(boolean follow) {
-        tasksFollow = follow;
-    }
-
-    /** Says what the empty values of some types are; null for nothing. */
-    public final void giveEmptyValue(@Nullable EmptyValue said) {
-        emptyValues = new OwnEmptyValues(said);
+        return settings.tasksFollow();
     }
 
     final OwnEmptyValues emptyValues() {
@@ -463,9 +451,8 @@ public class CallScene extends ReplacingScene {
         supposed.clear();
     }
 
-    /** What becomes of suppositions that no call needs. */
-    protected final Severity unused() {
-        return unused;
+    protected final Settings settings() {
+        return settings;
     }
 
     /** Remembers the first calls of default methods whose own code threw. */

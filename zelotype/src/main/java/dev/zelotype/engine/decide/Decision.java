@@ -1,7 +1,8 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.decide.facts.KindRule;
 import dev.zelotype.engine.explain.Lasting;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;

@@ -1,10 +1,11 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.doubles.Verb;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.decide.facts.Count;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.error.MisuseException;
 import java.lang.StackWalker.StackFrame;
 import java.util.ArrayList;

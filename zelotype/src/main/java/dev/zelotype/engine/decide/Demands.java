@@ -2,8 +2,10 @@ package dev.zelotype.engine.decide;
 
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.decide.Assignment.Taken;
+import dev.zelotype.engine.decide.facts.Count;
+import dev.zelotype.engine.decide.facts.KindRule;
 import dev.zelotype.engine.explain.FailureText;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;

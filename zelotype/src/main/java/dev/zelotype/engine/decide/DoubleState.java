@@ -1,15 +1,16 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Ending;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.decide.facts.KindRule;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.make.Unrecorded;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.replace.Seat;
 import dev.zelotype.engine.weave.Guard;

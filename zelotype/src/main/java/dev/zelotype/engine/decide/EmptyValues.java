@@ -1,8 +1,8 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.basics.Zero;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.VariableNames;
-import dev.zelotype.engine.make.Zero;
 import java.lang.reflect.Array;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.ParameterizedType;

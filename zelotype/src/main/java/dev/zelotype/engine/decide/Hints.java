@@ -1,8 +1,10 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Ending;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.decide.facts.Count;
+import dev.zelotype.engine.decide.facts.Strays;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
@@ -34,8 +36,9 @@ final class Hints {
     private Hints() {}
 
     static FailureText add(CallScene scene, FailureText text) {
-        FailureText all =
-                text.section(UNUSED, scene.unused() == Severity.IGNORE ? List.of() : scene.unusedSuppositions());
+        FailureText all = text.section(
+                UNUSED,
+                scene.settings().unusedSuppositions() == Severity.IGNORE ? List.of() : scene.unusedSuppositions());
         for (Map.Entry<String, List<String>> each : worthKnowing(scene).entrySet()) {
             all = all.section(each.getKey(), each.getValue());
         }
@@ -54,7 +57,8 @@ final class Hints {
     }
 
     static List<String> notes(CallScene scene) {
-        List<String> notes = new ArrayList<>(scene.unused() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
+        List<String> notes = new ArrayList<>(
+                scene.settings().unusedSuppositions() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
         worthKnowing(scene).forEach((title, lines) -> note(notes, title, lines));
         note(notes, INITIALISED, scene.initialised().here());
         return notes;
@@ -69,7 +73,10 @@ final class Hints {
     static String on(Throwable failure, CallScene scene) {
         StringBuilder text = new StringBuilder();
         append(text, WRONGLY_TYPED, wronglyTyped(failure, scene));
-        append(text, UNUSED, scene.unused() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
+        append(
+                text,
+                UNUSED,
+                scene.settings().unusedSuppositions() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
         worthKnowing(scene).forEach((title, lines) -> append(text, title, lines));
         append(text, INITIALISED, scene.initialised().here());
         append(text, OWN_CODE, ownCode(scene));

@@ -2,6 +2,7 @@ package dev.zelotype.engine.decide;
 
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.MethodLog;
+import dev.zelotype.engine.decide.facts.Repetition;
 import dev.zelotype.engine.make.DoubledMethod;
 import java.util.Arrays;
 import org.jspecify.annotations.Nullable;

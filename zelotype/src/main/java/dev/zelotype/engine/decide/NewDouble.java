@@ -1,6 +1,7 @@
 package dev.zelotype.engine.decide;
 
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.decide.facts.Wrappers;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.replace.Replacing;

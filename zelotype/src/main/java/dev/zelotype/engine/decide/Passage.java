@@ -1,6 +1,6 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.make.DoubledMethod;

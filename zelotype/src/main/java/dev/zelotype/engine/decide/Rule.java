@@ -1,7 +1,7 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.doubles.Verb;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.conversation.Verb;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import java.lang.StackWalker.StackFrame;
 import java.util.Arrays;
 import java.util.List;

@@ -1,9 +1,9 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.doubles.Verb;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.explain.Calls;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import java.lang.StackWalker.StackFrame;
 import org.jspecify.annotations.Nullable;
 

@@ -4,7 +4,7 @@ import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import java.lang.StackWalker.StackFrame;
 import java.util.ArrayList;
 import java.util.List;

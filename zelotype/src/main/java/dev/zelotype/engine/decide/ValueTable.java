@@ -1,7 +1,7 @@
 package dev.zelotype.engine.decide;
 
-import dev.zelotype.engine.pattern.ArgumentRule;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.rule.ArgumentRule;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;

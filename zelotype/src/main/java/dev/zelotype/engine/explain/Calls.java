@@ -1,12 +1,12 @@
 package dev.zelotype.engine.explain;
 
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
-import dev.zelotype.engine.pattern.ArgumentRule;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.pattern.rule.ArgumentRule;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import java.lang.reflect.Array;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;

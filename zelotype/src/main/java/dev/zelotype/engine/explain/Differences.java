@@ -1,9 +1,9 @@
 package dev.zelotype.engine.explain;
 
 import dev.zelotype.engine.make.DoubleClass;
-import dev.zelotype.engine.pattern.ArgumentRule;
-import dev.zelotype.engine.pattern.CallPattern;
-import dev.zelotype.engine.pattern.Equality;
+import dev.zelotype.engine.pattern.rule.ArgumentRule;
+import dev.zelotype.engine.pattern.rule.CallPattern;
+import dev.zelotype.engine.pattern.rule.Equality;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

@@ -1,6 +1,6 @@
 package dev.zelotype.engine.explain;
 
-import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.basics.CodeOwner;
 import java.net.URI;
 import java.util.Locale;
 import java.util.Set;
@@ -32,7 +32,7 @@ public final class Lasting {
         @Override
         protected Boolean computeValue(Class<?> type) {
             return KNOWN.contains(type)
-                    || Jdk.has(type) && type.getPackageName().equals("java.time")
+                    || CodeOwner.isOfJdk(type) && type.getPackageName().equals("java.time")
                     || Enum.class.isAssignableFrom(type) && printsItsName(type);
         }
     };

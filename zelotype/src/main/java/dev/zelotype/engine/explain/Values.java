@@ -1,13 +1,13 @@
 package dev.zelotype.engine.explain;
 
+import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.Mask;
 import dev.zelotype.engine.make.DoubleClass;
-import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.ObjectNumbers;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.engine.replace.ReplacingScene;
 import dev.zelotype.engine.replace.Seat;
-import dev.zelotype.error.Mask;
 import java.lang.reflect.Array;
 import java.util.Collection;
 import java.util.Map;
@@ -32,7 +32,7 @@ public final class Values {
     /** Whether printing it runs nobody's code. */
     private static boolean isPlain(Object value) {
         return value instanceof String
-                || value instanceof Number && Jdk.has(value.getClass())
+                || value instanceof Number && CodeOwner.isOfJdk(value.getClass())
                 || value instanceof Boolean;
     }
 
@@ -61,9 +61,9 @@ public final class Values {
         Class<?> type = value.getClass();
         if (type.isArray()) {
             return elements(new ArrayElements(value), Array.getLength(value), depth);
-        } else if (value instanceof Collection<?> all && Jdk.has(type)) {
+        } else if (value instanceof Collection<?> all && CodeOwner.isOfJdk(type)) {
             return elements(all, all.size(), depth);
-        } else if (value instanceof Map<?, ?> map && Jdk.has(type)) {
+        } else if (value instanceof Map<?, ?> map && CodeOwner.isOfJdk(type)) {
             return entries(map, depth);
         } else if (value instanceof Throwable thrown) {
             return typeName(type) + (thrown.getMessage() == null ? "" : ": " + plain(numbered(thrown.getMessage())));
@@ -74,7 +74,7 @@ public final class Values {
         if (text == null) {
             return typeName(type) + " (its toString gave null)";
         }
-        return plain(numbered(value instanceof Future && Jdk.has(type) ? withoutState(text) : text));
+        return plain(numbered(value instanceof Future && CodeOwner.isOfJdk(type) ? withoutState(text) : text));
     }
 
     /** A future is the same one before and after it was completed. */

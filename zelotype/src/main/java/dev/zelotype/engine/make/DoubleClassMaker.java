@@ -1,7 +1,7 @@
 package dev.zelotype.engine.make;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.error.MisuseException;
-import dev.zelotype.error.OwnNames;
 import java.lang.invoke.MethodHandles;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
@@ -140,6 +140,6 @@ final class DoubleClassMaker {
 
     private static String simpleName(Class<?> type) {
         String name = type.getName();
-        return name.substring(name.lastIndexOf('.') + 1) + OwnNames.MARK + NUMBER.incrementAndGet();
+        return name.substring(name.lastIndexOf('.') + 1) + CodeOwner.MARK + NUMBER.incrementAndGet();
     }
 }

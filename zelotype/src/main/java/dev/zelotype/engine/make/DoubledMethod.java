@@ -1,5 +1,6 @@
 package dev.zelotype.engine.make;
 
+import dev.zelotype.basics.CodeOwner;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
@@ -144,7 +145,7 @@ public final class DoubledMethod {
 
     /** Whether the method itself asks before it runs, and not the place that calls it; for methods of woven classes. */
     public boolean asksItself() {
-        return executable instanceof Method && !Jdk.has(executable.getDeclaringClass());
+        return executable instanceof Method && !CodeOwner.isOfJdk(executable.getDeclaringClass());
     }
 
     public boolean canThrow(Throwable thrown) {

@@ -1,7 +1,7 @@
 package dev.zelotype.engine.make;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.error.MisuseException;
-import dev.zelotype.error.OwnNames;
 import java.lang.invoke.MethodHandles;
 import java.lang.reflect.Field;
 import java.util.List;
@@ -20,7 +20,7 @@ final class LinkedClass {
     /** The class that stands beside a type for its doubles, or null. */
     static @Nullable Class<?> beside(Class<?> type) {
         try {
-            Class<?> found = Class.forName(type.getName() + OwnNames.MARK, false, type.getClassLoader());
+            Class<?> found = Class.forName(type.getName() + CodeOwner.MARK, false, type.getClassLoader());
             return type.isAssignableFrom(found) ? found : null;
         } catch (ClassNotFoundException | LinkageError | RuntimeException e) {
             // Loaders that tests bring along fail in all sorts of ways for want of a class.

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.make;
 
+import dev.zelotype.basics.CodeOwner;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
@@ -63,7 +64,7 @@ final class MethodTable {
     /** The methods of a real class that ask themselves, which are also reached through the class's bridges. */
     static MethodTable ofReal(Class<?> type, List<DoubledMethod> methods) {
         MethodTable table = new MethodTable(methods);
-        for (Class<?> c = type; c != null && !Jdk.has(c); c = c.getSuperclass()) {
+        for (Class<?> c = type; c != null && !CodeOwner.isOfJdk(c); c = c.getSuperclass()) {
             for (Method method : c.getDeclaredMethods()) {
                 Method behind = bridgedTo(method);
                 DoubledMethod known = table.byDescriptor.get(key(method));
@@ -155,7 +156,7 @@ final class MethodTable {
                     && !Modifier.isPrivate(modifiers)
                     && !Modifier.isNative(modifiers)
                     && !method.isSynthetic()
-                    && !Jdk.has(method.getDeclaringClass());
+                    && !CodeOwner.isOfJdk(method.getDeclaringClass());
             if (weavable) {
                 finals.add(method);
             }

@@ -39,16 +39,23 @@ public final class Reading {
         }
     }
 
-    /** Reads a pattern that stands in code which is itself computing a value for one. */
-    public static <T> T apart(java.util.function.Supplier<T> reading) {
-        Boolean outer = HERE.get();
-        HERE.remove();
-        try {
-            return reading.get();
-        } finally {
-            if (outer != null) {
-                HERE.set(outer);
-            }
+    /**
+     * Begins to read a pattern, which may stand in code that is itself computing a value for one.
+     *
+     * @return whether it does, to be handed to {@link #goBack}
+     */
+    public static boolean goApart() {
+        boolean within = HERE.get() != null;
+        if (within) {
+            HERE.remove();
+        }
+        return within;
+    }
+
+    /** Ends what {@link #goApart} began. */
+    public static void goBack(boolean within) {
+        if (within) {
+            HERE.set(true);
         }
     }
 

@@ -1,13 +1,16 @@
 package dev.zelotype.engine.pattern;
 
-import dev.zelotype.engine.pattern.MethodCode.Instruction;
-import dev.zelotype.engine.pattern.MethodCode.Member;
 import dev.zelotype.engine.pattern.Symbols.NewArray;
 import dev.zelotype.engine.pattern.Symbols.NewLambda;
 import dev.zelotype.engine.pattern.Symbols.Parameter;
 import dev.zelotype.engine.pattern.Symbols.Result;
 import dev.zelotype.engine.pattern.Symbols.Unmade;
 import dev.zelotype.engine.pattern.Symbols.Wide;
+import dev.zelotype.engine.pattern.code.Arithmetic;
+import dev.zelotype.engine.pattern.code.MethodCode.Instruction;
+import dev.zelotype.engine.pattern.code.MethodCode.Member;
+import dev.zelotype.engine.pattern.code.RealCode;
+import dev.zelotype.engine.pattern.rule.Widening;
 import java.lang.reflect.Array;
 import java.util.ArrayList;
 import java.util.Collections;

@@ -1,7 +1,10 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.pattern.code.MethodCode;
+import dev.zelotype.engine.pattern.code.NamedPatterns;
 import dev.zelotype.engine.weave.ClassFile;
 import dev.zelotype.engine.weave.CodeOfLoaded;
+import dev.zelotype.engine.weave.PatternPatch;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
@@ -112,7 +115,7 @@ final class LambdaCode extends ClassVisitor {
     public @Nullable MethodVisitor visitMethod(
             int access, String name, String descriptor, @Nullable String signature, String @Nullable [] exceptions) {
         boolean ofCompiler = (access & Opcodes.ACC_SYNTHETIC) != 0 || isOfCompiler(access, name);
-        if (!ofCompiler || name.equals(DESERIALIZE)) {
+        if (!ofCompiler || name.equals(DESERIALIZE) || name.startsWith(PatternPatch.ADDED)) {
             return null;
         }
         MethodCode code = new MethodCode((access & Opcodes.ACC_STATIC) != 0);

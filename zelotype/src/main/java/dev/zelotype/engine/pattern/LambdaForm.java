@@ -1,14 +1,18 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.call.WrittenPattern;
+import dev.zelotype.engine.pattern.code.MethodCode;
+import dev.zelotype.engine.pattern.code.ParameterNames;
+import dev.zelotype.engine.pattern.code.RealCode;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.invoke.MethodHandle;
+import java.lang.invoke.MethodHandleInfo;
 import java.lang.invoke.MethodType;
 import java.lang.invoke.SerializedLambda;
 import java.lang.reflect.Executable;
 import java.lang.reflect.InaccessibleObjectException;
 import java.lang.reflect.Method;
-import java.lang.reflect.Modifier;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
@@ -27,21 +31,43 @@ final class LambdaForm {
     private final SerializedLambda form;
     private final Class<?> lambdaClass;
     private final Class<?> owner;
-    private final @Nullable Executable implementation;
+    private @Nullable Executable implementation;
+    private boolean sought;
 
-    private interface Replacer {
+    /**
+     * How a lambda of some class says what the compiler wrote down about it; by neither if it does not.
+     *
+     * @param method its own method for that
+     * @param handle the JDK's own way
+     */
+    private record Replacer(
+            @Nullable Method method, @Nullable MethodHandle handle) {
+
         @Nullable
-        Object replace(Object lambda) throws Throwable;
+        Object replace(Object lambda) throws Throwable {
+            return method != null ? method.invoke(lambda) : handle != null ? handle.invoke(lambda) : null;
+        }
     }
 
     private LambdaForm(SerializedLambda form, Class<?> lambdaClass) {
         this.form = form;
         this.lambdaClass = lambdaClass;
         this.owner = classOf(Type.getObjectType(form.getImplClass()));
-        this.implementation = findImplementation();
+    }
+
+    /** Looked for only where it counts: most patterns are lambdas, whose methods have a telling name. */
+    private @Nullable Executable implementation() {
+        if (!sought) {
+            implementation = findImplementation();
+            sought = true;
+        }
+        return implementation;
     }
 
     static LambdaForm of(Serializable lambda) {
+        if (lambda instanceof WrittenPattern pattern) {
+            return new LambdaForm(pattern.form(), pattern.caller());
+        }
         Object written;
         try {
             written = REPLACERS.get(lambda.getClass()).replace(lambda);
@@ -60,9 +86,9 @@ final class LambdaForm {
         try {
             Method method = type.getDeclaredMethod("writeReplace");
             method.setAccessible(true);
-            return method::invoke;
+            return new Replacer(method, null);
         } catch (NoSuchMethodException e) {
-            return lambda -> null;
+            return new Replacer(null, null);
         } catch (InaccessibleObjectException e) {
             return ofClosedModule(type);
         }
@@ -75,9 +101,9 @@ final class LambdaForm {
             Object instance = factory.getMethod("getReflectionFactory").invoke(null);
             Object handle = factory.getMethod("writeReplaceForSerialization", Class.class)
                     .invoke(instance, type);
-            return lambda -> ((MethodHandle) handle).invoke(lambda);
+            return new Replacer(null, (MethodHandle) handle);
         } catch (ReflectiveOperationException e) {
-            return lambda -> null;
+            return new Replacer(null, null);
         }
     }
 
@@ -125,14 +151,18 @@ final class LambdaForm {
      * such methods as javac does, but give them telling names, or give a static method captured values.
      */
     boolean isLambda() {
-        return implementation == null
-                || LambdaCode.isOfCompiler(implementation.getModifiers(), methodName())
-                || implementation.isSynthetic() && !isBridge()
+        if (methodName().startsWith("lambda$")) {
+            return true;
+        }
+        Executable behind = implementation();
+        return behind == null
+                || LambdaCode.isOfCompiler(behind.getModifiers(), methodName())
+                || behind.isSynthetic() && !isBridge()
                 || isStatic() && form.getCapturedArgCount() > 0;
     }
 
     private boolean isBridge() {
-        return implementation instanceof Method method && method.isBridge();
+        return implementation() instanceof Method method && method.isBridge();
     }
 
     boolean isConstructor() {
@@ -140,7 +170,7 @@ final class LambdaForm {
     }
 
     boolean isStatic() {
-        return implementation != null && Modifier.isStatic(implementation.getModifiers());
+        return form.getImplMethodKind() == MethodHandleInfo.REF_invokeStatic;
     }
 
     /** Whether the method reference names the object whose method it is. */
@@ -156,7 +186,7 @@ final class LambdaForm {
 
     /** The class that declares a static method which the reference names by a class below it. */
     Class<?> declaringClass() {
-        return implementation == null ? owner : implementation.getDeclaringClass();
+        return implementation() == null ? owner : implementation().getDeclaringClass();
     }
 
     /** The class that is to be replaced for a call of a static method, a constructor or any instance. */

@@ -1,17 +1,21 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
-import dev.zelotype.engine.pattern.MethodCode.Instruction;
-import dev.zelotype.engine.pattern.MethodCode.Member;
 import dev.zelotype.engine.pattern.Symbols.Asked;
 import dev.zelotype.engine.pattern.Symbols.Call;
 import dev.zelotype.engine.pattern.Symbols.NewArray;
 import dev.zelotype.engine.pattern.Symbols.Parameter;
 import dev.zelotype.engine.pattern.Symbols.Result;
 import dev.zelotype.engine.pattern.Symbols.Unmade;
+import dev.zelotype.engine.pattern.code.Harmless;
+import dev.zelotype.engine.pattern.code.MethodCode;
+import dev.zelotype.engine.pattern.code.MethodCode.Instruction;
+import dev.zelotype.engine.pattern.code.MethodCode.Member;
+import dev.zelotype.engine.pattern.code.RealCode;
+import dev.zelotype.engine.pattern.rule.ArgumentRule;
 import dev.zelotype.error.MisuseException;
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -249,7 +253,7 @@ final class LambdaReader {
         boolean made = alone.contains(target);
         if (!Harmless.onlyLooks(form.owner(), target, method.name(), method.descriptor(), self, made)
                 || givesNothing(method)) {
-            throw Jdk.has(target.getClass())
+            throw CodeOwner.isOfJdk(target.getClass())
                     ? refused.mayChange(real.type(method.owner()), method.name())
                     : refused.realCode(method.name(), target);
         }
@@ -303,7 +307,7 @@ final class LambdaReader {
         Object value = real.callStatic(method, operands.made(values));
         if (value instanceof boolean[] && real.isOfCompiler(method)) {
             frame.noteProbes(value);
-        } else if (Jdk.has(type) && Harmless.makesNew(null, true, method.name(), value)) {
+        } else if (CodeOwner.isOfJdk(type) && Harmless.makesNew(null, true, method.name(), value)) {
             madeAlone(value);
         }
         push(value, method);

@@ -2,6 +2,9 @@ package dev.zelotype.engine.pattern;
 
 import dev.zelotype.engine.pattern.Symbols.NewLambda;
 import dev.zelotype.engine.pattern.Symbols.Wide;
+import dev.zelotype.engine.pattern.code.Concatenation;
+import dev.zelotype.engine.pattern.code.MethodCode;
+import dev.zelotype.engine.pattern.code.RealCode;
 import java.lang.reflect.Array;
 import org.objectweb.asm.ConstantDynamic;
 import org.objectweb.asm.Handle;

@@ -7,6 +7,10 @@ import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.pattern.Symbols.Asked;
 import dev.zelotype.engine.pattern.Symbols.Call;
+import dev.zelotype.engine.pattern.code.MethodCode;
+import dev.zelotype.engine.pattern.code.RealCode;
+import dev.zelotype.engine.pattern.rule.ArgumentRule;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
@@ -21,6 +25,14 @@ import org.jspecify.annotations.Nullable;
  * it means, and a lambda's code is read.
  */
 public final class PatternReader {
+
+    /** Found once a class, since each of its scenes asks. */
+    private static final ClassValue<List<Executable>> REPLACED = new ClassValue<>() {
+        @Override
+        protected List<Executable> computeValue(Class<?> test) {
+            return findReplacedBy(test);
+        }
+    };
 
     private final boolean mayReplace;
     private final LambdaForm form;
@@ -61,14 +73,21 @@ public final class PatternReader {
             throw new MisuseException(
                     "The pattern is null.", "write it as a method reference or a lambda, such as weather::humidity");
         }
-        return Reading.apart(() -> {
+        boolean within = Reading.goApart();
+        try {
             PatternReader reader = new PatternReader(lambda, mayReplace);
             return reader.form.isLambda() ? reader.readLambda() : new Written(reader.readReference(), List.of());
-        });
+        } finally {
+            Reading.goBack(within);
+        }
     }
 
     /** The static methods and constructors that the patterns in a class name; what is not to be found is left out. */
     public static List<Executable> replacedBy(Class<?> test) {
+        return REPLACED.get(test);
+    }
+
+    private static List<Executable> findReplacedBy(Class<?> test) {
         List<Executable> replaced = new ArrayList<>();
         RealCode real = new RealCode(test);
         for (MethodCode.Member named : LambdaCode.namedBy(test)) {
@@ -83,7 +102,7 @@ public final class PatternReader {
                 continue;
             }
         }
-        return replaced;
+        return List.copyOf(replaced);
     }
 
     private CallPattern readReference() {

@@ -1,6 +1,6 @@
 package dev.zelotype.engine.pattern;
 
-import dev.zelotype.engine.pattern.MethodCode.Member;
+import dev.zelotype.engine.pattern.code.MethodCode.Member;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;

@@ -1,6 +1,5 @@
 package dev.zelotype.engine.pattern;
 
-import dev.zelotype.engine.pattern.MethodCode.Member;
 import dev.zelotype.engine.pattern.Symbols.Call;
 import dev.zelotype.engine.pattern.Symbols.NewArray;
 import dev.zelotype.engine.pattern.Symbols.NewLambda;
@@ -8,6 +7,11 @@ import dev.zelotype.engine.pattern.Symbols.Parameter;
 import dev.zelotype.engine.pattern.Symbols.Result;
 import dev.zelotype.engine.pattern.Symbols.Unmade;
 import dev.zelotype.engine.pattern.Symbols.Wide;
+import dev.zelotype.engine.pattern.code.MethodCode.Member;
+import dev.zelotype.engine.pattern.code.RealCode;
+import dev.zelotype.engine.pattern.rule.ArgumentRule;
+import dev.zelotype.engine.pattern.rule.Equality;
+import dev.zelotype.engine.pattern.rule.Widening;
 import java.lang.reflect.Array;
 import java.util.Collections;
 import java.util.IdentityHashMap;

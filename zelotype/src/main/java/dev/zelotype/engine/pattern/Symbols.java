@@ -2,6 +2,8 @@ package dev.zelotype.engine.pattern;
 
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.pattern.code.MethodCode;
+import dev.zelotype.engine.pattern.rule.ArgumentRule;
 import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 

@@ -1,7 +1,9 @@
 package dev.zelotype.engine.pattern;
 
-import dev.zelotype.engine.pattern.MethodCode.Instruction;
-import dev.zelotype.engine.pattern.MethodCode.Member;
+import dev.zelotype.engine.pattern.code.Arithmetic;
+import dev.zelotype.engine.pattern.code.MethodCode;
+import dev.zelotype.engine.pattern.code.MethodCode.Instruction;
+import dev.zelotype.engine.pattern.code.MethodCode.Member;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Label;
 import org.objectweb.asm.Opcodes;

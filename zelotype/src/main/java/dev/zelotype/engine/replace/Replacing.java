@@ -1,9 +1,9 @@
 package dev.zelotype.engine.replace;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
-import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.weave.Weavable;
 import dev.zelotype.engine.weave.Weaver;
@@ -75,7 +75,7 @@ public final class Replacing {
                 && !type.isInterface()
                 && !Modifier.isAbstract(type.getModifiers())
                 && !Proxy.isProxyClass(type)
-                && !Jdk.has(type);
+                && !CodeOwner.isOfJdk(type);
     }
 
     /** Whether a method or constructor of a class could be replaced at all; nothing is done to the class yet. */
@@ -160,7 +160,7 @@ public final class Replacing {
 
     /** The one who hears of all calls of a class from now on. */
     public static Participant watched(Class<?> type) {
-        if (Jdk.has(type)) {
+        if (CodeOwner.isOfJdk(type)) {
             throw new MisuseException(
                     type.getName() + " belongs to the JDK, which calls it itself all the time.",
                     "suppose the call in question, with callsReal() if it is to stay as it is");
@@ -212,22 +212,20 @@ public final class Replacing {
      * get their real values, and not those that a test supposes.
      */
     private static void initialise(Class<?> type) {
+        Seat before = Seat.here();
+        Seat.goApart();
         try {
-            Seat.apart(() -> initialised(type));
+            Class.forName(type.getName(), true, type.getClassLoader());
+        } catch (ClassNotFoundException e) {
+            throw new IllegalStateException("A loaded class is gone: " + type, e);
         } catch (LinkageError e) {
             Throwable cause = e.getCause() == null ? e : e.getCause();
             throw new MisuseException(
                     type.getSimpleName() + " cannot be replaced: its static initialiser failed with " + cause + ".",
                     "see to it that the class can be initialised, or wrap what it does in an interface",
                     e);
-        }
-    }
-
-    private static Class<?> initialised(Class<?> type) {
-        try {
-            return Class.forName(type.getName(), true, type.getClassLoader());
-        } catch (ClassNotFoundException e) {
-            throw new IllegalStateException("A loaded class is gone: " + type, e);
+        } finally {
+            Seat.sit(before);
         }
     }
 
@@ -243,7 +241,7 @@ public final class Replacing {
      * null.
      */
     static @Nullable String toCome(Executable replaced, ReplacingScene scene) {
-        return weaver().toCome(replaced, scene.opening(), thread -> scene.seat().has(Seat.of(thread)));
+        return weaver().toCome(replaced, scene.opening(), scene.seat());
     }
 
     /** The classes that run the real code though a scene replaces what they call. */
@@ -273,7 +271,7 @@ public final class Replacing {
     static void prepare(List<Executable> named, ReplacingScene scene) {
         List<Executable> atSites = new ArrayList<>();
         for (Executable each : named) {
-            boolean atSite = each instanceof Constructor || Jdk.has(each.getDeclaringClass());
+            boolean atSite = each instanceof Constructor || CodeOwner.isOfJdk(each.getDeclaringClass());
             if (atSite && !(each instanceof Method method && !Weavable.site(method))) {
                 atSites.add(each);
             }
@@ -309,7 +307,7 @@ public final class Replacing {
     /** Whether objects of a class run code of the JDK, which does not ask, on fields that a constructor has to fill. */
     public static boolean runsJdkCode(Class<?> type) {
         for (Class<?> c = type; c != null && c != Object.class && c != Record.class; c = c.getSuperclass()) {
-            if (Jdk.has(c)) {
+            if (CodeOwner.isOfJdk(c)) {
                 return true;
             }
         }

@@ -3,7 +3,7 @@ package dev.zelotype.engine.replace;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.Supplier;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * It is cleared when the scene closes, so that threads born in the scene do not keep it. Scenes may close in any order,
  * on any thread.
  */
-public final class Seat {
+public final class Seat implements Predicate<Thread> {
 
     private static final InheritableThreadLocal<Seat> CURRENT = new InheritableThreadLocal<>();
     private static final Set<ReplacingScene> OPEN = ConcurrentHashMap.newKeySet();
@@ -23,10 +23,10 @@ public final class Seat {
     private volatile @Nullable ReplacingScene scene;
     private volatile @Nullable Seat outer;
     private volatile @Nullable Thread taker;
-    private final Sort sort;
+    private final Standing standing;
 
     /** What a place is. */
-    private enum Sort {
+    private enum Standing {
         IN_SCENE,
         /** That of work whose scenes have all closed. */
         LEFT_OVER,
@@ -35,18 +35,18 @@ public final class Seat {
     }
 
     Seat() {
-        this(Sort.IN_SCENE);
+        this(Standing.IN_SCENE);
     }
 
-    private Seat(Sort sort) {
-        this.sort = sort;
+    private Seat(Standing standing) {
+        this.standing = standing;
     }
 
     /** The innermost open scene of this thread, or else the one that is everywhere; null if there is none. */
     public static @Nullable ReplacingScene current() {
         Seat seat = CURRENT.get();
         ReplacingScene own = open(seat);
-        return own != null || seat != null && seat.sort != Sort.IN_SCENE ? own : everywhere;
+        return own != null || seat != null && seat.standing != Standing.IN_SCENE ? own : everywhere;
     }
 
     /** The innermost open scene of this thread itself, or null. */
@@ -151,15 +151,9 @@ public final class Seat {
         }
     }
 
-    /** Runs something as if this thread were in no scene. */
-    static <T> T apart(Supplier<T> code) {
-        Seat before = CURRENT.get();
-        CURRENT.set(new Seat(Sort.APART));
-        try {
-            return code.get();
-        } finally {
-            sit(before);
-        }
+    /** Goes where no scene is, until {@link #sit} leads back. */
+    static void goApart() {
+        CURRENT.set(new Seat(Standing.APART));
     }
 
     /**
@@ -167,7 +161,7 @@ public final class Seat {
      * closed.
      */
     Seat ofTask() {
-        return open(this) == null && sort == Sort.IN_SCENE ? new Seat(Sort.LEFT_OVER) : this;
+        return open(this) == null && standing == Standing.IN_SCENE ? new Seat(Standing.LEFT_OVER) : this;
     }
 
     /** Whether this thread does work whose scenes have all closed. */
@@ -178,11 +172,11 @@ public final class Seat {
 
     /** Whether this is the place of work whose scenes have all closed. */
     boolean isLeftOver() {
-        return sort == Sort.LEFT_OVER;
+        return standing == Standing.LEFT_OVER;
     }
 
     boolean isApart() {
-        return sort == Sort.APART;
+        return standing == Standing.APART;
     }
 
     /** The nearest scene around this place that is still open, or null. */
@@ -202,6 +196,12 @@ public final class Seat {
     /** Whether a place is this one or stands inside it. */
     boolean has(@Nullable Seat other) {
         return other != null && (other == this || other.isWithin(this));
+    }
+
+    /** Whether a thread is here, or in a scene inside this one. */
+    @Override
+    public boolean test(Thread thread) {
+        return has(of(thread));
     }
 
     /** Where any thread is, as far as this JVM lets it be seen. */

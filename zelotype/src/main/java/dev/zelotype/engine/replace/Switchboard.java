@@ -1,10 +1,10 @@
 package dev.zelotype.engine.replace;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.Allocation;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
-import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.make.Sneaky;
@@ -159,7 +159,7 @@ final class Switchboard implements Decider {
         for (Hearer each : wholes) {
             note(each, answering, told != null);
         }
-        if (told == null && itself == null && Jdk.has(method.owner())) {
+        if (told == null && itself == null && CodeOwner.isOfJdk(method.owner())) {
             // The JDK's code runs as it came, since some of it looks at who calls.
             answering.who().noteOnly(answering.method(), answering.arguments(), false);
             return null;
@@ -177,7 +177,7 @@ final class Switchboard implements Decider {
         }
         noteInitializer(method, only);
         // The JDK's code runs as it came, since some of it looks at who calls.
-        return only.who().answer(only.method(), only.arguments(), Jdk.has(method.owner()));
+        return only.who().answer(only.method(), only.arguments(), CodeOwner.isOfJdk(method.owner()));
     }
 
     /** Notes a call for one that hears of it while another one answers. */

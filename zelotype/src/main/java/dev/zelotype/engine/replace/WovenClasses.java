@@ -1,10 +1,10 @@
 package dev.zelotype.engine.replace;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.Allocation;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
-import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.weave.Weavable;
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
@@ -61,7 +61,7 @@ final class WovenClasses {
     }
 
     private static boolean canWeave(Method method) {
-        return Jdk.has(method.getDeclaringClass()) ? Weavable.site(method) : Weavable.method(method);
+        return CodeOwner.isOfJdk(method.getDeclaringClass()) ? Weavable.site(method) : Weavable.method(method);
     }
 
     private static Class<?>[] withInstance(Class<?> type, Class<?>[] parameters) {

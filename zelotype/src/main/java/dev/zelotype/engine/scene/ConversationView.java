@@ -1,12 +1,13 @@
 package dev.zelotype.engine.scene;
 
-import dev.zelotype.doubles.Conversation;
+import dev.zelotype.basics.Mask;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
+import dev.zelotype.conversation.TestStatement;
 import dev.zelotype.doubles.DoubledType;
-import dev.zelotype.doubles.Ending;
 import dev.zelotype.doubles.NamedDouble;
-import dev.zelotype.doubles.RecordedCall;
-import dev.zelotype.doubles.Role;
-import dev.zelotype.doubles.TestStatement;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Rows;
@@ -17,7 +18,6 @@ import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.statement.Order;
 import dev.zelotype.engine.statement.Statement;
 import dev.zelotype.engine.statement.Supposition;
-import dev.zelotype.error.Mask;
 import java.lang.StackWalker.StackFrame;
 import java.util.ArrayList;
 import java.util.HashSet;

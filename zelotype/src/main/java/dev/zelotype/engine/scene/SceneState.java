@@ -2,6 +2,7 @@ package dev.zelotype.engine.scene;
 
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.decide.Disturber;
+import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.pattern.PatternReader;
@@ -26,8 +27,8 @@ public final class SceneState extends SpokenScene {
 
     private @Nullable SubjectBuilder subjects;
 
-    public SceneState(String title, Severity unused, int linesKept, boolean worded) {
-        super(title, true, unused, linesKept, worded);
+    public SceneState(String title, Settings settings, boolean worded) {
+        super(title, true, settings, worded);
     }
 
     /** Says how tests see a scene; said once, by the class that they see. */
@@ -118,7 +119,7 @@ public final class SceneState extends SpokenScene {
         texts.addAll(unmet);
         List<String> failures = new ArrayList<>();
         texts.forEach(text -> failures.add(text.toString()));
-        if (unused() == Severity.FAIL) {
+        if (settings().unusedSuppositions() == Severity.FAIL) {
             unusedSuppositions().forEach(text -> failures.add("Nobody needed " + text + "."));
         }
         List<String> misuses = unfinished();

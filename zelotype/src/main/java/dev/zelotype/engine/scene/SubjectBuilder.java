@@ -1,11 +1,11 @@
 package dev.zelotype.engine.scene;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
-import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
@@ -170,14 +170,16 @@ public final class SubjectBuilder {
 
     /** Fields that would have taken a double had the subject no constructor with parameters, and that are empty now. */
     private void noteUnfilled(Object subject) {
-        for (Class<?> type = subject.getClass(); type != null && !Jdk.has(type); type = type.getSuperclass()) {
+        for (Class<?> type = subject.getClass();
+                type != null && !CodeOwner.isOfJdk(type);
+                type = type.getSuperclass()) {
             for (Field field : type.getDeclaredFields()) {
                 Wish wish = new Wish(field.getType(), field.getName(), false);
                 int modifiers = field.getModifiers();
                 boolean takes = !Modifier.isStatic(modifiers)
                         && !Modifier.isFinal(modifiers)
                         && !field.getType().isPrimitive()
-                        && (isDeclared(wish) || !Jdk.has(field.getType()) && isDoublable(field.getType()));
+                        && (isDeclared(wish) || !CodeOwner.isOfJdk(field.getType()) && isDoublable(field.getType()));
                 if (takes && isEmpty(field, subject)) {
                     unfilled.add(
                             Values.typeName(type) + "." + field.getName() + " of " + Values.typeName(field.getType())
@@ -300,7 +302,7 @@ public final class SubjectBuilder {
     }
 
     private static boolean isReplaceableEnum(Class<?> type) {
-        return type.isEnum() && !Jdk.has(type) && type.getEnumConstants().length > 0;
+        return type.isEnum() && !CodeOwner.isOfJdk(type) && type.getEnumConstants().length > 0;
     }
 
     /** What is to be made for a wish; of an enum, which has just its constants, a spy on the first of them. */
@@ -387,7 +389,7 @@ public final class SubjectBuilder {
      * takes only a double that the test has declared.
      */
     private boolean isToBeFilled(Field field, Wish wish) {
-        if (Modifier.isPrivate(field.getModifiers()) && Jdk.has(field.getType())) {
+        if (Modifier.isPrivate(field.getModifiers()) && CodeOwner.isOfJdk(field.getType())) {
             return find(wish) != null;
         }
         return isDoublable(field.getType());

@@ -7,8 +7,8 @@ import dev.zelotype.engine.decide.Rule;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.PatternReader;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.error.MisuseException;
 import java.util.List;
 

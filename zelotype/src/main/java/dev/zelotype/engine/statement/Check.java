@@ -1,10 +1,10 @@
 package dev.zelotype.engine.statement;
 
-import dev.zelotype.doubles.Verb;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.engine.calls.Call;
-import dev.zelotype.engine.decide.Count;
 import dev.zelotype.engine.decide.MethodState;
 import dev.zelotype.engine.decide.Rows;
+import dev.zelotype.engine.decide.facts.Count;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.replace.Replacing;

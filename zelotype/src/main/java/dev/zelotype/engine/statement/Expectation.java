@@ -1,11 +1,11 @@
 package dev.zelotype.engine.statement;
 
 import dev.zelotype.doubles.Kind;
-import dev.zelotype.engine.decide.Count;
 import dev.zelotype.engine.decide.Demand;
-import dev.zelotype.engine.decide.KindRule;
 import dev.zelotype.engine.decide.Part;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.decide.facts.Count;
+import dev.zelotype.engine.decide.facts.KindRule;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import org.jspecify.annotations.Nullable;

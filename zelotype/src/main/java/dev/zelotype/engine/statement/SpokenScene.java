@@ -1,11 +1,11 @@
 package dev.zelotype.engine.statement;
 
 import dev.zelotype.doubles.Kind;
-import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.engine.replace.Seat;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
@@ -22,8 +22,8 @@ public class SpokenScene extends CallScene {
     private final List<Statement> said = new ArrayList<>();
     private final Map<Statement, String> unfinished = new LinkedHashMap<>();
 
-    protected SpokenScene(String title, boolean open, Severity unused, int linesKept, boolean worded) {
-        super(title, open, unused, linesKept, worded);
+    protected SpokenScene(String title, boolean open, Settings settings, boolean worded) {
+        super(title, open, settings, worded);
     }
 
     /** Makes a double; outside any scene, one that belongs to a scene of its own that nobody closes. */
@@ -37,7 +37,7 @@ public class SpokenScene extends CallScene {
                                 + " was made outside any scene: nobody would check what it expects.",
                         "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
             }
-            scene = new SpokenScene("", false, Severity.IGNORE, LINES_KEPT, false);
+            scene = new SpokenScene("", false, Settings.unchecked(Settings.LINES_KEPT), false);
         }
         return scene.make(order);
     }

@@ -1,17 +1,17 @@
 package dev.zelotype.engine.statement;
 
 import dev.zelotype.call.Shape;
-import dev.zelotype.doubles.Verb;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.engine.calls.Lines;
-import dev.zelotype.engine.decide.Count;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.MethodState;
 import dev.zelotype.engine.decide.Part;
 import dev.zelotype.engine.decide.Said;
+import dev.zelotype.engine.decide.facts.Count;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Sneaky;
-import dev.zelotype.engine.pattern.CallPattern;
 import dev.zelotype.engine.pattern.PatternReader;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.StackWalker.StackFrame;
@@ -96,9 +96,13 @@ public abstract class Statement {
         try {
             more.run();
         } catch (MisuseException e) {
-            scene().completed(this);
-            throw e;
+            throw refused(e);
         }
+    }
+
+    final MisuseException refused(MisuseException reason) {
+        scene().completed(this);
+        return reason;
     }
 
     private void refuseIfFixed(String what) {

@@ -2,15 +2,15 @@ package dev.zelotype.engine.statement;
 
 import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.Kind;
-import dev.zelotype.doubles.Verb;
-import dev.zelotype.engine.decide.Count;
 import dev.zelotype.engine.decide.DoubleState;
-import dev.zelotype.engine.decide.Fitting;
-import dev.zelotype.engine.decide.KindRule;
 import dev.zelotype.engine.decide.Part;
 import dev.zelotype.engine.decide.Rule;
 import dev.zelotype.engine.decide.Step;
+import dev.zelotype.engine.decide.facts.Count;
+import dev.zelotype.engine.decide.facts.Fitting;
+import dev.zelotype.engine.decide.facts.KindRule;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Sneaky;
@@ -71,17 +71,24 @@ public class Supposition extends Statement {
     }
 
     public final void returns(@Nullable Object first, @Nullable Object... more) {
-        say(() -> addAll(this::value, first, more));
+        addAll(false, first, more);
     }
 
-    /** Adds an answer for each value, all at once; none of them if one is refused. */
-    private <T extends @Nullable Object> void addAll(Function<T, Step> answer, T first, T[] more) {
-        Step[] steps = new Step[more.length + 1];
-        steps[0] = answer.apply(first);
-        for (int i = 0; i < more.length; i++) {
-            steps[i + 1] = answer.apply(more[i]);
+    /**
+     * Adds an answer for each value, all at once; none of them if one is refused. Without lambdas, since the first ones that
+     * a JVM links take longer than all the rest.
+     */
+    private void addAll(boolean fails, @Nullable Object first, @Nullable Object[] more) {
+        try {
+            Step[] steps = new Step[more.length + 1];
+            for (int i = 0; i < steps.length; i++) {
+                Object next = i == 0 ? first : more[i - 1];
+                steps[i] = fails ? failing((Throwable) next) : value(next);
+            }
+            add(steps);
+        } catch (MisuseException e) {
+            throw refused(e);
         }
-        add(steps);
     }
 
     private Step value(@Nullable Object value) {
@@ -100,7 +107,7 @@ public class Supposition extends Statement {
     }
 
     public final void fails(@Nullable Throwable first, @Nullable Throwable... more) {
-        say(() -> addAll(this::failing, first, more));
+        addAll(true, first, more);
     }
 
     private Step failing(@Nullable Throwable failure) {

@@ -1,6 +1,6 @@
 package dev.zelotype.engine.statement;
 
-import dev.zelotype.engine.decide.Count;
+import dev.zelotype.engine.decide.facts.Count;
 import java.time.Duration;
 import java.util.function.LongSupplier;
 

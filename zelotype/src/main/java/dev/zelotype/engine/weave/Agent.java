@@ -14,6 +14,7 @@ public final class Agent {
 
     public static void premain(String options, Instrumentation given) {
         instrumentation = given;
+        PatternTransformer.install(given);
     }
 
     public static void agentmain(String options, Instrumentation given) {

@@ -272,6 +272,16 @@ final class CallsAhead {
         return found.isEmpty() ? calls.keySet() : found;
     }
 
+    /** Whether the method calls what is looked for, wherever it stands. */
+    boolean names(Meaning wanted) {
+        for (Named call : calls.values()) {
+            if (wanted.isMeantBy(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /**
      * The first line in which one of some methods is called later.
      *

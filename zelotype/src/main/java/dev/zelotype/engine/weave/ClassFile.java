@@ -57,22 +57,32 @@ public final class ClassFile {
         }
     }
 
-    /** The name of the source file of a class, such as {@code NightRun.java}; null if its class file does not tell. */
-    static @Nullable String sourceOf(Class<?> type) {
+    /** Lets a visitor look at a class's file; false if there is none that can be read. */
+    public static boolean visit(Class<?> type, ClassVisitor visitor, int options) {
         byte[] code = of(type);
         if (code == null) {
-            return null;
+            return false;
         }
+        try {
+            new ClassReader(code).accept(visitor, options);
+            return true;
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
+    }
+
+    /** The name of the source file of a class, such as {@code NightRun.java}; null if its class file does not tell. */
+    static @Nullable String sourceOf(Class<?> type) {
         String[] source = new String[1];
-        new ClassReader(code)
-                .accept(
-                        new ClassVisitor(Opcodes.ASM9) {
-                            @Override
-                            public void visitSource(String file, String debug) {
-                                source[0] = file;
-                            }
-                        },
-                        ClassReader.SKIP_CODE);
+        visit(
+                type,
+                new ClassVisitor(Opcodes.ASM9) {
+                    @Override
+                    public void visitSource(String file, String debug) {
+                        source[0] = file;
+                    }
+                },
+                ClassReader.SKIP_CODE);
         return source[0];
     }
 

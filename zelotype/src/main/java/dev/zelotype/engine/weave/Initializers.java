@@ -1,9 +1,9 @@
 package dev.zelotype.engine.weave;
 
-import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.Overflow;
-import dev.zelotype.error.OwnNames;
 import java.lang.StackWalker.StackFrame;
+import java.util.HashSet;
 import java.util.Iterator;
 import java.util.Set;
 import java.util.function.Function;
@@ -21,13 +21,22 @@ public final class Initializers {
     private static final StackWalker WALKER =
             StackWalker.getInstance(Set.of(StackWalker.Option.RETAIN_CLASS_REFERENCE), DEEPEST);
     private static final First FIRST = new First();
-    /** Whether a class is neither the JDK's nor Zelotype's. */
-    private static final ClassValue<Boolean> COUNTS = new ClassValue<>() {
+    private static final ClassValue<Looked> LOOKED = new ClassValue<>() {
         @Override
-        protected Boolean computeValue(Class<?> type) {
-            return !Jdk.has(type) && !OwnNames.has(type.getName());
+        protected Looked computeValue(Class<?> type) {
+            return new Looked(CodeOwner.isOfJdk(type) || CodeOwner.isOurs(type.getName()));
         }
     };
+
+    /** Whether a class is of interest: it is neither the JDK's nor Zelotype's, and was not seen to be initialised. */
+    private static final class Looked {
+
+        private volatile boolean done;
+
+        Looked(boolean done) {
+            this.done = done;
+        }
+    }
 
     private Initializers() {}
 
@@ -39,13 +48,24 @@ public final class Initializers {
 
         @Override
         public @Nullable Found apply(Stream<StackFrame> frames) {
+            Set<Looked> seen = null;
             int left = DEEPEST;
             for (Iterator<StackFrame> i = frames.iterator(); left-- > 0 && i.hasNext(); ) {
                 StackFrame frame = i.next();
-                // The class first, since the JVM looks up the name of a method anew for each frame.
-                if (COUNTS.get(frame.getDeclaringClass())
-                        && frame.getMethodName().equals("<clinit>")) {
+                Looked type = LOOKED.get(frame.getDeclaringClass());
+                if (type.done) {
+                    continue;
+                }
+                if (frame.getMethodName().equals("<clinit>")) {
                     return new Found(frame.getDeclaringClass(), frame);
+                }
+                seen = seen == null ? new HashSet<>() : seen;
+                seen.add(type);
+            }
+            if (seen != null) {
+                // They run, and not in their initialisers. The name of a method is dear, so nobody asks for it again.
+                for (Looked each : seen) {
+                    each.done = true;
                 }
             }
             return null;

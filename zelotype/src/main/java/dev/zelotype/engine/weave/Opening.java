@@ -1,8 +1,7 @@
 package dev.zelotype.engine.weave;
 
-import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.Overflow;
-import dev.zelotype.error.OwnNames;
 import java.lang.StackWalker.StackFrame;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -38,14 +37,16 @@ public final class Opening {
     private final Throwable stack = new Throwable();
 
     private final boolean byTest;
-    private final String place;
+    /** The class of the test, if that is known and something else has opened the scene. */
+    private final @Nullable Class<?> test;
+
     private StackTraceElement @Nullable [] below;
     private @Nullable Set<String> methods;
     private @Nullable Set<String> jars;
 
-    private Opening(boolean byTest, String place) {
+    private Opening(boolean byTest, @Nullable Class<?> test) {
         this.byTest = byTest;
-        this.place = place;
+        this.test = test;
     }
 
     /**
@@ -55,7 +56,7 @@ public final class Opening {
      * @param test the class of the test, if that is known
      */
     public static Opening here(boolean byTest, @Nullable Class<?> test) {
-        return new Opening(byTest, test == null || byTest ? "" : placeOf(test));
+        return new Opening(byTest, byTest ? null : test);
     }
 
     private static String placeOf(Class<?> type) {
@@ -89,7 +90,7 @@ public final class Opening {
                 return false;
             }
         }
-        return !onTop || !OwnNames.has(className);
+        return !onTop || !CodeOwner.isOurs(className);
     }
 
     /** Plain classes and loops on this way: a suite goes it once, and each lambda would first have to be linked. */
@@ -182,7 +183,7 @@ public final class Opening {
         }
         for (Placed each : above()) {
             Class<?> type = each.frame().getDeclaringClass();
-            if (!Jdk.has(type) && !isRunners(type)) {
+            if (!CodeOwner.isOfJdk(type) && !isRunners(type)) {
                 return false;
             }
         }
@@ -216,11 +217,12 @@ public final class Opening {
         Set<String> known = jars;
         if (known == null) {
             known = new HashSet<>();
+            String place = test == null ? "" : placeOf(test);
             StackFrame[] now = fromBottom();
             int first = first(now);
             for (int i = 0; i < first; i++) {
                 Class<?> type = now[i].getDeclaringClass();
-                String jar = Jdk.has(type) ? "" : JARS.get(type);
+                String jar = CodeOwner.isOfJdk(type) ? "" : JARS.get(type);
                 if (!jar.isEmpty() && !jar.equals(place)) {
                     known.add(jar);
                 }

@@ -1,7 +1,7 @@
 package dev.zelotype.engine.weave;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.Boxing;
-import dev.zelotype.engine.make.Jdk;
 import dev.zelotype.error.MisuseException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -160,7 +160,7 @@ public final class Results implements ClassFileTransformer {
         private boolean mayName(Type given) {
             Type element = given.getSort() == Type.ARRAY ? given.getElementType() : given;
             String name = element.getSort() == Type.OBJECT ? element.getInternalName() : own;
-            if (packageOf(name).equals(packageOf(own)) || Jdk.has(element.getClassName())) {
+            if (packageOf(name).equals(packageOf(own)) || CodeOwner.isOfJdk(element.getClassName())) {
                 return true;
             }
             try (InputStream code = loader.getResourceAsStream(name + ".class")) {

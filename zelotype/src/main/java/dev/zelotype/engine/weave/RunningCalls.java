@@ -194,7 +194,8 @@ final class RunningCalls {
     String toCome(Executable replaced, Opening opening, Predicate<Thread> isOfScene) {
         Sites sites = Sites.of(List.of(replaced));
         List<Old> here = running.get(Thread.currentThread());
-        if (here != null) {
+        // Walking the stack and the code takes a thousand times as long as this look at what the code names.
+        if (here != null && anyNames(here, replaced, sites)) {
             for (Opening.Placed each : opening.above()) {
                 Old old = find(here, each);
                 Integer line = old == null || old.code == null || !old.unasked.meets(sites)
@@ -210,7 +211,10 @@ final class RunningCalls {
         }
         for (Map.Entry<Thread, List<Old>> entry : running.entrySet()) {
             Thread thread = entry.getKey();
-            if (thread != Thread.currentThread() && thread.isAlive() && isOfScene.test(thread)) {
+            if (thread != Thread.currentThread()
+                    && thread.isAlive()
+                    && isOfScene.test(thread)
+                    && anyNames(entry.getValue(), replaced, sites)) {
                 String place = toCome(thread, entry.getValue(), replaced, sites);
                 if (place != null) {
                     return place + " on thread " + thread.getName();
@@ -218,6 +222,16 @@ final class RunningCalls {
             }
         }
         return null;
+    }
+
+    private static boolean anyNames(List<Old> known, Executable replaced, Sites sites) {
+        for (Old old : known) {
+            Class<?> type = old.type.get();
+            if (type != null && old.code != null && old.code.names(new Resolved(replaced, sites, type))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static @Nullable String toCome(Thread thread, List<Old> known, Executable replaced, Sites sites) {

@@ -1,6 +1,6 @@
 package dev.zelotype.engine.weave;
 
-import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.basics.CodeOwner;
 import java.lang.invoke.MethodHandles;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
@@ -39,7 +39,7 @@ public final class Weavable {
             for (Method method : c.getDeclaredMethods()) {
                 if (method.getName().equals(name)
                         && Type.getMethodDescriptor(method).equals(descriptor)) {
-                    return Jdk.has(c) ? site(method) : method(method);
+                    return CodeOwner.isOfJdk(c) ? site(method) : method(method);
                 }
             }
         }

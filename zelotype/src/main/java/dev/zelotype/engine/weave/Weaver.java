@@ -1,8 +1,7 @@
 package dev.zelotype.engine.weave;
 
-import dev.zelotype.engine.make.Jdk;
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.error.MisuseException;
-import dev.zelotype.error.OwnNames;
 import java.lang.instrument.ClassFileTransformer;
 import java.lang.instrument.Instrumentation;
 import java.lang.instrument.UnmodifiableClassException;
@@ -34,9 +33,6 @@ import org.objectweb.asm.Type;
 public final class Weaver implements ClassFileTransformer, BiFunction<Object, Object[], Object> {
 
     private static @Nullable Weaver only;
-
-    /** Frameworks that run tests: their calls are nobody's subject's. */
-    private static final List<String> HOSTS = List.of("org.junit.", "org.opentest4j.", "org.apache.maven.surefire.");
 
     private final Instrumentation instrumentation;
     private final Decider decider;
@@ -174,7 +170,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     /** Weaves the methods of a class and of those of its superclasses that do not belong to the JDK, unless done before. */
     public synchronized void weave(Class<?> type) {
         List<Class<?>> fresh = new ArrayList<>();
-        for (Class<?> c = type; c != null && !Jdk.has(c); c = c.getSuperclass()) {
+        for (Class<?> c = type; c != null && !CodeOwner.isOfJdk(c); c = c.getSuperclass()) {
             if (!woven.contains(c)) {
                 if (!instrumentation.isModifiableClass(c)) {
                     throw new MisuseException(
@@ -186,9 +182,11 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
         if (!fresh.isEmpty()) {
             Before so = new Before(sites, Set.copyOf(woven));
-            fresh.forEach(this::number);
+            for (Class<?> each : fresh) {
+                number(each);
+            }
             woven.addAll(fresh);
-            change(so, fresh, Sites.NONE, () -> retransform(fresh));
+            change(so, fresh, Sites.NONE, fresh);
         }
     }
 
@@ -222,15 +220,24 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             weavesTasks = true;
             all.addAll(tasks());
         }
-        change(so, callers, fresh, () -> retransformSites(all));
+        change(so, callers, fresh, all);
     }
 
-    /** Changes some classes, and remembers those of their methods that go on in the code from before. */
-    private void change(Before so, Collection<Class<?>> types, Sites fresh, Runnable change) {
+    /**
+     * Changes some classes, and remembers those of their methods that go on in the code from before.
+     *
+     * @param fresh the calls that ask from now on; none if it is the methods of the classes themselves that do
+     * @param all the classes, and others that are woven with them
+     */
+    private void change(Before so, Collection<Class<?>> types, Sites fresh, List<Class<?>> all) {
         List<RunningCalls.Old> noted = running.note(types, fresh);
         before = noted.isEmpty() ? null : so;
         try {
-            change.run();
+            if (fresh.isEmpty()) {
+                retransform(all);
+            } else {
+                retransformSites(all);
+            }
         } finally {
             before = null;
         }
@@ -271,7 +278,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
 
     /** Whether calls in a class may be woven: it is neither the JDK's, nor ours, nor a test framework's. */
     private boolean isUsers(Class<?> type) {
-        return !Jdk.has(type)
+        return !CodeOwner.isOfJdk(type)
                 && !type.isArray()
                 && !type.isHidden()
                 && !Proxy.isProxyClass(type)
@@ -280,12 +287,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     }
 
     static boolean isUsers(String className) {
-        for (String prefix : HOSTS) {
-            if (className.startsWith(prefix)) {
-                return false;
-            }
-        }
-        return !OwnNames.has(className);
+        return !CodeOwner.isOfTestLibrary(className) && !CodeOwner.isOurs(className);
     }
 
     /** The classes whose calls were to be woven, and could not be. */

@@ -3,16 +3,18 @@ package dev.zelotype.engine.decide;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.zelotype.SceneSettings;
 import dev.zelotype.call.Act1;
 import dev.zelotype.call.Query0;
 import dev.zelotype.call.Query1;
-import dev.zelotype.doubles.Ending;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.Kind;
-import dev.zelotype.doubles.Severity;
-import dev.zelotype.doubles.Verb;
 import dev.zelotype.engine.calls.Call;
-import dev.zelotype.engine.pattern.CallPattern;
+import dev.zelotype.engine.decide.facts.Count;
+import dev.zelotype.engine.decide.facts.KindRule;
 import dev.zelotype.engine.pattern.PatternReader;
+import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.error.UnexpectedCall;
 import java.io.Serializable;
 import java.util.ArrayList;
@@ -36,7 +38,8 @@ class DecisionTest {
         }
     }
 
-    private final CallScene scene = new CallScene("", true, Severity.NOTE, 0, false);
+    private final CallScene scene =
+            new CallScene("", true, SceneSettings.defaults().linesOfCalls(0), false);
 
     private Mount make(Kind kind) {
         return (Mount) scene.make(NewDouble.of(kind, "mount", Mount.class)).self();

@@ -1,0 +1,40 @@
+package dev.zelotype.challenge;
+
+import dev.zelotype.host.DisturbedCall;
+import java.lang.ref.SoftReference;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * With what the first call of each site was made, for tests in which it is not made.
+ */
+final class CallMemory {
+
+    private static final Map<String, Made> FIRST = new ConcurrentHashMap<>();
+
+    private CallMemory() {}
+
+    /** What it takes to make a call once more. */
+    private record Made(String receiver, String signature, SoftReference<Object[]> arguments) {}
+
+    static void keep(String site, DisturbedCall call) {
+        FIRST.putIfAbsent(site, new Made(call.receiver(), call.signature(), new SoftReference<>(call.arguments())));
+    }
+
+    /** Whether it is known with what a call was made. */
+    static boolean has(String site) {
+        return argumentsOf(FIRST.get(site)) != null;
+    }
+
+    /** Makes the call of a site as well, beside another one; false if this double has no such method. */
+    static boolean makeBeside(DisturbedCall call, String site) throws Throwable {
+        Made known = FIRST.get(site);
+        Object[] arguments = argumentsOf(known);
+        return arguments != null && call.alsoCall(known.receiver(), known.signature(), arguments);
+    }
+
+    private static Object @Nullable [] argumentsOf(@Nullable Made known) {
+        return known == null ? null : known.arguments().get();
+    }
+}

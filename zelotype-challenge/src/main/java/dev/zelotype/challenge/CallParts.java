@@ -1,0 +1,72 @@
+package dev.zelotype.challenge;
+
+import dev.zelotype.host.DisturbedCall;
+import java.lang.StackWalker.StackFrame;
+import java.lang.reflect.Type;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The parts of a call as a challenge names, alters and watches them. A call of a method that a test replaces for all
+ * instances has the instance as its first argument.
+ */
+final class CallParts {
+
+    private CallParts() {}
+
+    /** The call as it reads; an instance that the subject made itself has no name, and none that stays the same. */
+    static String text(DisturbedCall call) {
+        int shift = call.arguments().length - call.method().getParameterCount();
+        if (shift == 0) {
+            return call.text();
+        }
+        List<String> printed = new ArrayList<>();
+        for (int i = shift; i < call.arguments().length; i++) {
+            printed.add(DisturbedCall.print(call.arguments()[i]));
+        }
+        return call.receiver() + "." + call.method().getName() + "(" + String.join(", ", printed) + ")";
+    }
+
+    /** The type of an argument, with what is known of its parts. */
+    static Type type(DisturbedCall call, int place) {
+        Type[] types = call.method().getGenericParameterTypes();
+        int shift = call.arguments().length - types.length;
+        return place < shift || types.length == 0 ? Object.class : types[Math.max(0, place - shift)];
+    }
+
+    /** What an argument is called. */
+    static String name(DisturbedCall call, int place) {
+        int shift = call.arguments().length - call.method().getParameterCount();
+        if (place < shift) {
+            return "instance";
+        }
+        var parameter = call.method().getParameters()[place - shift];
+        return parameter.isNamePresent() ? parameter.getName() : "argument " + (place - shift + 1);
+    }
+
+    /** An argument as source; empty if it cannot be written down. */
+    static String source(DisturbedCall call, int place) {
+        boolean instance = place < call.arguments().length - call.method().getParameterCount();
+        return instance ? "it" : Source.of(call.arguments()[place]);
+    }
+
+    /** A callback that tells when it is run, and runs or not. */
+    static @Nullable Object watched(DisturbedCall call, int place, Runnable told, boolean runs) {
+        Object callback = call.arguments()[place];
+        boolean plain = callback == null
+                || !call.isCallback(place)
+                || !(callback.getClass().isHidden()
+                        || callback.getClass().isSynthetic()
+                        || callback.getClass().isAnonymousClass());
+        if (plain) {
+            return callback;
+        }
+        return call.watched(place, "a lambda", told, runs);
+    }
+
+    /** The file of a frame; its class if that is not known. */
+    static String file(StackFrame frame) {
+        return frame.getFileName() == null ? frame.getClassName() : frame.getFileName();
+    }
+}

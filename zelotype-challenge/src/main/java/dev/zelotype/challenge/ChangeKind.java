@@ -1,0 +1,69 @@
+package dev.zelotype.challenge;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * For builds and tools: what a disturbance changes: an answer, an argument, whether the call is made at all.
+ *
+ * @since 0.2
+ */
+public enum ChangeKind {
+    /** The subject gets another answer. */
+    ANSWER,
+    /** The call is neither recorded nor passed on. */
+    LOST,
+    /** Another argument is recorded, matched and answered. */
+    ARGUMENT,
+    /** A callback that the answer runs is not run. */
+    CALLBACK,
+    /** The call is recorded once more, where a test says exactly how many there are. */
+    TWICE,
+    /** The test gets another result of the subject. */
+    RESULT,
+    /** A call that other tests of the class check is made where it is not made. */
+    EXTRA;
+
+    /** Whether a value is altered that somebody gets: of several others it takes one that is noticed. */
+    boolean isOfValue() {
+        return this == ANSWER || this == RESULT;
+    }
+
+    private static String all() {
+        String words = Arrays.stream(values()).map(ChangeKind::word).collect(Collectors.joining(", "));
+        int last = words.lastIndexOf(", ");
+        return words.substring(0, last) + " or " + words.substring(last + 2);
+    }
+
+    /**
+     * The kind as the word that is typed and shown.
+     *
+     * @return the name in lower case
+     */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * The kinds of a list as typed on a command line or in a build file.
+     *
+     * @param words the words, in any letters
+     * @return the kinds; all of them if there is no word
+     * @throws ChallengeException if a word is none
+     */
+    public static Set<ChangeKind> ofWords(List<String> words) {
+        Set<ChangeKind> kinds = EnumSet.noneOf(ChangeKind.class);
+        for (String word : words) {
+            kinds.add(Arrays.stream(values())
+                    .filter(kind -> kind.word().equalsIgnoreCase(word.strip()))
+                    .findFirst()
+                    .orElseThrow(
+                            () -> new ChallengeException("There is no change '" + word + "': give " + all() + ".")));
+        }
+        return kinds.isEmpty() ? EnumSet.allOf(ChangeKind.class) : kinds;
+    }
+}

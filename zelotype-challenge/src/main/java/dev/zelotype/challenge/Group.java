@@ -1,0 +1,31 @@
+package dev.zelotype.challenge;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * One place and one thing that may be changed there, over all tests.
+ */
+final class Group {
+
+    final ChangeKind kind;
+    final int index;
+    final Set<String> tests = new LinkedHashSet<>();
+    /** The call that stands for the others: the first that passed, if any did. */
+    CallPlace site;
+
+    String test = "";
+    final List<Disturbance> passing = new ArrayList<>();
+    String change = "";
+    boolean noticed;
+    boolean passed;
+    boolean unclear;
+
+    Group(CallPlace site, ChangeKind kind, int index) {
+        this.site = site;
+        this.kind = kind;
+        this.index = index;
+    }
+}

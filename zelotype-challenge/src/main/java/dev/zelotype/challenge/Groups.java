@@ -1,0 +1,81 @@
+package dev.zelotype.challenge;
+
+import dev.zelotype.challenge.Challenge.Baseline;
+import dev.zelotype.challenge.Challenge.Tried;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the disturbed runs say of each place and of each thing that may be changed there, over all tests.
+ */
+final class Groups {
+
+    private final Map<Key, Group> byKey = new LinkedHashMap<>();
+
+    /** Of several values one that is noticed is enough, so they share an index. */
+    private record Key(String site, ChangeKind kind, int index) {}
+
+    Groups(List<Tried> tried, Map<String, Baseline> tests) {
+        for (Tried each : tried) {
+            if (each.verdict() == Verdict.ABORTED || each.disturbance().kind() == ChangeKind.EXTRA) {
+                continue;
+            }
+            ChangeKind kind = each.disturbance().kind();
+            int index = kind.isOfValue() ? 0 : each.disturbance().index();
+            Group group = byKey.computeIfAbsent(
+                    new Key(each.disturbance().site(), kind, index), key -> new Group(each.site(), kind, index));
+            group.tests.add(tests.get(each.disturbance().test()).name);
+            group.noticed |= each.verdict() == Verdict.NOTICED;
+            group.unclear |= each.verdict() == Verdict.UNCLEAR;
+            if (each.verdict() == Verdict.PASSED) {
+                group.passing.add(each.disturbance());
+                if (!group.passed) {
+                    group.passed = true;
+                    group.change = each.change();
+                    group.site = each.site();
+                    group.test = tests.get(each.disturbance().test()).name;
+                }
+            }
+        }
+    }
+
+    Collection<Group> all() {
+        return byKey.values();
+    }
+
+    /** What is known of a change that a place has only one of; null if it was not tried. */
+    @Nullable
+    Group of(CallPlace site, ChangeKind kind) {
+        return byKey.get(new Key(site.key(), kind, 0));
+    }
+
+    /** Whether some test notices a change that a place has only one of. */
+    boolean isNoticed(CallPlace site, ChangeKind kind) {
+        Group known = of(site, kind);
+        return known != null && known.noticed;
+    }
+
+    /**
+     * A call whose answer some test looks at is looked at; one that may be left out may have any argument. Who said what it
+     * answers means the answer to matter, so that is what is told of it, and not that the call may be left out.
+     */
+    boolean isSaidAlready(Group group) {
+        Group answer = of(group.site, ChangeKind.ANSWER);
+        Group lost = of(group.site, ChangeKind.LOST);
+        boolean looksAtAnswer = answer != null && answer.noticed;
+        boolean answerInVain = answer != null
+                && answer.passed
+                && !answer.noticed
+                && group.site.defaulted().isEmpty();
+        boolean mayBeLost = lost != null && !lost.noticed && lost.passed && !looksAtAnswer;
+        return switch (group.kind) {
+            case LOST -> looksAtAnswer || answerInVain;
+            case ANSWER -> mayBeLost && !answerInVain;
+            case ARGUMENT, CALLBACK, TWICE -> mayBeLost;
+            case RESULT, EXTRA -> false;
+        };
+    }
+}

@@ -1,0 +1,98 @@
+package dev.zelotype.challenge;
+
+import dev.zelotype.challenge.Challenge.Baseline;
+import dev.zelotype.challenge.Challenge.Tried;
+import dev.zelotype.challenge.Finding.Weight;
+import dev.zelotype.tools.TestNames;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Calls that some tests check, in tests that do not make them: would these notice one?
+ */
+final class MissingCalls {
+
+    private final Map<String, Baseline> tests;
+    private final List<Tried> tried;
+    private final Groups groups;
+
+    MissingCalls(Map<String, Baseline> tests, List<Tried> tried, Groups groups) {
+        this.tests = tests;
+        this.tried = tried;
+        this.groups = groups;
+    }
+
+    /**
+     * The calls that some tests make, and that matter there, to be made in the other tests of the same classes.
+     *
+     * @return the disturbances, each with the call that it makes
+     */
+    Map<Disturbance, CallPlace> extras() {
+        Map<String, List<Baseline>> byType = new LinkedHashMap<>();
+        tests.values()
+                .forEach(test -> byType.computeIfAbsent(test.type, first -> new ArrayList<>())
+                        .add(test));
+        Map<Disturbance, CallPlace> found = new LinkedHashMap<>();
+        byType.values().forEach(ofType -> {
+            Map<String, CallPlace> calls = new LinkedHashMap<>();
+            Map<String, String> from = new HashMap<>();
+            for (Baseline test : ofType) {
+                for (CallPlace site : test.sites) {
+                    boolean matters = groups.isNoticed(site, ChangeKind.LOST);
+                    boolean canBeMade =
+                            !site.written().isEmpty() || !site.names().contains("instance");
+                    if (matters && canBeMade && calls.putIfAbsent(site.called(), site) == null) {
+                        from.put(site.called(), test.id);
+                    }
+                }
+            }
+            for (Baseline test : ofType) {
+                Set<String> made = new HashSet<>();
+                test.sites.forEach(site -> made.add(site.called()));
+                calls.forEach((called, site) -> {
+                    if (!made.contains(called)) {
+                        found.put(new Disturbance(test.id, site.key(), 0, ChangeKind.EXTRA, 0, from.get(called)), site);
+                    }
+                });
+            }
+        });
+        return found;
+    }
+
+    /** Calls that tests would not have noticed though they do not make them; one question for each method and class. */
+    List<Finding> questions() {
+        Map<String, CallPlace> asked = new LinkedHashMap<>();
+        Map<String, Set<String>> missing = new LinkedHashMap<>();
+        for (Tried each : tried) {
+            if (each.disturbance().kind() == ChangeKind.EXTRA && each.verdict() == Verdict.PASSED) {
+                Baseline test = tests.get(each.disturbance().test());
+                String key = test.type + " " + each.site().called();
+                asked.putIfAbsent(key, each.site());
+                missing.computeIfAbsent(key, first -> new LinkedHashSet<>()).add(test.name);
+            }
+        }
+        List<Finding> questions = new ArrayList<>();
+        asked.forEach((key, site) -> {
+            List<String> names = List.copyOf(missing.get(key));
+            String first = TestNames.readable(names.get(0));
+            String more = names.size() == 1
+                    ? " too"
+                    : names.size() == 2 ? " and another test too" : " and " + (names.size() - 1) + " other tests too";
+            questions.add(new Finding(
+                    Weight.QUESTION,
+                    site,
+                    ChangeKind.EXTRA,
+                    site.text() + ", which other tests check, could be made in \"" + first + "\"" + more
+                            + ", and nobody notices. Should it never be?",
+                    "verify(" + site.receiver() + "::" + site.method() + ").never();",
+                    names));
+        });
+        return questions;
+    }
+}

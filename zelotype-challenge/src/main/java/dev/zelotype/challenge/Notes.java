@@ -1,0 +1,103 @@
+package dev.zelotype.challenge;
+
+import dev.zelotype.challenge.Challenge.Baseline;
+import dev.zelotype.challenge.Challenge.Tried;
+import dev.zelotype.challenge.Finding.Weight;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What tests could do without, and what they lean on unsaid.
+ */
+final class Notes {
+
+    private final Map<String, Baseline> tests;
+    private final List<Tried> tried;
+
+    Notes(Map<String, Baseline> tests, List<Tried> tried) {
+        this.tests = tests;
+        this.tried = tried;
+    }
+
+    /**
+     * Checks that some disturbance makes fail, but none alone, not even one of the very calls that they speak of. Of two
+     * that always fail together the one that stands first is kept.
+     */
+    List<Finding> needless() {
+        Map<String, CallPlace> checks = new LinkedHashMap<>();
+        Map<String, List<Set<String>>> failures = new LinkedHashMap<>();
+        Map<String, Set<String>> named = new LinkedHashMap<>();
+        Set<String> aimedAt = new LinkedHashSet<>();
+        for (Tried each : tried) {
+            boolean ofValue = each.disturbance().kind().isOfValue();
+            Set<String> together = new LinkedHashSet<>();
+            each.failedChecks().forEach(check -> together.add(check.place() + check.text()));
+            if (each.failedOtherwise()) {
+                together.add("");
+            }
+            for (CallPlace check : each.failedChecks()) {
+                String key = check.place() + check.text();
+                checks.putIfAbsent(key, check);
+                if (!ofValue && each.site().called().equals(check.called())) {
+                    aimedAt.add(key);
+                }
+                failures.computeIfAbsent(key, first -> new ArrayList<>()).add(together);
+                named.computeIfAbsent(key, first -> new LinkedHashSet<>())
+                        .add(tests.get(each.disturbance().test()).name);
+            }
+        }
+        List<Finding> notes = new ArrayList<>();
+        List<String> lastFirst = new ArrayList<>(checks.keySet());
+        lastFirst.sort(
+                Comparator.comparing((String key) -> checks.get(key).line()).reversed());
+        for (String key : lastFirst) {
+            if (aimedAt.contains(key) && failures.get(key).stream().allMatch(together -> together.size() > 1)) {
+                failures.get(key).forEach(together -> together.remove(key));
+                CallPlace check = checks.get(key);
+                notes.add(new Finding(
+                        Weight.NOTE,
+                        check,
+                        ChangeKind.LOST,
+                        "The check \"" + check.text() + "\" at " + check.place()
+                                + " adds nothing: whatever was changed to make it fail made"
+                                + " another check fail as well.",
+                        "",
+                        List.copyOf(named.get(key))));
+            }
+        }
+        return notes;
+    }
+
+    /** What tests lean on though nobody said it. */
+    List<Finding> defaults(Groups groups) {
+        List<Finding> notes = new ArrayList<>();
+        Map<String, CallPlace> seen = new LinkedHashMap<>();
+        Map<String, Set<String>> leaning = new LinkedHashMap<>();
+        for (Baseline test : tests.values()) {
+            for (CallPlace site : test.sites) {
+                if (!site.defaulted().isEmpty() && groups.isNoticed(site, ChangeKind.ANSWER)) {
+                    seen.putIfAbsent(site.key(), site);
+                    leaning.computeIfAbsent(site.key(), first -> new LinkedHashSet<>())
+                            .add(test.name);
+                }
+            }
+        }
+        seen.forEach((key, site) -> {
+            int count = leaning.get(key).size();
+            notes.add(new Finding(
+                    Weight.NOTE,
+                    site,
+                    ChangeKind.ANSWER,
+                    (count == 1 ? "1 test leans" : count + " tests lean") + " on " + site.defaulted() + " from "
+                            + site.text() + " at " + site.place() + ", which nobody said.",
+                    "suppose(" + site.receiver() + "::" + site.method() + ").returns(" + site.defaulted() + ");",
+                    List.copyOf(leaning.get(key))));
+        });
+        return notes;
+    }
+}

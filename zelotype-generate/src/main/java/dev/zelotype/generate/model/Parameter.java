@@ -1,0 +1,61 @@
+package dev.zelotype.generate.model;
+
+import com.palantir.javapoet.AnnotationSpec;
+import com.palantir.javapoet.TypeName;
+import java.util.List;
+
+/**
+ * A parameter of a method or a constructor, or a component of a record. Its declaration is written down once, since a double
+ * repeats it in many places.
+ */
+public final class Parameter {
+
+    private final TypeName type;
+    private final String name;
+    private final List<AnnotationSpec> annotations;
+    private final String declaration;
+
+    /**
+     * A parameter.
+     *
+     * @param type its type; of one that takes any number of arguments, the array
+     * @param annotations what it is marked with
+     */
+    public Parameter(TypeName type, String name, List<AnnotationSpec> annotations) {
+        this.type = type;
+        this.name = name;
+        this.annotations = annotations;
+        this.declaration = annotated() + Code.type(type) + " " + name;
+    }
+
+    /** The same with a type and a name that may be others, and nothing that it is marked with. */
+    public Parameter plain(TypeName newType, String newName) {
+        boolean isSame = newType == type && newName.equals(name) && annotations.isEmpty();
+        return isSame ? this : new Parameter(newType, newName, List.of());
+    }
+
+    public TypeName type() {
+        return type;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public String declaration() {
+        return declaration;
+    }
+
+    /** The declaration of one that takes any number of arguments. */
+    public String varargs() {
+        return annotated() + Code.varargs(type) + " " + name;
+    }
+
+    private String annotated() {
+        StringBuilder out = new StringBuilder();
+        for (AnnotationSpec each : annotations) {
+            out.append(Code.annotation(each)).append(' ');
+        }
+        return out.toString();
+    }
+}

@@ -1,0 +1,70 @@
+package dev.zelotype.generate.model;
+
+import com.palantir.javapoet.ClassName;
+import com.palantir.javapoet.ParameterizedTypeName;
+import com.palantir.javapoet.TypeName;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A type that a double is to be written for.
+ *
+ * @param name the type's name
+ * @param binaryName its name as class files know it
+ * @param typeVariables its type variables, with their bounds
+ * @param isInterface whether it is an interface, or else an abstract class
+ * @param boundToPackage whether a double can only stand in the same package
+ * @param ofJdk whether it is of a module of the JDK, to whose packages nothing can be added
+ * @param isDeprecated whether it should not be used any more
+ * @param warnings what compilers warn of where a double of it is written, by their names
+ * @param obstacles why its signatures cannot be written down again; mostly none
+ * @param nestedNames the simple names of the types in it and in its supertypes
+ * @param constructors the constructors that a subclass can call; for an interface, none
+ * @param methods the methods that a double may override, in the order of their declaration
+ * @param methodNames what these methods are called
+ * @param objectMethods those that every class has
+ */
+public record TypeModel(
+        ClassName name,
+        String binaryName,
+        TypeVariables typeVariables,
+        boolean isInterface,
+        boolean boundToPackage,
+        boolean ofJdk,
+        boolean isDeprecated,
+        Set<String> warnings,
+        Set<String> obstacles,
+        Set<String> nestedNames,
+        List<ConstructorModel> constructors,
+        List<MethodModel> methods,
+        Set<String> methodNames,
+        List<MethodModel> objectMethods) {
+
+    /** The type with its own variables as arguments. */
+    public TypeName self() {
+        return typeVariables.isEmpty()
+                ? name
+                : ParameterizedTypeName.get(name, typeVariables.all().toArray(new TypeName[0]));
+    }
+
+    /** A type of the double's own that has the same variables, or the double itself. */
+    public String withVariables(String own) {
+        return own + typeVariables.asArguments();
+    }
+
+    /** What a double answers if nobody says otherwise: where the type itself is wanted, the double. */
+    public String emptyAnswer(TypeName returned) {
+        TypeName raw = returned instanceof ParameterizedTypeName generic ? generic.rawType() : returned;
+        boolean isSelf = raw instanceof ClassName known
+                && known.canonicalName().equals(name.canonicalName())
+                && returned.equals(self());
+        return isSelf ? "this" : EmptyAnswers.of(returned);
+    }
+
+    /** A call of the code that the type itself has for a method. */
+    public String ownCode(MethodModel method) {
+        return isInterface
+                ? Code.of("$T.super.$L($L)", name, method.name(), Names.list(method.parameters()))
+                : Code.of("super.$L($L)", method.name(), Names.list(method.parameters()));
+    }
+}

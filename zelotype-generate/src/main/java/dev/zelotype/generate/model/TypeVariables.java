@@ -1,0 +1,71 @@
+package dev.zelotype.generate.model;
+
+import com.palantir.javapoet.TypeName;
+import com.palantir.javapoet.TypeVariableName;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+
+/**
+ * The type variables of a type or of a method, with their bounds. Their declaration is written down once, since a double
+ * repeats it in many places.
+ */
+public final class TypeVariables {
+
+    public static final TypeVariables NONE = new TypeVariables(List.of());
+
+    private final List<TypeVariableName> all;
+    private final String declaration;
+    private final String list;
+
+    public TypeVariables(List<TypeVariableName> all) {
+        this.all = List.copyOf(all);
+        List<String> declared = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        for (TypeVariableName each : all) {
+            declared.add(declaration(each));
+            names.add(each.name());
+        }
+        declaration = all.isEmpty() ? "" : "<" + String.join(", ", declared) + ">";
+        list = all.isEmpty() ? "" : "<" + String.join(", ", names) + ">";
+    }
+
+    /** One without bounds. */
+    public static TypeVariables of(String name) {
+        return new TypeVariables(List.of(TypeVariableName.get(name)));
+    }
+
+    private static String declaration(TypeVariableName variable) {
+        StringBuilder out = new StringBuilder(Code.type(variable));
+        String between = " extends ";
+        for (TypeName bound : variable.bounds()) {
+            out.append(between).append(Code.type(bound));
+            between = " & ";
+        }
+        return out.toString();
+    }
+
+    public List<TypeVariableName> all() {
+        return all;
+    }
+
+    public boolean isEmpty() {
+        return all.isEmpty();
+    }
+
+    /** Their declaration in brackets; empty if there are none. */
+    public String declaration() {
+        return declaration;
+    }
+
+    /** Their names in brackets, as arguments of a type that declares the same; empty if there are none. */
+    String asArguments() {
+        return list;
+    }
+
+    public void addNamesTo(Collection<String> names) {
+        for (TypeVariableName each : all) {
+            names.add(each.name());
+        }
+    }
+}

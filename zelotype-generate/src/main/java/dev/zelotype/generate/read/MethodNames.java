@@ -1,0 +1,93 @@
+package dev.zelotype.generate.read;
+
+import com.palantir.javapoet.TypeName;
+import dev.zelotype.generate.model.Code;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.Types;
+
+/**
+ * What the methods of one type are called in its doubles: readable, and each name once.
+ */
+final class MethodNames {
+
+    private static final int LONGEST_TYPES = 40;
+
+    private final Types types;
+    private final Set<String> taken = new HashSet<>();
+
+    MethodNames(Types types) {
+        this.types = types;
+    }
+
+    /** The name of a method that its overloads do not have. */
+    String nameOf(ExecutableElement method, List<ExecutableElement> overloads) {
+        String name = method.getSimpleName().toString();
+        return unusedName(overloads.size() > 1 ? name + ofTypes(method, overloads) : name);
+    }
+
+    /** Capitals do not count, since names of records are made of these names. */
+    private String unusedName(String wanted) {
+        String name = wanted;
+        for (int i = 2; !taken.add(name.toLowerCase(Locale.ROOT)); i++) {
+            name = wanted + i;
+        }
+        return name;
+    }
+
+    /** The method as javadoc links to it. */
+    String link(ExecutableElement method, boolean overloaded) {
+        if (!overloaded) {
+            return method.getSimpleName().toString();
+        }
+        List<String> erased = new ArrayList<>();
+        for (VariableElement parameter : method.getParameters()) {
+            erased.add(Code.type(TypeName.get(types.erasure(parameter.asType()))));
+        }
+        return method.getSimpleName() + "(" + String.join(", ", erased) + ")";
+    }
+
+    /** The types of the first parameters as part of a name: {@code note(String, int)} gives {@code OfStringInt}. */
+    private String ofTypes(ExecutableElement method, int count) {
+        StringBuilder out = new StringBuilder(method.getParameters().isEmpty() ? "WithoutArguments" : "Of");
+        for (VariableElement parameter : method.getParameters().subList(0, count)) {
+            String simple = simpleName(types.erasure(parameter.asType()));
+            out.append(Character.toUpperCase(simple.charAt(0))).append(simple.substring(1));
+        }
+        return out.toString();
+    }
+
+    private static String simpleName(TypeMirror erased) {
+        if (erased instanceof ArrayType array) {
+            return simpleName(array.getComponentType()) + "Array";
+        }
+        return erased instanceof DeclaredType declared
+                ? declared.asElement().getSimpleName().toString()
+                : erased.toString();
+    }
+
+    /** As few types as tell the method from its overloads; of long lists, how many more there are. */
+    private String ofTypes(ExecutableElement method, List<ExecutableElement> overloads) {
+        int all = method.getParameters().size();
+        for (int count = Math.min(1, all); count < all; count++) {
+            String tried = ofTypes(method, count);
+            int kept = count;
+            boolean unique = overloads.stream()
+                    .filter(other -> other != method && other.getParameters().size() >= kept)
+                    .noneMatch(other -> ofTypes(other, kept).equalsIgnoreCase(tried));
+            if (unique) {
+                return tried;
+            }
+        }
+        String whole = ofTypes(method, all);
+        return whole.length() <= LONGEST_TYPES ? whole : ofTypes(method, 1) + "And" + (all - 1) + "More";
+    }
+}

@@ -1,0 +1,132 @@
+package dev.zelotype.generate.read;
+
+import com.palantir.javapoet.ClassName;
+import com.palantir.javapoet.TypeVariableName;
+import dev.zelotype.generate.model.ConstructorModel;
+import dev.zelotype.generate.model.MethodModel;
+import dev.zelotype.generate.model.TypeModel;
+import dev.zelotype.generate.model.TypeVariables;
+import dev.zelotype.generate.read.MethodFinder.Found;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.ElementFilter;
+import javax.lang.model.util.Elements;
+import javax.lang.model.util.Types;
+
+/**
+ * Turns what the compiler knows of a type into a model. The same for source files, class files and annotation processing.
+ */
+public final class ModelReader {
+
+    private final TypeReading.Compiler compiler;
+    private final Elements elements;
+    private final Map<List<ExecutableElement>, List<MethodModel>> methodsOfObject = new HashMap<>();
+
+    public ModelReader(Elements elements, Types types, ParameterNames parameterNames, Bridges bridges) {
+        this.elements = elements;
+        this.compiler = new TypeReading.Compiler(elements, types, parameterNames, bridges);
+    }
+
+    public TypeModel read(TypeElement type) {
+        TypeReading reading = new TypeReading(type, compiler);
+        for (Element e = type; e instanceof TypeElement; e = e.getEnclosingElement()) {
+            reading.lookAbove(e.asType(), e == type, new HashSet<>());
+        }
+        reading.names().noteDeprecation(type.getEnclosingElement());
+        List<? extends Element> members = elements.getAllMembers(type);
+        if (reading.names().obstacles().isEmpty()) {
+            reading.noteDeprecatedOfObject(members);
+            for (TypeParameterElement variable : type.getTypeParameters()) {
+                for (TypeMirror bound : variable.getBounds()) {
+                    reading.names().name(bound);
+                }
+            }
+        }
+        MethodFinder.Methods found = compiler.finder().find(type, members);
+        List<ConstructorModel> constructors = reading.constructors();
+        List<MethodModel> methods = reading.methods(found.own());
+        List<MethodModel> objectMethods = objectMethods(reading, found.ofObject());
+        boolean onlyStatics = type.getKind() == ElementKind.CLASS
+                && methods.isEmpty()
+                && ElementFilter.methodsIn(type.getEnclosedElements()).stream()
+                        .anyMatch(method -> method.getModifiers().contains(Modifier.STATIC));
+        if (onlyStatics) {
+            reading.names().refuse("has only static methods, which no double answers: replace them while tests run");
+        }
+        boolean ofJdk = Doublable.isOfJdk(elements, type);
+        if (ofJdk && Doublable.isPreview(elements, type)) {
+            reading.names()
+                    .refuse("belongs to a preview API of this JDK, which compilers refuse unless told otherwise");
+        }
+        return new TypeModel(
+                ClassName.get(type),
+                elements.getBinaryName(type).toString(),
+                variables(type.getTypeParameters()),
+                type.getKind() == ElementKind.INTERFACE,
+                Doublable.isBoundToPackage(type, methods),
+                ofJdk,
+                elements.isDeprecated(type),
+                reading.warnings(),
+                reading.names().obstacles(),
+                nestedNames(members),
+                constructors,
+                methods,
+                namesOf(methods),
+                objectMethods);
+    }
+
+    private static Set<String> namesOf(List<MethodModel> methods) {
+        Set<String> names = new HashSet<>();
+        for (MethodModel method : methods) {
+            names.add(method.name());
+        }
+        return names;
+    }
+
+    /** Nearly every type has them from {@code Object} itself, and then they are the same for all. */
+    private List<MethodModel> objectMethods(TypeReading reading, List<Found> found) {
+        List<ExecutableElement> methods = new ArrayList<>();
+        for (Found each : found) {
+            if (!compiler.finder().isOfObject(each)) {
+                return reading.methods(found);
+            }
+            methods.add(each.method());
+        }
+        List<MethodModel> known = methodsOfObject.get(methods);
+        if (known == null) {
+            known = reading.methods(found);
+            methodsOfObject.put(methods, known);
+        }
+        return known;
+    }
+
+    private TypeVariables variables(List<? extends TypeParameterElement> parameters) {
+        List<TypeVariableName> variables = new ArrayList<>();
+        for (TypeParameterElement parameter : parameters) {
+            variables.add((TypeVariableName)
+                    compiler.named().ofElements().computeIfAbsent(parameter, each -> TypeVariableName.get(parameter)));
+        }
+        return new TypeVariables(variables);
+    }
+
+    /** What is named in the type or in one of its supertypes hides what is imported under the same name. */
+    private static Set<String> nestedNames(List<? extends Element> members) {
+        Set<String> found = new TreeSet<>();
+        for (TypeElement nested : ElementFilter.typesIn(members)) {
+            found.add(nested.getSimpleName().toString());
+        }
+        return found;
+    }
+}

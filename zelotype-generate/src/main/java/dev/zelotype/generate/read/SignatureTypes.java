@@ -1,0 +1,188 @@
+package dev.zelotype.generate.read;
+
+import com.palantir.javapoet.AnnotationSpec;
+import com.palantir.javapoet.ArrayTypeName;
+import com.palantir.javapoet.ClassName;
+import com.palantir.javapoet.ParameterizedTypeName;
+import com.palantir.javapoet.TypeName;
+import com.palantir.javapoet.TypeVariableName;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.AnnotatedConstruct;
+import javax.lang.model.element.AnnotationMirror;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.type.TypeVariable;
+import javax.lang.model.type.WildcardType;
+import javax.lang.model.util.Elements;
+
+/**
+ * Names the types of signatures, with the annotations on them that say whether null is allowed, and notes what compilers
+ * would warn of where such a type is written down again.
+ */
+final class SignatureTypes {
+
+    /** The simple names under which the libraries for the purpose say whether null is allowed. */
+    private static final Set<String> NULLNESS =
+            Set.of("Nullable", "NonNull", "Nonnull", "NotNull", "CheckForNull", "PolyNull");
+
+    /**
+     * Names that were found before, for whatever type.
+     *
+     * @param ofElements of classes and type variables
+     * @param ofTypes of types of which there is nothing else to say, by the compiler's one object for each
+     * @param plain classes that whoever names them may name, without a warning
+     */
+    record Known(Map<Element, TypeName> ofElements, Map<TypeMirror, TypeName> ofTypes, Set<Element> plain) {
+        Known() {
+            this(new HashMap<>(), new HashMap<>(), new HashSet<>());
+        }
+    }
+
+    private final Elements elements;
+    private final Known known;
+    private final Set<String> warnings = new LinkedHashSet<>();
+    private final Set<String> obstacles = new LinkedHashSet<>();
+
+    /** Names nothing so far. */
+    SignatureTypes(Elements elements, Known known) {
+        this.elements = elements;
+        this.known = known;
+    }
+
+    /** The compiler's names of the warnings that the types named so far bring with them. */
+    Set<String> warnings() {
+        return warnings;
+    }
+
+    /** Why types that were named cannot be written down again: they are hidden, or nowhere to be found. */
+    Set<String> obstacles() {
+        return obstacles;
+    }
+
+    void refuse(String reason) {
+        obstacles.add(reason);
+    }
+
+    TypeName name(TypeMirror type) {
+        TypeName found = known.ofTypes().get(type);
+        if (found == null) {
+            TypeName plain = plainOrRebuilt(type);
+            List<AnnotationSpec> annotations = nullness(type);
+            found = annotations.isEmpty() ? plain : plain.annotated(annotations);
+            boolean isOneOfMany = plain instanceof ClassName || plain.isPrimitive();
+            if (isOneOfMany && annotations.isEmpty() && warnings.isEmpty() && obstacles.isEmpty()) {
+                known.ofTypes().put(type, plain);
+            }
+        }
+        return found;
+    }
+
+    private TypeName plainOrRebuilt(TypeMirror type) {
+        if (type.getKind() == TypeKind.ERROR) {
+            obstacles.add("refers to " + type + ", not to be found on the class path");
+        } else if (type instanceof ArrayType array) {
+            return ArrayTypeName.of(name(array.getComponentType()));
+        } else if (type instanceof WildcardType wildcard) {
+            noteWithin(wildcard.getExtendsBound());
+            noteWithin(wildcard.getSuperBound());
+        } else if (type instanceof DeclaredType declared && type.getKind() == TypeKind.DECLARED) {
+            note(declared);
+            if (declared.getEnclosingType().getKind() == TypeKind.NONE) {
+                ClassName raw = (ClassName) known.ofElements()
+                        .computeIfAbsent(declared.asElement(), each -> ClassName.get((TypeElement) each));
+                return declared.getTypeArguments().isEmpty()
+                        ? raw
+                        : ParameterizedTypeName.get(raw, arguments(declared));
+            }
+        } else if (type instanceof TypeVariable variable) {
+            return known.ofElements().computeIfAbsent(variable.asElement(), each -> TypeVariableName.get(variable));
+        }
+        return TypeName.get(type);
+    }
+
+    private TypeName[] arguments(DeclaredType type) {
+        List<? extends TypeMirror> arguments = type.getTypeArguments();
+        TypeName[] names = new TypeName[arguments.size()];
+        for (int i = 0; i < names.length; i++) {
+            names[i] = name(arguments.get(i));
+        }
+        return names;
+    }
+
+    private void noteWithin(TypeMirror bound) {
+        if (bound != null) {
+            name(bound);
+        }
+    }
+
+    private void note(DeclaredType type) {
+        TypeElement element = (TypeElement) type.asElement();
+        if (!known.plain().contains(element)) {
+            boolean isPrivate = element.getModifiers().contains(Modifier.PRIVATE);
+            if (isPrivate) {
+                obstacles.add("refers to " + element.getQualifiedName() + ", which is private");
+            }
+            if (!noteDeprecation(element) && !isPrivate) {
+                known.plain().add(element);
+            }
+        }
+        if (isRaw(type)) {
+            warnings.add("rawtypes");
+            warnings.add("unchecked");
+        }
+    }
+
+    /** Whoever names a nested type names the types around it. Tells whether there was something to note. */
+    boolean noteDeprecation(Element named) {
+        boolean noted = false;
+        for (Element each = named; each instanceof TypeElement; each = each.getEnclosingElement()) {
+            if (elements.isDeprecated(each)) {
+                warnings.add(isForRemoval(each) ? "removal" : "deprecation");
+                noted = true;
+            }
+        }
+        return noted;
+    }
+
+    static boolean isRaw(DeclaredType type) {
+        return type.getTypeArguments().isEmpty()
+                && !((TypeElement) type.asElement()).getTypeParameters().isEmpty();
+    }
+
+    /** The annotations of a place that say whether null is allowed there, as far as their own types are known. */
+    List<AnnotationSpec> nullness(AnnotatedConstruct place) {
+        if (place.getAnnotationMirrors().isEmpty()) {
+            return List.of();
+        }
+        List<AnnotationSpec> found = new ArrayList<>();
+        for (AnnotationMirror annotation : place.getAnnotationMirrors()) {
+            Element type = annotation.getAnnotationType().asElement();
+            if (annotation.getAnnotationType().getKind() == TypeKind.DECLARED
+                    && type.getKind() == ElementKind.ANNOTATION_TYPE
+                    && NULLNESS.contains(type.getSimpleName().toString())) {
+                found.add(AnnotationSpec.get(annotation));
+            }
+        }
+        return found;
+    }
+
+    boolean isForRemoval(Element element) {
+        if (!elements.isDeprecated(element)) {
+            return false;
+        }
+        Deprecated deprecated = element.getAnnotation(Deprecated.class);
+        return deprecated != null && deprecated.forRemoval();
+    }
+}

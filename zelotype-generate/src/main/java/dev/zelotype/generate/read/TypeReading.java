@@ -1,0 +1,378 @@
+package dev.zelotype.generate.read;
+
+import com.palantir.javapoet.AnnotationSpec;
+import com.palantir.javapoet.TypeName;
+import com.palantir.javapoet.TypeVariableName;
+import dev.zelotype.generate.model.ConstructorModel;
+import dev.zelotype.generate.model.MethodModel;
+import dev.zelotype.generate.model.MethodModel.Access;
+import dev.zelotype.generate.model.Parameter;
+import dev.zelotype.generate.model.TypeVariables;
+import dev.zelotype.generate.read.MethodFinder.Found;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.lang.model.element.AnnotationMirror;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.ExecutableType;
+import javax.lang.model.type.IntersectionType;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.type.TypeVariable;
+import javax.lang.model.util.ElementFilter;
+import javax.lang.model.util.Elements;
+import javax.lang.model.util.Types;
+
+/**
+ * Reads one type.
+ */
+final class TypeReading {
+
+    private final TypeElement type;
+    private final Compiler compiler;
+    private final Elements elements;
+    private final Types types;
+    private final MethodFinder finder;
+    private final SignatureTypes names;
+    private final MethodNames methodNames;
+    private final Set<String> otherWarnings = new TreeSet<>();
+    /** The names of methods that supertypes advise against, and whether they are to be removed. */
+    private final Map<String, Boolean> deprecated = new HashMap<>();
+
+    TypeReading(TypeElement type, Compiler compiler) {
+        this.type = type;
+        this.compiler = compiler;
+        this.elements = compiler.elements();
+        this.types = compiler.types();
+        this.finder = compiler.finder();
+        this.names = new SignatureTypes(elements, compiler.named());
+        this.methodNames = new MethodNames(types);
+    }
+
+    /** What all readings of a run share. */
+    record Compiler(
+            Elements elements,
+            Types types,
+            MethodFinder finder,
+            WritableNames writable,
+            ParameterNames parameterNames,
+            SignatureTypes.Known named,
+            Map<Class<?>, TypeMirror> supertypes) {
+
+        Compiler(Elements elements, Types types, ParameterNames parameterNames, Bridges bridges) {
+            this(elements, types, parameterNames, bridges, new WritableNames());
+        }
+
+        private Compiler(
+                Elements elements,
+                Types types,
+                ParameterNames parameterNames,
+                Bridges bridges,
+                WritableNames writable) {
+            this(
+                    elements,
+                    types,
+                    new MethodFinder(elements, types, bridges, writable),
+                    writable,
+                    parameterNames,
+                    new SignatureTypes.Known(),
+                    new HashMap<>());
+        }
+    }
+
+    SignatureTypes names() {
+        return names;
+    }
+
+    Set<String> warnings() {
+        Set<String> warnings = new TreeSet<>(names.warnings());
+        warnings.addAll(otherWarnings);
+        if (names.isForRemoval(type)) {
+            warnings.add("removal");
+        }
+        if (type.getNestingKind() == NestingKind.TOP_LEVEL
+                && !type.getModifiers().contains(Modifier.PUBLIC)) {
+            // It may stand in a file of another name, which is said of whoever uses it.
+            warnings.add("auxiliaryclass");
+        }
+        if (isA(java.io.Serializable.class)) {
+            warnings.add("serial");
+        }
+        return warnings;
+    }
+
+    private void noteInterruptedClose(ExecutableElement method, ExecutableType actual) {
+        boolean closes = method.getSimpleName().contentEquals("close")
+                && method.getParameters().isEmpty()
+                && isA(AutoCloseable.class);
+        if (closes) {
+            TypeMirror interrupted = elements.getTypeElement(InterruptedException.class.getName())
+                    .asType();
+            if (actual.getThrownTypes().stream().anyMatch(t -> types.isSubtype(interrupted, t))) {
+                otherWarnings.add("try");
+            }
+        }
+    }
+
+    private boolean isA(Class<?> supertype) {
+        TypeMirror known = compiler.supertypes()
+                .computeIfAbsent(
+                        supertype,
+                        each -> types.erasure(
+                                elements.getTypeElement(each.getName()).asType()));
+        return types.isSubtype(types.erasure(type.asType()), known);
+    }
+
+    /**
+     * Looks at what lies above a type: what a supertype that is missing declares, nobody knows; whoever overrides what a
+     * supertype advises against is warned, even if a type between says nothing of it.
+     */
+    void lookAbove(TypeMirror of, boolean inherited, Set<Element> seen) {
+        try {
+            for (TypeMirror supertype : types.directSupertypes(of)) {
+                if (supertype.getKind() == TypeKind.ERROR) {
+                    names.refuse("extends " + supertype + ", not to be found on the class path");
+                } else if (supertype instanceof DeclaredType declared) {
+                    if (SignatureTypes.isRaw(declared)) {
+                        // Whatever is passed to what it declares is unchecked.
+                        otherWarnings.add("unchecked");
+                    }
+                    if (seen.add(declared.asElement())) {
+                        if (inherited) {
+                            noteDeprecated(declared.asElement());
+                        }
+                        lookAbove(supertype, inherited, seen);
+                    }
+                }
+            }
+        } catch (RuntimeException e) {
+            // The compiler fails so, by a type of its own, where a class file names another that is not there.
+            names.refuse("cannot be read: " + e.getMessage());
+        }
+    }
+
+    private void noteDeprecated(Element supertype) {
+        for (ExecutableElement method : ElementFilter.methodsIn(supertype.getEnclosedElements())) {
+            if (elements.isDeprecated(method)) {
+                deprecated.merge(method.getSimpleName().toString(), names.isForRemoval(method), Boolean::logicalOr);
+            }
+        }
+    }
+
+    /** Each class has what every object has, whether it writes it or not. */
+    void noteDeprecatedOfObject(List<? extends Element> members) {
+        for (ExecutableElement method : ElementFilter.methodsIn(members)) {
+            if (elements.isDeprecated(method) && MethodFinder.isObjectMethod(method)) {
+                otherWarnings.add("deprecation");
+            }
+        }
+    }
+
+    List<ConstructorModel> constructors() {
+        List<ConstructorModel> constructors = new ArrayList<>();
+        for (ExecutableElement constructor : Doublable.subclassConstructors(type)) {
+            if (elements.isDeprecated(constructor)) {
+                otherWarnings.add(names.isForRemoval(constructor) ? "removal" : "deprecation");
+            }
+            ExecutableType actual = (ExecutableType) constructor.asType();
+            constructors.add(new ConstructorModel(
+                    variables(actual),
+                    parameters(constructor, actual.getParameterTypes()),
+                    exceptions(actual, List.of())));
+        }
+        return constructors;
+    }
+
+    List<MethodModel> methods(List<Found> found) {
+        Map<String, List<ExecutableElement>> overloads = new HashMap<>();
+        for (Found each : found) {
+            overloads
+                    .computeIfAbsent(each.method().getSimpleName().toString(), name -> new ArrayList<>())
+                    .add(each.method());
+        }
+        List<MethodModel> methods = new ArrayList<>();
+        for (Found each : found) {
+            String name = each.method().getSimpleName().toString();
+            methods.add(method(each.method(), each.others(), overloads.get(name)));
+        }
+        return methods;
+    }
+
+    private MethodModel method(
+            ExecutableElement method, List<ExecutableElement> others, List<ExecutableElement> overloads) {
+        ExecutableType actual = finder.member(type, method);
+        String name = method.getSimpleName().toString();
+        noteInterruptedClose(method, actual);
+        refuseHiddenVariables(method);
+        refuseClash(actual, method, others);
+        if (method.getModifiers().contains(Modifier.ABSTRACT)
+                && !compiler.writable().contains(method.getSimpleName())) {
+            names.refuse("has a method " + name + ", a name that cannot be written in Java");
+        }
+        return new MethodModel(
+                name,
+                methodNames.nameOf(method, overloads),
+                methodNames.link(method, overloads.size() > 1),
+                finder.erased(method),
+                variables(actual),
+                annotations(method),
+                warningsOf(method),
+                names.name(narrowest(actual, others)),
+                parameters(method, actual.getParameterTypes()),
+                method.isVarArgs(),
+                exceptions(actual, others),
+                widest(method, others),
+                elements.getPackageOf(method).getQualifiedName().toString(),
+                method.getModifiers().contains(Modifier.ABSTRACT),
+                method.getEnclosingElement().getKind() == ElementKind.CLASS);
+    }
+
+    /** Compilers of other languages write what no class in Java can implement: two methods in one. */
+    private void refuseClash(ExecutableType actual, ExecutableElement method, List<ExecutableElement> others) {
+        for (ExecutableElement other : others) {
+            ExecutableType declared = finder.member(type, other);
+            if (!types.isSubsignature(actual, declared) && !types.isSubsignature(declared, actual)) {
+                names.refuse("inherits " + method.getSimpleName() + " from " + method.getEnclosingElement() + " and "
+                        + other.getEnclosingElement() + ", and no Java class can implement both");
+            }
+        }
+    }
+
+    /** What the type's own variable stands for cannot be said within a method that has one of the same name. */
+    private void refuseHiddenVariables(ExecutableElement method) {
+        TypeElement declaring = (TypeElement) method.getEnclosingElement();
+        if (declaring.equals(type) || declaring.getTypeParameters().isEmpty()) {
+            return;
+        }
+        for (TypeParameterElement own : method.getTypeParameters()) {
+            for (TypeParameterElement ofType : type.getTypeParameters()) {
+                if (own.getSimpleName().equals(ofType.getSimpleName())) {
+                    names.refuse("has a type variable " + own + ", as has " + method.getSimpleName()
+                            + ", which it inherits");
+                }
+            }
+        }
+    }
+
+    private TypeMirror narrowest(ExecutableType actual, List<ExecutableElement> others) {
+        TypeMirror narrowest = actual.getReturnType();
+        for (ExecutableElement other : others) {
+            TypeMirror returned = finder.returned(type, other);
+            boolean narrower = returned.getKind() == TypeKind.DECLARED
+                    && types.isSubtype(returned, types.erasure(narrowest))
+                    && !types.isSameType(returned, types.erasure(narrowest));
+            narrowest = narrower ? returned : narrowest;
+        }
+        return narrowest;
+    }
+
+    private TypeVariables variables(ExecutableType method) {
+        List<? extends TypeVariable> own = method.getTypeVariables();
+        return own.isEmpty()
+                ? TypeVariables.NONE
+                : new TypeVariables(own.stream().map(this::variable).toList());
+    }
+
+    /** A method's own variable, with bounds in the words of the type that has inherited the method. */
+    private TypeVariableName variable(TypeVariable variable) {
+        TypeMirror bound = variable.getUpperBound();
+        List<? extends TypeMirror> bounds =
+                bound instanceof IntersectionType several ? several.getBounds() : List.of(bound);
+        return TypeVariableName.get(
+                variable.asElement().getSimpleName().toString(),
+                bounds.stream().map(names::name).toArray(TypeName[]::new));
+    }
+
+    private static Access widest(ExecutableElement method, List<ExecutableElement> others) {
+        Access widest = Access.of(method);
+        for (ExecutableElement other : others) {
+            widest = Access.of(other).compareTo(widest) < 0 ? Access.of(other) : widest;
+        }
+        return widest;
+    }
+
+    /** What may be thrown is what every declaration of the method allows. */
+    private List<TypeName> exceptions(ExecutableType actual, List<ExecutableElement> others) {
+        List<TypeName> exceptions = new ArrayList<>();
+        for (TypeMirror thrown : actual.getThrownTypes()) {
+            boolean allowed = true;
+            for (ExecutableElement other : others) {
+                allowed &= finder.member(type, other).getThrownTypes().stream()
+                        .anyMatch(declared -> types.isSubtype(thrown, declared));
+            }
+            if (allowed) {
+                exceptions.add(names.name(thrown));
+            }
+        }
+        return exceptions;
+    }
+
+    private List<AnnotationSpec> annotations(ExecutableElement method) {
+        List<AnnotationSpec> annotations = new ArrayList<>();
+        for (AnnotationMirror annotation : method.getAnnotationMirrors()) {
+            if (annotation.getAnnotationType().toString().equals("java.lang.Deprecated")) {
+                annotations.add(AnnotationSpec.get(annotation));
+            }
+        }
+        annotations.addAll(nullnessBeside(method, method.getReturnType()));
+        return annotations;
+    }
+
+    /** Those that mark the type itself are written there. */
+    private List<AnnotationSpec> nullnessBeside(Element place, TypeMirror of) {
+        List<AnnotationSpec> annotations = names.nullness(place);
+        if (!annotations.isEmpty()) {
+            annotations.removeAll(names.nullness(of));
+        }
+        return annotations;
+    }
+
+    private Set<String> warningsOf(ExecutableElement method) {
+        Set<String> warnings = new TreeSet<>();
+        if (names.isForRemoval(method)) {
+            warnings.add("removal");
+        }
+        Boolean forRemoval = deprecated.get(method.getSimpleName().toString());
+        // A compiler of another language may say so without the annotation, which a double then has not either.
+        boolean annotated = method.getAnnotation(Deprecated.class) != null;
+        if (!annotated && (forRemoval != null || elements.isDeprecated(method))) {
+            warnings.add("deprecation");
+        }
+        if (forRemoval != null && forRemoval) {
+            warnings.add("removal");
+        }
+        if (method.isVarArgs() && !isKnownWhileRunning(method)) {
+            warnings.add("unchecked");
+        }
+        return warnings;
+    }
+
+    private boolean isKnownWhileRunning(ExecutableElement method) {
+        VariableElement last = method.getParameters().get(method.getParameters().size() - 1);
+        TypeMirror element = ((ArrayType) last.asType()).getComponentType();
+        return types.isSameType(types.erasure(element), element);
+    }
+
+    private List<Parameter> parameters(ExecutableElement method, List<? extends TypeMirror> actual) {
+        List<Parameter> parameters = new ArrayList<>();
+        List<String> called = compiler.parameterNames().of(method);
+        for (int i = 0; i < actual.size(); i++) {
+            VariableElement parameter = method.getParameters().get(i);
+            List<AnnotationSpec> annotations = nullnessBeside(parameter, parameter.asType());
+            parameters.add(new Parameter(names.name(actual.get(i)), called.get(i), annotations));
+        }
+        return parameters;
+    }
+}

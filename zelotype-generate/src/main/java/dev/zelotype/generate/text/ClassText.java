@@ -1,0 +1,155 @@
+package dev.zelotype.generate.text;
+
+import dev.zelotype.generate.model.Code;
+import dev.zelotype.generate.model.Parameter;
+import dev.zelotype.generate.model.TypeVariables;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A type that is being written: its fields stand first, then its constructors and methods, then the types within it.
+ */
+public final class ClassText {
+
+    private final String name;
+    private final List<String> head = new ArrayList<>();
+    private final List<String> fields = new ArrayList<>();
+    private final List<MethodText> methods = new ArrayList<>();
+    private final List<ClassText> types = new ArrayList<>();
+    private final List<String> components = new ArrayList<>();
+    private final String kind;
+    private boolean isRecord;
+    private TypeVariables typeVariables = TypeVariables.NONE;
+    private String supertypes = "";
+
+    /**
+     * A type without supertypes so far.
+     *
+     * @param kind its modifiers and its kind, as {@code public final class}
+     */
+    public ClassText(String kind, String name) {
+        this.kind = kind;
+        this.name = name;
+    }
+
+    /** Makes it a record. */
+    public ClassText components(List<Parameter> declared) {
+        isRecord = true;
+        for (Parameter each : declared) {
+            components.add(each.declaration());
+        }
+        return this;
+    }
+
+    public ClassText typeVariables(TypeVariables variables) {
+        typeVariables = variables;
+        return this;
+    }
+
+    /** Says what it extends or implements, with the word. */
+    public ClassText supertypes(String text) {
+        supertypes += " " + text;
+        return this;
+    }
+
+    public ClassText javadoc(String format, Object... arguments) {
+        head.add(0, javadocOf(Code.of(format, arguments)));
+        return this;
+    }
+
+    public ClassText annotation(String annotation) {
+        head.add(annotation);
+        return this;
+    }
+
+    /** A field without its semicolon. */
+    public ClassText field(String format, Object... arguments) {
+        fields.add(Code.of(format, arguments) + ";");
+        return this;
+    }
+
+    public ClassText method(MethodText method) {
+        methods.add(method);
+        return this;
+    }
+
+    public ClassText type(ClassText type) {
+        types.add(type);
+        return this;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    /** Adds the simple names that mean something else in it than elsewhere: types within it, and type variables. */
+    void ownNames(Set<String> names) {
+        typeVariables.addNamesTo(names);
+        for (MethodText method : methods) {
+            method.typeVariables().addNamesTo(names);
+        }
+        for (ClassText type : types) {
+            names.add(type.name);
+            type.ownNames(names);
+        }
+    }
+
+    void to(StringBuilder out, String indented) {
+        for (String each : head) {
+            lines(each, indented, out);
+        }
+        out.append(indented).append(kind).append(' ').append(name).append(typeVariables.declaration());
+        if (isRecord) {
+            parameters(components, out);
+        }
+        out.append(supertypes).append(" {\n");
+        String within = indented + "    ";
+        int empty = out.length();
+        for (String field : fields) {
+            out.append(out.length() == empty ? "" : "\n");
+            lines(field, within, out);
+        }
+        for (MethodText method : methods) {
+            out.append(out.length() == empty ? "" : "\n");
+            method.to(out, within);
+        }
+        for (ClassText type : types) {
+            out.append(out.length() == empty ? "" : "\n");
+            type.to(out, within);
+        }
+        out.append(indented).append("}\n");
+    }
+
+    static void parameters(List<String> declarations, StringBuilder out) {
+        String begin = declarations.isEmpty() ? "(" : "(" + Code.BREAK;
+        out.append(begin).append(String.join("," + Code.BREAK, declarations)).append(')');
+    }
+
+    static String javadocOf(String text) {
+        return "/**\n * " + Code.mentioned(text) + "\n */";
+    }
+
+    /** The lines of a statement after its first stand further in. */
+    public static String continued(String statement) {
+        return statement.replace("\n", "\n        ");
+    }
+
+    /** Every line further in. */
+    public static String indented(String lines, String indentation) {
+        return indentation.isEmpty() ? lines : indentation + lines.replace("\n", "\n" + indentation);
+    }
+
+    /** Appends lines, each further in. */
+    static void lines(String lines, String indentation, StringBuilder out) {
+        int done = 0;
+        for (int at = lines.indexOf('\n'); at >= 0; at = lines.indexOf('\n', done)) {
+            // A part of a string is copied at once, unlike a string and two places in it.
+            out.append(indentation).append(lines.substring(done, at + 1));
+            done = at + 1;
+        }
+        out.append(indentation)
+                .append(done == 0 ? lines : lines.substring(done))
+                .append('\n');
+    }
+}

@@ -1,0 +1,41 @@
+package dev.zelotype.report.site;
+
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
+import java.util.LinkedHashSet;
+import java.util.Set;
+
+/**
+ * How often something was found, and in which tests, of which some are kept.
+ */
+final class Found {
+
+    private static final int EXAMPLES_KEPT = 5;
+
+    int times;
+    final Set<Integer> tests = new LinkedHashSet<>();
+    String type = "";
+    /** What a test supposed of the same method, though of other calls. */
+    String closest = "";
+
+    void suppose(Conversation conversation, RecordedCall call) {
+        for (TestStatement statement : conversation.statements()) {
+            boolean ofMethod = statement.verb() == Verb.SUPPOSED
+                    && statement.receiver().equals(call.receiver())
+                    && statement.signature().equals(call.signature());
+            if (ofMethod && closest.isEmpty()) {
+                closest = statement.text() + " at " + statement.place() + ", but " + call.receiver() + "." + call.text()
+                        + " came";
+            }
+        }
+    }
+
+    void in(int test) {
+        times++;
+        if (tests.size() < EXAMPLES_KEPT) {
+            tests.add(test);
+        }
+    }
+}

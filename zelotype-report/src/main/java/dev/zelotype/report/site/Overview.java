@@ -1,0 +1,125 @@
+package dev.zelotype.report.site;
+
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.Ending;
+import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.journal.JournalChallenge;
+import dev.zelotype.journal.JournalClaim;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.report.coverage.Coverage;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a site knows of all tests together; its size is bounded by the number of tests, and not by that of their calls.
+ */
+final class Overview {
+
+    final Coverage coverage = new Coverage();
+    final List<Entry> entries = new ArrayList<>();
+    /** How often doubles of each type were called. */
+    final Map<String, Integer> calls = new TreeMap<>();
+
+    final Map<String, Found> defaulted = new TreeMap<>();
+    final Map<String, Found> unused = new TreeMap<>();
+    final List<JournalClaim> claims = new ArrayList<>();
+    private final Adviser adviser = new Adviser();
+    private @Nullable JournalChallenge challenge;
+
+    /** What the overview knows of a test. */
+    record Entry(String test, String title, String group, JournalScene.Outcome outcome, String failure, int calls) {}
+
+    void add(JournalScene scene) {
+        int number = entries.size();
+        coverage.add(scene);
+        Conversation conversation = scene.conversation();
+        adviser.add(number, scene);
+        conversation
+                .notes()
+                .forEach(note ->
+                        unused.computeIfAbsent(note, first -> new Found()).in(number));
+        Map<String, String> typeOf = conversation.typesOfDoubles();
+        for (RecordedCall call : conversation.calls()) {
+            String type = typeOf.getOrDefault(call.receiver(), call.receiver());
+            calls.merge(type, 1, Integer::sum);
+            if (call.ending() == Ending.DEFAULTED && !call.answer().isEmpty()) {
+                Found found = defaulted.computeIfAbsent(
+                        type + "." + call.signature() + " = " + call.answer(), first -> new Found());
+                found.in(number);
+                found.type = type;
+                found.suppose(conversation, call);
+            }
+        }
+        entries.add(new Entry(
+                scene.test(),
+                scene.title(),
+                scene.group(),
+                scene.outcome(),
+                scene.failure(),
+                conversation.calls().size()));
+    }
+
+    void add(JournalClaim claim) {
+        coverage.add(claim);
+        claims.add(claim);
+    }
+
+    /** Of several challenges, the last counts. */
+    void add(JournalChallenge found) {
+        challenge = found;
+    }
+
+    @Nullable
+    JournalChallenge challenge() {
+        return challenge;
+    }
+
+    /** What reviewers would say, and of which tests. */
+    Map<Advice, List<Integer>> advice() {
+        return adviser.advice(challenge);
+    }
+
+    /** What is worth comparing with later reports. */
+    Map<String, Number> figures() {
+        Map<String, Number> figures = new LinkedHashMap<>();
+        List<Coverage.Row> own = Coverage.own(coverage.rows(Coverage.Order.NAME));
+        figures.put("seconds", System.currentTimeMillis() / 1000);
+        figures.put("tests", entries.size());
+        figures.put(
+                "failed",
+                entries.stream()
+                        .filter(entry -> entry.outcome() == JournalScene.Outcome.FAILED)
+                        .count());
+        figures.put(
+                "defaulted",
+                defaulted.values().stream().mapToInt(each -> each.times).sum());
+        figures.put("covered", Math.round(Coverage.percent(own)));
+        if (challenge != null) {
+            long noticed = challenge.count(JournalChallenge.NOTICED);
+            long all = noticed + challenge.count(JournalChallenge.GAP);
+            figures.put("noticed", all == 0 ? 100 : Math.round(100.0 * noticed / all));
+        }
+        return figures;
+    }
+
+    /** For readers without scripts: the tests by name. */
+    List<Map<String, Object>> firstTests(int most) {
+        List<Map<String, Object>> rows = new ArrayList<>();
+        for (Entry entry : entries.subList(0, Math.min(most, entries.size()))) {
+            rows.add(Map.of(
+                    "group",
+                    entry.group(),
+                    "title",
+                    entry.title(),
+                    "outcome",
+                    entry.outcome().word(),
+                    "calls",
+                    entry.calls()));
+        }
+        return rows;
+    }
+}

@@ -1,0 +1,54 @@
+package dev.zelotype.report.site;
+
+import dev.zelotype.report.story.Story;
+import java.io.IOException;
+import java.io.Writer;
+import java.util.Map;
+
+/**
+ * For Zelotype's own tools: one story as a page that needs no other file. Stateless.
+ */
+public final class StoryPage {
+
+    private StoryPage() {}
+
+    /**
+     * Writes a page of its own for one story, which needs no other file.
+     *
+     * @param story the story
+     * @param to where to write it, as HTML; not closed
+     * @throws IOException if it cannot be written
+     */
+    public static void write(Story story, Writer to) throws IOException {
+        write(story, Sources.NONE, to);
+    }
+
+    /**
+     * As {@link #write(Story, Writer)}, with the lines at which calls were made.
+     *
+     * @param story the story
+     * @param sources where the lines are found
+     * @param to where to write it, as HTML; not closed
+     * @throws IOException if it cannot be written
+     */
+    public static void write(Story story, Sources sources, Writer to) throws IOException {
+        String style = Assets.text("style.css");
+        String script = Assets.text("story.js");
+        Assets.page(
+                "story.html",
+                Map.of(
+                        "title",
+                        story.title(),
+                        "style",
+                        style,
+                        "styleHash",
+                        Assets.hash(style),
+                        "script",
+                        script,
+                        "scriptHash",
+                        Assets.hash(script),
+                        "data",
+                        (Assets.Part) out -> ScriptJson.write(out, json -> StoryJson.write(json, story, sources))),
+                to);
+    }
+}

@@ -1,0 +1,23 @@
+package dev.zelotype.engine.claim;
+
+import dev.zelotype.engine.explain.Values;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What became of one call: a value or an exception, and what it did to its arguments.
+ *
+ * @param value what came back
+ * @param thrown what was thrown, or null
+ * @param callbacks the calls of the arguments that can be called, in words
+ * @param written the arguments that can be written into, as they were afterwards
+ */
+record Reaction(@Nullable Object value, @Nullable Throwable thrown, List<String> callbacks, List<Object> written) {
+
+    String said(boolean givesNothing) {
+        if (thrown != null) {
+            return "threw " + Values.print(thrown);
+        }
+        return givesNothing ? "returned" : "gave " + Values.print(value);
+    }
+}

@@ -1,0 +1,67 @@
+package dev.zelotype.engine.decide.facts;
+
+import dev.zelotype.error.MisuseException;
+
+/**
+ * How often a call must happen.
+ *
+ * @param min the least number
+ * @param max the greatest number
+ */
+public record Count(int min, int max) {
+
+    public static final Count ONCE = exactly(1);
+    /** For statements that ask for nothing. */
+    public static final Count ANY = new Count(0, Integer.MAX_VALUE);
+
+    public static Count exactly(int times) {
+        return of(times, times);
+    }
+
+    /** So many calls, both ends included; {@link Integer#MAX_VALUE} stands for any number. */
+    public static Count of(int min, int max) {
+        if (min == 0 && max == Integer.MAX_VALUE) {
+            throw new MisuseException(
+                    "atLeast(0) holds whatever happens, so it checks nothing.",
+                    "give a number above 0, or leave the statement out");
+        }
+        if (min < 0 || max < min) {
+            throw new MisuseException(
+                    "No number of calls lies between " + min + " and " + max + ".",
+                    "give counts of 0 or more, the smaller one first");
+        }
+        return new Count(min, max);
+    }
+
+    /** Whether one call more would be one too many. */
+    public boolean isExact() {
+        return min == max;
+    }
+
+    public boolean holds(long calls) {
+        return min <= calls && calls <= max;
+    }
+
+    /** The count as part of a sentence, such as {@code exactly 1 call}. */
+    public String text() {
+        if (max == 0) {
+            return "no call";
+        } else if (min == max) {
+            return "exactly " + calls(min);
+        } else if (max == Integer.MAX_VALUE) {
+            return "at least " + calls(min);
+        } else if (min == 0) {
+            return "at most " + calls(max);
+        }
+        return "between " + min + " and " + calls(max);
+    }
+
+    public static String calls(long number) {
+        return number == 1 ? "1 call" : number + " calls";
+    }
+
+    /** What happened instead, such as {@code there were 2}. */
+    public static String happened(long number) {
+        return number == 0 ? "there was none" : number == 1 ? "there was 1" : "there were " + number;
+    }
+}

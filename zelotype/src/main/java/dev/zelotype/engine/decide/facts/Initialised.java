@@ -1,0 +1,56 @@
+package dev.zelotype.engine.decide.facts;
+
+import dev.zelotype.engine.calls.Lines;
+import dev.zelotype.engine.explain.Columns;
+import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.weave.Initializers;
+import dev.zelotype.engine.weave.WovenMethod;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Classes that were initialised while something was replaced, and so keep what a test supposes in their static fields
+ * for all tests that follow. They are named in the scene in which it happened, and with the next failure of another
+ * one.
+ */
+public final class Initialised {
+
+    private static final int MOST = 10;
+    private static final Set<String> NOTED = new LinkedHashSet<>();
+
+    private final Set<String> here = new LinkedHashSet<>();
+
+    public synchronized void add(String scene, Initializers.Found found, WovenMethod replaced) {
+        String method = replaced.name().equals("<init>")
+                ? "new " + Values.typeName(replaced.owner())
+                : Values.typeName(replaced.owner()) + "." + replaced.name();
+        String what = Values.typeName(found.type()) + " keeps what a test supposed of " + method + "(...)";
+        if (here.add(Columns.gap(what, Lines.text(found.frame())))) {
+            note(Columns.gap(what + ", since the scene " + scene, Lines.text(found.frame())));
+        }
+    }
+
+    private static void note(String text) {
+        synchronized (NOTED) {
+            if (NOTED.size() < MOST) {
+                NOTED.add(text);
+            }
+        }
+    }
+
+    /** The classes that were initialised in this scene. */
+    public synchronized List<String> here() {
+        return List.copyOf(here);
+    }
+
+    /** Those of this scene, and of others since a failure last told them. */
+    public List<String> all() {
+        synchronized (NOTED) {
+            List<String> all = new ArrayList<>(here().isEmpty() ? NOTED : here());
+            NOTED.clear();
+            return all;
+        }
+    }
+}

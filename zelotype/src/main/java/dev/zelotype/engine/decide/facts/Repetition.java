@@ -1,0 +1,37 @@
+package dev.zelotype.engine.decide.facts;
+
+import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.calls.Lines;
+import dev.zelotype.engine.pattern.rule.Equality;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Whether the same question is asked again and again from the same line: most likely by a loop that goes on until the
+ * answer changes, which an empty value never does.
+ */
+public final class Repetition {
+
+    /** Looked at each so many questions, since a look takes longer than a call. */
+    public static final int LOOKED_AT_EACH = 100_000;
+
+    private static final int MOST_LOOKS = 10;
+
+    private int same;
+    private String line = "";
+    private Object @Nullable [] arguments;
+
+    /** Takes a look; true if the same was found more than a million questions long. */
+    public synchronized boolean goesOn(Call call, boolean asksItself) {
+        String now = Lines.text(Lines.caller(asksItself));
+        Object[] before = arguments;
+        boolean repeated = before != null && now.equals(line) && Equality.same(before, call.arguments());
+        same = repeated ? same + 1 : 0;
+        line = now;
+        arguments = call.arguments();
+        return same >= MOST_LOOKS;
+    }
+
+    public String line() {
+        return line;
+    }
+}

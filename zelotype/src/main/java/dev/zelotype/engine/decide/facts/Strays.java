@@ -1,0 +1,42 @@
+package dev.zelotype.engine.decide.facts;
+
+import dev.zelotype.engine.calls.Lines;
+import dev.zelotype.engine.calls.MethodLog;
+import dev.zelotype.engine.explain.Calls;
+import dev.zelotype.engine.explain.Columns;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Calls of doubles whose scene was closed before: somebody has kept such a double, in a static field perhaps, and asks it
+ * instead of what the next test gives. They are told with the next failure, as they may be its cause.
+ */
+public final class Strays {
+
+    private static final int MOST = 10;
+    private static final List<String> NOTED = new ArrayList<>();
+    private static int more;
+
+    private Strays() {}
+
+    public static synchronized void note(String scene, MethodLog log, Object[] arguments) {
+        if (NOTED.size() == MOST) {
+            more++;
+            return;
+        }
+        NOTED.add(Columns.gap(
+                Calls.call(log.owner(), log.method(), arguments) + ", a double of the scene " + scene,
+                Lines.text(Lines.caller())));
+    }
+
+    /** What was noted since somebody last asked. */
+    public static synchronized List<String> take() {
+        List<String> taken = new ArrayList<>(NOTED);
+        if (more > 0) {
+            taken.add("... and " + Count.calls(more) + " more");
+        }
+        NOTED.clear();
+        more = 0;
+        return taken;
+    }
+}

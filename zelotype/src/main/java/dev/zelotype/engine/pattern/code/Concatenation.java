@@ -1,0 +1,35 @@
+package dev.zelotype.engine.pattern.code;
+
+/**
+ * Text put together as the compiler says it in a recipe.
+ */
+public final class Concatenation {
+
+    private static final char ARGUMENT = '\1';
+    private static final char CONSTANT = '\2';
+
+    private Concatenation() {}
+
+    /**
+     * Puts a text together.
+     *
+     * @param recipe the text with marks for what stands in it
+     * @param constants the recipe itself, then the constants
+     */
+    public static String of(String recipe, Object[] constants, Object[] arguments) {
+        StringBuilder out = new StringBuilder();
+        int argument = 0;
+        int constant = 1;
+        for (int i = 0; i < recipe.length(); i++) {
+            char c = recipe.charAt(i);
+            if (c == ARGUMENT) {
+                out.append(arguments[argument++]);
+            } else if (c == CONSTANT) {
+                out.append(constants[constant++]);
+            } else {
+                out.append(c);
+            }
+        }
+        return out.toString();
+    }
+}

@@ -1,0 +1,132 @@
+package dev.zelotype.engine.pattern.rule;
+
+import java.lang.reflect.Array;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a pattern says about one argument.
+ */
+public interface ArgumentRule {
+
+    /** Whether an argument is covered; {@code free} takes up what the free parameters stand for. */
+    boolean covers(@Nullable Object argument, Object[] free);
+
+    /** Whether another rule says the same of an argument. */
+    boolean means(ArgumentRule other);
+
+    /**
+     * Any value of a type: it becomes the value of a free parameter.
+     *
+     * @param parameter the parameter's number
+     * @param type the parameter's type
+     * @param passedAs the type of the argument: the same, or the box of the primitive type that it is widened to
+     */
+    record Free(int parameter, Class<?> type, Class<?> passedAs) implements ArgumentRule {
+
+        /** Marks a parameter of which no argument has been seen yet; a parameter used twice must be the same twice. */
+        static final Object OPEN = new Object();
+
+        @Override
+        public boolean means(ArgumentRule other) {
+            return equals(other);
+        }
+
+        /** Whether every value that a parameter of a method can have is covered. */
+        boolean coversAll(Class<?> declared) {
+            return type == passedAs
+                    && type.isAssignableFrom(declared.isPrimitive() ? Widening.boxOf(declared) : declared);
+        }
+
+        /** A value of the parameter as it is passed. */
+        @Nullable
+        Object passed(@Nullable Object value) {
+            return value == null || !isWidened() ? value : Widening.convert(value, passedAs);
+        }
+
+        private boolean isWidened() {
+            return type != passedAs;
+        }
+
+        @Override
+        public boolean covers(@Nullable Object argument, Object[] free) {
+            Object known = free[parameter];
+            if (known != OPEN && isWidened()) {
+                return known != null && Equality.same(Widening.convert(known, passedAs), argument);
+            }
+            if (argument == null ? isWidened() : !passedAs.isInstance(argument)) {
+                return false;
+            }
+            Object value = isWidened() ? Widening.undo(argument, type) : argument;
+            if (value == null && argument != null) {
+                return false;
+            }
+            if (known == OPEN) {
+                free[parameter] = value;
+                return true;
+            }
+            return Equality.same(known, value);
+        }
+    }
+
+    /** A free parameter that has been given a value, which the argument must equal in the argument's own type. */
+    record Bound(Free free, @Nullable Object value) implements ArgumentRule {
+
+        @Override
+        public boolean means(ArgumentRule other) {
+            return other instanceof Bound bound && bound.free.equals(free) && Equality.same(bound.value, value);
+        }
+
+        @Override
+        public boolean covers(@Nullable Object argument, Object[] values) {
+            if (!Equality.same(free.passed(value), argument)) {
+                return false;
+            }
+            values[free.parameter()] = value;
+            return true;
+        }
+    }
+
+    /** A value that the argument must equal. */
+    record Literal(@Nullable Object value) implements ArgumentRule {
+
+        @Override
+        public boolean means(ArgumentRule other) {
+            return other instanceof Literal literal && Equality.same(literal.value, value);
+        }
+
+        @Override
+        public boolean covers(@Nullable Object argument, Object[] free) {
+            return Equality.same(value, argument);
+        }
+    }
+
+    /** A rule for each element of an array, as the compiler makes one of variable arguments. */
+    record Elements(ArgumentRule[] rules) implements ArgumentRule {
+
+        @Override
+        public boolean means(ArgumentRule other) {
+            if (!(other instanceof Elements elements) || elements.rules.length != rules.length) {
+                return false;
+            }
+            for (int i = 0; i < rules.length; i++) {
+                if (!rules[i].means(elements.rules[i])) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        @Override
+        public boolean covers(@Nullable Object argument, Object[] free) {
+            if (argument == null || !argument.getClass().isArray() || Array.getLength(argument) != rules.length) {
+                return false;
+            }
+            for (int i = 0; i < rules.length; i++) {
+                if (!rules[i].covers(Array.get(argument, i), free)) {
+                    return false;
+                }
+            }
+            return true;
+        }
+    }
+}

@@ -1,0 +1,86 @@
+package dev.zelotype.engine.pattern.rule;
+
+import dev.zelotype.engine.make.Unrecorded;
+import java.util.Arrays;
+import java.util.IdentityHashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * When two arguments count as the same: by {@code equals}, arrays by content. What {@code equals} calls is not recorded.
+ */
+public final class Equality {
+
+    private Equality() {}
+
+    public static boolean same(@Nullable Object expected, @Nullable Object actual) {
+        if (expected == actual) {
+            return true;
+        }
+        if (expected == null || actual == null) {
+            return false;
+        }
+        if (expected.getClass().isArray()) {
+            return sameArrays(expected, actual, new IdentityHashMap<>());
+        }
+        if (isPlain(expected)) {
+            return expected.equals(actual);
+        }
+        try {
+            return Unrecorded.run(() -> expected.equals(actual));
+        } catch (StackOverflowError e) {
+            // Collections that hold themselves: only the very same one is equal.
+            return false;
+        }
+    }
+
+    /** Whether comparing runs only code of the JDK on the value itself. */
+    private static boolean isPlain(Object value) {
+        return value instanceof String
+                || value instanceof Integer
+                || value instanceof Long
+                || value instanceof Boolean
+                || value instanceof Enum
+                || value instanceof Double
+                || value instanceof Character
+                || value instanceof Class;
+    }
+
+    /**
+     * Compares element by element, whatever the type of the elements was declared to be.
+     *
+     * @param comparing what is being compared already, since an array may hold itself
+     */
+    private static boolean sameArrays(Object expected, Object actual, Map<Object, Object> comparing) {
+        if (!(expected instanceof Object[] all)) {
+            return expected.getClass() == actual.getClass()
+                    && Arrays.deepEquals(new Object[] {expected}, new Object[] {actual});
+        }
+        if (!(actual instanceof Object[] others) || all.length != others.length) {
+            return false;
+        }
+        if (comparing.put(expected, actual) == actual) {
+            return true;
+        }
+        for (int i = 0; i < all.length; i++) {
+            boolean arrays = all[i] != null && all[i].getClass().isArray() && others[i] != null;
+            if (!(arrays ? all[i] == others[i] || sameArrays(all[i], others[i], comparing) : same(all[i], others[i]))) {
+                return false;
+            }
+        }
+        comparing.remove(expected);
+        return true;
+    }
+
+    /** Whether a class says itself when its objects are equal; of others only the very same object is. */
+    public static boolean isDefinedBy(Class<?> type) {
+        if (type.isArray()) {
+            return true;
+        }
+        try {
+            return type.getMethod("equals", Object.class).getDeclaringClass() != Object.class;
+        } catch (NoSuchMethodException e) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,286 @@
+package dev.zelotype.engine.weave;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A class file as the JVM's specification lays it out, with only as much of it read as somebody asks for. The library
+ * for byte code is not used here: it takes longer to get going than all of this, in each class that loads.
+ */
+final class ClassBytes {
+
+    static final int INVOKESTATIC = 0xB8;
+    static final int INVOKEDYNAMIC = 0xBA;
+    static final int CHECKCAST = 0xC0;
+
+    private static final int TABLESWITCH = 0xAA;
+    private static final int LOOKUPSWITCH = 0xAB;
+    private static final int WIDE = 0xC4;
+    private static final int IINC = 0x84;
+    /** How long the instructions are, by opcode; those that differ are read. */
+    private static final String LENGTHS = "1".repeat(16) + "232" + "33" + "22222" + "1".repeat(28) + "22222"
+            + "1".repeat(73) + "3" + "1".repeat(20) + "3".repeat(16) + "2" + "00" + "111111" + "3333333" + "55" + "323"
+            + "11" + "33" + "11" + "0" + "4" + "33" + "55";
+
+    private static final int UTF8 = 1;
+    private static final int LONG = 5;
+    private static final int DOUBLE = 6;
+    private static final int INTERFACE_METHOD = 11;
+    private static final int INVOKE_DYNAMIC = 18;
+
+    private final byte[] bytes;
+    private final int[] constants;
+    private final int end;
+    private final List<Member> methods = new ArrayList<>();
+    private int beginOfMethods;
+    private int endOfMethods;
+    private int recipes;
+
+    /** A method, with where it and its code begin and end; the code is empty if it has none. */
+    record Member(String name, int begin, int end, int beginOfCode, int endOfCode) {}
+
+    private ClassBytes(byte[] bytes, int[] constants, int end) {
+        this.bytes = bytes;
+        this.constants = constants;
+        this.end = end;
+    }
+
+    /** Reads the constants; null if they are laid out in a way that is not known here. */
+    static @Nullable ClassBytes of(byte[] bytes) {
+        int[] constants = new int[u2(bytes, 8)];
+        int at = 10;
+        for (int i = 1; i < constants.length; i++) {
+            constants[i] = at;
+            switch (bytes[at]) {
+                case UTF8 -> at += 3 + u2(bytes, at + 1);
+                case 3, 4, 9, 10, INTERFACE_METHOD, 12, 17, INVOKE_DYNAMIC -> at += 5;
+                case LONG, DOUBLE -> {
+                    at += 9;
+                    i++;
+                }
+                case 7, 8, 16, 19, 20 -> at += 3;
+                case 15 -> at += 4;
+                default -> {
+                    return null;
+                }
+            }
+        }
+        return new ClassBytes(bytes, constants, at);
+    }
+
+    private static int u2(byte[] bytes, int at) {
+        return (bytes[at] & 0xFF) << 8 | bytes[at + 1] & 0xFF;
+    }
+
+    byte[] bytes() {
+        return bytes;
+    }
+
+    int u1(int at) {
+        return bytes[at] & 0xFF;
+    }
+
+    int u2(int at) {
+        return u2(bytes, at);
+    }
+
+    private int u4(int at) {
+        return u2(at) << 16 | u2(at + 2);
+    }
+
+    /** How many constants there are, with the one that is not there. */
+    int constants() {
+        return constants.length;
+    }
+
+    int endOfConstants() {
+        return end;
+    }
+
+    int access() {
+        return u2(end);
+    }
+
+    int thisClass() {
+        return u2(end + 2);
+    }
+
+    /** Whether a text is among the constants. */
+    boolean names(String text) {
+        byte[] wanted = text.getBytes(StandardCharsets.US_ASCII);
+        for (int i = 1; i < constants.length; i++) {
+            int at = constants[i];
+            if (at > 0 && bytes[at] == UTF8 && u2(at + 1) == wanted.length && isAt(wanted, at + 3)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean isAt(byte[] wanted, int at) {
+        // From the end, where names that begin alike differ.
+        for (int i = wanted.length - 1; i >= 0; i--) {
+            if (bytes[at + i] != wanted[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private String text(int constant) {
+        int at = constants[constant];
+        return new String(bytes, at + 3, u2(at + 1), StandardCharsets.UTF_8);
+    }
+
+    /** The methods, in their order. */
+    List<Member> methods() {
+        if (endOfMethods == 0) {
+            int at = end + 6;
+            at = afterFields(at + 2 + 2 * u2(at));
+            beginOfMethods = at;
+            int count = u2(at);
+            at += 2;
+            for (int i = 0; i < count; i++) {
+                Member method = method(at);
+                methods.add(method);
+                at = method.end();
+            }
+            endOfMethods = at;
+            recipes = contentOf("BootstrapMethods", at);
+        }
+        return methods;
+    }
+
+    /** Where the number of methods stands. */
+    int beginOfMethods() {
+        return beginOfMethods;
+    }
+
+    int endOfMethods() {
+        return endOfMethods;
+    }
+
+    private int afterFields(int begin) {
+        int at = begin + 2;
+        for (int i = u2(begin); i > 0; i--) {
+            at = afterAttributes(at + 6);
+        }
+        return at;
+    }
+
+    private int afterAttributes(int begin) {
+        int at = begin + 2;
+        for (int i = u2(begin); i > 0; i--) {
+            at += 6 + u4(at + 2);
+        }
+        return at;
+    }
+
+    /** Where an attribute's content begins; 0 if there is none of the name. */
+    private int contentOf(String attribute, int begin) {
+        int at = begin + 2;
+        for (int i = u2(begin); i > 0; i--) {
+            if (text(u2(at)).equals(attribute)) {
+                return at + 6;
+            }
+            at += 6 + u4(at + 2);
+        }
+        return 0;
+    }
+
+    private Member method(int begin) {
+        int code = contentOf("Code", begin + 6);
+        int first = code + 8;
+        return new Member(
+                text(u2(begin + 2)),
+                begin,
+                afterAttributes(begin + 6),
+                code == 0 ? 0 : first,
+                code == 0 ? 0 : first + u4(code + 4));
+    }
+
+    /** Where the next instruction begins. */
+    int afterInstruction(int at, int beginOfCode) {
+        int opcode = u1(at);
+        switch (opcode) {
+            case TABLESWITCH -> {
+                int operands = at + 4 - (at - beginOfCode) % 4;
+                return operands + 12 + 4 * (u4(operands + 8) - u4(operands + 4) + 1);
+            }
+            case LOOKUPSWITCH -> {
+                int operands = at + 4 - (at - beginOfCode) % 4;
+                return operands + 8 + 8 * u4(operands + 4);
+            }
+            case WIDE -> {
+                return at + (u1(at + 1) == IINC ? 6 : 4);
+            }
+            default -> {
+                int length = opcode < LENGTHS.length() ? LENGTHS.charAt(opcode) - '0' : 0;
+                if (length == 0) {
+                    throw new IllegalArgumentException("no instruction: " + opcode);
+                }
+                return at + length;
+            }
+        }
+    }
+
+    private int nameAndTypeOf(int member) {
+        return constants[u2(constants[member] + 3)];
+    }
+
+    /** The name of what a constant calls, or links. */
+    String nameOf(int member) {
+        return text(u2(nameAndTypeOf(member) + 1));
+    }
+
+    String typeOf(int member) {
+        return text(typeIndexOf(member));
+    }
+
+    int typeIndexOf(int member) {
+        return u2(nameAndTypeOf(member) + 3);
+    }
+
+    String ownerOf(int member) {
+        return text(u2(constants[u2(constants[member] + 1)] + 1));
+    }
+
+    private int recipeOf(int dynamic) {
+        int at = recipes + 2;
+        for (int i = u2(constants[dynamic] + 1); i > 0; i--) {
+            at += 4 + 2 * u2(at + 2);
+        }
+        return at;
+    }
+
+    /** The class of the method that links. */
+    String linkerOf(int dynamic) {
+        return ownerOf(u2(constants[u2(recipeOf(dynamic))] + 2));
+    }
+
+    /** Whether what is linked is a lambda that can be serialized. */
+    boolean isSerializableLambda(int dynamic) {
+        int recipe = recipeOf(dynamic);
+        int linker = u2(constants[u2(recipe)] + 2);
+        return nameOf(linker).equals("altMetafactory");
+    }
+
+    /** What the compiler wrote down of a lambda. No name of Java holds the dot that stands between. */
+    String formOf(int dynamic, String shape) {
+        int recipe = recipeOf(dynamic);
+        int handle = constants[u2(recipe + 6)];
+        int method = u2(handle + 2);
+        return String.join(
+                ".",
+                String.valueOf(u1(handle + 1)),
+                ownerOf(method),
+                nameOf(method),
+                typeOf(method),
+                text(u2(constants[u2(recipe + 8)] + 1)),
+                shape,
+                nameOf(dynamic),
+                text(u2(constants[u2(recipe + 4)] + 1)));
+    }
+}

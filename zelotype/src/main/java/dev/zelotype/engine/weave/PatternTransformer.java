@@ -1,0 +1,93 @@
+package dev.zelotype.engine.weave;
+
+import dev.zelotype.basics.CodeOwner;
+import java.lang.instrument.ClassFileTransformer;
+import java.lang.instrument.Instrumentation;
+import java.security.ProtectionDomain;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.WeakHashMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Puts patterns in the place of lambdas while classes load ({@link PatternPatch}). It can retransform, so that it comes
+ * after the agents of coverage, whichever was named first: they see the classes as they were compiled.
+ */
+public final class PatternTransformer implements ClassFileTransformer {
+
+    /** Set to {@code linked}, it leaves all lambdas to the JVM. */
+    public static final String SETTING = "zelotype.patterns";
+
+    private static final String OFF = "linked";
+    private static final String PATTERN = "dev/zelotype/call/WrittenPattern.class";
+
+    /** The classes that were changed, since one that loads again must become the same. */
+    private final Map<ClassLoader, Set<String>> changed = new WeakHashMap<>();
+    /** Whether the classes of a loader see a Zelotype that knows such patterns. */
+    private final Map<ClassLoader, Boolean> knows = new WeakHashMap<>();
+
+    private PatternTransformer() {}
+
+    static void install(Instrumentation instrumentation) {
+        if (!OFF.equals(System.getProperty(SETTING))) {
+            instrumentation.addTransformer(new PatternTransformer(), true);
+        }
+    }
+
+    @Override
+    public byte @Nullable [] transform(
+            @Nullable ClassLoader loader,
+            @Nullable String className,
+            @Nullable Class<?> type,
+            @Nullable ProtectionDomain domain,
+            byte[] code) {
+        if (loader == null || className == null || loader == ClassLoader.getPlatformClassLoader()) {
+            return null;
+        }
+        try {
+            if (type != null ? !wasChanged(loader, className) : CodeOwner.isOurs(className.replace('/', '.'))) {
+                return null;
+            }
+            byte[] patched = PatternPatch.of(code);
+            if (patched == null || !knows(loader)) {
+                return null;
+            }
+            if (type == null) {
+                note(loader, className);
+            }
+            return patched;
+        } catch (RuntimeException | LinkageError e) {
+            // The lambdas stay what they are.
+            return null;
+        }
+    }
+
+    private boolean wasChanged(ClassLoader loader, String className) {
+        synchronized (changed) {
+            return changed.getOrDefault(loader, Set.of()).contains(className);
+        }
+    }
+
+    private void note(ClassLoader loader, String className) {
+        synchronized (changed) {
+            Set<String> ofLoader = changed.get(loader);
+            if (ofLoader == null) {
+                ofLoader = new HashSet<>();
+                changed.put(loader, ofLoader);
+            }
+            ofLoader.add(className);
+        }
+    }
+
+    private boolean knows(ClassLoader loader) {
+        synchronized (knows) {
+            Boolean known = knows.get(loader);
+            if (known == null) {
+                known = loader == PatternTransformer.class.getClassLoader() || loader.getResource(PATTERN) != null;
+                knows.put(loader, known);
+            }
+            return known;
+        }
+    }
+}

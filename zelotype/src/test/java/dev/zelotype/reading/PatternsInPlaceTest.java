@@ -1,0 +1,164 @@
+package dev.zelotype.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.call.WrittenPattern;
+import dev.zelotype.engine.weave.PatternPatch;
+import java.lang.reflect.Method;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Which lambdas are taken out of a class, and that nothing else about it changes.
+ */
+class PatternsInPlaceTest {
+
+    @TempDir
+    Path folder;
+
+    private static final String SOURCE = """
+            import static dev.zelotype.Zelotype.*;
+            import dev.zelotype.Scene;
+            import dev.zelotype.call.*;
+            import java.io.*;
+            import java.util.*;
+
+            public class %1$s {
+                public interface Mount { int turn(Object... how); int rate(); void park(); <T> T as(T it); }
+                public static final List<Serializable> SEEN = new ArrayList<>();
+
+                static <S extends Serializable> S seen(S pattern) { SEEN.add(pattern); return pattern; }
+
+                public static String run(boolean other) throws Throwable {
+                    boolean z = true; byte b = 1; char c = 'c'; short s = 2; int i = 3; long j = 4; float f = 5; double d = 6;
+                    int[] array = {7};
+                    String text = "x";
+                    try (Scene scene = Scene.open()) {
+                        Mount mount = stub(Mount.class);
+                        suppose(() -> mount.turn(z, b, c, s, i, j, f, d, array, text)).returns(10);
+                        suppose(other ? mount::rate : mount::rate).returns(11);
+                        suppose((String it) -> mount.as(it)).answers(it -> it + "!");
+                        Query0<Integer> kept = mount::rate;
+                        verify(kept).never();
+                        int answer = mount.turn(z, b, c, s, i, j, f, d, array, text) + mount.rate();
+                        mount.park();
+                        verify(mount::park).once();
+                        verify(mount::rate).once();
+                        switch (answer) {
+                            case 21: verify(() -> mount.turn((Object[]) null)).never(); break;
+                            case 1_000_000: return "far";
+                            default: return "other";
+                        }
+                        return answer + mount.as("it") + recorded((String it) -> mount.as(it));
+                    }
+                }
+                %2$s
+            }
+            """;
+
+    private Class<?> compiled(String name, String more, Compiled way) throws Exception {
+        Map<String, String> sources = Map.of(name + ".java", SOURCE.formatted(name, more));
+        return way.load(Files.createDirectories(folder.resolve(way.name() + name)), sources)
+                .loadClass(name);
+    }
+
+    private static Object run(Class<?> type) throws Exception {
+        Method run = type.getMethod("run", boolean.class);
+        return Arrays.asList(run.invoke(null, true), run.invoke(null, false));
+    }
+
+    private static long count(Class<?> type, String begin) {
+        return Arrays.stream(type.getDeclaredMethods())
+                .filter(method -> method.getName().startsWith(begin))
+                .count();
+    }
+
+    @Test
+    void only_what_is_handed_to_a_statement_at_once_is_taken() throws Exception {
+        Class<?> plain = compiled("Plain", "", Compiled.BY_JAVAC);
+        Class<?> changed = compiled("Plain", "", Compiled.WITH_PATTERNS_IN_PLACE);
+        assertThat(run(changed)).isEqualTo(run(plain)).asString().contains("21it![it]");
+        assertThat(count(plain, PatternPatch.ADDED)).isZero();
+        // The one that a variable keeps, the answer, and one branch of a choice stay lambdas.
+        assertThat(count(changed, PatternPatch.ADDED)).isBetween(6L, 8L);
+        assertThat(count(changed, "$deserializeLambda$"))
+                .as("for those that stay")
+                .isOne();
+    }
+
+    @Test
+    void what_nobody_can_serialize_any_more_need_not_be_read_back() throws Exception {
+        String only = """
+                public static void only() {
+                    try (Scene scene = Scene.open()) { Mount mount = stub(Mount.class); verify(mount::rate).never(); }
+                }""";
+        String source = "import static dev.zelotype.Zelotype.*; import dev.zelotype.Scene; public class Only {"
+                + " public interface Mount { int rate(); } " + only + "}";
+        Class<?> changed = Compiled.WITH_PATTERNS_IN_PLACE
+                .load(folder, Map.of("Only.java", source))
+                .loadClass("Only");
+        changed.getMethod("only").invoke(null);
+        assertThat(count(changed, PatternPatch.ADDED)).isOne();
+        assertThat(count(changed, "$deserializeLambda$")).isZero();
+    }
+
+    @Test
+    void a_class_is_changed_once_and_others_never() throws Exception {
+        compiled("Once", "", Compiled.BY_JAVAC);
+        byte[] plain = Files.readAllBytes(folder.resolve("BY_JAVACOnce/classes/Once.class"));
+        byte[] changed = PatternPatch.of(plain);
+        assertThat(changed).isNotNull();
+        assertThat(PatternPatch.of(changed)).as("once more").isNull();
+        assertThat(PatternPatch.of(plain)).as("the same each time").isEqualTo(changed);
+        byte[] other = Files.readAllBytes(folder.resolve("BY_JAVACOnce/classes/Once$Mount.class"));
+        assertThat(PatternPatch.of(other)).isNull();
+    }
+
+    /** Whoever holds one runs what the lambda would, and is told the same as a lambda tells. */
+    public static final class Holder {
+        private Holder() {}
+
+        public static String join(String first, int second, Object... more) {
+            return first + second + Arrays.toString(more);
+        }
+
+        public String own(long n) {
+            return "own" + n;
+        }
+
+        public static Holder made() {
+            return new Holder();
+        }
+    }
+
+    @Test
+    void what_was_written_down_can_be_run() throws Throwable {
+        String name = Holder.class.getName().replace('.', '/');
+        Object statically = WrittenPattern.query2(
+                        Holder.class,
+                        form(6, name, "join", "(Ljava/lang/String;I[Ljava/lang/Object;)Ljava/lang/String;", 2),
+                        new Object[] {"a"})
+                .spread(new Object[] {1, new Object[] {2}});
+        assertThat(statically).isEqualTo("a1[2]");
+        Object bound = WrittenPattern.query1(
+                        Holder.class, form(5, name, "own", "(J)Ljava/lang/String;", 1), new Object[] {Holder.made()})
+                .spread(new Object[] {4L});
+        assertThat(bound).isEqualTo("own4");
+        Object made = WrittenPattern.query0(Holder.class, form(8, name, "<init>", "()V", 0), new Object[0])
+                .ask();
+        assertThat(made).isInstanceOf(Holder.class);
+        assertThat(WrittenPattern.act0(Holder.class, form(6, name, "made", "()L" + name + ";", 0), new Object[0]))
+                .isInstanceOfSatisfying(WrittenPattern.class, pattern -> {
+                    assertThat(pattern.form().getImplMethodName()).isEqualTo("made");
+                    assertThat(pattern.caller()).isEqualTo(Holder.class);
+                });
+    }
+
+    private static String form(int kind, String owner, String name, String type, int arity) {
+        return String.join(".", "" + kind, owner, name, type, "()V", "dev/zelotype/call/Query" + arity, "ask", "()V");
+    }
+}
