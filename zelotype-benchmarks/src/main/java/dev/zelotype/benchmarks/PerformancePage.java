@@ -162,11 +162,7 @@ public final class PerformancePage {
                 java("-Xmx2g", "WholeSuite", folder.toString(), String.valueOf(classes));
                 String suite = suite(classes);
                 Path lambdas = folder.resolve("lambdas" + classes);
-                Figure[] figures = inTurn(
-                        SUITES,
-                        () -> suite(OWN_JDK, folder, "zelotype", classes),
-                        () -> suite(OWN_JDK, folder, "written", classes));
-                suiteRow(suite, classes, figures);
+                Figure[] figures = suiteRows(OWN_JDK, suite, SUITES, folder, classes);
                 Figure linking = inTurn(FEWER, () -> wall(PLAIN, "WholeSuite", lambdas.toString()))[0];
                 row(
                         suite + ": hand-written, linking the lambdas",
@@ -184,11 +180,7 @@ public final class PerformancePage {
             measureOptions(folder.resolve("zelotype200"), folder.resolve("journal"));
             if (!otherJdk.isEmpty()) {
                 for (int classes : new int[] {200, 1_000}) {
-                    Figure[] figures = inTurn(
-                            FEWER,
-                            () -> suite(otherJdk, folder, "zelotype", classes),
-                            () -> suite(otherJdk, folder, "written", classes));
-                    suiteRow(suite(classes) + ", on JDK " + version(otherJdk), classes, figures);
+                    suiteRows(otherJdk, suite(classes) + ", on JDK " + version(otherJdk), FEWER, folder, classes);
                 }
             }
         } finally {
@@ -200,20 +192,47 @@ public final class PerformancePage {
         return String.format(Locale.ROOT, "a suite of %,d classes of five tests, cold JVM", classes);
     }
 
-    private static double suite(String jdk, Path folder, String sort, int classes)
+    /** A suite by hand, with Zelotype, with its agent, and with its patterns in place; each by the clock and in CPU time. */
+    private Figure[] suiteRows(String jdk, String suite, int times, Path folder, int classes)
             throws IOException, InterruptedException {
-        return wallOf(jdk, PLAIN, "WholeSuite", folder.resolve(sort + classes).toString());
-    }
-
-    /** A suite with Zelotype, and by hand. */
-    private void suiteRow(String suite, int classes, Figure[] figures) {
-        row(suite, figures[0], "hand-written doubles", figures[1], classes == 200 ? 1.8 : 0, "ms");
+        String agent = "-javaagent:" + ownJar();
+        List<List<Double>> cpu = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        Figure[] figures = inTurn(
+                times,
+                () -> suite(jdk, PLAIN, folder.resolve("zelotype" + classes), cpu.get(0)),
+                () -> suite(jdk, PLAIN, folder.resolve("written" + classes), cpu.get(1)),
+                () -> suite(jdk, agent, folder.resolve("zelotype" + classes), cpu.get(2)),
+                () -> suite(jdk, PLAIN, folder.resolve("inplace" + classes), cpu.get(3)));
+        boolean few = classes == 200;
+        String byHand = "hand-written doubles";
+        row(suite, figures[0], byHand, figures[1], 0, "ms");
+        row(suite + ": CPU time", cpu(cpu.get(0)), byHand, cpu(cpu.get(1)), 0, "ms");
+        row(suite + ", with the agent", figures[2], byHand, figures[1], few ? 1.6 : 1.8, "ms");
+        row(suite + ", with the agent: CPU time", cpu(cpu.get(2)), byHand, cpu(cpu.get(1)), few ? 1.6 : 1.8, "ms");
+        row(suite + ", patterns in place", figures[3], byHand, figures[1], few ? 1.5 : 1.6, "ms");
+        row(suite + ", patterns in place: CPU time", cpu(cpu.get(3)), byHand, cpu(cpu.get(1)), few ? 1.5 : 1.6, "ms");
         suites.add(String.format(
                 Locale.ROOT,
-                "%s: %.2f ms a test more than by hand%s.",
+                "%s: %.2f ms a test more than by hand, with the agent %.2f ms (goal: at most 0.60), with patterns in"
+                        + " place %.2f ms.",
                 suite.substring(0, 1).toUpperCase(Locale.ROOT) + suite.substring(1),
                 (figures[0].median() - figures[1].median()) / (classes * 5.0),
-                classes == 1_000 ? " (goal: at most 1.00)" : ""));
+                (figures[2].median() - figures[1].median()) / (classes * 5.0),
+                (figures[3].median() - figures[1].median()) / (classes * 5.0)));
+        return figures;
+    }
+
+    private static double suite(String jdk, String option, Path folder, List<Double> cpu)
+            throws IOException, InterruptedException {
+        long start = System.nanoTime();
+        String[] said =
+                javaOf(jdk, option, "WholeSuite", folder.toString()).trim().split(" ");
+        cpu.add(Double.parseDouble(said[1]));
+        return (System.nanoTime() - start) / 1e6;
+    }
+
+    private static Figure cpu(List<Double> millis) {
+        return Figure.of(millis.stream().mapToDouble(Double::doubleValue).toArray());
     }
 
     private void measureOptions(Path zelotype, Path journal) throws IOException, InterruptedException {

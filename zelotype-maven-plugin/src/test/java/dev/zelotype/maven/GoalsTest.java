@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.File;
 import java.io.IOException;
+import java.net.URL;
+import java.net.URLClassLoader;
 import java.nio.file.FileSystem;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
@@ -19,6 +21,7 @@ import java.util.Random;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import javax.tools.ToolProvider;
 import org.apache.maven.model.Build;
 import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugin.MojoFailureException;
@@ -85,6 +88,53 @@ class GoalsTest {
         assertThatThrownBy(check::execute).isInstanceOf(MojoFailureException.class);
         check.skip = true;
         check.execute();
+    }
+
+    @Test
+    void patterns_of_compiled_tests_are_put_in_their_place_once() throws Exception {
+        Path classes = Files.createDirectories(folder.resolve("target/test-classes"));
+        Path source = Files.writeString(folder.resolve("NightTest.java"), """
+                import static dev.zelotype.Zelotype.*;
+                import dev.zelotype.Scene;
+                public class NightTest {
+                    public interface Dome { boolean isOpen(String name); }
+                    public static boolean run() {
+                        try (Scene scene = Scene.open()) {
+                            Dome dome = stub(Dome.class);
+                            suppose((String name) -> dome.isOpen(name)).returns(true);
+                            return dome.isOpen("north");
+                        }
+                    }
+                }
+                """);
+        ThrowingRunnable compile = () -> assertThat(ToolProvider.getSystemJavaCompiler()
+                        .run(null, null, null, "-d", classes.toString(), source.toString()))
+                .isZero();
+        compile.run();
+        Path file = classes.resolve("NightTest.class");
+        Files.setLastModifiedTime(file, FileTime.from(Instant.EPOCH));
+        byte[] compiled = Files.readAllBytes(file);
+        PatternsMojo goal = new PatternsMojo();
+        goal.project = configured(new GenerateMojo()).project;
+        goal.skip = true;
+        goal.execute();
+        assertThat(file).hasBinaryContent(compiled);
+        goal.skip = false;
+        goal.execute();
+        byte[] changed = Files.readAllBytes(file);
+        goal.execute();
+        assertThat(file).as("once more").hasBinaryContent(changed);
+        assertThat(Files.getLastModifiedTime(file)).isEqualTo(FileTime.from(Instant.EPOCH));
+        assertThat(classes).isDirectoryNotContaining(other -> other.toString().endsWith(".tmp"));
+        try (URLClassLoader loader = new URLClassLoader(
+                new URL[] {classes.toUri().toURL()}, getClass().getClassLoader())) {
+            Class<?> test = loader.loadClass("NightTest");
+            assertThat(test.getMethod("run").invoke(null)).isEqualTo(true);
+            assertThat(test.getDeclaredMethods())
+                    .anyMatch(method -> method.getName().startsWith("zelotype$pattern$"));
+        }
+        compile.run();
+        assertThat(file).as("compiled anew").hasBinaryContent(compiled);
     }
 
     /** Each change that could change a double, or has changed one, and what must be so before the run that follows. */

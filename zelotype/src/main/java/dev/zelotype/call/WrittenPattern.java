@@ -5,6 +5,7 @@ import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
 import java.lang.invoke.SerializedLambda;
 import java.util.Arrays;
+import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,14 +19,28 @@ import org.jspecify.annotations.Nullable;
 public abstract class WrittenPattern implements Shape {
 
     private static final long serialVersionUID = 1L;
+    /** Kind, owner, name and type of the method behind it, its own type, then the interface, its method and type. */
+    private static final int EACH = 8;
 
     private final transient Class<?> caller;
-    private final transient String form;
+    private final transient String forms;
+    private final transient int number;
     private final transient @Nullable Object[] captured;
 
-    private WrittenPattern(Class<?> caller, String form, @Nullable Object[] captured) {
+    /** What was written down of the patterns of a class, taken apart. */
+    private record Words(String forms, String[] words) {}
+
+    private static final ClassValue<AtomicReference<@Nullable Words>> WORDS = new ClassValue<>() {
+        @Override
+        protected AtomicReference<@Nullable Words> computeValue(Class<?> type) {
+            return new AtomicReference<>();
+        }
+    };
+
+    private WrittenPattern(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
         this.caller = caller;
-        this.form = form;
+        this.forms = forms;
+        this.number = number;
         this.captured = captured;
     }
 
@@ -44,19 +59,31 @@ public abstract class WrittenPattern implements Shape {
      * @return as a lambda would tell when it is serialized
      */
     public final SerializedLambda form() {
-        // Kind, owner, name and type of the method behind it, its own type, then the interface, its method and type.
-        String[] words = form.split("\\.");
+        String[] words = words();
+        int first = EACH * number;
         return new SerializedLambda(
                 caller,
-                words[5],
-                words[6],
-                words[7],
-                words[0].charAt(0) - '0',
-                words[1],
-                words[2],
-                words[3],
-                words[4],
+                words[first + 5],
+                words[first + 6],
+                words[first + 7],
+                words[first].charAt(0) - '0',
+                words[first + 1],
+                words[first + 2],
+                words[first + 3],
+                words[first + 4],
                 captured);
+    }
+
+    /** A class has one text for all its patterns. */
+    @SuppressWarnings("StringEquality")
+    private String[] words() {
+        AtomicReference<@Nullable Words> known = WORDS.get(caller);
+        Words words = known.get();
+        if (words == null || words.forms() != forms) {
+            words = new Words(forms, forms.split("\\."));
+            known.set(words);
+        }
+        return words.words();
     }
 
     final Object writeReplace() {
@@ -85,19 +112,20 @@ public abstract class WrittenPattern implements Shape {
      * A query with no free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query0<?> query0(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery0(caller, form, captured);
+    public static Query0<?> query0(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery0(caller, forms, number, captured);
     }
 
     private static final class OfQuery0 extends WrittenPattern implements Query0<@Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery0(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery0(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -110,19 +138,20 @@ public abstract class WrittenPattern implements Shape {
      * A void call with no free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act0 act0(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct0(caller, form, captured);
+    public static Act0 act0(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct0(caller, forms, number, captured);
     }
 
     private static final class OfAct0 extends WrittenPattern implements Act0 {
         private static final long serialVersionUID = 1L;
 
-        OfAct0(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct0(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -134,19 +163,20 @@ public abstract class WrittenPattern implements Shape {
      * A query with one free parameter.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query1<?, ?> query1(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery1(caller, form, captured);
+    public static Query1<?, ?> query1(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery1(caller, forms, number, captured);
     }
 
     private static final class OfQuery1 extends WrittenPattern implements Query1<@Nullable Object, @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery1(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery1(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -159,19 +189,20 @@ public abstract class WrittenPattern implements Shape {
      * A void call with one free parameter.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act1<?> act1(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct1(caller, form, captured);
+    public static Act1<?> act1(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct1(caller, forms, number, captured);
     }
 
     private static final class OfAct1 extends WrittenPattern implements Act1<@Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfAct1(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct1(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -183,20 +214,21 @@ public abstract class WrittenPattern implements Shape {
      * A query with two free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query2<?, ?, ?> query2(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery2(caller, form, captured);
+    public static Query2<?, ?, ?> query2(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery2(caller, forms, number, captured);
     }
 
     private static final class OfQuery2 extends WrittenPattern
             implements Query2<@Nullable Object, @Nullable Object, @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery2(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery2(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -209,19 +241,20 @@ public abstract class WrittenPattern implements Shape {
      * A void call with two free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act2<?, ?> act2(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct2(caller, form, captured);
+    public static Act2<?, ?> act2(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct2(caller, forms, number, captured);
     }
 
     private static final class OfAct2 extends WrittenPattern implements Act2<@Nullable Object, @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfAct2(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct2(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -233,20 +266,21 @@ public abstract class WrittenPattern implements Shape {
      * A query with three free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query3<?, ?, ?, ?> query3(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery3(caller, form, captured);
+    public static Query3<?, ?, ?, ?> query3(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery3(caller, forms, number, captured);
     }
 
     private static final class OfQuery3 extends WrittenPattern
             implements Query3<@Nullable Object, @Nullable Object, @Nullable Object, @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery3(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery3(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -260,20 +294,21 @@ public abstract class WrittenPattern implements Shape {
      * A void call with three free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act3<?, ?, ?> act3(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct3(caller, form, captured);
+    public static Act3<?, ?, ?> act3(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct3(caller, forms, number, captured);
     }
 
     private static final class OfAct3 extends WrittenPattern
             implements Act3<@Nullable Object, @Nullable Object, @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfAct3(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct3(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -285,12 +320,13 @@ public abstract class WrittenPattern implements Shape {
      * A query with four free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query4<?, ?, ?, ?, ?> query4(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery4(caller, form, captured);
+    public static Query4<?, ?, ?, ?, ?> query4(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery4(caller, forms, number, captured);
     }
 
     private static final class OfQuery4 extends WrittenPattern
@@ -298,8 +334,8 @@ public abstract class WrittenPattern implements Shape {
                     @Nullable Object, @Nullable Object, @Nullable Object, @Nullable Object, @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery4(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery4(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -314,20 +350,21 @@ public abstract class WrittenPattern implements Shape {
      * A void call with four free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act4<?, ?, ?, ?> act4(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct4(caller, form, captured);
+    public static Act4<?, ?, ?, ?> act4(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct4(caller, forms, number, captured);
     }
 
     private static final class OfAct4 extends WrittenPattern
             implements Act4<@Nullable Object, @Nullable Object, @Nullable Object, @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfAct4(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct4(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -341,12 +378,14 @@ public abstract class WrittenPattern implements Shape {
      * A query with five free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query5<?, ?, ?, ?, ?, ?> query5(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery5(caller, form, captured);
+    public static Query5<?, ?, ?, ?, ?, ?> query5(
+            Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery5(caller, forms, number, captured);
     }
 
     private static final class OfQuery5 extends WrittenPattern
@@ -359,8 +398,8 @@ public abstract class WrittenPattern implements Shape {
                     @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery5(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery5(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -379,20 +418,21 @@ public abstract class WrittenPattern implements Shape {
      * A void call with five free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act5<?, ?, ?, ?, ?> act5(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct5(caller, form, captured);
+    public static Act5<?, ?, ?, ?, ?> act5(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct5(caller, forms, number, captured);
     }
 
     private static final class OfAct5 extends WrittenPattern
             implements Act5<@Nullable Object, @Nullable Object, @Nullable Object, @Nullable Object, @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfAct5(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct5(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -410,12 +450,14 @@ public abstract class WrittenPattern implements Shape {
      * A query with six free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query6<?, ?, ?, ?, ?, ?, ?> query6(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery6(caller, form, captured);
+    public static Query6<?, ?, ?, ?, ?, ?, ?> query6(
+            Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery6(caller, forms, number, captured);
     }
 
     private static final class OfQuery6 extends WrittenPattern
@@ -429,8 +471,8 @@ public abstract class WrittenPattern implements Shape {
                     @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery6(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery6(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -450,12 +492,13 @@ public abstract class WrittenPattern implements Shape {
      * A void call with six free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act6<?, ?, ?, ?, ?, ?> act6(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct6(caller, form, captured);
+    public static Act6<?, ?, ?, ?, ?, ?> act6(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct6(caller, forms, number, captured);
     }
 
     private static final class OfAct6 extends WrittenPattern
@@ -468,8 +511,8 @@ public abstract class WrittenPattern implements Shape {
                     @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfAct6(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct6(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -488,12 +531,14 @@ public abstract class WrittenPattern implements Shape {
      * A query with seven free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query7<?, ?, ?, ?, ?, ?, ?, ?> query7(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery7(caller, form, captured);
+    public static Query7<?, ?, ?, ?, ?, ?, ?, ?> query7(
+            Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery7(caller, forms, number, captured);
     }
 
     private static final class OfQuery7 extends WrittenPattern
@@ -508,8 +553,8 @@ public abstract class WrittenPattern implements Shape {
                     @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery7(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery7(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -530,12 +575,14 @@ public abstract class WrittenPattern implements Shape {
      * A void call with seven free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act7<?, ?, ?, ?, ?, ?, ?> act7(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct7(caller, form, captured);
+    public static Act7<?, ?, ?, ?, ?, ?, ?> act7(
+            Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct7(caller, forms, number, captured);
     }
 
     private static final class OfAct7 extends WrittenPattern
@@ -549,8 +596,8 @@ public abstract class WrittenPattern implements Shape {
                     @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfAct7(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct7(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -570,12 +617,14 @@ public abstract class WrittenPattern implements Shape {
      * A query with eight free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Query8<?, ?, ?, ?, ?, ?, ?, ?, ?> query8(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfQuery8(caller, form, captured);
+    public static Query8<?, ?, ?, ?, ?, ?, ?, ?, ?> query8(
+            Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfQuery8(caller, forms, number, captured);
     }
 
     private static final class OfQuery8 extends WrittenPattern
@@ -591,8 +640,8 @@ public abstract class WrittenPattern implements Shape {
                     @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfQuery8(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfQuery8(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override
@@ -614,12 +663,14 @@ public abstract class WrittenPattern implements Shape {
      * A void call with eight free parameters.
      *
      * @param caller the class in whose code it stands
-     * @param form what the compiler wrote down
+     * @param forms what the compiler wrote down of all patterns of the class
+     * @param number which of them it is, from 0
      * @param captured the values that it captures
      * @return the pattern
      */
-    public static Act8<?, ?, ?, ?, ?, ?, ?, ?> act8(Class<?> caller, String form, @Nullable Object[] captured) {
-        return new OfAct8(caller, form, captured);
+    public static Act8<?, ?, ?, ?, ?, ?, ?, ?> act8(
+            Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+        return new OfAct8(caller, forms, number, captured);
     }
 
     private static final class OfAct8 extends WrittenPattern
@@ -634,8 +685,8 @@ public abstract class WrittenPattern implements Shape {
                     @Nullable Object> {
         private static final long serialVersionUID = 1L;
 
-        OfAct8(Class<?> caller, String form, @Nullable Object[] captured) {
-            super(caller, form, captured);
+        OfAct8(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
+            super(caller, forms, number, captured);
         }
 
         @Override

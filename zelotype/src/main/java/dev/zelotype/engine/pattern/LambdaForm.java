@@ -28,6 +28,8 @@ final class LambdaForm {
         }
     };
 
+    private static final Class<?>[] NO_TYPES = {};
+
     private final SerializedLambda form;
     private final Class<?> lambdaClass;
     private final Class<?> owner;
@@ -220,6 +222,9 @@ final class LambdaForm {
 
     /** The types of the free parameters. */
     Class<?>[] parameterTypes() {
+        if (form.getInstantiatedMethodType().startsWith("()")) {
+            return NO_TYPES;
+        }
         return MethodType.fromMethodDescriptorString(form.getInstantiatedMethodType(), lambdaClass.getClassLoader())
                 .parameterArray();
     }

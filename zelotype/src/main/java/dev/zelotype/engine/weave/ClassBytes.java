@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class ClassBytes {
 
+    static final int BIPUSH = 0x10;
     static final int INVOKESTATIC = 0xB8;
     static final int INVOKEDYNAMIC = 0xBA;
     static final int CHECKCAST = 0xC0;
@@ -23,6 +24,10 @@ final class ClassBytes {
     private static final String LENGTHS = "1".repeat(16) + "232" + "33" + "22222" + "1".repeat(28) + "22222"
             + "1".repeat(73) + "3" + "1".repeat(20) + "3".repeat(16) + "2" + "00" + "111111" + "3333333" + "55" + "323"
             + "11" + "33" + "11" + "0" + "4" + "33" + "55";
+
+    private static final byte[] CODE = "Code".getBytes(StandardCharsets.US_ASCII);
+    private static final byte[] RECIPES = "BootstrapMethods".getBytes(StandardCharsets.US_ASCII);
+    private static final byte[] SERIALIZABLE = "altMetafactory".getBytes(StandardCharsets.US_ASCII);
 
     private static final int UTF8 = 1;
     private static final int LONG = 5;
@@ -39,7 +44,7 @@ final class ClassBytes {
     private int recipes;
 
     /** A method, with where it and its code begin and end; the code is empty if it has none. */
-    record Member(String name, int begin, int end, int beginOfCode, int endOfCode) {}
+    record Member(int name, int begin, int end, int beginOfCode, int endOfCode) {}
 
     private ClassBytes(byte[] bytes, int[] constants, int end) {
         this.bytes = bytes;
@@ -108,15 +113,19 @@ final class ClassBytes {
     }
 
     /** Whether a text is among the constants. */
-    boolean names(String text) {
-        byte[] wanted = text.getBytes(StandardCharsets.US_ASCII);
+    boolean names(byte[] text) {
         for (int i = 1; i < constants.length; i++) {
-            int at = constants[i];
-            if (at > 0 && bytes[at] == UTF8 && u2(at + 1) == wanted.length && isAt(wanted, at + 3)) {
+            if (constants[i] > 0 && bytes[constants[i]] == UTF8 && isText(i, text)) {
                 return true;
             }
         }
         return false;
+    }
+
+    /** Whether a constant is a text. */
+    boolean isText(int constant, byte[] text) {
+        int at = constants[constant];
+        return u2(at + 1) == text.length && isAt(text, at + 3);
     }
 
     private boolean isAt(byte[] wanted, int at) {
@@ -129,7 +138,8 @@ final class ClassBytes {
         return true;
     }
 
-    private String text(int constant) {
+    /** A text of plain letters among the constants. */
+    String text(int constant) {
         int at = constants[constant];
         return new String(bytes, at + 3, u2(at + 1), StandardCharsets.UTF_8);
     }
@@ -148,7 +158,7 @@ final class ClassBytes {
                 at = method.end();
             }
             endOfMethods = at;
-            recipes = contentOf("BootstrapMethods", at);
+            recipes = contentOf(RECIPES, at);
         }
         return methods;
     }
@@ -179,10 +189,10 @@ final class ClassBytes {
     }
 
     /** Where an attribute's content begins; 0 if there is none of the name. */
-    private int contentOf(String attribute, int begin) {
+    private int contentOf(byte[] attribute, int begin) {
         int at = begin + 2;
         for (int i = u2(begin); i > 0; i--) {
-            if (text(u2(at)).equals(attribute)) {
+            if (isText(u2(at), attribute)) {
                 return at + 6;
             }
             at += 6 + u4(at + 2);
@@ -191,10 +201,10 @@ final class ClassBytes {
     }
 
     private Member method(int begin) {
-        int code = contentOf("Code", begin + 6);
+        int code = contentOf(CODE, begin + 6);
         int first = code + 8;
         return new Member(
-                text(u2(begin + 2)),
+                u2(begin + 2),
                 begin,
                 afterAttributes(begin + 6),
                 code == 0 ? 0 : first,
@@ -230,21 +240,42 @@ final class ClassBytes {
         return constants[u2(constants[member] + 3)];
     }
 
-    /** The name of what a constant calls, or links. */
-    String nameOf(int member) {
-        return text(u2(nameAndTypeOf(member) + 1));
+    /** The constant that is the name of what another one calls, or links. */
+    int nameOf(int member) {
+        return u2(nameAndTypeOf(member) + 1);
     }
 
-    String typeOf(int member) {
-        return text(typeIndexOf(member));
-    }
-
-    int typeIndexOf(int member) {
+    int typeOf(int member) {
         return u2(nameAndTypeOf(member) + 3);
     }
 
-    String ownerOf(int member) {
-        return text(u2(constants[u2(constants[member] + 1)] + 1));
+    int ownerOf(int member) {
+        return u2(constants[u2(constants[member] + 1)] + 1);
+    }
+
+    /** Whether a method type gives back a class whose name begins in some way, and just that is what another type takes. */
+    boolean returnsFirst(int type, byte[] begin, int taking) {
+        int of = constants[type] + 3;
+        int end = of + u2(of - 2);
+        int returned = end - 1;
+        while (bytes[returned] != ')') {
+            returned--;
+        }
+        returned++;
+        int to = constants[taking] + 3;
+        int length = end - returned;
+        if (length <= begin.length
+                || !isAt(begin, returned)
+                || u2(to - 2) < length + 2
+                || bytes[to + 1 + length] != ')') {
+            return false;
+        }
+        for (int i = 0; i < length; i++) {
+            if (bytes[returned + i] != bytes[to + 1 + i]) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private int recipeOf(int dynamic) {
@@ -256,31 +287,47 @@ final class ClassBytes {
     }
 
     /** The class of the method that links. */
-    String linkerOf(int dynamic) {
+    int linkerOf(int dynamic) {
         return ownerOf(u2(constants[u2(recipeOf(dynamic))] + 2));
     }
 
     /** Whether what is linked is a lambda that can be serialized. */
     boolean isSerializableLambda(int dynamic) {
-        int recipe = recipeOf(dynamic);
-        int linker = u2(constants[u2(recipe)] + 2);
-        return nameOf(linker).equals("altMetafactory");
+        int linker = u2(constants[u2(recipeOf(dynamic))] + 2);
+        return isText(nameOf(linker), SERIALIZABLE);
     }
 
-    /** What the compiler wrote down of a lambda. No name of Java holds the dot that stands between. */
-    String formOf(int dynamic, String shape) {
+    /**
+     * Adds what the compiler wrote down of a lambda. No name of Java holds the dot that stands between.
+     *
+     * @param goesOn whether there is one before it
+     */
+    void addForm(int dynamic, Bytes to, boolean goesOn) {
         int recipe = recipeOf(dynamic);
         int handle = constants[u2(recipe + 6)];
         int method = u2(handle + 2);
-        return String.join(
-                ".",
-                String.valueOf(u1(handle + 1)),
-                ownerOf(method),
-                nameOf(method),
-                typeOf(method),
-                text(u2(constants[u2(recipe + 8)] + 1)),
-                shape,
-                nameOf(dynamic),
-                text(u2(constants[u2(recipe + 4)] + 1)));
+        if (goesOn) {
+            to.u1('.');
+        }
+        to.u1('0' + u1(handle + 1));
+        addText(ownerOf(method), to);
+        addText(nameOf(method), to);
+        addText(typeOf(method), to);
+        addText(u2(constants[u2(recipe + 8)] + 1), to);
+        int type = constants[typeOf(dynamic)];
+        int end = type + 2 + u2(type + 1);
+        int begin = end;
+        while (bytes[begin] != ')') {
+            begin--;
+        }
+        // Without the letter before a class and the sign behind it.
+        to.u1('.').add(bytes, begin + 2, end);
+        addText(nameOf(dynamic), to);
+        addText(u2(constants[u2(recipe + 4)] + 1), to);
+    }
+
+    private void addText(int constant, Bytes to) {
+        int at = constants[constant];
+        to.u1('.').add(bytes, at + 3, at + 3 + u2(at + 1));
     }
 }

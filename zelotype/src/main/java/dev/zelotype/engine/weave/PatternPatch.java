@@ -1,74 +1,64 @@
 package dev.zelotype.engine.weave;
 
-import java.io.ByteArrayOutputStream;
-import java.io.DataOutputStream;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Puts what the compiler wrote down of a pattern in the place of the lambda that the JVM would link there, only for it to be
  * read. A pattern is told by the next instruction: it is handed to a statement at once. All other lambdas stay.
  *
- * <p>The instruction that links is as long as a call of a method and two that do nothing. So no code moves, and lines, frames,
- * and the probes of coverage stay as they are; small methods and constants are added at the end. The constants that told the
- * lambda stay as well, since others read patterns from them.
+ * <p>The instruction that links is as long as one that pushes a small number and one that calls a method. So no code moves,
+ * and lines, frames, and the probes of coverage stay as they are; a method for each sort of lambda, and constants, are added
+ * at the end. The constants that told the lambdas stay as well, since others read patterns from them.
  */
 public final class PatternPatch {
 
     /** How the names of the added methods begin. */
     public static final String ADDED = "zelotype$pattern$";
 
-    private static final String FACADE = "dev/zelotype/Zelotype";
-    private static final Set<String> STATEMENTS = Set.of("suppose", "expect", "verify", "recorded");
-    private static final String SHAPES = "dev/zelotype/call/";
+    private static final byte[] FACADE = ascii("dev/zelotype/Zelotype");
+    private static final byte[] MARK = ascii(ADDED + 0);
+    private static final byte[][] STATEMENTS = {ascii("suppose"), ascii("expect"), ascii("verify"), ascii("recorded")};
+    private static final byte[] SHAPES = ascii("Ldev/zelotype/call/");
+    private static final byte[] LINKER = ascii("java/lang/invoke/LambdaMetafactory");
+    private static final byte[] DESERIALIZE = ascii("$deserializeLambda$");
     private static final String PATTERN = "dev/zelotype/call/WrittenPattern";
-    private static final String FACTORY = "(Ljava/lang/Class;Ljava/lang/String;[Ljava/lang/Object;)L";
-    private static final String LINKER = "java/lang/invoke/LambdaMetafactory";
-    private static final String DESERIALIZE = "$deserializeLambda$";
+    private static final String FACTORY = "(Ljava/lang/Class;Ljava/lang/String;I[Ljava/lang/Object;)";
 
     private static final int INTERFACE = 0x0200;
     private static final int PRIVATE_STATIC_SYNTHETIC = 0x100A;
     private static final int MOST = 0xFFFF;
-    /** A class, a text, an array, itself again, a place in it, and a long value. */
-    private static final int DEEPEST = 7;
+    private static final int MOST_SLOTS = 255;
+    /** How many numbers the short instruction can push, and the least of them. */
+    private static final int GROUP = 256;
+
+    private static final int LEAST = -128;
+    /** A class, a text, a number, an array, itself again, a place in it, and a long value. */
+    private static final int DEEPEST = 8;
 
     private final ClassBytes file;
     private final byte[] out;
-    private final Addition constants = new Addition();
-    private final Addition methods = new Addition();
-    private final Map<String, Integer> added = new HashMap<>();
-    /** The added methods by the constant of the lambda; 0 for lambdas that stay. */
-    private final Map<Integer, Integer> calls = new HashMap<>();
+    private final Bytes constants = new Bytes(512);
+    private final Bytes methods = new Bytes(256);
+    /** What was written down, for each group of patterns. */
+    private final List<Bytes> forms = new ArrayList<>();
 
+    private final Map<String, Integer> added = new HashMap<>();
+    /** The numbers of the patterns, by the constants of their lambdas. */
+    private final Map<Integer, Integer> numbers = new HashMap<>();
+    /** The constants of the added methods, by the constants of the types of their lambdas and by groups. */
+    private final Map<Long, Integer> makers = new HashMap<>();
+
+    private final List<Integer> found = new ArrayList<>();
     private int next;
-    private int count;
     private boolean lambdasStay;
 
-    /** Bytes that are written one after the other. */
-    private static final class Addition {
-        private final ByteArrayOutputStream bytes = new ByteArrayOutputStream(1024);
-        private final DataOutputStream data = new DataOutputStream(bytes);
-
-        Addition u1(int value) throws IOException {
-            data.writeByte(value);
-            return this;
-        }
-
-        Addition u2(int value) throws IOException {
-            data.writeShort(value);
-            return this;
-        }
-
-        Addition u4(int value) throws IOException {
-            data.writeInt(value);
-            return this;
-        }
+    private static byte[] ascii(String text) {
+        return text.getBytes(StandardCharsets.US_ASCII);
     }
 
     private PatternPatch(ClassBytes file) {
@@ -85,126 +75,195 @@ public final class PatternPatch {
      */
     public static byte @Nullable [] of(byte[] code) {
         ClassBytes file = ClassBytes.of(code);
-        boolean apart =
-                file == null || !file.names(FACADE) || file.names(ADDED + 0) || (file.access() & INTERFACE) != 0;
-        try {
-            return apart ? null : new PatternPatch(file).patched();
-        } catch (IOException e) {
-            throw new IllegalStateException("Nothing was written to any device.", e);
-        }
+        boolean apart = file == null || !file.names(FACADE) || file.names(MARK) || (file.access() & INTERFACE) != 0;
+        return apart ? null : new PatternPatch(file).patched();
     }
 
-    private byte @Nullable [] patched() throws IOException {
+    private byte @Nullable [] patched() {
         List<ClassBytes.Member> all = file.methods();
         for (ClassBytes.Member each : all) {
-            if (!each.name().equals(DESERIALIZE)) {
-                patch(each);
+            if (!file.isText(each.name(), DESERIALIZE)) {
+                find(each);
             }
         }
-        if (count == 0 || next > MOST) {
+        if (found.isEmpty()) {
             return null;
         }
-        List<ClassBytes.Member> kept = new ArrayList<>();
+        // What was written down comes first among the added constants: a text and a string for each group.
+        next += 2 * forms.size();
+        for (int at : found) {
+            put(at);
+        }
+        int kept = 0;
         for (ClassBytes.Member each : all) {
-            // Nothing can be serialized any more of what it reads, and it is the longest method of most tests.
-            if (lambdasStay || !each.name().equals(DESERIALIZE)) {
-                kept.add(each);
-            }
+            kept += isKept(each) ? 1 : 0;
         }
-        if (kept.size() + count > MOST) {
+        if (next > MOST || kept + makers.size() > MOST) {
             return null;
         }
-        ByteArrayOutputStream bytes =
-                new ByteArrayOutputStream(out.length + constants.bytes.size() + methods.bytes.size());
-        DataOutputStream data = new DataOutputStream(bytes);
-        data.write(out, 0, 8);
-        data.writeShort(next);
-        data.write(out, 10, file.endOfConstants() - 10);
-        constants.bytes.writeTo(data);
-        data.write(out, file.endOfConstants(), file.beginOfMethods() - file.endOfConstants());
-        data.writeShort(kept.size() + count);
-        for (ClassBytes.Member each : kept) {
-            data.write(out, each.begin(), each.end() - each.begin());
-        }
-        methods.bytes.writeTo(data);
-        data.write(out, file.endOfMethods(), out.length - file.endOfMethods());
-        return bytes.toByteArray();
+        return written(all, kept);
     }
 
-    private void patch(ClassBytes.Member method) throws IOException {
-        int end = method.endOfCode();
-        int before = -1;
-        for (int at = method.beginOfCode(); at < end; at = file.afterInstruction(at, method.beginOfCode())) {
-            int opcode = file.u1(at);
-            if (opcode == ClassBytes.INVOKEDYNAMIC) {
-                stays(before);
-                before = at;
-            } else if (opcode == ClassBytes.INVOKESTATIC && before >= 0) {
-                pattern(before, file.u2(at + 1));
-                before = -1;
-            } else if (opcode != ClassBytes.CHECKCAST) {
-                stays(before);
-                before = -1;
+    /** Nothing can be serialized any more of what the JVM would read back, and that is the longest method of most tests. */
+    private boolean isKept(ClassBytes.Member method) {
+        return lambdasStay || !file.isText(method.name(), DESERIALIZE);
+    }
+
+    private byte[] written(List<ClassBytes.Member> all, int kept) {
+        Bytes bytes = new Bytes(2 * out.length + constants.length() + methods.length());
+        bytes.add(out, 0, 8).u2(next).add(out, 10, file.endOfConstants());
+        int constant = file.constants();
+        for (Bytes each : forms) {
+            bytes.u1(1).u2(each.length()).add(each).u1(8).u2(constant);
+            constant += 2;
+        }
+        bytes.add(constants);
+        bytes.add(out, file.endOfConstants(), file.beginOfMethods());
+        bytes.u2(kept + makers.size());
+        for (ClassBytes.Member each : all) {
+            if (isKept(each)) {
+                bytes.add(out, each.begin(), each.end());
             }
         }
-        stays(before);
+        return bytes.add(methods).add(out, file.endOfMethods(), out.length).toArray();
     }
 
-    private void stays(int at) {
-        lambdasStay |= at >= 0 && file.isSerializableLambda(file.u2(at + 1));
+    /** Finds the patterns that a method makes. */
+    private void find(ClassBytes.Member method) {
+        int end = method.endOfCode();
+        int begin = method.beginOfCode();
+        int lambda = -1;
+        boolean any = false;
+        for (int at = begin; at < end; at = file.afterInstruction(at, begin)) {
+            int opcode = file.u1(at);
+            if (opcode == ClassBytes.CHECKCAST && lambda >= 0) {
+                continue;
+            }
+            if (lambda >= 0) {
+                any |= decide(lambda, opcode == ClassBytes.INVOKESTATIC ? file.u2(at + 1) : 0);
+            }
+            lambda = opcode == ClassBytes.INVOKEDYNAMIC ? at : -1;
+        }
+        if (any) {
+            deepen(begin);
+        }
     }
 
-    /** A lambda that is handed to a static method right where it is made. */
-    private void pattern(int at, int called) throws IOException {
+    /** The number of a pattern lies on the stack beside the values that the pattern captures. */
+    private void deepen(int begin) {
+        int stack = file.u2(begin - 8) + 1;
+        out[begin - 8] = (byte) (stack >> 8);
+        out[begin - 7] = (byte) stack;
+    }
+
+    /** Whether a lambda is handed to a statement right where it is made. */
+    private boolean decide(int at, int called) {
         int lambda = file.u2(at + 1);
-        Integer call = calls.get(lambda);
-        String type = file.typeOf(lambda);
-        String shape = type.substring(type.indexOf(')') + 1);
-        boolean isPattern = STATEMENTS.contains(file.nameOf(called))
-                && file.ownerOf(called).equals(FACADE)
-                && file.typeOf(called).startsWith("(" + shape + ")")
-                && shape.startsWith("L" + SHAPES)
-                && file.linkerOf(lambda).equals(LINKER);
-        // A name that is written in a way of the JVM's own is not told here.
-        if (!isPattern || file.formOf(lambda, shape).indexOf('\uFFFD') >= 0) {
-            stays(at);
-            return;
+        boolean isPattern = called > 0 && isStatement(called) && isHanded(lambda, called) && mayTake(lambda);
+        if (isPattern) {
+            found.add(at);
+        } else {
+            lambdasStay |= file.isSerializableLambda(lambda);
         }
-        if (call == null) {
-            call = method(lambda, type, shape.substring(1, shape.length() - 1));
-            calls.put(lambda, call);
-        }
-        out[at] = (byte) ClassBytes.INVOKESTATIC;
-        out[at + 1] = (byte) (call >> 8);
-        out[at + 2] = (byte) (int) call;
+        return isPattern;
     }
 
-    /** Adds a method that gives the pattern, and gives the constant by which it is called. */
-    private int method(int lambda, String type, String shape) throws IOException {
-        int name = text(ADDED + count++);
-        int self = file.thisClass();
-        byte[] code = code(lambda, type, shape, self);
-        methods.u2(PRIVATE_STATIC_SYNTHETIC)
-                .u2(name)
-                .u2(file.typeIndexOf(lambda))
-                .u2(1);
-        methods.u2(text("Code"))
-                .u4(12 + code.length)
-                .u2(DEEPEST)
-                .u2(slots(type))
-                .u4(code.length);
-        methods.data.write(code);
-        methods.u2(0).u2(0);
-        return member(self, name, file.typeIndexOf(lambda));
+    private boolean isStatement(int called) {
+        if (!file.isText(file.ownerOf(called), FACADE)) {
+            return false;
+        }
+        for (byte[] each : STATEMENTS) {
+            if (file.isText(file.nameOf(called), each)) {
+                return true;
+            }
+        }
+        return false;
     }
 
-    private byte[] code(int lambda, String type, String shape, int self) throws IOException {
-        String simple = shape.substring(SHAPES.length());
-        String factory = Character.toLowerCase(simple.charAt(0)) + simple.substring(1);
-        int make = member(constant(7, text(PATTERN)), text(factory), text(FACTORY + shape + ";"));
-        Addition code = new Addition();
-        code.u1(0x13).u2(self).u1(0x13).u2(constant(8, text(file.formOf(lambda, shape))));
+    /** Whether what is linked is a call shape, and the one thing that the method takes. */
+    private boolean isHanded(int lambda, int called) {
+        return file.isText(file.linkerOf(lambda), LINKER)
+                && file.returnsFirst(file.typeOf(lambda), SHAPES, file.typeOf(called));
+    }
+
+    private boolean mayTake(int lambda) {
+        if (numbers.containsKey(lambda)) {
+            return true;
+        }
+        int number = numbers.size();
+        if (number / GROUP == forms.size()) {
+            forms.add(new Bytes(1024));
+        }
+        Bytes form = forms.get(number / GROUP);
+        int before = form.length();
+        file.addForm(lambda, form, number % GROUP > 0);
+        boolean fits = form.length() <= MOST && hasRoom(file.text(file.typeOf(lambda)));
+        if (fits) {
+            numbers.put(lambda, number);
+        } else {
+            form.cut(before);
+        }
+        return fits;
+    }
+
+    /** Whether a method may take one argument more. */
+    private static boolean hasRoom(String type) {
+        return type.length() < MOST_SLOTS || slots(parameters(type)) < MOST_SLOTS;
+    }
+
+    private static int slots(List<String> types) {
+        int slots = 0;
+        for (String each : types) {
+            slots += each.equals("J") || each.equals("D") ? 2 : 1;
+        }
+        return slots;
+    }
+
+    private void put(int at) {
+        int lambda = file.u2(at + 1);
+        int type = file.typeOf(lambda);
+        int number = numbers.get(lambda);
+        int group = number / GROUP;
+        long key = (long) group << 16 | type;
+        Integer maker = makers.get(key);
+        if (maker == null) {
+            maker = maker(file.text(type), group);
+            makers.put(key, maker);
+        }
+        out[at] = (byte) ClassBytes.BIPUSH;
+        out[at + 1] = (byte) (number % GROUP + LEAST);
+        out[at + 2] = (byte) ClassBytes.INVOKESTATIC;
+        out[at + 3] = (byte) (maker >> 8);
+        out[at + 4] = (byte) (int) maker;
+    }
+
+    /** Adds a method that gives patterns of a type, and gives the constant by which it is called. */
+    private int maker(String type, int group) {
+        int close = type.indexOf(')');
         List<String> captured = parameters(type);
+        int slots = slots(captured);
+        int name = text(ADDED + makers.size());
+        int itsType = text(type.substring(0, close) + "I" + type.substring(close));
+        Bytes code = code(captured, slots, type.substring(close + 1), group);
+        methods.u2(PRIVATE_STATIC_SYNTHETIC).u2(name).u2(itsType).u2(1);
+        methods.u2(text("Code"))
+                .u4(12 + code.length())
+                .u2(DEEPEST)
+                .u2(slots + 1)
+                .u4(code.length());
+        methods.add(code).u2(0).u2(0);
+        return member(file.thisClass(), name, itsType);
+    }
+
+    private Bytes code(List<String> captured, int slots, String shape, int group) {
+        String simple = shape.substring(SHAPES.length, shape.length() - 1);
+        String factory = Character.toLowerCase(simple.charAt(0)) + simple.substring(1);
+        int make = member(constant(7, text(PATTERN)), text(factory), text(FACTORY + shape));
+        Bytes code = new Bytes(64);
+        code.u1(0x13).u2(file.thisClass());
+        code.u1(0x13).u2(file.constants() + 2 * group + 1);
+        // Numbers begin below zero.
+        code.u1(0xC4).u1(0x15).u2(slots).u1(0x11).u2(-LEAST).u1(0x60);
         code.u1(0x11).u2(captured.size()).u1(0xBD).u2(constant(7, text("java/lang/Object")));
         int slot = 0;
         for (int i = 0; i < captured.size(); i++) {
@@ -214,10 +273,10 @@ public final class PatternPatch {
             code.u1(0x53);
             slot += sort == 'J' || sort == 'D' ? 2 : 1;
         }
-        return code.u1(ClassBytes.INVOKESTATIC).u2(make).u1(0xB0).bytes.toByteArray();
+        return code.u1(ClassBytes.INVOKESTATIC).u2(make).u1(0xB0);
     }
 
-    private void box(char sort, Addition code) throws IOException {
+    private void box(char sort, Bytes code) {
         String box = switch (sort) {
             case 'Z' -> "Boolean";
             case 'B' -> "Byte";
@@ -260,51 +319,39 @@ public final class PatternPatch {
         return parameters;
     }
 
-    private static int slots(String type) {
-        int slots = 0;
-        for (String each : parameters(type)) {
-            slots += each.equals("J") || each.equals("D") ? 2 : 1;
-        }
-        return slots;
-    }
-
-    private int text(String text) throws IOException {
+    private int text(String text) {
         Integer known = added.get(text);
         if (known == null) {
             byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
-            constants.u1(1);
-            constants.data.writeUTF(text);
-            known = taken(text, bytes.length);
+            constants.u1(1).u2(bytes.length).add(bytes, 0, bytes.length);
+            known = taken(text);
         }
         return known;
     }
 
-    private int taken(String key, int length) throws IOException {
-        if (length > MOST) {
-            throw new IOException(key);
-        }
+    private int taken(String key) {
         added.put(key, next);
         return next++;
     }
 
-    /** A constant that is made of one other: a class, or a string. */
-    private int constant(int tag, int of) throws IOException {
+    /** A constant that is made of one other, such as a class. */
+    private int constant(int tag, int of) {
         Integer known = added.get(tag + " " + of);
         if (known == null) {
             constants.u1(tag).u2(of);
-            known = taken(tag + " " + of, 0);
+            known = taken(tag + " " + of);
         }
         return known;
     }
 
-    private int member(int owner, int name, int type) throws IOException {
+    private int member(int owner, int name, int type) {
         String key = owner + "." + name + ":" + type;
         Integer known = added.get(key);
         if (known == null) {
             constants.u1(12).u2(name).u2(type);
             int nameAndType = next++;
             constants.u1(10).u2(owner).u2(nameAndType);
-            known = taken(key, 0);
+            known = taken(key);
         }
         return known;
     }

@@ -35,6 +35,13 @@ public final class PatternTransformer implements ClassFileTransformer {
         }
     }
 
+    /** For classes that load from now on, unless the agent was there from the start. */
+    public static void attach() {
+        if (Attachment.known() == null) {
+            install(Attachment.instrumentation());
+        }
+    }
+
     @Override
     public byte @Nullable [] transform(
             @Nullable ClassLoader loader,
