@@ -127,7 +127,8 @@ class JavadocTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"zelotype", "zelotype-challenge", "zelotype-generate", "zelotype-journal", "zelotype-junit"})
+    @ValueSource(
+            strings = {"zelotype", "zelotype-challenge", "zelotype-generate", "zelotype-journal", "zelotype-junit"})
     void types_say_since_when_they_are_there(String module) throws IOException {
         try (Stream<Path> files = Files.walk(Path.of("..", module, "src", "main", "java"))) {
             List<Path> types = files.filter(each -> each.toString().endsWith(".java"))

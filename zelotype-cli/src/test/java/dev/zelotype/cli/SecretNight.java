@@ -14,6 +14,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.zelotype.junit.ClaimTests;
 import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -61,6 +62,9 @@ class SecretNight {
         vault.open(new String[] {KEY, LONG});
         vault.open(Map.of(KEY, new Key(LONG)));
         vault.open(new Key(ODD));
+        vault.open(KEY.toCharArray());
+        vault.open(List.of(KEY.getBytes(StandardCharsets.UTF_8), new StringBuilder(KEY)));
+        vault.open(List.of(KEY.substring(0, 4), KEY.substring(4)));
     }
 
     @Test

@@ -30,6 +30,15 @@ public final class Mask {
     }
 
     /**
+     * Whether anything is hidden.
+     *
+     * @return true if a mask was set
+     */
+    public static boolean isSet() {
+        return hidden != null;
+    }
+
+    /**
      * A text as it may be shown.
      *
      * @param text the text

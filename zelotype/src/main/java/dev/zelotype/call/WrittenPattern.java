@@ -86,6 +86,11 @@ public abstract class WrittenPattern implements Shape {
         return words.words();
     }
 
+    /**
+     * What is serialized in its place.
+     *
+     * @return the compiler's own form
+     */
     final Object writeReplace() {
         return form();
     }

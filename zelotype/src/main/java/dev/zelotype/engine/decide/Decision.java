@@ -307,7 +307,11 @@ final class Decision {
         if (worded != null) {
             CallScene scene = ((MethodState) call.log()).part().scene();
             worded.ended(
-                    scene.now(), Lasting.is(answer) ? null : scene.numbers().in(() -> Values.print(answer)));
+                    scene.now(),
+                    Lasting.is(answer)
+                            ? null
+                            : scene.numbers()
+                                    .in(() -> Values.print(call.log().method().name(), answer)));
         }
         call.end(how, answer);
         return answer;

@@ -101,7 +101,10 @@ final class Hints {
                 MethodState state = (MethodState) call.log();
                 Rule rule = state.part().covering(state.method(), call.arguments());
                 if (rule != null) {
-                    lines.add(Columns.gap(Calls.call(call) + " = " + Values.print(answer), rule.line()));
+                    lines.add(Columns.gap(
+                            Calls.call(call) + " = "
+                                    + Values.print(state.method().name(), answer),
+                            rule.line()));
                 }
             }
         }

@@ -48,12 +48,16 @@ public final class Calls {
     public static List<String> arguments(DoubledMethod method, Object[] arguments) {
         List<String> texts = new ArrayList<>();
         for (int i = method.takesInstance() ? 1 : 0; i < arguments.length; i++) {
-            boolean spread = method.executable().isVarArgs() && i == arguments.length - 1 && arguments[i] != null;
+            String name = method.parameterName(i);
+            boolean spread = method.executable().isVarArgs()
+                    && i == arguments.length - 1
+                    && arguments[i] != null
+                    && !Values.isHidden(name, arguments[i]);
             for (int j = 0; spread && j < Array.getLength(arguments[i]); j++) {
                 texts.add(Values.print(Array.get(arguments[i], j)));
             }
             if (!spread) {
-                texts.add(Values.print(arguments[i]));
+                texts.add(Values.print(name, arguments[i]));
             }
         }
         return texts;
@@ -79,7 +83,10 @@ public final class Calls {
         StringBuilder out = new StringBuilder("(");
         for (int i = first; i < pattern.rules().length; i++) {
             out.append(i == first ? "" : ", ");
-            out.append(rule(pattern.rules()[i], pattern.method().parameterTypes()[i]));
+            out.append(rule(
+                    pattern.method().parameterName(i),
+                    pattern.rules()[i],
+                    pattern.method().parameterTypes()[i]));
         }
         out.append(')');
         for (CallPattern.Condition condition : pattern.conditions()) {
@@ -95,21 +102,22 @@ public final class Calls {
                 ? literal.value()
                 : rule instanceof ArgumentRule.Bound bound ? bound.value() : null;
         return one == null
-                ? rule(rule, pattern.method().parameterTypes()[0])
+                ? rule("", rule, pattern.method().parameterTypes()[0])
                 : pattern.participant().nameOf(one);
     }
 
-    static String rule(ArgumentRule rule, Class<?> type) {
+    /** What a pattern says of the argument of some name. */
+    static String rule(String name, ArgumentRule rule, Class<?> type) {
         if (rule instanceof ArgumentRule.Literal literal) {
-            return Values.print(literal.value());
+            return Values.print(name, literal.value());
         } else if (rule instanceof ArgumentRule.Bound bound) {
-            return Values.print(bound.value());
+            return Values.print(name, bound.value());
         } else if (rule instanceof ArgumentRule.Free free) {
             return "any " + Values.typeName(type.isPrimitive() ? type : free.type());
         }
         StringBuilder out = new StringBuilder("[");
         for (ArgumentRule element : ((ArgumentRule.Elements) rule).rules()) {
-            out.append(out.length() == 1 ? "" : ", ").append(rule(element, type.getComponentType()));
+            out.append(out.length() == 1 ? "" : ", ").append(rule(name, element, type.getComponentType()));
         }
         return out.append(']').toString();
     }
@@ -118,7 +126,7 @@ public final class Calls {
     public static String answer(Call call) {
         boolean silent = call.ending() != Ending.THREW
                 && (call.answer() == Call.UNSEEN || call.log().method().givesNothing());
-        return call.ending().said(silent ? "" : Values.print(call.answer()));
+        return call.ending().said(silent ? "" : Values.print(call.log().method().name(), call.answer()));
     }
 
     /**

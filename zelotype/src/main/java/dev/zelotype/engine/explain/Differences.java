@@ -18,9 +18,10 @@ final class Differences {
     static List<String> of(CallPattern pattern, Object[] arguments) {
         List<String> lines = new ArrayList<>();
         for (int i : pattern.uncovered(arguments)) {
-            lines.add(pattern.method().parameterName(i) + ": expected "
-                    + Calls.rule(pattern.rules()[i], pattern.method().parameterTypes()[i]) + ", was "
-                    + Values.print(arguments[i]));
+            String name = pattern.method().parameterName(i);
+            lines.add(name + ": expected "
+                    + Calls.rule(name, pattern.rules()[i], pattern.method().parameterTypes()[i]) + ", was "
+                    + Values.print(name, arguments[i]));
             if (pattern.rules()[i] instanceof ArgumentRule.Literal literal) {
                 addReason(lines, literal.value(), arguments[i]);
             } else if (pattern.rules()[i] instanceof ArgumentRule.Bound bound) {

@@ -29,6 +29,16 @@ public final class Values {
         return value == null || isPlain(value) ? print(value, DEEPEST) : Unrecorded.run(() -> print(value, DEEPEST));
     }
 
+    /** As {@link #print(Object)}, of what stands in some place: a password in an array is shown nowhere. */
+    public static String print(String place, @Nullable Object value) {
+        return Legible.isSecret(place, value) ? Mask.MASKED : print(value);
+    }
+
+    /** Whether nothing of a value may be shown, not even how many elements it has. */
+    static boolean isHidden(String place, Object value) {
+        return Legible.isSecret(place, value) || Legible.isMasked(value);
+    }
+
     /** Whether printing it runs nobody's code. */
     private static boolean isPlain(Object value) {
         return value instanceof String
@@ -59,7 +69,9 @@ public final class Values {
 
     private static String printOther(Object value, int depth) {
         Class<?> type = value.getClass();
-        if (type.isArray()) {
+        if (Legible.isMasked(value)) {
+            return Mask.MASKED;
+        } else if (type.isArray()) {
             return elements(new ArrayElements(value), Array.getLength(value), depth);
         } else if (value instanceof Collection<?> all && CodeOwner.isOfJdk(type)) {
             return elements(all, all.size(), depth);

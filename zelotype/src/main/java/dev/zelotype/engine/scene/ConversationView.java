@@ -93,7 +93,7 @@ public final class ConversationView {
         }
         told.failed(failed || isFailedFuture(call.answer()));
         told.arguments(arguments == null ? Calls.arguments(method, call.arguments()) : arguments);
-        return told.answer(isSilent(call) ? "" : answer == null ? Values.print(call.answer()) : answer)
+        return told.answer(isSilent(call) ? "" : answer == null ? Values.print(method.name(), call.answer()) : answer)
                 .build();
     }
 

@@ -13,16 +13,32 @@ public interface Settings {
     /** For how many calls the line is noted that they were made at, unless asked otherwise. */
     int LINES_KEPT = 1000;
 
-    /** What becomes of suppositions that no call needed. */
+    /**
+     * What becomes of suppositions that no call needed.
+     *
+     * @return the severity
+     */
     Severity unusedSuppositions();
 
-    /** For how many calls to note the line they were made at, which costs far more than the call itself. */
+    /**
+     * For how many calls to note the line they were made at, which costs far more than the call itself.
+     *
+     * @return the number
+     */
     int linesOfCalls();
 
-    /** Whether work that is handed to a pool, a timer or a future sees what the scene replaces. */
+    /**
+     * Whether work that is handed to a pool, a timer or a future sees what the scene replaces.
+     *
+     * @return true unless it was said otherwise
+     */
     boolean tasksFollow();
 
-    /** What gives the empty values of some types; null if nobody said. */
+    /**
+     * What gives the empty values of some types.
+     *
+     * @return what was said; null if nothing was
+     */
     @Nullable
     EmptyValue emptyValue();
 

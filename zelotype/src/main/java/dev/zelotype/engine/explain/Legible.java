@@ -1,0 +1,116 @@
+package dev.zelotype.engine.explain;
+
+import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.Mask;
+import java.lang.reflect.Array;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.Collection;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a person would read in values that print element by element, so that a mask meets it.
+ */
+final class Legible {
+
+    private static final List<Charset> CHARSETS = List.of(StandardCharsets.UTF_8, StandardCharsets.ISO_8859_1);
+    /** How people call what nobody is to see; passwords are arrays so that they can be wiped. */
+    private static final Pattern SECRET =
+            Pattern.compile("(?i).*(passw|passphrase|passcode|secret|credential|pin$).*|pin|pwd");
+    /** Longer ones hold no text that a person would read. */
+    private static final int LONGEST = 1 << 20;
+
+    private Legible() {}
+
+    /** Whether a value is hidden by where it stands, whatever the mask says. */
+    static boolean isSecret(String place, @Nullable Object value) {
+        return value instanceof char[] && SECRET.matcher(place).matches();
+    }
+
+    /** Whether the mask hides a part of what stands in an array or collection, from its first element to its last. */
+    static boolean isMasked(Object value) {
+        if (!Mask.isSet()) {
+            return false;
+        }
+        if (value instanceof byte[] bytes) {
+            return bytes.length <= LONGEST && CHARSETS.stream().anyMatch(each -> hides(new String(bytes, each)));
+        }
+        if (value instanceof char[] chars) {
+            return chars.length <= LONGEST && hides(new String(chars));
+        }
+        boolean isCollection = value instanceof Collection<?> && CodeOwner.isOfJdk(value.getClass());
+        if (!isCollection && !value.getClass().isArray()) {
+            return false;
+        }
+        String text = isCollection ? joined((Collection<?>) value) : joinedArray(value);
+        return hides(text) && (hasManyCharacters(value) || spansElements(value, text));
+    }
+
+    /** A text within one element is hidden there, and the others are shown. */
+    private static boolean spansElements(Object value, String text) {
+        int hiddenApart = 0;
+        int hiddenTogether = count(text);
+        if (value instanceof Collection<?> all) {
+            for (Object each : all) {
+                hiddenApart += count(textOf(each));
+            }
+        } else {
+            for (int i = 0; i < Array.getLength(value); i++) {
+                hiddenApart += count(textOf(Array.get(value, i)));
+            }
+        }
+        return hiddenTogether > hiddenApart || hiddenApart == 0;
+    }
+
+    private static boolean hasManyCharacters(Object value) {
+        return value instanceof Character[] || value instanceof Byte[];
+    }
+
+    private static int count(String text) {
+        int count = 0;
+        String shown = Mask.apply(text);
+        for (int at = shown.indexOf(Mask.MASKED); at >= 0; at = shown.indexOf(Mask.MASKED, at + Mask.MASKED.length())) {
+            count++;
+        }
+        return count;
+    }
+
+    private static boolean hides(String text) {
+        return !Mask.apply(text).equals(text);
+    }
+
+    private static String joined(Collection<?> all) {
+        StringBuilder out = new StringBuilder();
+        for (Object each : all) {
+            out.append(textOf(each));
+            if (out.length() > LONGEST) {
+                break;
+            }
+        }
+        return out.toString();
+    }
+
+    private static String joinedArray(Object array) {
+        StringBuilder out = new StringBuilder();
+        for (int i = 0; i < Array.getLength(array) && out.length() <= LONGEST; i++) {
+            out.append(textOf(Array.get(array, i)));
+        }
+        return out.toString();
+    }
+
+    /** Only what is text already: others are asked for theirs where they are printed. */
+    private static String textOf(@Nullable Object element) {
+        if (element instanceof Byte code) {
+            return String.valueOf((char) (code & 0xFF));
+        }
+        if (element instanceof char[] chars) {
+            return new String(chars);
+        }
+        boolean isText = element instanceof CharSequence && CodeOwner.isOfJdk(element.getClass())
+                || element instanceof Character
+                || element instanceof Number && CodeOwner.isOfJdk(element.getClass());
+        return isText ? element.toString() : "\n";
+    }
+}
