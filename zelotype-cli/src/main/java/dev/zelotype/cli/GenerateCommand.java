@@ -194,6 +194,9 @@ final class GenerateCommand implements Callable<Integer> {
         if (!only.equals("*")) {
             command.append(" --only ").append(word(only));
         }
+        if (!classPath.isEmpty()) {
+            command.append(" --class-path ").append(word(classPath));
+        }
         command.append(" --style ").append(String.join(",", styles));
         command.append(" --into ").append(word(into));
         if (!packageName.isEmpty()) {

@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  */
 class InterruptTest {
 
-    private static final int TIMES = 10;
+    private static final int TIMES = 6;
     private static final String TYPES = "--type java.util.concurrent.BlockingDeque --type java.util.NavigableMap"
             + " --type java.util.concurrent.ScheduledExecutorService --type java.util.stream.Stream"
             + " --type java.nio.file.Path";

@@ -11,6 +11,8 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
+import javax.tools.ToolProvider;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -394,6 +396,42 @@ class MainTest {
         assertThat(zelotype(false, generate)).isEqualTo(1);
         assertThat(err.toString()).contains("Overwrite it with --force.");
         assertThat(stub).content().contains("-> 9");
+    }
+
+    @Test
+    void the_command_in_the_head_of_a_file_writes_it_anew(@TempDir Path folder) throws IOException {
+        Path library = Files.createDirectories(folder.resolve("a library"));
+        Path lens = Files.writeString(folder.resolve("Lens.java"), "package glass; public interface Lens {}");
+        assertThat(ToolProvider.getSystemJavaCompiler()
+                        .run(null, null, null, "-d", library.toString(), lens.toString()))
+                .isZero();
+        Path source = Files.writeString(
+                folder.resolve("Dome.java"), "package sky; public interface Dome { void look(glass.Lens through); }");
+        Path stub = folder.resolve("out/sky/DomeStub.java");
+        assertThat(zelotype(
+                        false,
+                        "generate",
+                        "--from",
+                        source.toString(),
+                        "--class-path",
+                        library.toString(),
+                        "--style",
+                        "stub",
+                        "--into",
+                        folder + "/out"))
+                .as(err.toString())
+                .isZero();
+        String written = Files.readString(stub);
+        String command = written.lines().findFirst().orElseThrow().replaceFirst(".*anew with: zelotype ", "");
+        Files.delete(stub);
+        // As a shell takes it apart: blanks between words, but for those in quotes.
+        String[] words = Pattern.compile("'([^']*)'|(\\S+)")
+                .matcher(command)
+                .results()
+                .map(word -> word.group(1) == null ? word.group(2) : word.group(1))
+                .toArray(String[]::new);
+        assertThat(zelotype(false, words)).as(err.toString()).isZero();
+        assertThat(stub).hasContent(written);
     }
 
     @ParameterizedTest

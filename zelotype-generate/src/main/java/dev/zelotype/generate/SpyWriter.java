@@ -115,14 +115,41 @@ final class SpyWriter {
             return code;
         }
 
+        /** What is kept of an argument: of an array a copy, since whoever called may fill it again. */
+        private String kept(Parameter parameter, MethodText code) {
+            String name = parameter.name();
+            if (!(parameter.type() instanceof ArrayTypeName array)) {
+                return name;
+            }
+            if (!(array.componentType() instanceof ArrayTypeName)) {
+                return Code.of("$L == null ? null : $L.clone()", name, name);
+            }
+            String copy = Names.unusedBy(method.parameters(), name + "Kept");
+            code.statement(
+                    "$L $L = $L == null ? null : $L.clone()", Code.type(array.withoutAnnotations()), copy, name, name);
+            copyWithin(array.componentType(), copy, Names.unusedBy(method.parameters(), "i"), code);
+            return copy;
+        }
+
+        private void copyWithin(TypeName element, String of, String index, MethodText code) {
+            code.begin("for (int $L = 0; $L != null && $L < $L.length; $L++)", index, of, index, of, index);
+            String one = of + "[" + index + "]";
+            code.statement("$L = $L == null ? null : $L.clone()", one, one, one);
+            if (((ArrayTypeName) element).componentType() instanceof ArrayTypeName) {
+                copyWithin(
+                        ((ArrayTypeName) element).componentType(),
+                        one,
+                        Names.unusedBy(method.parameters(), index + "i"),
+                        code);
+            }
+            code.end();
+        }
+
         private MethodText overridden() {
             MethodText code = Writer.overriding(method, Set.of());
             List<String> values = new ArrayList<>();
             for (Parameter parameter : method.parameters()) {
-                values.add(
-                        parameter.type() instanceof ArrayTypeName
-                                ? Code.of("$L == null ? null : $L.clone()", parameter.name(), parameter.name())
-                                : parameter.name());
+                values.add(kept(parameter, code));
             }
             code.statement("$L.add(new $L($L))", Names.ofThis(method, "calls"), record, String.join(", ", values));
             String real = Names.ofThis(method, "real");

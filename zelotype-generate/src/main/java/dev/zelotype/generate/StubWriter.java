@@ -131,9 +131,9 @@ final class StubWriter {
         private void field() {
             if (method.isAbstract()) {
                 String unset = style == Style.STRICT ? refusing() : lambda(unsetAnswer());
-                out.field("private $L $L = $L", shape, field, unset);
+                out.field("private volatile $L $L = $L", shape, field, unset);
             } else {
-                out.field("private $L $L", shape, field);
+                out.field("private volatile $L $L", shape, field);
             }
         }
 

@@ -145,6 +145,13 @@ final class Writer {
         if (!type.warnings().isEmpty()) {
             out.annotation(Code.suppressing(type.warnings()));
         }
+        if (type.asksForFinalizer()) {
+            // What every object has is not public.
+            out.method(new MethodText("public", "finalize")
+                    .annotation(OVERRIDE)
+                    .returns("void")
+                    .comment("The collector calls it, and no subject."));
+        }
     }
 
     private void constructors() {

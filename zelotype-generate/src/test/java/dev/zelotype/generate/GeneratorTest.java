@@ -54,11 +54,11 @@ class GeneratorTest extends Workshop {
                  * A {@link Weather} whose answers are set, method by method.
                  */
                 public class WeatherStub implements Weather {
-                    private HumidityAtAnswer humidityAtAnswer = dome -> 0;
+                    private volatile HumidityAtAnswer humidityAtAnswer = dome -> 0;
 
-                    private WarningAnswer warningAnswer = () -> Optional.empty();
+                    private volatile WarningAnswer warningAnswer = () -> Optional.empty();
 
-                    private NoteAction noteAction = text -> { };
+                    private volatile NoteAction noteAction = text -> { };
 
                     /**
                      * Says what {@link Weather#humidityAt} answers from now on.
@@ -153,6 +153,14 @@ class GeneratorTest extends Workshop {
                 }
                 """);
         source("sky/Old.java", "package sky; @Deprecated(forRemoval = true) public interface Old { void fade(); }");
+        source("sky/Ending.java", """
+                package sky;
+                public interface Ending {
+                    void finalize() throws Throwable;
+                    void end(int[][] all, String[][][] names);
+                    <T> void each(T[][] of, int i, String allKept);
+                }
+                """);
         source("sky/Catalog.java", """
                 package sky;
                 import java.io.Serializable;

@@ -32,12 +32,13 @@ class DifferentialTest {
 
     @ParameterizedTest
     @CsvSource({
-        "BY_JAVAC, 2000",
+        "BY_JAVAC, 1500",
         "WITHOUT_DEBUG_DATA, 500",
         "BY_ECLIPSE, 500",
         "WITH_COVERAGE_PROBES, 500",
         "AS_OTHER_LANGUAGES_DO, 500",
-        "WITHOUT_CLASS_FILES, 500"
+        "WITHOUT_CLASS_FILES, 500",
+        "WITH_PATTERNS_IN_PLACE, 500"
     })
     void every_lambda_is_read_as_it_was_written(Compiled how, int lambdas) throws Exception {
         RandomPatterns made = new RandomPatterns(20_261 + how.ordinal());

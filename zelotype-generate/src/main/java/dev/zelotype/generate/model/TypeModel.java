@@ -23,6 +23,7 @@ import java.util.Set;
  * @param methods the methods that a double may override, in the order of their declaration
  * @param methodNames what these methods are called
  * @param objectMethods those that every class has
+ * @param asksForFinalizer whether it declares {@code finalize}, which its doubles then must have in public
  */
 public record TypeModel(
         ClassName name,
@@ -38,7 +39,8 @@ public record TypeModel(
         List<ConstructorModel> constructors,
         List<MethodModel> methods,
         Set<String> methodNames,
-        List<MethodModel> objectMethods) {
+        List<MethodModel> objectMethods,
+        boolean asksForFinalizer) {
 
     /** The type with its own variables as arguments. */
     public TypeName self() {

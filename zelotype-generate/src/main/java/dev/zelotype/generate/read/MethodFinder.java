@@ -109,8 +109,13 @@ final class MethodFinder {
                 && !modifiers.contains(Modifier.PRIVATE)
                 && !isBridge(method)
                 && (modifiers.contains(Modifier.ABSTRACT) || writable.contains(method.getSimpleName()))
-                && !(method.getSimpleName().contentEquals("finalize")
-                        && method.getParameters().isEmpty());
+                && !isFinalizer(method);
+    }
+
+    /** The collector calls it, and no subject. */
+    static boolean isFinalizer(ExecutableElement method) {
+        return method.getSimpleName().contentEquals("finalize")
+                && method.getParameters().isEmpty();
     }
 
     private boolean isBridge(ExecutableElement method) {

@@ -70,6 +70,15 @@ public final class ModelReader {
             reading.names()
                     .refuse("belongs to a preview API of this JDK, which compilers refuse unless told otherwise");
         }
+        boolean asksForFinalizer = false;
+        for (ExecutableElement method : ElementFilter.methodsIn(members)) {
+            asksForFinalizer |= MethodFinder.isFinalizer(method)
+                    && method.getModifiers().contains(Modifier.ABSTRACT)
+                    && method.getModifiers().contains(Modifier.PUBLIC);
+        }
+        if (asksForFinalizer) {
+            reading.noteFinalizer();
+        }
         return new TypeModel(
                 ClassName.get(type),
                 elements.getBinaryName(type).toString(),
@@ -84,7 +93,8 @@ public final class ModelReader {
                 constructors,
                 methods,
                 namesOf(methods),
-                objectMethods);
+                objectMethods,
+                asksForFinalizer);
     }
 
     private static Set<String> namesOf(List<MethodModel> methods) {

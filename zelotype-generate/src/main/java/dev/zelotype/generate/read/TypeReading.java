@@ -171,6 +171,12 @@ final class TypeReading {
         }
     }
 
+    /** Newer compilers warn of whoever overrides it. */
+    void noteFinalizer() {
+        otherWarnings.add("deprecation");
+        otherWarnings.add("removal");
+    }
+
     /** Each class has what every object has, whether it writes it or not. */
     void noteDeprecatedOfObject(List<? extends Element> members) {
         for (ExecutableElement method : ElementFilter.methodsIn(members)) {
