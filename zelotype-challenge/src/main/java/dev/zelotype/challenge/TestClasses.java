@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The classes that hold the tests of a run, with all that is written inside them.
@@ -21,10 +22,26 @@ final class TestClasses {
 
     private TestClasses() {}
 
+    /** Adds a class that holds a test, and what it inherits: set-up and checks of a superclass are the test's own. */
     static void add(String name) {
         if (NAMES.add(outer(name))) {
             ResultDisturber.in(outer(name));
         }
+        try {
+            Class<?> type = Class.forName(name, false, Thread.currentThread().getContextClassLoader());
+            for (Class<?> each = type.getSuperclass(); isUsers(each); each = each.getSuperclass()) {
+                if (NAMES.add(outer(each.getName()))) {
+                    ResultDisturber.in(outer(each.getName()));
+                }
+            }
+        } catch (ClassNotFoundException | LinkageError e) {
+            // A test that is no class inherits nothing.
+            return;
+        }
+    }
+
+    private static boolean isUsers(@Nullable Class<?> type) {
+        return type != null && !CodeOwner.isOfJdk(type) && !CodeOwner.isOfTestLibrary(type.getName());
     }
 
     static boolean has(String name) {

@@ -225,6 +225,16 @@ class ChallengeTest {
     }
 
     @Test
+    void what_a_test_inherits_is_its_own() {
+        ChallengeResult result = run(challenge("InheritedChecks"));
+        assertThat(result.findings()).isEmpty();
+        assertThat(result.noticedPlaces())
+                .extracting(noticed -> noticed.site().place().replaceAll(":.*", ""))
+                .contains("Latch.java")
+                .doesNotContain("HandedDown.java");
+    }
+
+    @Test
     void one_kind_and_one_test_can_be_asked_for() {
         ChallengeResult result = run(challenge("WatchChecks").onlyTests("humid").changes(Set.of(ChangeKind.ANSWER)));
         assertThat(result.tests()).singleElement().satisfies(test -> {

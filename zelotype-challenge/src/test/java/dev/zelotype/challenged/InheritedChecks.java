@@ -1,0 +1,21 @@
+package dev.zelotype.challenged;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.zelotype.junit.UnderTest;
+import dev.zelotype.junit.WithDoubles;
+import org.junit.jupiter.api.Test;
+
+/** Says little itself: the rest is inherited from a class whose name is no test's. */
+@WithDoubles
+class InheritedChecks extends HandedDown {
+
+    @UnderTest
+    Latch latch;
+
+    @Test
+    void a_shut_door() {
+        assertThat(latch.isSafe()).isTrue();
+        askedOnceMore();
+    }
+}
