@@ -41,7 +41,7 @@ final class Orders {
         for (Class<?> each : further) {
             if (!checked(each).isInterface()) {
                 throw new MisuseException(
-                        each.getName() + " is no interface.", "give the class first, then interfaces");
+                        each.getName() + " is not an interface.", "give the class first, then interfaces");
             }
             all.add(each);
         }
@@ -77,7 +77,7 @@ final class Orders {
         Participant known = DoubleClass.participantOf(one);
         if (known == null) {
             throw new MisuseException(
-                    "named(...) was given " + Values.print(one) + ", which is no double.",
+                    "named(...) was given " + Values.print(one) + ", which is not a double.",
                     "give a double, such as one made with fake(...)");
         }
         checkName(name, known.kind());

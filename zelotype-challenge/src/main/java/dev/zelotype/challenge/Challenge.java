@@ -98,7 +98,7 @@ public final class Challenge {
     /**
      * Says which tests are challenged.
      *
-     * @param names qualified names with commas between; a star stands for anything
+     * @param names qualified names with commas between; a star matches anything
      * @return this
      */
     public Challenge onlyClasses(String names) {
@@ -465,7 +465,8 @@ public final class Challenge {
             schedule.again(away);
         } else if (away != null) {
             schedule.done(away, Verdict.NOTICED);
-            tried.add(new Tried(away, schedule.site(away), Verdict.NOTICED, "ran away", confirming, List.of(), true));
+            tried.add(
+                    new Tried(away, schedule.site(away), Verdict.NOTICED, "did not end", confirming, List.of(), true));
         }
         for (Disturbance each : open.values()) {
             if (away == null && tries.merge(each, 1, Integer::sum) >= TRIES) {

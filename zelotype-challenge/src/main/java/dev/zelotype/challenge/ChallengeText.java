@@ -116,7 +116,7 @@ public final class ChallengeText {
         return switch (weight) {
             case GAP ->
                 count == 1 ? "1 gap: a change that no test noticed" : count + " gaps: changes that no test noticed";
-            case UNCLEAR -> count + " unclear: tests crash, and nobody knows whether they would look";
+            case UNCLEAR -> count + " unclear: tests crash, so it is unclear whether a check would notice";
             case QUESTION ->
                 count == 1
                         ? "1 question: a call too many that no test noticed"
@@ -179,7 +179,7 @@ public final class ChallengeText {
      */
     public static String shortfall(ChallengeResult result, double wanted) {
         if (result.isEmpty() && wanted > 0) {
-            return "No place was disturbed, so nobody knows whether the "
+            return "No place was disturbed, so it is unknown whether the "
                     + String.format(Locale.ROOT, "%.1f %%", wanted) + " asked for are noticed.";
         }
         return result.percent() >= wanted

@@ -21,8 +21,8 @@ final class FindingText {
         CallPlace site = group.site;
         String what = site.text() + " at " + site.place();
         String nobody = weight == Weight.GAP
-                ? ", and nobody notices."
-                : ", and the tests only crash over it: nobody knows whether they would notice.";
+                ? ", and no test notices."
+                : "; the tests crash on it, so it is unclear whether a check would notice it.";
         String sentence = switch (group.kind) {
             case ANSWER ->
                 what + " could answer otherwise" + (group.change.isEmpty() ? "" : " (" + group.change + ")") + nobody

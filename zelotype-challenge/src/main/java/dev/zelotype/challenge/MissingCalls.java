@@ -82,14 +82,14 @@ final class MissingCalls {
             List<String> names = List.copyOf(missing.get(key));
             String first = TestNames.readable(names.get(0));
             String more = names.size() == 1
-                    ? " too"
-                    : names.size() == 2 ? " and another test too" : " and " + (names.size() - 1) + " other tests too";
+                    ? ""
+                    : names.size() == 2 ? " (and another test)" : " (and " + (names.size() - 1) + " other tests)";
             questions.add(new Finding(
                     Weight.QUESTION,
                     site,
                     ChangeKind.EXTRA,
-                    site.text() + ", which other tests check, could be made in \"" + first + "\"" + more
-                            + ", and nobody notices. Should it never be?",
+                    "An additional call of " + site.text() + " in \"" + first + "\"" + more
+                            + " goes unnoticed. Should it be forbidden there?",
                     "verify(" + site.receiver() + "::" + site.method() + ").never();",
                     names));
         });

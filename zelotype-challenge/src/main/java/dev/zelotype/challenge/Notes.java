@@ -93,8 +93,8 @@ final class Notes {
                     Weight.NOTE,
                     site,
                     ChangeKind.ANSWER,
-                    (count == 1 ? "1 test leans" : count + " tests lean") + " on " + site.defaulted() + " from "
-                            + site.text() + " at " + site.place() + ", which nobody said.",
+                    (count == 1 ? "1 test depends" : count + " tests depend") + " on the default answer "
+                            + site.defaulted() + " of " + site.text() + " at " + site.place() + ".",
                     "suppose(" + site.receiver() + "::" + site.method() + ").returns(" + site.defaulted() + ");",
                     List.copyOf(leaning.get(key))));
         });

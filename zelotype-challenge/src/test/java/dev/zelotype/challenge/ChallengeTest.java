@@ -208,8 +208,9 @@ class ChallengeTest {
                     assertThat(finding.kind()).isEqualTo(ChangeKind.EXTRA);
                     assertThat(finding.tests()).containsExactly("LooseChecks: a_humid_night_that_forgets()");
                     assertThat(finding.sentence())
-                            .isEqualTo("dome.open(40), which other tests check, could be made in \"LooseChecks: a humid"
-                                    + " night that forgets\" too, and nobody notices. Should it never be?");
+                            .isEqualTo(
+                                    "An additional call of dome.open(40) in \"LooseChecks: a humid night that forgets\""
+                                            + " goes unnoticed. Should it be forbidden there?");
                     assertThat(finding.statement()).isEqualTo("verify(dome::open).never();");
                 });
         assertThat(result.findings())

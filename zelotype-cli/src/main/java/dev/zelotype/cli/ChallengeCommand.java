@@ -26,7 +26,7 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "challenge",
-        header = "Finds out whether tests can fail: changes what doubles say, and tells what nobody noticed.",
+        header = "Finds out whether tests can fail: changes what doubles say, and reports what no test noticed.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
@@ -61,7 +61,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--class",
             paramLabel = "NAMES",
             defaultValue = "*",
-            description = "Only test classes whose qualified name fits one of these; * stands for anything.")
+            description = "Only test classes whose qualified name fits one of these; * matches anything.")
     private String classes;
 
     @Option(
@@ -75,7 +75,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--except",
             paramLabel = "CALLS",
             defaultValue = "",
-            description = "Calls that nobody needs to check, such as NightLog.append; * stands for anything.")
+            description = "Calls that need no check, such as NightLog.append; * matches anything.")
     private String except;
 
     @Option(
@@ -167,12 +167,12 @@ final class ChallengeCommand implements Callable<Integer> {
     private void refuseWrongUse() {
         OptionCheck.refuseNoShare(spec, failUnder);
         if (limit != null && !(limit > 0 && limit <= 1e9)) {
-            throw wrong("--limit=" + limit + " is no time: give seconds, such as 60.");
+            throw wrong("--limit=" + limit + " is not a time: give seconds, such as 60.");
         }
         OptionCheck.refuseNoFormat(spec, format, "text", "json");
         OutputFile.refuseFolder(spec, into);
         if (journal != null && (journal.toString().isBlank() || Files.isRegularFile(journal))) {
-            throw wrong("--journal=" + journal + " is no folder: give one, such as target/journal.");
+            throw wrong("--journal=" + journal + " is not a folder: give one, such as target/journal.");
         }
     }
 

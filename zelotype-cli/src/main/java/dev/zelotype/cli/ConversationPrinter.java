@@ -88,7 +88,7 @@ final class ConversationPrinter implements JournalSink {
         line("");
         if (defaulted) {
             line(terminal.styled(
-                    "faint", terminal.sign("⇠", "~") + " an empty value, since nobody said what the call answers"));
+                    "faint", terminal.sign("⇠", "~") + " an empty value, because no supposition covers the call"));
         }
         line(passed + " passed, " + failed + " failed");
     }

@@ -57,7 +57,7 @@ final class CoverageCommand implements Callable<Integer> {
             names = "--only",
             paramLabel = "NAMES",
             defaultValue = ANY,
-            description = "Only types whose qualified name fits one of these; * stands for anything.")
+            description = "Only types whose qualified name fits one of these; * matches anything.")
     private String only;
 
     @Option(

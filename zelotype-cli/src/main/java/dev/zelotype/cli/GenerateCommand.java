@@ -63,13 +63,13 @@ final class GenerateCommand implements Callable<Integer> {
     @Option(
             names = "--only",
             paramLabel = "NAMES",
-            description = "Of those, only types whose qualified name fits one of these; * stands for anything.")
+            description = "Of those, only types whose qualified name fits one of these; * matches anything.")
     private String only = "*";
 
     @Option(
             names = "--type",
             paramLabel = "NAME",
-            description = "A type of the class path or of the JDK; * stands for anything in the last part of its name.")
+            description = "A type of the class path or of the JDK; * matches anything in the last part of its name.")
     private List<String> types = new ArrayList<>();
 
     @Option(names = "--class-path", paramLabel = "PATH", description = "Jars and folders that the types refer to.")
@@ -148,7 +148,7 @@ final class GenerateCommand implements Callable<Integer> {
         if (!packageName.isEmpty() && !SourceVersion.isName(packageName)) {
             throw new ParameterException(
                     spec.commandLine(),
-                    "--package=" + packageName + " is no name of a package: give one such as dev.observatory.doubles.");
+                    "--package=" + packageName + " is not a package name: give one such as dev.observatory.doubles.");
         }
         if (only.isBlank()) {
             throw new ParameterException(spec.commandLine(), "--only names no type: give names, or leave it out.");
@@ -158,7 +158,7 @@ final class GenerateCommand implements Callable<Integer> {
             if (Files.isRegularFile(place) && !isJar(place)) {
                 throw new ParameterException(
                         spec.commandLine(),
-                        place + ", which --class-path names, is no jar that can be read. Give jars and" + " folders.");
+                        place + ", which --class-path names, cannot be read as a jar. Give jars and" + " folders.");
             }
         }
     }

@@ -19,7 +19,7 @@ final class OptionCheck {
     static void refuseNoShare(CommandSpec spec, double failUnder) {
         if (!(failUnder >= 0 && failUnder <= 100)) {
             throw new ParameterException(
-                    spec.commandLine(), "--fail-under=" + failUnder + " is no share: give 0 to 100.");
+                    spec.commandLine(), "--fail-under must be between 0 and 100, but was " + failUnder + ".");
         }
     }
 

@@ -140,7 +140,7 @@ final class StoryCommand implements Callable<Integer> {
         if (!calls.matches("|\\d{1,9}-\\d{1,9}") || !calls.isEmpty() && (first() < 1 || last() < first())) {
             throw new ParameterException(
                     spec.commandLine(),
-                    "--calls=" + calls + " is no range: give two numbers, the smaller one first, such as 100-140.");
+                    "--calls=" + calls + " is not a range: give two numbers, the smaller one first, such as 100-140.");
         }
         OutputFile.refuseFolder(spec, into);
         if (format.equals("png") && into == null) {

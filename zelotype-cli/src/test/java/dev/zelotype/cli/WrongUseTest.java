@@ -73,9 +73,9 @@ class WrongUseTest {
             {"No test was found", "--class-path", here, "--class", "no.Such"},
             {"There is no change 'order'", "--class-path", here, "--change", "lost,order"},
             {"There is no format 'xml'", "--class-path", here, "--format", "xml"},
-            {"--limit=0.0 is no time", "--class-path", here, "--limit", "0"},
-            {"--limit=NaN is no time", "--class-path", here, "--limit", "NaN"},
-            {"is no share: give 0 to 100", "--class-path", here, "--fail-under", "101"},
+            {"--limit=0.0 is not a time", "--class-path", here, "--limit", "0"},
+            {"--limit=NaN is not a time", "--class-path", here, "--limit", "NaN"},
+            {"--fail-under must be between 0 and 100, but was", "--class-path", here, "--fail-under", "101"},
             {"is a folder: give the file to write", "--class-path", here, "--into", FOLDER}
         }) {
             List<String> arguments = new ArrayList<>(List.of(odd));
@@ -117,7 +117,7 @@ class WrongUseTest {
             }
         }
         for (String share : List.of("-1", "101", "NaN", "Infinity", "-Infinity", "1e9")) {
-            all.add(wrong("is no share: give 0 to 100", "coverage", "--fail-under", share));
+            all.add(wrong("--fail-under must be between 0 and 100, but was", "coverage", "--fail-under", share));
         }
         for (String share : List.of("many", "", "50%", "1,5")) {
             all.add(wrong("Invalid value for option '--fail-under'", "coverage", "--fail-under", share));
@@ -173,7 +173,7 @@ class WrongUseTest {
                     path));
         }
         all.add(wrong(
-                "is no jar that can be read",
+                "cannot be read as a jar",
                 "generate",
                 "--type",
                 "java.lang.Runnable",

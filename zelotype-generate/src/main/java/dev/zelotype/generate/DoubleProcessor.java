@@ -87,7 +87,7 @@ public final class DoubleProcessor extends AbstractProcessor {
 
     private void write(Element asking, TypeMirror mirror, List<Style> styles) {
         if (!(mirror instanceof DeclaredType declared)) {
-            error(asking, mirror + " is no type to double.");
+            error(asking, mirror + " is not a type to double.");
             return;
         }
         TypeElement type = (TypeElement) declared.asElement();

@@ -52,7 +52,7 @@ public final class Generator {
      *
      * @param places source files, folders of them at any depth, folders of class files, and jars; the latter two join
      *     the class path
-     * @param only which of the types, by qualified names with commas between; {@code *} stands for anything
+     * @param only which of the types, by qualified names with commas between; {@code *} matches anything
      * @throws GenerateException if a place is missing or cannot be read, or what the sources declare does not compile
      */
     public void addFrom(List<Path> places, String only) {
@@ -73,7 +73,7 @@ public final class Generator {
     /**
      * Adds types of the class path or of the JDK.
      *
-     * @param names their qualified names; {@code *} stands for anything within the last part of a name
+     * @param names their qualified names; {@code *} matches anything within the last part of a name
      * @throws GenerateException if there is no such type
      */
     public void addTypes(List<String> names) {

@@ -149,11 +149,11 @@ final class StubWriter {
         private String refusing() {
             StringBuilder text = new StringBuilder();
             String call = type.name().simpleName() + "." + method.name() + "(";
-            String may = method.isVoid() ? ") may be called." : ") answers.";
+            String may = ").";
             String cure = method.isVoid()
                     ? " Write: ." + Names.unusedBy(type, name + "DoesNothing") + "();"
                     : " Write: ." + Names.unusedBy(type, name + "Answers") + "(...);";
-            String said = method.isVoid() ? "Nobody said that " : "Nobody said what ";
+            String said = method.isVoid() ? "Not expected: " : "No answer is set for ";
             // On lines of their own, so that they do not grow too long.
             if (parameters.isEmpty()) {
                 text.append(Code.of("$S\n+ $S", said + call + may, cure));

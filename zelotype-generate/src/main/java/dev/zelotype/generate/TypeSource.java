@@ -234,7 +234,7 @@ final class TypeSource {
             }
             return folder;
         } catch (IOException | ProviderNotFoundException e) {
-            throw new GenerateException(jar + " is no jar that can be read: " + e.getMessage() + ".");
+            throw new GenerateException(jar + " cannot be read as a jar: " + e.getMessage() + ".");
         }
     }
 
@@ -283,7 +283,7 @@ final class TypeSource {
             try (FileSystem jar = FileSystems.newFileSystem(jarOrFolder)) {
                 names.addAll(classesBelow(jar.getPath("/")));
             } catch (IOException | ProviderNotFoundException e) {
-                throw new GenerateException(jarOrFolder + " is no jar that can be read: " + e.getMessage() + ".");
+                throw new GenerateException(jarOrFolder + " cannot be read as a jar: " + e.getMessage() + ".");
             }
         }
         classPath.add(jarOrFolder);

@@ -358,7 +358,7 @@ class GeneratorTest extends Workshop {
         Generator generator = new Generator(List.of(), Progress.NONE);
         assertThatThrownBy(() -> generator.addFrom(List.of(Files.writeString(folder.resolve("no.jar"), "x")), "*"))
                 .isInstanceOf(GenerateException.class)
-                .hasMessageContaining("is no jar that can be read");
+                .hasMessageContaining("cannot be read as a jar");
     }
 
     private String process(String code) throws IOException {
@@ -401,7 +401,7 @@ class GeneratorTest extends Workshop {
         assertThat(process("package sky; @dev.zelotype.generate.DoubleFor({String.class, int.class}) class Asking { }"))
                 .contains(
                         "No double can be written for java.lang.String: it is a final class: double an interface of it")
-                .contains("int is no type to double.");
+                .contains("int is not a type to double.");
         assertThat(process(
                         "package sky; @dev.zelotype.generate.DoubleFor({Gone.class, Runnable.class}) class Asking { }"))
                 .contains("cannot find symbol", "class Gone")

@@ -46,18 +46,18 @@ final class JournalFields {
             parser.nextToken();
             Object value = value(parser, 0);
             if (!(value instanceof Map<?, ?> fields) || parser.nextToken() != null) {
-                throw new Damaged("it is no JSON object");
+                throw new Damaged("it is not a JSON object");
             }
             return new JournalFields(fields, words);
         } catch (IOException e) {
-            throw new Damaged("it is no JSON object");
+            throw new Damaged("it is not a JSON object");
         }
     }
 
     private static @Nullable Object value(JsonParser parser, int depth) throws IOException, Damaged {
         JsonToken token = parser.currentToken();
         if (token == null || depth > DEEPEST) {
-            throw new Damaged("it is no JSON object");
+            throw new Damaged("it is not a JSON object");
         } else if (token == JsonToken.START_OBJECT) {
             Map<String, @Nullable Object> fields = new LinkedHashMap<>();
             while (parser.nextToken() != JsonToken.END_OBJECT) {
@@ -95,7 +95,7 @@ final class JournalFields {
         if (fields.get(name) instanceof String text) {
             return Visible.text(text);
         }
-        throw new Damaged("\"" + name + "\" is no text");
+        throw new Damaged("\"" + name + "\" is not a text");
     }
 
     /** A text that comes again and again, kept once. */
@@ -123,7 +123,7 @@ final class JournalFields {
         if ((value instanceof Integer || value instanceof Long) && ((Number) value).longValue() >= 0) {
             return ((Number) value).longValue();
         }
-        throw new Damaged("\"" + name + "\" is no number of zero or more");
+        throw new Damaged("\"" + name + "\" must be a number of zero or more");
     }
 
     boolean flag(String name) throws Damaged {
@@ -140,7 +140,7 @@ final class JournalFields {
         List<String> texts = new ArrayList<>();
         for (Object each : list(name)) {
             if (!(each instanceof String text)) {
-                throw new Damaged("\"" + name + "\" holds something that is no text");
+                throw new Damaged("\"" + name + "\" holds something that is not a text");
             }
             texts.add(Visible.text(text));
         }
@@ -151,7 +151,7 @@ final class JournalFields {
         List<JournalFields> objects = new ArrayList<>();
         for (Object each : list(name)) {
             if (!(each instanceof Map<?, ?> map)) {
-                throw new Damaged("\"" + name + "\" holds something that is no object");
+                throw new Damaged("\"" + name + "\" holds something that is not an object");
             }
             objects.add(new JournalFields(map, words));
         }
@@ -165,7 +165,7 @@ final class JournalFields {
         if (fields.get(name) instanceof List<?> list) {
             return list;
         }
-        throw new Damaged("\"" + name + "\" is no list");
+        throw new Damaged("\"" + name + "\" is not a list");
     }
 
     /** One of the words of an enum. */

@@ -111,7 +111,7 @@ final class SceneReader {
             return true;
         }
         if (!fields.has("journal")) {
-            losses.note(file + ": it is no Zelotype journal, since its first line gives no version");
+            losses.note(file + ": not a Zelotype journal: its first line contains no version");
             return false;
         }
         long version = fields.count("journal", 0);

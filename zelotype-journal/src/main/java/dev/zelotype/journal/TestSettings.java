@@ -121,7 +121,9 @@ public final class TestSettings {
             return Severity.valueOf(value.toUpperCase(Locale.ROOT));
         } catch (IllegalArgumentException e) {
             throw new MisuseException(
-                    UNUSED + "=" + value + " is no severity.", "give one of " + Arrays.toString(Severity.values()), e);
+                    UNUSED + "=" + value + " is not a severity.",
+                    "give one of " + Arrays.toString(Severity.values()),
+                    e);
         }
     }
 
@@ -141,7 +143,7 @@ public final class TestSettings {
                 return number;
             }
         } catch (NumberFormatException e) {
-            throw new MisuseException(LINES + "=" + value + " is no number.", "give 0 or more", e);
+            throw new MisuseException(LINES + "=" + value + " is not a number.", "give 0 or more", e);
         }
         throw new MisuseException(LINES + "=" + value + " is negative.", "give 0 or more");
     }
@@ -151,7 +153,7 @@ public final class TestSettings {
             return Pattern.compile(mask);
         } catch (PatternSyntaxException e) {
             throw new MisuseException(
-                    MASK + "=" + mask + " is no regular expression: " + e.getDescription() + ".",
+                    MASK + "=" + mask + " is not a regular expression: " + e.getDescription() + ".",
                     "give one that matches what no journal may show",
                     e);
         }

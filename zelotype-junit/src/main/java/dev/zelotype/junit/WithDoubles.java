@@ -50,9 +50,9 @@ public @interface WithDoubles {
     int lines() default -1;
 
     /**
-     * Calls that nobody needs to check: a challenge of the class's tests leaves them alone.
+     * Calls that need no check: a challenge of the class's tests leaves them alone.
      *
-     * @return methods with their types, such as {@code NightLog.append}; a star stands for anything
+     * @return methods with their types, such as {@code NightLog.append}; a star matches anything
      */
     String[] unchallenged() default {};
 }

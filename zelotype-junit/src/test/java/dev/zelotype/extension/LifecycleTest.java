@@ -277,7 +277,7 @@ class LifecycleTest {
                         .map(event ->
                                 event.getRequiredPayload(ReportEntry.class).toString()))
                 .anySatisfy(entry -> assertThat(entry).contains("the collaborator unneeded is declared"));
-        assertThat(failure(results, "unused")).hasMessageContaining("Nobody needed suppose(roof.open())");
+        assertThat(failure(results, "unused")).hasMessageContaining("No call needed suppose(roof.open())");
 
         List<JournalScene> scenes = new ArrayList<>();
         JournalReader.read(journal, scenes::add);

@@ -59,7 +59,7 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(defaultValue = "${plugin.artifacts}", readonly = true, required = true)
     List<Artifact> pluginArtifacts;
 
-    /** Only test classes whose qualified name fits one of these, with commas between; {@code *} stands for anything. */
+    /** Only test classes whose qualified name fits one of these, with commas between; {@code *} matches anything. */
     @Parameter(property = "zelotype.challenge.class", defaultValue = "*")
     String classes;
 
@@ -67,7 +67,7 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(property = "zelotype.challenge.test", defaultValue = "")
     String test;
 
-    /** Calls that nobody needs to check, such as {@code NightLog.append}, with commas between. */
+    /** Calls that need no check, such as {@code NightLog.append}, with commas between. */
     @Parameter(property = "zelotype.challenge.except", defaultValue = "")
     String except;
 
@@ -108,7 +108,7 @@ public final class ChallengeMojo extends AbstractMojo {
             return;
         }
         if (!(failUnder >= 0 && failUnder <= 100)) {
-            throw new MojoExecutionException("failUnder=" + failUnder + " is no share: give 0 to 100.");
+            throw new MojoExecutionException("failUnder must be between 0 and 100, but was " + failUnder + ".");
         }
         try {
             Challenge challenge = new Challenge(classPath())

@@ -27,11 +27,11 @@ abstract class DoublesMojo extends AbstractMojo {
     @Parameter
     List<File> from;
 
-    /** Of those, only types whose qualified name fits one of these, with commas between; {@code *} stands for anything. */
+    /** Of those, only types whose qualified name fits one of these, with commas between; {@code *} matches anything. */
     @Parameter(defaultValue = "*")
     String only;
 
-    /** Types of the test class path or of the JDK; {@code *} stands for anything in the last part of a name. */
+    /** Types of the test class path or of the JDK; {@code *} matches anything in the last part of a name. */
     @Parameter
     List<String> types;
 

@@ -47,7 +47,7 @@ public final class TypeNames {
     /**
      * Which names somebody asks for.
      *
-     * @param wanted names with commas between them, in which a star stands for anything; blanks around a name do not count
+     * @param wanted names with commas between them, in which a star matches anything; blanks around a name do not count
      * @return a pattern that a wanted name matches as a whole
      */
     public static Pattern wanted(String wanted) {

@@ -12,11 +12,11 @@ public enum Ending {
     RUNNING,
     /** The test said what it answers. */
     ANSWERED,
-    /** Nobody said what it answers, so an empty value came back. */
+    /** No supposition covers it, so it returned an empty value. */
     DEFAULTED,
     /** Real code answered. */
     REAL,
-    /** Nobody said what it answers, so the code of a default method ran. */
+    /** No supposition covers it, so the code of a default method ran. */
     OWN_CODE,
     /** It threw, as told or by real code. */
     THREW,

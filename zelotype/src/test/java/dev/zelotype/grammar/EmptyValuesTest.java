@@ -280,7 +280,7 @@ class EmptyValuesTest {
                 .isInstanceOf(UnexpectedCall.class)
                 .hasMessageContaining(
                         "forecasts.next(\"now\") was called 1100000 times from the same line, and each time"
-                                + " nobody had said what it answers.")
+                                + " no supposition covered it.")
                 .hasMessageContaining("suppose(forecasts::next).returns(...);");
         assertThatThrownBy(scene::close).hasMessageContaining("1100000 times");
         try (Scene other = Scene.open(SceneSettings.defaults().linesOfCalls(0))) {

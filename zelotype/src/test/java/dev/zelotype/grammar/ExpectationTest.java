@@ -184,7 +184,7 @@ class ExpectationTest {
                     .hasSize(severity == Severity.NOTE ? 1 : 0)
                     .allMatch(note -> note.matches("suppose\\(mount\\.rate\\(\\)\\) at ExpectationTest\\.java:\\d+"));
             if (severity == Severity.FAIL) {
-                assertThatThrownBy(scene::close).hasMessageContaining("Nobody needed suppose(mount.rate())");
+                assertThatThrownBy(scene::close).hasMessageContaining("No call needed suppose(mount.rate())");
             } else {
                 scene.close();
             }

@@ -133,7 +133,7 @@ class FailureTest {
         suppose(ports::label).returns((String) null);
         assertThatThrownBy(() -> ports.summary("focus")).isInstanceOf(NullPointerException.class);
         assertThatThrownBy(() -> verify(dome::open).once())
-                .hasMessageContaining("Default methods that nobody supposed ran their own code, and threw\n"
+                .hasMessageContaining("Default methods without a supposition ran their own code and threw\n"
                         + "    ports.summary(\"focus\") ran Ports.summary, which threw NullPointerException;"
                         + " to answer for it: suppose(ports::summary).returns(...);");
     }
@@ -158,7 +158,7 @@ class FailureTest {
                         + "  +names\\.get\\(\\) = 5 +FailureTest\\.java:\\d+\n"
                         + " *Supposed, but not needed by any call\n"
                         + " +suppose\\(mount\\.rate\\(\\)\\) at FailureTest\\.java:\\d+\n"
-                        + " *Default methods that nobody supposed ran their own code, and threw\n"
+                        + " *Default methods without a supposition ran their own code and threw\n"
                         + " +ports\\.summary\\(\"focus\"\\) ran Ports\\.summary");
     }
 
@@ -256,7 +256,7 @@ class FailureTest {
         mount.park();
         assertThatThrownBy(() -> verifyNothingElse(mount))
                 .isInstanceOf(CheckFailure.class)
-                .hasMessageContaining("mount.park()    2 calls, of which only the number is kept");
+                .hasMessageContaining("mount.park()    2 calls, only counted");
         verify(mount::park).times(2);
         verify(mount::park).atMost(2);
         verifyNothingElse(mount);

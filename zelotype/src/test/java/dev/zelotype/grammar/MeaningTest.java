@@ -101,10 +101,10 @@ class MeaningTest {
         long began = System.nanoTime();
         assertThatThrownBy(() -> suppose((Long n) -> TimeUnit.SECONDS.sleep(n)).doesNothing())
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("sleep was asked of a real TimeUnit");
+                .hasMessageContaining("sleep was called on a real TimeUnit");
         assertThatThrownBy(() -> suppose(() -> real.deleteAll().size()).returns(1))
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("deleteAll was asked of a real Registry");
+                .hasMessageContaining("deleteAll was called on a real Registry");
         assertThatThrownBy(() -> verify(() -> real.deleteAll()).once())
                 .isInstanceOf(MisuseException.class)
                 .hasMessageContaining("names no double");

@@ -284,7 +284,7 @@ class RunningMethodsTest {
             return String.valueOf(type.getMethod("run").invoke(null));
         } catch (java.lang.reflect.InvocationTargetException e) {
             String said = String.valueOf(e.getCause());
-            return said.contains("would run the real code: it stands in a method that runs already") ? REFUSED : said;
+            return said.contains("would run the real code: it is in a method that is already running") ? REFUSED : said;
         }
     }
 }

@@ -77,7 +77,7 @@ class GeneratedDoublesTest {
 
         assertThat(weather.humidity()).isEqualTo(40);
         assertThatThrownBy(() -> weather.humidityAt("north"))
-                .hasMessage("Nobody said what WeatherStation.humidityAt(north) answers."
-                        + " Write: .humidityAtAnswers(...);");
+                .hasMessage(
+                        "No answer is set for WeatherStation.humidityAt(north)." + " Write: .humidityAtAnswers(...);");
     }
 }

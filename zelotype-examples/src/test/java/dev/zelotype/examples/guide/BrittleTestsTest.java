@@ -55,7 +55,7 @@ class BrittleTestsTest {
 
         assertThat(run.observe(List.of("Harrow-2"))).isZero();
         verify(log::append)
-                .where("tells of humidity", entry -> entry.text().contains("humid"))
+                .where("mentions the humidity", entry -> entry.text().contains("humid"))
                 .once();
     }
 

@@ -28,7 +28,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
                         + " again."),
         /** A query has its place in the order of calls of several doubles. */
         QUERY_IN_ORDER(
-                "A query stands in an order over three doubles or more",
+                "A query is part of an order over three doubles or more",
                 "Asking changes nothing, so it may be done earlier or later. The order breaks when it is."),
         /** Every one of several arguments must equal a value. */
         ALL_ARGUMENTS_PINNED(
@@ -72,7 +72,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
                 verb + "(...).atLeast(1)" + (verb.equals("expect") ? ", or suppose(...)" : ", or no check");
             case QUERY_IN_ORDER -> "take it out of inThisOrder(...), and assert on what the subject made of the answer";
             case ALL_ARGUMENTS_PINNED ->
-                "make what does not matter a parameter of the lambda: it then stands for any value";
+                "make what does not matter a parameter of the lambda: it then matches any value";
         };
         return new Advice(rule, statement.place(), verb + "(" + statement.text() + ")" + count(statement), milder);
     }

@@ -212,7 +212,7 @@ const zelotype = (() => {
       waiting.get(file).push(route);
       page.replaceChildren(make("p", {class: "soft"}, "Reading ..."));
       if (first) document.head.append(make("script", {src: "data/stories-" + file + ".js",
-        onerror: () => page.replaceChildren(make("p", {class: "failure"}, "The file data/stories-" + file + ".js is missing. Write the report anew."))}));
+        onerror: () => page.replaceChildren(make("p", {class: "failure"}, "The file data/stories-" + file + ".js is missing. Write the report again."))}));
       return;
     }
     const place = make("div", {});
@@ -239,7 +239,7 @@ const zelotype = (() => {
     return found;
   }
 
-  const FOUND = [["gap", "Gaps: changes that no test noticed"], ["unclear", "Unclear: tests crash, and nobody knows whether they would look"], ["question", "Questions: calls too many that no test noticed"], ["note", "Worth knowing"]];
+  const FOUND = [["gap", "Gaps: changes that no test noticed"], ["unclear", "Unclear: tests crash, so it is unclear whether a check would notice"], ["question", "Questions: calls too many that no test noticed"], ["note", "Worth knowing"]];
 
   function showChallenge() {
     const challenge = data.challenge;
@@ -365,7 +365,7 @@ const zelotype = (() => {
     }
     const order = [...types].sort(([, a], [, b]) => sum(b) - sum(a)).slice(0, 300);
     page.replaceChildren(make("h2", {}, "Defaulted calls"),
-      make("p", {class: "soft"}, "Nobody said what these calls answer, so the subject went on with an empty value. Suppose an answer where it matters."),
+      make("p", {class: "soft"}, "No supposition covers these calls, so the subject continued with an empty value. Suppose an answer if it matters."),
       types.size === 0 ? make("p", {}, "Every call that gives something back was told what.") : table([make("th", {}, "What"), make("th", {class: "number"}, "Times"), make("th", {}, "Tests")],
         order.flatMap(([type, all]) => [
           make("tr", {class: "group"}, make("th", {scope: "rowgroup", title: type}, short(type)), make("td", {class: "number"}, number(sum(all))), make("td", {})),

@@ -242,7 +242,7 @@ const zelotypeStory = (() => {
     ];
     if (message.line) pairs.push(["Call in the source", message.line]);
     if (message.parallel) pairs.push(["Meanwhile", "A call of another thread was still going on."]);
-    if (message.defaulted) pairs.push(["By default", "Nobody said what this call answers, so an empty value came back."]);
+    if (message.defaulted) pairs.push(["By default", "No supposition covers this call, so it returned an empty value."]);
     if (message.failedLater) pairs.push(["Failed", "Its future failed, or an exception was handed to a callback."]);
     if (message.thread) pairs.push(["Thread", message.thread]);
     if (message.micros) pairs.push(["When", duration(message.micros) + " after the test's scene opened"]);
@@ -287,13 +287,13 @@ const zelotypeStory = (() => {
         element("span", {class: "outcome " + story.outcome}, (story.outcome === "passed" ? "✔ " : story.outcome === "failed" ? "✘ " : "– ") + story.outcome)),
       story.failure ? element("p", {class: "failure code"}, story.failure) : "",
       calls === 0
-        ? element("p", {class: "soft"}, "Nobody asked any double anything.")
+        ? element("p", {class: "soft"}, "No calls were recorded.")
         : element("div", {class: "controls"}, ...Object.values(buttons), count,
             element("span", {class: "soft"}, " keys: ← → Home End, space plays"),
             button("Copy as Mermaid", copy), copied),
       calls === 0 ? "" : element("div", {class: "stage"}, frame, info),
       legend,
-      story.silent && story.silent.length > 0 ? element("p", {class: "notes"}, "Nobody asked " + story.silent.join(", ") + " anything.") : "",
+      story.silent && story.silent.length > 0 ? element("p", {class: "notes"}, "Not called: " + story.silent.join(", ") + ".") : "",
       ...story.notes.map(note => element("p", {class: "notes"}, "Not needed: " + note)));
 
     function button(text, action) {

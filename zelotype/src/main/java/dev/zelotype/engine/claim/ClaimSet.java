@@ -122,7 +122,7 @@ public final class ClaimSet {
         if (!scene.calls().isEmpty()) {
             throw new MisuseException(
                     "The claims themselves call " + Calls.call(scene.calls().get(0)) + ".",
-                    "say what the collaborator does with suppose(...); nobody asks it here");
+                    "say what the collaborator does with suppose(...); it is not called here");
         }
         if (suppositions.isEmpty()) {
             throw new MisuseException(
@@ -142,7 +142,7 @@ public final class ClaimSet {
         boolean known = spokenOf == about || spokenOf.doubleClass().isWoven() || parent(scene, spokenOf) != null;
         if (!known) {
             throw new MisuseException(
-                    claim + " speaks of " + spokenOf.name()
+                    claim + " is about " + spokenOf.name()
                             + ", which is not the collaborator of these claims, and none that" + " it answers with.",
                     "claim it in a method of its own");
         }
@@ -153,7 +153,7 @@ public final class ClaimSet {
         if (real || claim.method().isConstructor()) {
             throw new MisuseException(
                     claim + " claims nothing: " + (real ? "the real code does what it does." : "it makes an object."),
-                    "say what comes back, or leave it out of the claims");
+                    "say what is returned, or leave it out of the claims");
         }
     }
 
@@ -247,7 +247,7 @@ public final class ClaimSet {
             if (open > 0) {
                 throw new MisuseException(
                         claim + " has " + open + (open == 1 ? " free parameter" : " free parameters")
-                                + " and no example, so nobody knows what to ask the real object.",
+                                + " and no example, so it is unclear how to call the real object.",
                         "add .forExample(...), or write the claim with values");
             }
             return new Object[][] {new Object[0]};

@@ -215,7 +215,7 @@ public class CallScene extends ReplacingScene {
     public final synchronized DoubleState make(NewDouble order) {
         if (closed) {
             throw new MisuseException(
-                    "A double of " + order.type().doubledType().getSimpleName() + " was asked of a closed scene.",
+                    "A double of " + order.type().doubledType().getSimpleName() + " was requested from a closed scene.",
                     "make it before the scene is closed");
         }
         DoubleState known = order.isInPlace() ? knownInPlace(order.real()) : null;
@@ -396,7 +396,7 @@ public class CallScene extends ReplacingScene {
         List<Call> calls = calls();
         return withHints(text.conversation(
                 "Conversation (" + Count.calls(calls.size()) + ")",
-                calls.isEmpty() ? List.of("Nobody asked any double anything.") : Rows.of(calls)));
+                calls.isEmpty() ? List.of("No calls were recorded.") : Rows.of(calls)));
     }
 
     /** Adds what may explain a failure besides the calls that it tells itself. */

@@ -24,7 +24,7 @@ final class Hints {
 
     private static final String WRONGLY_TYPED = "Answers of the type that cannot be cast, and where they were supposed";
     private static final String UNUSED = "Supposed, but not needed by any call";
-    private static final String OWN_CODE = "Default methods that nobody supposed ran their own code, and threw";
+    private static final String OWN_CODE = "Default methods without a supposition ran their own code and threw";
     private static final String UNCHANGED =
             "Classes that call the real code, since the JVM does not let them be changed";
     private static final String UNOWNED = "Calls on threads of no scene, which may be this test's or another's";

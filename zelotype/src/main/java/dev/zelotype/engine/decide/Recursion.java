@@ -80,8 +80,8 @@ final class Recursion {
         String call = owner.name() + "." + method.name();
         return answer == null
                 ? new MisuseException(
-                        "The default method " + call + " calls itself without end, by way of other methods that nobody"
-                                + " said anything of.",
+                        "The default method " + call + " calls itself without end, by way of other methods without a"
+                                + " supposition.",
                         "say what one of them answers, such as suppose(" + owner.name() + "::" + method.name()
                                 + ").returns(...)")
                 : new MisuseException(

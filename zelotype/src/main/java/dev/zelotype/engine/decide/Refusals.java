@@ -77,7 +77,7 @@ final class Refusals {
     static FailureText withoutEnd(Call call, int times, String line) {
         DoubleState told = ((MethodState) call.log()).part().owner();
         return new FailureText(Calls.call(call) + " was called " + times + " times from the same line, and each time"
-                        + " nobody had said what it answers.")
+                        + " no supposition covered it.")
                 .section("Called at", line.isEmpty() ? List.of() : List.of(line))
                 .section(
                         "If a loop waits for another answer, say it",

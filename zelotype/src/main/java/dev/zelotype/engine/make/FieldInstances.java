@@ -68,7 +68,7 @@ final class FieldInstances implements DoubleClass.Instances {
                 if (fitting != null) {
                     throw new MisuseException(
                             "Several constructors of " + superclass.getSimpleName() + " take these arguments.",
-                            "give arguments of which no null and no type fits two constructors");
+                            "give arguments that fit one constructor only");
                 }
                 fitting = constructor;
             }

@@ -114,7 +114,7 @@ public final class PatternReader {
         Participant participant = DoubleClass.participantOf(receiver);
         if (participant == null) {
             throw new MisuseException(
-                    "This pattern names no double: " + form.methodName() + " was asked of "
+                    "This pattern names no double: " + form.methodName() + " was called on "
                             + (receiver == null
                                     ? "null"
                                     : "a real " + receiver.getClass().getSimpleName()) + ".",

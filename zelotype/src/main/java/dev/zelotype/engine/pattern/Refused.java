@@ -53,14 +53,14 @@ final class Refused {
     MisuseException noDouble(String method, Object target) {
         Class<?> type = target.getClass();
         return new MisuseException(
-                "This pattern names no double: " + method + " was asked of a real " + type.getSimpleName() + ".",
+                "This pattern names no double: " + method + " was called on a real " + type.getSimpleName() + ".",
                 "make a double, such as stub(" + PatternReader.typeToDouble(type)
                         + ".class), give it to the subject, and use it in the pattern");
     }
 
     MisuseException realCode(String method, Object target) {
         return new MisuseException(
-                "This pattern runs real code before its call: " + method + " was asked of a real "
+                "This pattern runs real code before its call: " + method + " was called on a real "
                         + target.getClass().getSimpleName() + ".",
                 "take the double, or the value, out into a variable first");
     }

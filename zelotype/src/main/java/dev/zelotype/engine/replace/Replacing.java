@@ -184,7 +184,7 @@ public final class Replacing {
         ReplacingScene scene = Seat.current();
         if (scene == null) {
             throw new MisuseException(
-                    what + " cannot be replaced outside any scene: nobody would put it back.",
+                    what + " cannot be replaced outside any scene: it would never be restored.",
                     "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
         }
         return scene;

@@ -108,8 +108,8 @@ public abstract class ReplacingScene {
         if (place != null) {
             throw new MisuseException(
                     "The call at " + place
-                            + " would run the real code: it stands in a method that runs already, and the JVM"
-                            + " does not change that any more.",
+                            + " would run the real code: it is in a method that is already running, which the JVM"
+                            + " can no longer change.",
                     "open the scene before that method begins (with @WithDoubles, or in a @BeforeEach), or put the call into"
                             + " a method of its own");
         }

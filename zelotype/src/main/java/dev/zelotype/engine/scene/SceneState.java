@@ -120,7 +120,7 @@ public final class SceneState extends SpokenScene {
         List<String> failures = new ArrayList<>();
         texts.forEach(text -> failures.add(text.toString()));
         if (settings().unusedSuppositions() == Severity.FAIL) {
-            unusedSuppositions().forEach(text -> failures.add("Nobody needed " + text + "."));
+            unusedSuppositions().forEach(text -> failures.add("No call needed " + text + "."));
         }
         List<String> misuses = unfinished();
         if (failures.isEmpty()) {

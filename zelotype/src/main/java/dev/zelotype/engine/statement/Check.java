@@ -38,7 +38,7 @@ public final class Check extends Statement {
         refuseIfUnheard();
         if (!scene().isOpenScene()) {
             throw new MisuseException(
-                    verb.call() + "(" + patternText() + ") stands outside any scene: nobody would notice if"
+                    verb.call() + "(" + patternText() + ") was written outside any scene, so it would go unnoticed if"
                             + " it were left without a count.",
                     "open a scene first: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");

@@ -39,7 +39,8 @@ public final class Expectation extends Supposition {
         Expectation statement = new Expectation(demand, written.part(), order);
         if (!statement.scene().isOpenScene()) {
             throw new MisuseException(
-                    "expect(" + statement.patternText() + ") stands outside any scene: nobody would check it.",
+                    "expect(" + statement.patternText()
+                            + ") was written outside any scene, so it would never be checked.",
                     "open a scene first: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");
         }

@@ -34,7 +34,7 @@ public class SpokenScene extends CallScene {
             if (order.kind() == Kind.MOCK) {
                 throw new MisuseException(
                         "A mock of " + order.type().doubledType().getSimpleName()
-                                + " was made outside any scene: nobody would check what it expects.",
+                                + " was made outside any scene, so its expectations would never be checked.",
                         "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
             }
             scene = new SpokenScene("", false, Settings.unchecked(Settings.LINES_KEPT), false);

@@ -32,9 +32,9 @@ public abstract class Statement {
         this.part = part;
         if (part.scene().closed()) {
             throw new MisuseException(
-                    said.verb().call() + "(" + said.patternText() + ") comes too late: the scene of "
-                            + part.owner().name() + " is closed.",
-                    "write it before the end of the test, and make doubles anew for each");
+                    said.verb().call() + "(" + said.patternText() + ") was called after the scene of "
+                            + part.owner().name() + " had been closed.",
+                    "write it before the end of the test, and make new doubles for each test");
         }
     }
 
@@ -108,7 +108,7 @@ public abstract class Statement {
     private void refuseIfFixed(String what) {
         if (fixed) {
             throw new MisuseException(
-                    what + " comes too late: " + this + " is complete already.",
+                    what + " comes too late: " + this + " is already complete.",
                     "narrow the pattern right after " + verb().call() + "(...)");
         }
     }

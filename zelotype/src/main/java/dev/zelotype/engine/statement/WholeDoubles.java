@@ -44,7 +44,7 @@ public final class WholeDoubles {
             Part part = told.partOfStatement();
             if (part.scene().closed()) {
                 throw new MisuseException(
-                        verb + "(" + told.name() + ") comes too late: its scene is closed.",
+                        verb + "(" + told.name() + ") was called after its scene had been closed.",
                         "write it before the end of the test");
             }
             part.scene().demands().settleLast();
@@ -55,7 +55,7 @@ public final class WholeDoubles {
                         + (object == null
                                 ? "null"
                                 : Values.print(object) + ", a real " + Values.typeName(object.getClass()))
-                        + ", which is no double.",
+                        + ", which is not a double.",
                 "give a double, such as one made with stub(...)");
     }
 
@@ -98,7 +98,7 @@ public final class WholeDoubles {
     private static void addCounted(List<String> lines, MethodLog log, long calls) {
         if (calls > 0) {
             lines.add(log.owner().name() + "." + log.method().signature() + "    " + Count.calls(calls)
-                    + ", of which only the number is kept");
+                    + ", only counted");
         }
     }
 
@@ -159,7 +159,7 @@ public final class WholeDoubles {
     public static String describe(Object object) {
         if (!(DoubleClass.participantOf(object) instanceof DoubleState told)) {
             throw new MisuseException(
-                    "describe(...) was given " + Values.print(object) + ", which is no double.",
+                    "describe(...) was given " + Values.print(object) + ", which is not a double.",
                     "give a double, such as one made with stub(...)");
         }
         List<String[]> rows = new ArrayList<>();

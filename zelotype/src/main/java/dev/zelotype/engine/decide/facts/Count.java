@@ -27,7 +27,8 @@ public record Count(int min, int max) {
         }
         if (min < 0 || max < min) {
             throw new MisuseException(
-                    "No number of calls lies between " + min + " and " + max + ".",
+                    "between(" + min + ", " + max + "): "
+                            + (max < min ? "the lower bound is greater than the upper bound." : "a bound is below 0."),
                     "give counts of 0 or more, the smaller one first");
         }
         return new Count(min, max);

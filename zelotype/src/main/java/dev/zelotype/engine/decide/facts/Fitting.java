@@ -19,7 +19,15 @@ public final class Fitting {
     }
 
     public static String misfit(@Nullable Object value, Class<?> type) {
-        return Values.print(value) + (value == null ? "" : " is of " + Values.typeName(value.getClass()) + ", which")
-                + " is no " + Values.typeName(type);
+        String wanted = Values.typeName(type);
+        return value == null
+                ? "null cannot be returned from a method that returns " + wanted
+                : "expected " + article(wanted) + " " + wanted + ", but was "
+                        + article(Values.typeName(value.getClass())) + " " + Values.typeName(value.getClass()) + " ("
+                        + Values.print(value) + ")";
+    }
+
+    private static String article(String word) {
+        return "aeiouAEIOU".indexOf(word.charAt(0)) < 0 ? "a" : "an";
     }
 }

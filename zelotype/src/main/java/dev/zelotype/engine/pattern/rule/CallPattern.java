@@ -334,7 +334,7 @@ public final class CallPattern {
         for (boolean each : here) {
             if (!each) {
                 throw new MisuseException(
-                        "A free parameter of this chain stands in an earlier call than its last.",
+                        "A free parameter may only be used in the last call of a chain.",
                         "put a value there, or suppose the earlier call in a statement of its own");
             }
         }
