@@ -22,7 +22,7 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 
 /**
- * Disturbs the conversations of tests, and tells what no test noticed.
+ * Disturbs the conversations of tests, and reports what no test noticed.
  */
 @Command(
         name = "challenge",
@@ -31,7 +31,7 @@ import picocli.CommandLine.Spec;
         sortOptions = false,
         description = {
             "Can these tests fail? Runs them again and again with one thing changed between a subject and its",
-            "doubles, and tells which changes no test noticed, each with the statement to write."
+            "doubles, and reports which changes no test noticed, each with the statement to write."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:less is noticed than --fail-under asks for", "2:wrong use"},

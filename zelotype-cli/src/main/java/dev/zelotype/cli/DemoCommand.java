@@ -28,12 +28,12 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "demo",
-        header = "Runs example tests of a small made-up observatory, and shows what was asked.",
+        header = "Runs example tests of a small made-up observatory, and shows their conversations.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
             "Runs example tests of a small made-up observatory, shows what the subject of each test asked its",
-            "doubles, and writes the report of the run. Without any example it tells what Zelotype is for."
+            "doubles, and writes the report of the run. Without any example it explains what Zelotype is for."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:a test failed that is not meant to", "2:wrong use"},
@@ -68,8 +68,9 @@ final class DemoCommand implements Callable<Integer> {
 
     @Option(
             names = "--challenge",
-            description = "Challenges the examples' tests instead: changes one thing at a time, and tells what no test"
-                    + " noticed.")
+            description =
+                    "Challenges the examples' tests instead: changes one thing at a time, and reports what no test"
+                            + " noticed.")
     private boolean challenge;
 
     @Option(

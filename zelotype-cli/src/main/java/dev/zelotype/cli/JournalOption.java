@@ -27,7 +27,7 @@ final class JournalOption {
             description = "The folder, or one file, of the journal. Default: ${DEFAULT-VALUE}.")
     private Path journal;
 
-    @Option(names = "--strict", description = "Refuses a journal of which anything cannot be read.")
+    @Option(names = "--strict", description = "Refuses a journal with any unreadable part.")
     private boolean strict;
 
     /** A journal that no user named. */

@@ -89,7 +89,7 @@ public final class Main implements Runnable {
     }
 
     private static String unwritable(InvalidPathException problem) {
-        return "'" + problem.getInput() + "' is no path that can be written with the characters of this system ("
+        return "'" + problem.getInput() + "' cannot be written as a path with the characters of this system ("
                 + System.getProperty("sun.jnu.encoding") + "). Set LANG to a locale that has them, such as C.UTF-8.";
     }
 

@@ -72,9 +72,9 @@ class MainTest {
                 .isZero();
         assertThat(out.toString())
                 .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 4 of 4\n")
-                .containsPattern(
-                        "camera\\.expose\\(.*\\) at NightRun\\.java:\\d+ could be left out, and nobody\\s+notices\\.\n"
-                                + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
+                .containsPattern("camera\\.expose\\(.*\\) at NightRun\\.java:\\d+ could be left out,"
+                        + " and\\s+no\\s+test\\s+notices\\.\n"
+                        + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
                 .containsPattern(
                         "\\d+ of \\d+ disturbed places noticed \\(\\d+\\.\\d %\\), in \\d+ runs of \\d tests\n");
         assertThat(report.resolve("data/overview.js"))
@@ -137,7 +137,7 @@ class MainTest {
                         "Expected exactly 1 call of mount.slewTo(Harrow-2), but there was none.",
                         "target: expected Harrow-2, was Quill-9",
                         "4. Can these tests fail?",
-                        "could be left out, and nobody",
+                        "could be left out, and no",
                         "verify(camera::expose).once();",
                         "5. Does the real catalog do what the stub says?",
                         "FileCatalog breaks the claim",

@@ -139,7 +139,7 @@ class WrongUseTest {
                 "-1--4",
                 "2-1",
                 "٣-٤")) {
-            all.add(wrong("is no range", "story", "--calls=" + calls));
+            all.add(wrong("is not a range", "story", "--calls=" + calls));
         }
         for (String outcome : List.of("odd", "PASSED", "green", "passed,failed")) {
             all.add(wrong("There is no outcome '" + outcome + "'", "story", "--outcome", outcome));
@@ -152,7 +152,7 @@ class WrongUseTest {
                 "../../x", "a-b", "int", "a..b", ".a", "a.", "a.class", "1a", "a b", "a/b", "/tmp", "a.1", "true",
                 "a;b")) {
             all.add(wrong(
-                    "is no name of a package",
+                    "is not a package name",
                     "generate",
                     "--type",
                     "java.lang.Runnable",
@@ -237,7 +237,7 @@ class WrongUseTest {
         assertThat(Main.commandLine(new Terminal(out, out, Ansi.OFF, true, 100)).execute(all.toArray(new String[0])))
                 .isEqualTo(2);
         assertThat(err.toString())
-                .contains("is no path that can be written with the characters of this system", "Set LANG")
+                .contains("cannot be written as a path with the characters of this system", "Set LANG")
                 .doesNotContain("\tat ");
     }
 }

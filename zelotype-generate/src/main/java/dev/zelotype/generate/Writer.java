@@ -61,7 +61,8 @@ final class Writer {
                     case STRICT ->
                         "A {@link $T} whose answers are set, method by method; a call that is not set fails.";
                     case SPY -> "Keeps the calls of a {@link $T}, and passes them on to a real one if there is one.";
-                    case FAKE -> "A {@link $T} to be written: each method that is left says so when it is called.";
+                    case FAKE ->
+                        "A {@link $T} to be written: each unwritten method fails with that message when it is called.";
                     case LINKED -> throw notHere();
                 },
                 type.name());

@@ -302,7 +302,7 @@ class GeneratorTest extends Workshop {
             assertThatThrownBy(() -> Zelotype.stub(type))
                     .hasMessageContaining("sky.Drive$ZelotypeDouble was written for another Drive: "
                             + "there is no made()Ljava/lang/String; any more.")
-                    .hasMessageContaining("write it anew as the first line of its source says");
+                    .hasMessageContaining("write it again with the command in the first line of its source");
         }
     }
 

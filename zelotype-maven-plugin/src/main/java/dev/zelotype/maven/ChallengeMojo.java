@@ -35,7 +35,7 @@ import org.eclipse.aether.resolution.DependencyResolutionException;
 
 /**
  * Asks whether the tests can fail: runs them again and again in a JVM of their own, each time with one thing changed
- * between a subject and its doubles, and tells which changes no test noticed.
+ * between a subject and its doubles, and reports which changes no test noticed.
  */
 @Mojo(
         name = "challenge",

@@ -37,7 +37,7 @@ public final class CheckMojo extends DoublesMojo {
         }
         if (wrong > 0) {
             throw new MojoFailureException(wrong + (wrong == 1 ? " double is" : " doubles are")
-                    + " not as would be written now. Write them anew with mvn zelotype:generate, and delete those"
+                    + " not as would be written now. Write them again with mvn zelotype:generate, and delete those"
                     + " whose type is gone.");
         }
     }

@@ -73,7 +73,7 @@ public final class GenerateMojo extends DoublesMojo {
         getLog().info("Source files read: " + read + "; " + written + " of " + plan.size() + " files written into "
                 + into);
         if (inTheWay) {
-            throw new MojoFailureException("Files that were never generated stand in the way and stay, even with"
+            throw new MojoFailureException("Files that were never generated block the output and stay, even with"
                     + " -Dzelotype.force. Move them, or configure another folder or package.");
         }
         if (edited) {

@@ -261,7 +261,7 @@ class FailureTest {
         verify(mount::park).atMost(2);
         verifyNothingElse(mount);
         mount.park();
-        assertThatThrownBy(() -> verifyNothingElse(mount)).hasMessageContaining("1 call, of which");
+        assertThatThrownBy(() -> verifyNothingElse(mount)).hasMessageContaining("1 call, only counted");
         suppose(mount::rate).returns(15);
         mount.rate();
         verify(mount::park).atLeast(1);

@@ -132,17 +132,17 @@ class FormsTest {
 
                 void refusals() {
                     Registry.RAN.clear();
-                    refused("asked of a real Registry", () -> suppose((String id) -> registry.delete(id)));
-                    refused("asked of a real Registry", () -> suppose(() -> registry.delete("x").size()));
-                    refused("asked of a real Registry", () -> suppose(() -> mount.track("x", registry.delete("x").size())));
-                    refused("asked of a real Registry", () -> verify(registry::size));
+                    refused("called on a real Registry", () -> suppose((String id) -> registry.delete(id)));
+                    refused("called on a real Registry", () -> suppose(() -> registry.delete("x").size()));
+                    refused("called on a real Registry", () -> suppose(() -> mount.track("x", registry.delete("x").size())));
+                    refused("called on a real Registry", () -> verify(registry::size));
                     refused("gives it no argument", () -> suppose(() -> { Registry.keep("x"); return mount.rate(); }));
                     refused("gives it no argument", () -> suppose(() -> Registry.count("x") + 1));
-                    refused("asked of a real TimeUnit", () -> suppose((Long n) -> TimeUnit.HOURS.sleep(n)));
+                    refused("called on a real TimeUnit", () -> suppose((Long n) -> TimeUnit.HOURS.sleep(n)));
                     refused("more than one call", () -> suppose(() -> { mount.park(); return mount.rate(); }));
                     refused("goes on after the call", () -> suppose(() -> mount.rate() + 1));
                     refused("more than one call", () -> suppose(() -> String.valueOf(mount.rate())));
-                    refused("gives back something else", () -> suppose(() -> { mount.rate(); return 5; }));
+                    refused("returns something else", () -> suppose(() -> { mount.rate(); return 5; }));
                     refused("writes into a field", () -> suppose(() -> { held = 3; return mount.rate(); }));
                     refused("new IllegalStateException(...) gives it no argument",
                             () -> suppose(() -> { if (held > 0) { mount.rate(); } throw new IllegalStateException(); }));

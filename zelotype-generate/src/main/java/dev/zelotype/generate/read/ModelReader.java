@@ -63,7 +63,8 @@ public final class ModelReader {
                 && ElementFilter.methodsIn(type.getEnclosedElements()).stream()
                         .anyMatch(method -> method.getModifiers().contains(Modifier.STATIC));
         if (onlyStatics) {
-            reading.names().refuse("has only static methods, which no double answers: replace them while tests run");
+            reading.names()
+                    .refuse("has only static methods, and doubles do not answer these: replace them while tests run");
         }
         boolean ofJdk = Doublable.isOfJdk(elements, type);
         if (ofJdk && Doublable.isPreview(elements, type)) {

@@ -24,7 +24,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         /** A query must happen an exact number of times. */
         EXACT_COUNT_OF_QUERY(
                 "A query is counted exactly",
-                "Asking changes nothing, so asking twice is no fault. The count breaks when the subject caches, or asks"
+                "Asking changes nothing, so asking twice is not a fault. The count breaks when the subject caches, or asks"
                         + " again."),
         /** A query has its place in the order of calls of several doubles. */
         QUERY_IN_ORDER(

@@ -35,7 +35,7 @@ final class LinkedClass {
         if (difference != null) {
             throw new MisuseException(
                     linked.getName() + " was written for another " + type.getSimpleName() + ": " + difference + ".",
-                    "write it anew as the first line of its source says, or delete it");
+                    "write it again with the command in the first line of its source, or delete it");
         }
     }
 

@@ -76,7 +76,7 @@ final class Frame {
         } else if (value instanceof Parameter parameter) {
             throw refused.computed(parameter);
         } else if (value instanceof Result result) {
-            throw refused.goesOn(result.call(), "uses what it gives back");
+            throw refused.goesOn(result.call(), "uses its return value");
         } else if (value instanceof Unmade || value instanceof NewLambda) {
             throw refused.other("looks at an object that it only makes");
         }

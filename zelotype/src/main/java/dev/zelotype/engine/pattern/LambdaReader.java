@@ -124,7 +124,7 @@ final class LambdaReader {
         boolean isVoid = call.descriptor().endsWith(")V") && !call.name().equals("<init>");
         boolean empty = isVoid && (value == null || value.getClass().getName().equals("kotlin.Unit"));
         if (!nothing && !gives && !empty) {
-            throw refused.goesOn(call, "gives back something else");
+            throw refused.goesOn(call, "returns something else");
         }
         return call;
     }
