@@ -29,10 +29,12 @@ final class LambdaForm {
     };
 
     private static final Class<?>[] NO_TYPES = {};
+    /** How javac names the methods of lambdas. */
+    private static final String LAMBDA = "lambda$";
 
     private final SerializedLambda form;
     private final Class<?> lambdaClass;
-    private final Class<?> owner;
+    private Class<?> owner;
     private @Nullable Executable implementation;
     private boolean sought;
 
@@ -68,7 +70,7 @@ final class LambdaForm {
 
     static LambdaForm of(Serializable lambda) {
         if (lambda instanceof WrittenPattern pattern) {
-            return new LambdaForm(pattern.form(), pattern.caller());
+            return new LambdaForm(pattern.form(), pattern.caller()).resolved();
         }
         Object written;
         try {
@@ -82,6 +84,15 @@ final class LambdaForm {
         throw new MisuseException(
                 "A pattern was given as an object of " + lambda.getClass().getTypeName() + ".",
                 "write it as a method reference or a lambda, such as weather::humidity");
+    }
+
+    /** The compiler names the type that the code names, a linked lambda the class that declares the method. */
+    private LambdaForm resolved() {
+        Executable behind = methodName().startsWith(LAMBDA) ? null : implementation();
+        if (behind != null) {
+            owner = behind.getDeclaringClass();
+        }
+        return this;
     }
 
     private static Replacer replacerOf(Class<?> type) {
@@ -122,19 +133,28 @@ final class LambdaForm {
         }
         for (Class<?> c = owner; c != null; c = c.getSuperclass()) {
             for (Method method : c.getDeclaredMethods()) {
-                if (method.getName().equals(form.getImplMethodName())
-                        && Type.getMethodDescriptor(method).equals(descriptor)) {
+                if (isMeant(method)) {
                     return method;
                 }
             }
         }
         for (Method method : owner.getMethods()) {
-            if (method.getName().equals(form.getImplMethodName())
-                    && Type.getMethodDescriptor(method).equals(descriptor)) {
+            if (isMeant(method)) {
+                return method;
+            }
+        }
+        // An interface has the methods of every object, though it does not list them.
+        for (Method method : owner.isInterface() ? Object.class.getMethods() : new Method[0]) {
+            if (isMeant(method)) {
                 return method;
             }
         }
         return null;
+    }
+
+    private boolean isMeant(Method method) {
+        return method.getName().equals(form.getImplMethodName())
+                && Type.getMethodDescriptor(method).equals(form.getImplMethodSignature());
     }
 
     private Class<?> classOf(Type type) {
@@ -153,7 +173,7 @@ final class LambdaForm {
      * such methods as javac does, but give them telling names, or give a static method captured values.
      */
     boolean isLambda() {
-        if (methodName().startsWith("lambda$")) {
+        if (methodName().startsWith(LAMBDA)) {
             return true;
         }
         Executable behind = implementation();
