@@ -29,8 +29,7 @@ public final class PerformancePage {
 
     private static final String OWN_JDK = System.getProperty("java.home");
     private static final int PROCESSES = 5;
-    private static final int SUITES = 5;
-    /** Of what is only to be compared with the suites. */
+    /** Of what takes long, such as whole suites. */
     private static final int FEWER = 3;
 
     private static final int REPORT_MEMORY = 64;
@@ -162,7 +161,7 @@ public final class PerformancePage {
                 java("-Xmx2g", "WholeSuite", folder.toString(), String.valueOf(classes));
                 String suite = suite(classes);
                 Path lambdas = folder.resolve("lambdas" + classes);
-                Figure[] figures = suiteRows(OWN_JDK, suite, SUITES, folder, classes);
+                Figure[] figures = suiteRows(OWN_JDK, suite, folder, classes);
                 Figure linking = inTurn(FEWER, () -> wall(PLAIN, "WholeSuite", lambdas.toString()))[0];
                 row(
                         suite + ": hand-written, linking the lambdas",
@@ -180,7 +179,7 @@ public final class PerformancePage {
             measureOptions(folder.resolve("zelotype200"), folder.resolve("journal"));
             if (!otherJdk.isEmpty()) {
                 for (int classes : new int[] {200, 1_000}) {
-                    suiteRows(otherJdk, suite(classes) + ", on JDK " + version(otherJdk), FEWER, folder, classes);
+                    suiteRows(otherJdk, suite(classes) + ", on JDK " + version(otherJdk), folder, classes);
                 }
             }
         } finally {
@@ -193,12 +192,12 @@ public final class PerformancePage {
     }
 
     /** A suite by hand, with Zelotype, with its agent, and with its patterns in place; each by the clock and in CPU time. */
-    private Figure[] suiteRows(String jdk, String suite, int times, Path folder, int classes)
+    private Figure[] suiteRows(String jdk, String suite, Path folder, int classes)
             throws IOException, InterruptedException {
         String agent = "-javaagent:" + ownJar();
         List<List<Double>> cpu = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         Figure[] figures = inTurn(
-                times,
+                FEWER,
                 () -> suite(jdk, PLAIN, folder.resolve("zelotype" + classes), cpu.get(0)),
                 () -> suite(jdk, PLAIN, folder.resolve("written" + classes), cpu.get(1)),
                 () -> suite(jdk, agent, folder.resolve("zelotype" + classes), cpu.get(2)),
@@ -577,8 +576,8 @@ public final class PerformancePage {
                 %s
 
                 JDK %s, %s processors, %s %s, measured in %d minutes. Each figure is a median, with the least and the most in
-                brackets. Calls and instances: JMH, 2 or 3 JVMs of 2 or 3 iterations. Suites: 5 JVMs, with
-                options, with lambdas alone or on another JDK 3; source 3; other processes %d, all taken in turn.
+                brackets. Calls and instances: JMH, 2 or 3 JVMs of 2 or 3 iterations. Suites
+                and source: 3 JVMs; other processes %d, all taken in turn.
                 Recorded calls are measured after the first thousand of a scene, for which Zelotype also notes the line (some
                 microseconds a call).
 
