@@ -15,8 +15,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.commons.ClassRemapper;
+import org.objectweb.asm.commons.Remapper;
+import org.objectweb.asm.commons.SimpleRemapper;
 
 /**
  * Which lambdas are taken out of a class, and that nothing else about it changes.
@@ -161,6 +165,62 @@ class PatternsInPlaceTest {
         assertThat(PatternPatch.of(plain)).as("the same each time").isEqualTo(changed);
         byte[] other = Files.readAllBytes(folder.resolve("BY_JAVACOnce/classes/Once$Mount.class"));
         assertThat(PatternPatch.of(other)).isNull();
+    }
+
+    /** Class files write letters beyond the first 65,536 as no charset does. */
+    @Test
+    void names_may_be_of_any_letters() throws Exception {
+        String source = """
+                import static dev.zelotype.Zelotype.*;
+                import dev.zelotype.Scene;
+                public class Letters {
+                    public static final class Star {}
+                    public interface Mount { int at(Star star); int turn(int by); }
+                    public static String run() {
+                        Star star = new Star();
+                        try (Scene scene = Scene.open()) {
+                            Mount mount = stub(Mount.class);
+                            suppose(() -> mount.at(star)).returns(7);
+                            suppose(mount::turn).returns(8);
+                            return mount.at(star) + " " + mount.turn(1) + " " + mount.at(new Star());
+                        }
+                    }
+                }
+                """;
+        Compiled.BY_JAVAC.load(folder, Map.of("Letters.java", source));
+        ClassLoader renamed = new Renamed(folder.resolve("classes"));
+        assertThat(renamed.loadClass("Letters").getMethod("run").invoke(null)).isEqualTo("7 8 0");
+        assertThat(renamed.loadClass(Renamed.STAR).getSimpleName()).isEqualTo("\uD835\uDCAEtar");
+    }
+
+    /** Renames a class to what some file systems cannot write, and puts the patterns of the others in their place. */
+    private static final class Renamed extends ClassLoader {
+
+        static final String STAR = "Letters$\uD835\uDCAEtar";
+        private final Path classes;
+
+        Renamed(Path classes) {
+            super(PatternsInPlaceTest.class.getClassLoader());
+            this.classes = classes;
+        }
+
+        @Override
+        protected Class<?> findClass(String name) throws ClassNotFoundException {
+            Path file = classes.resolve(name.equals(STAR) ? "Letters$Star.class" : name + ".class");
+            try {
+                ClassWriter out = new ClassWriter(0);
+                Remapper names = new SimpleRemapper(
+                        Opcodes.ASM9, Map.of("Letters$Star", STAR, "Letters$Mount.turn(I)I", "\uD835\uDCAEtar"));
+                new ClassReader(Files.readAllBytes(file)).accept(new ClassRemapper(out, names), 0);
+                byte[] code = out.toByteArray();
+                byte[] changed = PatternPatch.of(code);
+                assertThat(changed != null).as(name).isEqualTo(name.equals("Letters"));
+                byte[] defined = changed == null ? code : changed;
+                return defineClass(name, defined, 0, defined.length);
+            } catch (IOException e) {
+                throw new ClassNotFoundException(name, e);
+            }
+        }
     }
 
     /** Whoever holds one runs what the lambda would, and is told the same as a lambda tells. */

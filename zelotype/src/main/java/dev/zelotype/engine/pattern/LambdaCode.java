@@ -1,11 +1,11 @@
 package dev.zelotype.engine.pattern;
 
 import dev.zelotype.engine.pattern.code.MethodCode;
-import dev.zelotype.engine.pattern.code.NamedPatterns;
 import dev.zelotype.engine.weave.ClassFile;
 import dev.zelotype.engine.weave.CodeOfLoaded;
 import dev.zelotype.engine.weave.PatternPatch;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
@@ -50,7 +50,7 @@ final class LambdaCode extends ClassVisitor {
     };
 
     private final Map<String, MethodCode> found = new HashMap<>();
-    private Set<Handle> patterns = Set.of();
+    private final Set<Handle> patterns = new HashSet<>();
 
     private LambdaCode() {
         super(Opcodes.ASM9);
@@ -59,7 +59,13 @@ final class LambdaCode extends ClassVisitor {
     private void read(byte[] code) {
         try {
             ClassReader file = new ClassReader(code);
-            patterns = NamedPatterns.in(file);
+            char[] buffer = new char[file.getMaxStringLength()];
+            // The constants alone tell; the code that makes the patterns is nearly all there is of most test classes.
+            for (int each : PatternPatch.methodsBehind(code)) {
+                if (file.readConst(each, buffer) instanceof Handle pattern) {
+                    patterns.add(pattern);
+                }
+            }
             file.accept(this, ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
         } catch (IllegalArgumentException e) {
             // A class file of a version that cannot be read is as good as none.

@@ -2,6 +2,7 @@ package dev.zelotype.engine.weave;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -41,7 +42,8 @@ final class ClassBytes {
     private final List<Member> methods = new ArrayList<>();
     private int beginOfMethods;
     private int endOfMethods;
-    private int recipes;
+    /** Where each recipe stands by which the JVM links something: a method, the number of its arguments, and these. */
+    private int @Nullable [] recipes;
 
     /** A method, with where it and its code begin and end; the code is empty if it has none. */
     record Member(int name, int begin, int end, int beginOfCode, int endOfCode) {}
@@ -138,10 +140,10 @@ final class ClassBytes {
         return true;
     }
 
-    /** A text of plain letters among the constants. */
+    /** A text among the constants, each byte as one letter: class files write some letters as no charset does. */
     String text(int constant) {
         int at = constants[constant];
-        return new String(bytes, at + 3, u2(at + 1), StandardCharsets.UTF_8);
+        return new String(bytes, at + 3, u2(at + 1), StandardCharsets.ISO_8859_1);
     }
 
     /** The methods, in their order. */
@@ -158,7 +160,6 @@ final class ClassBytes {
                 at = method.end();
             }
             endOfMethods = at;
-            recipes = contentOf(RECIPES, at);
         }
         return methods;
     }
@@ -253,37 +254,69 @@ final class ClassBytes {
         return u2(constants[u2(constants[member] + 1)] + 1);
     }
 
+    private int endOf(int text) {
+        return constants[text] + 3 + u2(constants[text] + 1);
+    }
+
+    /** Where in a method type that type begins which it gives back. */
+    private int returned(int type) {
+        int at = endOf(type);
+        while (bytes[at - 1] != ')') {
+            at--;
+        }
+        return at;
+    }
+
+    /** Whether a method type gives back a class whose name begins in some way. */
+    private boolean returns(int type, byte[] begin) {
+        int at = returned(type);
+        return endOf(type) - at > begin.length && isAt(begin, at);
+    }
+
     /** Whether a method type gives back a class whose name begins in some way, and just that is what another type takes. */
     boolean returnsFirst(int type, byte[] begin, int taking) {
-        int of = constants[type] + 3;
-        int end = of + u2(of - 2);
-        int returned = end - 1;
-        while (bytes[returned] != ')') {
-            returned--;
-        }
-        returned++;
-        int to = constants[taking] + 3;
-        int length = end - returned;
-        if (length <= begin.length
-                || !isAt(begin, returned)
-                || u2(to - 2) < length + 2
-                || bytes[to + 1 + length] != ')') {
+        if (!returns(type, begin)) {
             return false;
         }
-        for (int i = 0; i < length; i++) {
-            if (bytes[returned + i] != bytes[to + 1 + i]) {
-                return false;
+        int from = returned(type);
+        int length = endOf(type) - from;
+        int to = constants[taking] + 4;
+        return endOf(taking) > to + length
+                && bytes[to + length] == ')'
+                && Arrays.equals(bytes, from, from + length, bytes, to, to + length);
+    }
+
+    /** The constants of the methods behind the lambdas and references of types whose names begin in some way. */
+    List<Integer> methodsBehind(byte[] begin) {
+        List<Integer> found = new ArrayList<>();
+        for (int i = 1; i < constants.length; i++) {
+            boolean links = constants[i] > 0 && bytes[constants[i]] == INVOKE_DYNAMIC;
+            if (links && returns(typeOf(i), begin) && u2(recipeOf(i) + 2) > 1) {
+                found.add(u2(recipeOf(i) + 6));
             }
         }
-        return true;
+        return found;
     }
 
     private int recipeOf(int dynamic) {
-        int at = recipes + 2;
-        for (int i = u2(constants[dynamic] + 1); i > 0; i--) {
+        int[] known = recipes;
+        if (known == null) {
+            known = findRecipes();
+            recipes = known;
+        }
+        return known[u2(constants[dynamic] + 1)];
+    }
+
+    private int[] findRecipes() {
+        methods();
+        int at = contentOf(RECIPES, endOfMethods);
+        int[] found = new int[at == 0 ? 0 : u2(at)];
+        at += 2;
+        for (int i = 0; i < found.length; i++) {
+            found[i] = at;
             at += 4 + 2 * u2(at + 2);
         }
-        return at;
+        return found;
     }
 
     /** The class of the method that links. */
@@ -314,20 +347,13 @@ final class ClassBytes {
         addText(nameOf(method), to);
         addText(typeOf(method), to);
         addText(u2(constants[u2(recipe + 8)] + 1), to);
-        int type = constants[typeOf(dynamic)];
-        int end = type + 2 + u2(type + 1);
-        int begin = end;
-        while (bytes[begin] != ')') {
-            begin--;
-        }
         // Without the letter before a class and the sign behind it.
-        to.u1('.').add(bytes, begin + 2, end);
+        to.u1('.').add(bytes, returned(typeOf(dynamic)) + 1, endOf(typeOf(dynamic)) - 1);
         addText(nameOf(dynamic), to);
         addText(u2(constants[u2(recipe + 4)] + 1), to);
     }
 
     private void addText(int constant, Bytes to) {
-        int at = constants[constant];
-        to.u1('.').add(bytes, at + 3, at + 3 + u2(at + 1));
+        to.u1('.').add(bytes, constants[constant] + 3, endOf(constant));
     }
 }

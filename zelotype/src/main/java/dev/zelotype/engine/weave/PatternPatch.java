@@ -79,6 +79,12 @@ public final class PatternPatch {
         return apart ? null : new PatternPatch(file).patched();
     }
 
+    /** The constants of the methods, of lambdas or named by references, that stand behind the patterns of a class. */
+    public static List<Integer> methodsBehind(byte[] code) {
+        ClassBytes file = ClassBytes.of(code);
+        return file == null ? List.of() : file.methodsBehind(SHAPES);
+    }
+
     private byte @Nullable [] patched() {
         List<ClassBytes.Member> all = file.methods();
         for (ClassBytes.Member each : all) {
@@ -322,7 +328,7 @@ public final class PatternPatch {
     private int text(String text) {
         Integer known = added.get(text);
         if (known == null) {
-            byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
+            byte[] bytes = text.getBytes(StandardCharsets.ISO_8859_1);
             constants.u1(1).u2(bytes.length).add(bytes, 0, bytes.length);
             known = taken(text);
         }
