@@ -10,6 +10,7 @@ import dev.zelotype.conversation.Ending;
 import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.conversation.Role;
 import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalScene.Outcome;
@@ -238,6 +239,30 @@ class ReportTest {
         String page = Scenes.page(Story.of(troubled));
         assertThat(page).contains("a troubled night").doesNotContain("<img src=x");
         assertThat(page.split("</script>", -1)).hasSize(3);
+    }
+
+    @Test
+    void a_share_of_nothing_is_not_told() throws IOException {
+        Path into = folder.resolve("report");
+        for (boolean disturbed : new boolean[] {false, true}) {
+            try (Site site = new Site(into, "Nights")) {
+                if (disturbed) {
+                    site.add(troubled);
+                }
+                site.add(new JournalChallenge(
+                        0, true, List.of(), disturbed ? List.of(place(JournalChallenge.NOTICED)) : List.of()));
+                site.finish();
+            }
+        }
+        List<String> reports = Files.readAllLines(into.resolve("data/history.jsonl"));
+        assertThat(reports).hasSize(2);
+        assertThat(reports.get(0)).contains("\"tests\":0").doesNotContain("covered", "noticed");
+        assertThat(reports.get(1)).contains("\"covered\":", "\"noticed\":100");
+    }
+
+    private static JournalChallenge.Place place(String found) {
+        return new JournalChallenge.Place(
+                found, "lost", "mount", "dev.observatory.Mount", "rate()", "NightRun.java:33", "", "", List.of());
     }
 
     @Test

@@ -83,7 +83,7 @@ final class Overview {
         return adviser.advice(challenge);
     }
 
-    /** What is worth comparing with later reports. */
+    /** What is worth comparing with later reports; no share of nothing, which would look like a good one. */
     Map<String, Number> figures() {
         Map<String, Number> figures = new LinkedHashMap<>();
         List<Coverage.Row> own = Coverage.own(coverage.rows(Coverage.Order.NAME));
@@ -97,11 +97,13 @@ final class Overview {
         figures.put(
                 "defaulted",
                 defaulted.values().stream().mapToInt(each -> each.times).sum());
-        figures.put("covered", Math.round(Coverage.percent(own)));
-        if (challenge != null) {
-            long noticed = challenge.count(JournalChallenge.NOTICED);
-            long all = noticed + challenge.count(JournalChallenge.GAP);
-            figures.put("noticed", all == 0 ? 100 : Math.round(100.0 * noticed / all));
+        if (!own.isEmpty()) {
+            figures.put("covered", Math.round(Coverage.percent(own)));
+        }
+        long noticed = challenge == null ? 0 : challenge.count(JournalChallenge.NOTICED);
+        long gaps = challenge == null ? 0 : challenge.count(JournalChallenge.GAP);
+        if (noticed + gaps > 0) {
+            figures.put("noticed", Math.round(100.0 * noticed / (noticed + gaps)));
         }
         return figures;
     }

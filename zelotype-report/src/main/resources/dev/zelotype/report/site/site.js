@@ -86,7 +86,7 @@ const zelotype = (() => {
     const other = data.coverage.filter(row => !row.platform);
     const own = other.length === 0 ? data.coverage : other;
     const exercised = own.filter(row => row.called > 0).length;
-    const share = own.length === 0 ? 100 : Math.round(100 * exercised / own.length);
+    const share = Math.round(100 * exercised / own.length);
     const count = (value, text, link) => make("li", {}, make("b", {}, value), link ? make("a", {href: link}, text) : text);
     const busiest = [...data.calls].sort((a, b) => b[1] - a[1]).slice(0, 12);
     const canvas = make("canvas", {role: "img", "aria-label": "Calls of the busiest collaborators: " + busiest.map(([type, n]) => short(type) + " " + n).join(", ")});
@@ -97,7 +97,7 @@ const zelotype = (() => {
         count(number(data.outcomes.failed), "failed"),
         data.outcomes.aborted ? count(number(data.outcomes.aborted), "aborted") : "",
         count(number(calls), "calls of doubles"),
-        count(share + " %", "of " + plural(own.length, "method") + " exercised", "#coverage"),
+        own.length === 0 ? "" : count(share + " %", "of " + plural(own.length, "method") + " exercised", "#coverage"),
         count(number(data.defaulted.reduce((sum, each) => sum + each.times, 0)), "defaulted calls", "#defaulted"),
         count(number(data.unused.length), "unused suppositions", "#unused"),
         count(number(data.advice.length), "pieces of advice", "#advice"),
@@ -249,12 +249,14 @@ const zelotype = (() => {
       return;
     }
     const all = challenge.noticed + challenge.gaps;
-    const share = all === 0 ? 100 : 100 * challenge.noticed / all;
+    const share = 100 * challenge.noticed / all;
     const byName = new Map(data.tests.map(test => [test.group + ": " + test.title, test]));
     page.replaceChildren(make("h2", {}, "Challenge: can these tests fail?"),
       make("p", {class: "soft"}, "Each test ran again with one thing changed at a time between its subject and a double. A change that any test notices is none of these."),
       make("ul", {class: "counts"},
-        make("li", {}, make("b", {}, share.toFixed(1) + " %"), "of " + plural(all, "disturbed place") + " noticed"),
+        all === 0
+          ? make("li", {}, make("b", {}, "–"), "no place was disturbed")
+          : make("li", {}, make("b", {}, share.toFixed(1) + " %"), "of " + plural(all, "disturbed place") + " noticed"),
         make("li", {}, make("b", {}, number(challenge.gaps)), challenge.gaps === 1 ? "gap" : "gaps"),
         make("li", {}, make("b", {}, number(challenge.runs)), "disturbed runs of " + plural(challenge.tests.length, "test")),
         challenge.complete ? "" : make("li", {}, make("b", {}, "–"), "not complete: stopped, or the time was up")),
