@@ -346,7 +346,7 @@ class PageInBrowserTest {
         assertThat(all(".picture .thread")).hasSize(2);
         assertThat(all(".step text")).extracting(WebElement::getText).contains("thread pool-1");
         assertThat(browser.findElement(By.tagName("main")).getText())
-                .contains("Nobody asked dome (mock), mount (spy) anything.");
+                .contains("Not called: dome (mock), mount (spy).");
         assertThat(browser.executeScript("return zelotypeStory.mermaid(zelotypeStory.read("
                         + "JSON.parse(document.getElementById('data').textContent)))"))
                 .isEqualTo(Mermaid.of(story));
