@@ -15,9 +15,14 @@ final class CallParts {
 
     private CallParts() {}
 
+    /** How many arguments come before those of the method's own parameters. */
+    private static int shift(DisturbedCall call) {
+        return call.arguments().length - call.method().getParameterCount();
+    }
+
     /** The call as it reads; an instance that the subject made itself has no name, and none that stays the same. */
     static String text(DisturbedCall call) {
-        int shift = call.arguments().length - call.method().getParameterCount();
+        int shift = shift(call);
         if (shift == 0) {
             return call.text();
         }
@@ -37,7 +42,7 @@ final class CallParts {
 
     /** What an argument is called. */
     static String name(DisturbedCall call, int place) {
-        int shift = call.arguments().length - call.method().getParameterCount();
+        int shift = shift(call);
         if (place < shift) {
             return "instance";
         }
@@ -47,7 +52,7 @@ final class CallParts {
 
     /** An argument as source; empty if it cannot be written down. */
     static String source(DisturbedCall call, int place) {
-        boolean instance = place < call.arguments().length - call.method().getParameterCount();
+        boolean instance = place < shift(call);
         return instance ? "it" : Source.of(call.arguments()[place]);
     }
 

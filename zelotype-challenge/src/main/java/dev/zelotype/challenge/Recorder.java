@@ -140,7 +140,6 @@ final class Recorder {
     }
 
     private @Nullable Object note(DisturbedCall call, String site, int occurrence, StackFrame caller) throws Throwable {
-
         String text = CallParts.text(call);
         subjects.note(caller.getClassName());
         CallMemory.keep(site, call);

@@ -24,19 +24,22 @@ final class TestClasses {
 
     /** Adds a class that holds a test, and what it inherits: set-up and checks of a superclass are the test's own. */
     static void add(String name) {
-        if (NAMES.add(outer(name))) {
-            ResultDisturber.in(outer(name));
-        }
+        addOuter(name);
         try {
             Class<?> type = Class.forName(name, false, Thread.currentThread().getContextClassLoader());
             for (Class<?> each = type.getSuperclass(); isUsers(each); each = each.getSuperclass()) {
-                if (NAMES.add(outer(each.getName()))) {
-                    ResultDisturber.in(outer(each.getName()));
-                }
+                addOuter(each.getName());
             }
         } catch (ClassNotFoundException | LinkageError e) {
             // A test that is no class inherits nothing.
             return;
+        }
+    }
+
+    private static void addOuter(String name) {
+        String outer = outer(name);
+        if (NAMES.add(outer)) {
+            ResultDisturber.in(outer);
         }
     }
 

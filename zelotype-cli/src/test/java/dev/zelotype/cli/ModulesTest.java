@@ -44,7 +44,7 @@ class ModulesTest {
             Map.entry("zelotype-generate", new Floor("generate(\\..+)?", "tools")),
             Map.entry("zelotype-challenge", new Floor("challenge", CORE, "basics", "journal", "tools")),
             Map.entry("zelotype-report", new Floor("report(\\..+)?", CORE, "journal", "tools")),
-            Map.entry("zelotype-maven-plugin", new Floor("maven", "challenge", "generate", "host", "journal")),
+            Map.entry("zelotype-maven-plugin", new Floor("maven", "challenge", "generate", "host", "journal", "tools")),
             Map.entry("zelotype-examples", new Floor("examples(\\..+)?", CORE, "junit", "generate")),
             Map.entry(
                     "zelotype-cli",

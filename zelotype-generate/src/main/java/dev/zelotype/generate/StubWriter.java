@@ -149,20 +149,19 @@ final class StubWriter {
         private String refusing() {
             StringBuilder text = new StringBuilder();
             String call = type.name().simpleName() + "." + method.name() + "(";
-            String may = ").";
             String cure = method.isVoid()
                     ? " Write: ." + Names.unusedBy(type, name + "DoesNothing") + "();"
                     : " Write: ." + Names.unusedBy(type, name + "Answers") + "(...);";
             String said = method.isVoid() ? "Not expected: " : "No answer is set for ";
             // On lines of their own, so that they do not grow too long.
             if (parameters.isEmpty()) {
-                text.append(Code.of("$S\n+ $S", said + call + may, cure));
+                text.append(Code.of("$S\n+ $S", said + call + ").", cure));
             } else {
                 text.append(Code.of("$S + ", said + call));
                 for (int i = 0; i < parameters.size(); i++) {
                     text.append(i == 0 ? "" : "\n+ \", \" + ").append(printed(parameters.get(i)));
                 }
-                text.append(Code.of("\n+ $S", may + cure));
+                text.append(Code.of("\n+ $S", ")." + cure));
             }
             String thrown = ClassText.continued(Code.of("throw new $T($L);", AssertionError.class, text));
             return lambda("{\n" + ClassText.indented(thrown, "    ") + "\n}");

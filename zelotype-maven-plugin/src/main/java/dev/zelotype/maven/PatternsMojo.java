@@ -1,10 +1,10 @@
 package dev.zelotype.maven;
 
 import dev.zelotype.host.PatternsInPlace;
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.stream.Stream;
@@ -47,7 +47,7 @@ public final class PatternsMojo extends AbstractMojo {
                 changed += change(each) ? 1 : 0;
             }
         } catch (IOException e) {
-            throw new MojoExecutionException(classes + " cannot be read or written: " + e + ".", e);
+            throw new MojoExecutionException(classes + " cannot be read or written: " + WholeFiles.reason(e) + ".", e);
         }
         getLog().info("Patterns cost no lambda in " + changed + (changed == 1 ? " class" : " classes") + ".");
     }
@@ -59,14 +59,8 @@ public final class PatternsMojo extends AbstractMojo {
         }
         // Compilers tell by the time what is stale; nothing has become newer than its source.
         FileTime compiled = Files.getLastModifiedTime(file);
-        Path beside = Files.createTempFile(file.getParent(), "patterns", ".tmp");
-        try {
-            Files.write(beside, changed);
-            Files.setLastModifiedTime(beside, compiled);
-            Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(beside);
-        }
+        WholeFiles.write(file, changed);
+        Files.setLastModifiedTime(file, compiled);
         return true;
     }
 }

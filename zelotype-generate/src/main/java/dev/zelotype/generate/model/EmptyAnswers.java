@@ -82,7 +82,7 @@ final class EmptyAnswers {
 
     private EmptyAnswers() {}
 
-    public static String of(TypeName type) {
+    static String of(TypeName type) {
         if (type.isPrimitive()) {
             return type.equals(TypeName.BOOLEAN) ? "false" : type.equals(TypeName.CHAR) ? "'\\0'" : "0";
         } else if (type instanceof ArrayTypeName array) {

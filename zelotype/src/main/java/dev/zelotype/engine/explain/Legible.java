@@ -2,10 +2,8 @@ package dev.zelotype.engine.explain;
 
 import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.basics.Mask;
-import java.lang.reflect.Array;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
-import java.util.Collection;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -40,28 +38,21 @@ final class Legible {
         if (value instanceof char[] chars) {
             return chars.length <= LONGEST && hides(new String(chars));
         }
-        boolean isCollection = value instanceof Collection<?> && CodeOwner.isOfJdk(value.getClass());
-        if (!isCollection && !value.getClass().isArray()) {
+        Iterable<?> elements = Values.elementsOf(value);
+        if (elements == null) {
             return false;
         }
-        String text = isCollection ? joined((Collection<?>) value) : joinedArray(value);
-        return hides(text) && (hasManyCharacters(value) || spansElements(value, text));
+        String text = joined(elements);
+        return hides(text) && (hasManyCharacters(value) || spansElements(elements, text));
     }
 
     /** A text within one element is hidden there, and the others are shown. */
-    private static boolean spansElements(Object value, String text) {
+    private static boolean spansElements(Iterable<?> elements, String text) {
         int hiddenApart = 0;
-        int hiddenTogether = count(text);
-        if (value instanceof Collection<?> all) {
-            for (Object each : all) {
-                hiddenApart += count(textOf(each));
-            }
-        } else {
-            for (int i = 0; i < Array.getLength(value); i++) {
-                hiddenApart += count(textOf(Array.get(value, i)));
-            }
+        for (Object each : elements) {
+            hiddenApart += count(textOf(each));
         }
-        return hiddenTogether > hiddenApart || hiddenApart == 0;
+        return count(text) > hiddenApart;
     }
 
     private static boolean hasManyCharacters(Object value) {
@@ -81,21 +72,13 @@ final class Legible {
         return !Mask.apply(text).equals(text);
     }
 
-    private static String joined(Collection<?> all) {
+    private static String joined(Iterable<?> all) {
         StringBuilder out = new StringBuilder();
         for (Object each : all) {
             out.append(textOf(each));
             if (out.length() > LONGEST) {
                 break;
             }
-        }
-        return out.toString();
-    }
-
-    private static String joinedArray(Object array) {
-        StringBuilder out = new StringBuilder();
-        for (int i = 0; i < Array.getLength(array) && out.length() <= LONGEST; i++) {
-            out.append(textOf(Array.get(array, i)));
         }
         return out.toString();
     }

@@ -69,12 +69,12 @@ public final class Values {
 
     private static String printOther(Object value, int depth) {
         Class<?> type = value.getClass();
+        Iterable<?> elements = elementsOf(value);
         if (Legible.isMasked(value)) {
             return Mask.MASKED;
-        } else if (type.isArray()) {
-            return elements(new ArrayElements(value), Array.getLength(value), depth);
-        } else if (value instanceof Collection<?> all && CodeOwner.isOfJdk(type)) {
-            return elements(all, all.size(), depth);
+        } else if (elements != null) {
+            int size = elements instanceof Collection<?> all ? all.size() : Array.getLength(value);
+            return elements(elements, size, depth);
         } else if (value instanceof Map<?, ?> map && CodeOwner.isOfJdk(type)) {
             return entries(map, depth);
         } else if (value instanceof Throwable thrown) {
@@ -101,6 +101,14 @@ public final class Values {
         }
         ReplacingScene scene = Seat.current();
         return ObjectNumbers.here(scene == null ? null : scene.numbers()).numbered(text);
+    }
+
+    /** The elements of an array or of a collection of the JDK; null for all else. */
+    static @Nullable Iterable<?> elementsOf(Object value) {
+        if (value.getClass().isArray()) {
+            return new ArrayElements(value);
+        }
+        return value instanceof Collection<?> all && CodeOwner.isOfJdk(value.getClass()) ? all : null;
     }
 
     private record ArrayElements(Object array) implements Iterable<Object> {
