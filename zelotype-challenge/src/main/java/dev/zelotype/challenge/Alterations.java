@@ -1,32 +1,28 @@
 package dev.zelotype.challenge;
 
-import dev.zelotype.Zelotype;
-import dev.zelotype.basics.Zero;
-import java.lang.reflect.Array;
-import java.lang.reflect.Constructor;
-import java.lang.reflect.Modifier;
 import java.lang.reflect.ParameterizedType;
-import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
-import java.time.Duration;
-import java.time.temporal.ChronoUnit;
-import java.time.temporal.Temporal;
+import java.lang.reflect.TypeVariable;
+import java.lang.reflect.WildcardType;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Other values than a given one, of the same type: wholly different, so that whoever looks at the value sees it.
+ * Other values than a given one, of the same type: the first is wholly different, so that whoever looks at the value sees
+ * it; others differ in one part. None equals the value.
  */
 final class Alterations {
 
-    private static final int FAR = 1_000;
     private static final int DEEPEST = 3;
+    private static final int MANY = 8;
 
     private Alterations() {}
 
@@ -35,219 +31,131 @@ final class Alterations {
         return of(value, type, 0);
     }
 
-    private static List<Object> of(@Nullable Object value, Type type, int depth) {
-        List<Object> others = new ArrayList<>();
+    static List<Object> of(@Nullable Object value, Type type, int depth) {
         Class<?> raw = raw(type);
+        List<Object> others = new ArrayList<>();
         if (raw == void.class || depth > DEEPEST) {
             return others;
         }
-        if (value == null) {
-            add(others, made(raw));
-        } else if (value instanceof Boolean flag) {
-            others.add(!flag);
-        } else if (value instanceof Number number) {
-            numbers(others, number);
-        } else if (value instanceof Character c) {
-            others.add(c == 'x' ? 'y' : 'x');
-        } else if (value instanceof String text) {
-            others.add("other than " + text);
-        } else if (value instanceof Optional<?> optional) {
-            optionals(others, optional, type, depth);
-        } else if (value instanceof Collection<?> all) {
-            collections(others, all, type, depth);
-        } else if (value instanceof Map<?, ?> map && !map.isEmpty() && raw.isAssignableFrom(Map.class)) {
-            others.add(Map.of());
-        } else if (value.getClass().isArray()) {
-            arrays(others, value);
-        } else if (value instanceof Duration duration) {
-            others.add(duration.plusHours(1));
-            others.add(Duration.ZERO);
-        } else if (value instanceof Temporal time) {
-            times(others, time);
-        } else if (value instanceof CompletableFuture<?>) {
-            others.add(CompletableFuture.failedFuture(new IllegalStateException("disturbed")));
-        } else if (value instanceof Enum<?> constant) {
-            enums(others, constant);
-        } else if (value instanceof Record record) {
-            add(others, altered(record, depth));
-        } else {
-            add(others, made(raw));
+        for (Object other : candidates(value, type, raw, depth)) {
+            if (others.size() < MANY && fits(raw, other) && !isSame(value, other)) {
+                others.add(other);
+            }
         }
         return others;
     }
 
-    private static void add(List<Object> others, @Nullable Object other) {
+    /**
+     * The value with one part changed at a time.
+     *
+     * @return by what is changed, such as {@code name}; empty if the value has no parts
+     */
+    static Map<String, Object> parts(@Nullable Object value, Type type) {
+        Map<String, Object> parts = value instanceof Record record
+                ? OtherObjects.parts(record, 0)
+                : value instanceof Collection<?> all && raw(type) != Object.class
+                        ? OtherCollections.shortened(all, raw(type))
+                        : Map.of();
+        Map<String, Object> others = new LinkedHashMap<>();
+        parts.forEach((name, other) -> {
+            if (fits(raw(type), other) && !isSame(value, other)) {
+                others.put(name, other);
+            }
+        });
+        return others.size() < 2 ? Map.of() : others;
+    }
+
+    private static List<Object> candidates(@Nullable Object value, Type type, Class<?> raw, int depth) {
+        if (value == null) {
+            Object filling = raw == Object.class ? null : OtherObjects.filling(type);
+            return filling == null ? List.of() : List.of(filling);
+        } else if (value instanceof Number || value instanceof Boolean || value instanceof Character) {
+            return OtherValues.ofPrimitive(value);
+        } else if (value instanceof Optional<?> optional) {
+            return optionals(optional, type, depth);
+        } else if (value instanceof Collection<?> all) {
+            return OtherCollections.of(all, type, raw, depth);
+        } else if (value instanceof Map<?, ?> map) {
+            return OtherCollections.of(map, type, raw, depth);
+        } else if (value.getClass().isArray()) {
+            return OtherCollections.ofArray(value, depth);
+        } else if (value instanceof CompletableFuture<?> future) {
+            return futures(future, type, depth);
+        } else if (value instanceof Record record) {
+            return OtherObjects.ofRecord(record, depth);
+        }
+        List<Object> known = OtherValues.of(value);
+        return known.isEmpty() ? OtherObjects.of(value, raw, depth) : known;
+    }
+
+    static Class<?> raw(Type type) {
+        if (type instanceof Class<?> plain) {
+            return plain;
+        } else if (type instanceof ParameterizedType generic) {
+            return (Class<?>) generic.getRawType();
+        } else if (type instanceof TypeVariable<?> variable) {
+            return raw(variable.getBounds()[0]);
+        }
+        return type instanceof WildcardType wildcard ? raw(wildcard.getUpperBounds()[0]) : Object.class;
+    }
+
+    /** What is known of an argument of a type. */
+    static Type argument(Type type, int number) {
+        Type[] all = type instanceof ParameterizedType generic ? generic.getActualTypeArguments() : new Type[0];
+        return number < all.length ? all[number] : Object.class;
+    }
+
+    private static boolean fits(Class<?> raw, Object other) {
+        return raw.isPrimitive() || raw.isInstance(other);
+    }
+
+    private static boolean isSame(@Nullable Object value, Object other) {
+        try {
+            return Objects.deepEquals(value, other);
+        } catch (RuntimeException e) {
+            // A value that cannot be compared with another is not the same.
+            return false;
+        }
+    }
+
+    /** What a piece of code gives, unless it cannot. */
+    static <T> @Nullable T ifPossible(Supplier<T> code) {
+        try {
+            return code.get();
+        } catch (RuntimeException e) {
+            // At the end of what a type can hold, or refused by the type itself: then there is no such other value.
+            return null;
+        }
+    }
+
+    static void add(List<Object> others, @Nullable Object other) {
         if (other != null) {
             others.add(other);
         }
     }
 
-    private static Class<?> raw(Type type) {
-        return type instanceof Class<?> plain
-                ? plain
-                : type instanceof ParameterizedType generic ? (Class<?>) generic.getRawType() : Object.class;
-    }
-
-    private static Type argument(Type type, int number) {
-        return type instanceof ParameterizedType generic ? generic.getActualTypeArguments()[number] : Object.class;
-    }
-
-    private static void numbers(List<Object> others, Number number) {
-        if (number instanceof Integer n) {
-            others.add(n + FAR);
-            others.add(n == 0 ? -1 : -n);
-        } else if (number instanceof Long n) {
-            others.add(n + FAR);
-            others.add(n == 0 ? -1L : -n);
-        } else if (number instanceof Double n) {
-            others.add(n + FAR);
-            others.add(n == 0 ? -1.0 : -n);
-        } else if (number instanceof Float n) {
-            others.add(n + FAR);
-        } else if (number instanceof Short n) {
-            others.add((short) (n + FAR));
-        } else if (number instanceof Byte n) {
-            others.add((byte) (n ^ 0x55));
-        } else if (number instanceof java.math.BigDecimal n) {
-            others.add(n.add(java.math.BigDecimal.valueOf(FAR)));
-        } else if (number instanceof java.math.BigInteger n) {
-            others.add(n.add(java.math.BigInteger.valueOf(FAR)));
-        }
-    }
-
-    private static void optionals(List<Object> others, Optional<?> optional, Type type, int depth) {
+    private static List<Object> optionals(Optional<?> optional, Type type, int depth) {
+        List<Object> others = new ArrayList<>();
         if (optional.isPresent()) {
             others.add(Optional.empty());
             for (Object other : of(optional.get(), argument(type, 0), depth + 1)) {
                 others.add(Optional.of(other));
-                return;
             }
         } else {
-            Object filling = filling(argument(type, 0));
-            if (filling != null) {
-                others.add(Optional.of(filling));
+            Object filling = OtherObjects.filling(argument(type, 0));
+            add(others, filling == null ? null : Optional.of(filling));
+        }
+        return others;
+    }
+
+    private static List<Object> futures(CompletableFuture<?> future, Type type, int depth) {
+        List<Object> others = new ArrayList<>();
+        others.add(CompletableFuture.failedFuture(new IllegalStateException("disturbed")));
+        if (future.isDone() && !future.isCompletedExceptionally()) {
+            for (Object other : of(future.join(), argument(type, 0), depth + 1)) {
+                others.add(CompletableFuture.completedFuture(other));
             }
         }
-    }
-
-    private static void collections(List<Object> others, Collection<?> all, Type type, int depth) {
-        boolean list = all instanceof List && raw(type).isAssignableFrom(List.class);
-        boolean set = all instanceof Set && raw(type).isAssignableFrom(Set.class);
-        if (!list && !set) {
-            return;
-        }
-        if (!all.isEmpty()) {
-            others.add(list ? new ArrayList<>() : new java.util.LinkedHashSet<>());
-            return;
-        }
-        Object filling = filling(argument(type, 0));
-        if (filling != null) {
-            others.add(list ? new ArrayList<>(List.of(filling)) : new java.util.LinkedHashSet<>(Set.of(filling)));
-        }
-    }
-
-    private static void arrays(List<Object> others, Object array) {
-        Class<?> element = array.getClass().getComponentType();
-        int length = Array.getLength(array);
-        others.add(Array.newInstance(element, length == 0 ? 1 : 0));
-    }
-
-    private static void times(List<Object> others, Temporal time) {
-        for (long far : new long[] {FAR, -FAR}) {
-            for (ChronoUnit unit : new ChronoUnit[] {ChronoUnit.DAYS, ChronoUnit.SECONDS, ChronoUnit.YEARS}) {
-                if (time.isSupported(unit)) {
-                    others.add(time.plus(far, unit));
-                    break;
-                }
-            }
-        }
-    }
-
-    private static void enums(List<Object> others, Enum<?> constant) {
-        for (Object each : constant.getDeclaringClass().getEnumConstants()) {
-            if (each != constant) {
-                others.add(each);
-                return;
-            }
-        }
-    }
-
-    private static @Nullable Object altered(Record record, int depth) {
-        try {
-            RecordComponent[] parts = record.getClass().getRecordComponents();
-            Class<?>[] types = new Class<?>[parts.length];
-            Object[] values = new Object[parts.length];
-            boolean changed = false;
-            for (int i = 0; i < parts.length; i++) {
-                types[i] = parts[i].getType();
-                parts[i].getAccessor().setAccessible(true);
-                values[i] = parts[i].getAccessor().invoke(record);
-                List<Object> others = of(values[i], parts[i].getGenericType(), depth + 1);
-                if (!others.isEmpty()) {
-                    values[i] = others.get(0);
-                    changed = true;
-                }
-            }
-            Constructor<?> constructor = record.getClass().getDeclaredConstructor(types);
-            constructor.setAccessible(true);
-            return changed ? constructor.newInstance(values) : null;
-        } catch (ReflectiveOperationException | RuntimeException e) {
-            // A record that refuses other values has no other.
-            return null;
-        }
-    }
-
-    /** Something to put where nothing was. */
-    private static @Nullable Object filling(Type type) {
-        Class<?> raw = raw(type);
-        if (raw == String.class || raw == Object.class) {
-            return "something";
-        } else if (raw == Integer.class) {
-            return FAR;
-        } else if (raw == Long.class) {
-            return (long) FAR;
-        } else if (raw == Boolean.class) {
-            return true;
-        } else if (raw.isEnum()) {
-            return raw.getEnumConstants().length == 0 ? null : raw.getEnumConstants()[0];
-        } else if (raw.isRecord()) {
-            return filledRecord(raw);
-        }
-        return made(raw);
-    }
-
-    private static @Nullable Object filledRecord(Class<?> type) {
-        try {
-            RecordComponent[] parts = type.getRecordComponents();
-            Class<?>[] types = new Class<?>[parts.length];
-            Object[] values = new Object[parts.length];
-            for (int i = 0; i < parts.length; i++) {
-                types[i] = parts[i].getType();
-                values[i] = types[i].isPrimitive() ? Zero.of(types[i]) : filling(parts[i].getGenericType());
-            }
-            Constructor<?> constructor = type.getDeclaredConstructor(types);
-            constructor.setAccessible(true);
-            return constructor.newInstance(values);
-        } catch (ReflectiveOperationException | RuntimeException e) {
-            // A record that refuses such values cannot be made up.
-            return null;
-        }
-    }
-
-    /** A double that nobody has said anything of, where the type allows one. */
-    private static @Nullable Object made(Class<?> type) {
-        boolean plain = type.isPrimitive()
-                || type.isArray()
-                || Modifier.isFinal(type.getModifiers())
-                || type.getName().startsWith("java.lang.");
-        if (plain) {
-            return null;
-        }
-        try {
-            return Zelotype.stub(type, "another " + type.getSimpleName());
-        } catch (RuntimeException e) {
-            // A type that cannot be doubled has no other value that could be made up.
-            return null;
-        }
+        return others;
     }
 }

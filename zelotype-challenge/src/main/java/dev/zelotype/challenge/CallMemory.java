@@ -1,6 +1,7 @@
 package dev.zelotype.challenge;
 
 import dev.zelotype.host.DisturbedCall;
+import dev.zelotype.host.DisturbedScene;
 import java.lang.ref.SoftReference;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -16,10 +17,12 @@ final class CallMemory {
     private CallMemory() {}
 
     /** What it takes to make a call once more. */
-    private record Made(String receiver, String signature, SoftReference<Object[]> arguments) {}
+    private record Made(String receiver, String type, String signature, SoftReference<Object[]> arguments) {}
 
     static void keep(String site, DisturbedCall call) {
-        FIRST.putIfAbsent(site, new Made(call.receiver(), call.signature(), new SoftReference<>(call.arguments())));
+        FIRST.putIfAbsent(
+                site,
+                new Made(call.receiver(), call.type(), call.signature(), new SoftReference<>(call.arguments())));
     }
 
     /** Whether it is known with what a call was made. */
@@ -27,11 +30,11 @@ final class CallMemory {
         return argumentsOf(FIRST.get(site)) != null;
     }
 
-    /** Makes the call of a site as well, beside another one; false if this double has no such method. */
-    static boolean makeBeside(DisturbedCall call, String site) throws Throwable {
+    /** Makes the call of a site in a scene; false if that has no such double and method. */
+    static boolean make(DisturbedScene scene, String site) throws Throwable {
         Made known = FIRST.get(site);
         Object[] arguments = argumentsOf(known);
-        return arguments != null && call.alsoCall(known.receiver(), known.signature(), arguments);
+        return arguments != null && scene.alsoCall(known.receiver(), known.type(), known.signature(), arguments);
     }
 
     private static Object @Nullable [] argumentsOf(@Nullable Made known) {

@@ -50,10 +50,20 @@ final class CallParts {
         return parameter.isNamePresent() ? parameter.getName() : "argument " + (place - shift + 1);
     }
 
-    /** An argument as source; empty if it cannot be written down. */
-    static String source(DisturbedCall call, int place) {
-        boolean instance = place < shift(call);
-        return instance ? "it" : Source.of(call.arguments()[place]);
+    /** An argument as the supervisor knows it; what becomes of it is told later. */
+    static Message.Argument argument(DisturbedCall call, int place, Message.Use use) {
+        if (place < shift(call)) {
+            return new Message.Argument(
+                    name(call, place), use, new Message.Written("it", List.of()), List.of());
+        }
+        Object value = call.arguments()[place];
+        return new Message.Argument(
+                name(call, place),
+                use,
+                Message.Written.of(value),
+                use == Message.Use.OTHER
+                        ? List.copyOf(Alterations.parts(value, type(call, place)).keySet())
+                        : List.of());
     }
 
     /** A callback that tells when it is run, and runs or not. */

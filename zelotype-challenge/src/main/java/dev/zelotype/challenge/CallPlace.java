@@ -1,7 +1,10 @@
 package dev.zelotype.challenge;
 
 import dev.zelotype.tools.TypeNames;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Pattern;
 
 /**
@@ -30,12 +33,14 @@ public final class CallPlace {
                 "",
                 check.signature(),
                 check.check(),
+                "",
                 check.file(),
                 check.line(),
                 0,
                 "",
-                "",
-                List.of(),
+                Message.Written.NOTHING,
+                false,
+                false,
                 List.of()));
     }
 
@@ -76,21 +81,68 @@ public final class CallPlace {
         return asked.ofText();
     }
 
-    /** The call as the pattern of a statement; empty if an argument cannot be written down. */
-    String written() {
-        List<String> values = asked.values();
-        if (values.contains("")) {
-            return "";
+    /**
+     * The call as the pattern of a statement; empty if an argument cannot be written down.
+     *
+     * @param variable the receiver, as the test names it
+     */
+    String written(String variable) {
+        List<String> values = new ArrayList<>();
+        boolean ofInstance = isOfInstance();
+        for (Message.Argument each : ofInstance ? arguments().subList(1, arguments().size()) : arguments()) {
+            if (each.value().code().isEmpty()) {
+                return "";
+            }
+            values.add(each.value().code());
         }
-        boolean ofInstance = !names().isEmpty() && names().get(0).equals("instance");
-        List<String> given = ofInstance ? values.subList(1, values.size()) : values;
-        return (ofInstance ? "(" + receiver() + " it) -> it" : "() -> " + receiver()) + "." + method() + "("
-                + String.join(", ", given) + ")";
+        return (ofInstance ? "(" + variable + " it) -> it" : "() -> " + variable) + "." + method() + "("
+                + String.join(", ", values) + ")";
+    }
+
+    /** Whether it is a call of a method that a test replaces for all instances. */
+    boolean isOfInstance() {
+        return !arguments().isEmpty() && name(0).equals("instance");
+    }
+
+    /** Whether the receiver is a class, and no double that a variable could hold. */
+    boolean isOfClass() {
+        String simple = type().substring(type().lastIndexOf('.') + 1);
+        return receiver().equals(simple.substring(simple.lastIndexOf('$') + 1)) || isOfInstance();
+    }
+
+    /** The types that the source of its arguments and of its answer names. */
+    Set<String> imports() {
+        Set<String> imports = new TreeSet<>(asked.answer().imports());
+        arguments().forEach(each -> imports.addAll(each.value().imports()));
+        return imports;
     }
 
     /** An argument as source; empty if it cannot be written down. */
     String value(int argument) {
-        return asked.values().get(argument);
+        return arguments().get(argument).value().code();
+    }
+
+    /** The class that calls. */
+    String caller() {
+        return asked.caller();
+    }
+
+    /** What was answered, as source; empty if that cannot be written down. */
+    String answer() {
+        return asked.answer().code();
+    }
+
+    boolean isFuture() {
+        return asked.future();
+    }
+
+    boolean threw() {
+        return asked.threw();
+    }
+
+    /** Whether nobody uses an answer of it. */
+    boolean isCommand() {
+        return variants() == 0 && !isOfResult();
     }
 
     int variants() {
@@ -102,13 +154,12 @@ public final class CallPlace {
         return asked.defaulted();
     }
 
-    /** For each argument: {@code a} if it has another value, {@code c} if it is a callback that was run. */
-    String arguments() {
+    List<Message.Argument> arguments() {
         return asked.arguments();
     }
 
     String name(int argument) {
-        return names().get(argument);
+        return arguments().get(argument).name();
     }
 
     /**
@@ -158,10 +209,6 @@ public final class CallPlace {
 
     int line() {
         return asked.line();
-    }
-
-    List<String> names() {
-        return asked.names();
     }
 
     /** The method with the name of its double, which tests of a class mostly share. */

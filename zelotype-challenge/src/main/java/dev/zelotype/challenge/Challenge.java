@@ -5,16 +5,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -32,10 +36,10 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Challenge {
 
-    private static final int SLOWER = 10;
     private static final long MORE_MILLIS = 2_000;
     private static final long BASELINE_MILLIS = 10 * 60_000;
-    private static final int TRIES = 2;
+    /** Tests that take longer than this run as they are only twice. */
+    private static final long SOON_DONE_MILLIS = 10_000;
 
     private final List<Path> classPath;
     private List<String> classes = List.of();
@@ -43,24 +47,25 @@ public final class Challenge {
     private String only = ".*";
     private String test = "";
     private @Nullable Pattern meant;
-    private Set<ChangeKind> changes = EnumSet.allOf(ChangeKind.class);
-    private List<String> jvmArguments = List.of();
+    private @Nullable Pattern minor;
+    private Set<ChangeKind> changes = ChangeKind.usual();
+    private TestRun testRun = TestRun.PLAIN;
+    private Predicate<CodePlace> affected = place -> true;
     private @Nullable Duration limit;
+    private int jvms = 1;
     private volatile boolean stopped;
-    private boolean confirming;
+    private long moreMillis = MORE_MILLIS;
 
     private final Map<String, Baseline> tests = new LinkedHashMap<>();
-    private final List<String> leftOut = new ArrayList<>();
-    private final List<Tried> tried = new ArrayList<>();
-    private final Set<Disturbance> runaways = new HashSet<>();
-    private long moreMillis = MORE_MILLIS;
-    /** Whether the worker has run tests as they are. */
-    private boolean warm;
-    /** The longest time between two tests when they ran as they are. */
-    private long aroundMillis;
+    /** Tests of subjects that ask no double anything. */
+    private final Map<String, Baseline> silent = new LinkedHashMap<>();
 
-    private final Map<Disturbance, Integer> tries = new HashMap<>();
-    private @Nullable WorkerProcess worker;
+    private final Set<String> leftOut = new LinkedHashSet<>();
+    private final Set<String> seenClasses = new HashSet<>();
+    private final List<Lane> lanes = new CopyOnWriteArrayList<>();
+
+    /** A place in code that somebody may have changed. */
+    record CodePlace(String type, int line) {}
 
     /** A test as it is without disturbance. */
     static final class Baseline {
@@ -68,6 +73,9 @@ public final class Challenge {
         final List<CallPlace> sites = new ArrayList<>();
         String name = "";
         String type = "";
+        String family = "";
+        boolean callsSubject;
+        Map<String, String> variables = Map.of();
         long millis;
 
         Baseline(String id) {
@@ -125,6 +133,18 @@ public final class Challenge {
     }
 
     /**
+     * Says which calls are told apart and count for nothing, beside those of logging, metrics and audit.
+     *
+     * @param names methods with their types, such as {@code NightLog.append}, with commas between; a star stands for
+     *     anything
+     * @return this
+     */
+    public Challenge minor(String names) {
+        minor = names.isBlank() ? null : CallPlace.named(names);
+        return this;
+    }
+
+    /**
      * Names test classes that are not looked for but there, as in a jar.
      *
      * @param names their qualified names
@@ -158,7 +178,7 @@ public final class Challenge {
     }
 
     /**
-     * Says what is disturbed.
+     * Says what is disturbed; the {@linkplain ChangeKind#usual() usual} unless said.
      *
      * @param wanted the changes
      * @return this
@@ -169,13 +189,40 @@ public final class Challenge {
     }
 
     /**
-     * Says how the JVM of the tests is started.
+     * Says how the tests are run: with what JVM options, in which folder, with which tags.
      *
-     * @param arguments such as {@code -javaagent:...}
+     * @param run as the build runs them
      * @return this
      */
-    public Challenge jvmArguments(List<String> arguments) {
-        jvmArguments = List.copyOf(arguments);
+    public Challenge runningAs(TestRun run) {
+        testRun = run;
+        return this;
+    }
+
+    /**
+     * Says in how many JVMs tests run side by side. What is found is the same with any number.
+     *
+     * @param number at least 1, which is the default
+     * @return this
+     * @throws ChallengeException if it is less
+     */
+    public Challenge jvms(int number) {
+        if (number < 1) {
+            throw new ChallengeException("It takes at least one JVM, but " + number + " were asked for.");
+        }
+        jvms = number;
+        return this;
+    }
+
+    /**
+     * Disturbs only what a change can affect: calls in changed lines, and all calls in tests whose own class, or whose
+     * subject's class, has changed.
+     *
+     * @param code what has changed
+     * @return this
+     */
+    public Challenge onlyWhere(ChangedCode code) {
+        affected = place -> code.has(place.type(), place.line());
         return this;
     }
 
@@ -193,10 +240,7 @@ public final class Challenge {
     /** Stops it as soon as the current test has ended. May be called from any thread. */
     public void stop() {
         stopped = true;
-        WorkerProcess running = worker;
-        if (running != null) {
-            running.close();
-        }
+        lanes.forEach(Lane::stop);
     }
 
     /**
@@ -208,104 +252,143 @@ public final class Challenge {
      */
     public ChallengeResult run(BiConsumer<Integer, Integer> progress) {
         long end = limit == null ? Long.MAX_VALUE : System.nanoTime() + limit.toNanos();
+        try (Trials trials = new Trials(classPath)) {
+            return run(trials, end, progress);
+        } finally {
+            lanes.forEach(Lane::close);
+        }
+    }
+
+    private ChallengeResult run(Trials trials, long end, BiConsumer<Integer, Integer> progress) {
+        boolean complete = false;
         try {
-            baseline();
-            Schedule schedule = new Schedule(tests.values(), changes);
-            boolean complete = rounds(schedule, end, progress);
+            baseline(trials);
+            Rounds rounds = new Rounds(lanes, tests, changes, this::isAffected, end, progress);
+            complete = rounds.run(() -> stopped);
             if (complete) {
                 // Nobody is told of a gap that is none the second time.
-                confirming = true;
-                new Judge(tests, tried, leftOut, true).inGaps().forEach(schedule::confirm);
-                complete = rounds(schedule, end, progress);
-                confirming = false;
+                lanes.forEach(lane -> lane.confirm(true));
+                rounds.confirm(judge().inGaps());
+                complete = rounds.run(() -> stopped);
+                lanes.forEach(lane -> lane.confirm(false));
             }
             if (complete && changes.contains(ChangeKind.EXTRA)) {
-                new Judge(tests, tried, leftOut, true).extras().forEach(schedule::extra);
-                complete = rounds(schedule, end, progress);
+                rounds.extras(judge().extras());
+                complete = rounds.run(() -> stopped);
             }
-            return new Judge(tests, tried, leftOut, complete).result();
+            List<Finding> findings = judge().findings();
+            return result(complete ? rounds.withTried(findings, trials, all()) : plain(findings), complete);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            return new Judge(tests, tried, leftOut, false).result();
-        } finally {
-            if (worker != null) {
-                worker.close();
-            }
+            return result(plain(judge().findings()), false);
         }
     }
 
-    private boolean rounds(Schedule schedule, long end, BiConsumer<Integer, Integer> progress)
-            throws InterruptedException {
-        while (!schedule.isEmpty()) {
-            if (stopped || System.nanoTime() > end) {
-                return false;
-            }
-            round(schedule, progress);
-        }
-        return !stopped;
+    private static List<Finding> plain(List<Finding> findings) {
+        return findings.stream().map(each -> each.with("")).toList();
     }
 
-    private WorkerProcess worker() {
-        WorkerProcess running = worker;
-        if (running == null || running.isGone()) {
-            running = new WorkerProcess(classPath, jvmArguments);
-            worker = running;
-            warm = false;
-            if (changes.contains(ChangeKind.RESULT)) {
-                running.send(new Message.ShowResults());
-            }
+    private ChallengeResult result(List<Finding> findings, boolean complete) {
+        Set<String> all = new LinkedHashSet<>(leftOut);
+        lanes.forEach(lane -> all.addAll(lane.leftOut()));
+        return judge().result(findings, List.copyOf(all), complete);
+    }
+
+    private Map<String, Baseline> all() {
+        Map<String, Baseline> all = new LinkedHashMap<>(tests);
+        all.putAll(silent);
+        return all;
+    }
+
+    private Judge judge() {
+        Map<String, Baseline> all = all();
+        List<String> order = List.copyOf(all.keySet());
+        Map<String, Integer> places = new HashMap<>();
+        for (int i = 0; i < order.size(); i++) {
+            places.put(order.get(i), i);
+        }
+        List<Tried> tried = new ArrayList<>();
+        lanes.forEach(lane -> tried.addAll(lane.tried()));
+        // The same in any number of JVMs: each lane keeps the order of a test.
+        tried.sort(Comparator.comparing(each -> places.get(each.disturbance().test())));
+        return new Judge(all, tried, minor);
+    }
+
+    private boolean isAffected(Disturbance disturbance, CallPlace site) {
+        Baseline known = tests.get(disturbance.test());
+        return affected.test(new CodePlace(site.caller(), site.line()))
+                || affected.test(new CodePlace(known.type, 0))
+                || affected.test(new CodePlace(site.caller(), 0)) && !site.isOfResult();
+    }
+
+    private Lane lane(Trials trials) {
+        Lane lane = new Lane(tests, () -> started(trials), moreMillis);
+        lanes.add(lane);
+        if (stopped) {
+            lane.stop();
+        }
+        return lane;
+    }
+
+    private WorkerProcess started(Trials trials) {
+        List<Path> path = new ArrayList<>(classPath);
+        path.add(trials.folder());
+        WorkerProcess running = new WorkerProcess(path, testRun);
+        running.send(new Message.Configure(testRun.parameters()));
+        if (changes.contains(ChangeKind.RESULT) || changes.contains(ChangeKind.EXTRA)) {
+            running.send(new Message.ShowResults());
         }
         return running;
     }
 
-    private String nameOf(String test) {
-        Baseline known = tests.get(test);
-        return known == null || known.name.isEmpty() ? test : known.name;
-    }
-
-    private void giveUp() {
-        if (worker != null) {
-            worker.close();
-            worker = null;
-        }
-    }
-
-    private void baseline() throws InterruptedException {
+    private void baseline(Trials trials) throws InterruptedException {
         List<String> folders =
                 classes.isEmpty() ? roots.stream().map(String::valueOf).toList() : List.of();
-        Message.Plan plan = new Message.Plan(folders, List.copyOf(classes), List.of(only));
-        int found = undisturbed(plan, this::ran);
+        Message.Plan plan = new Message.Plan(
+                folders, List.copyOf(classes), List.of(only), testRun.includedTags(), testRun.excludedTags());
+        Lane first = lane(trials);
+        long began = System.nanoTime();
+        int found = undisturbed(first, plan, this::ran);
+        long millis = (System.nanoTime() - began) / 1_000_000;
+        leftOut.addAll(new OtherTests(roots, seenClasses).leftOut(classes.isEmpty()));
         if (found == 0) {
             throw new ChallengeException(
                     "No test was found on the class path. Give the folder of the test classes in it, and see that the"
-                            + " names of classes that you asked for fit.");
+                            + " names of classes that you asked for fit."
+                            + (leftOut.isEmpty() ? "" : " Left out: " + String.join("; ", leftOut)));
         }
         tests.values().removeIf(each -> each.name.isEmpty() || each.sites.isEmpty());
         if (!tests.isEmpty()) {
-            undisturbed(plan, this::ranAgain);
+            undisturbed(first, plan, this::ranAgain);
+            if (millis < SOON_DONE_MILLIS) {
+                undisturbed(first, plan, this::ranAgain);
+            }
         }
         if (tests.isEmpty()) {
             throw new ChallengeException("None of the " + found + " tests can be challenged: "
                     + (leftOut.isEmpty()
                             ? "no subject of theirs asks a double anything. A class that is written inside a test class"
                                     + " counts as part of the test, and not as its subject."
-                            : String.join("; ", leftOut.subList(0, Math.min(3, leftOut.size())))));
+                            : String.join("; ", leftOut.stream().limit(3).toList())));
+        }
+        for (int i = 1; i < Math.min(jvms, tests.size()); i++) {
+            lane(trials).expectAround(first.aroundMillis());
         }
     }
 
     /** Runs all tests as they are; gives how many there were. */
-    private int undisturbed(Message.Plan plan, Consumer<Message> each) throws InterruptedException {
-        WorkerProcess running = worker();
+    private int undisturbed(Lane lane, Message.Plan plan, Consumer<Message> each) throws InterruptedException {
+        WorkerProcess running = lane.worker();
         running.send(plan);
-        warm = true;
         int found = 0;
+        long around = 0;
         long before = System.nanoTime();
         while (true) {
             Message message = running.next(BASELINE_MILLIS);
             long now = System.nanoTime();
             if (message instanceof Message.Began || message instanceof Message.End) {
                 // What is set up and put back around tests, such as for a whole class.
-                aroundMillis = Math.max(aroundMillis, (now - before) / 1_000_000);
+                around = Math.max(around, (now - before) / 1_000_000);
             }
             before = now;
             if (message == null) {
@@ -317,6 +400,7 @@ public final class Challenge {
                                         + "). Give the whole class path of the tests, JUnit's engine included.");
             }
             if (message instanceof Message.End) {
+                lane.warmed(around);
                 return found;
             }
             found += message instanceof Message.Done ? 1 : 0;
@@ -325,11 +409,16 @@ public final class Challenge {
     }
 
     private void ranAgain(Message message) {
-        if (message instanceof Message.Done done
-                && tests.containsKey(done.test())
-                && done.verdict() != Verdict.PASSED) {
-            leftOut.add(done.name() + " passes only now and then (" + done.failure() + ")");
-            tests.remove(done.test());
+        if (message instanceof Message.Done done) {
+            if (tests.containsKey(done.test()) && done.verdict() != Verdict.PASSED) {
+                leftOut.add(done.name() + " passes only now and then (" + done.failure() + ")");
+                tests.remove(done.test());
+            }
+            Baseline known = silent.get(done.test());
+            if (known != null) {
+                // Only now it is known of all classes whether some test has them call a double.
+                known.callsSubject = done.callsSubject();
+            }
         }
     }
 
@@ -347,137 +436,27 @@ public final class Challenge {
     }
 
     private void ran(Message.Done done) {
+        seenClasses.add(done.testClass());
         Baseline known = tests.get(done.test());
+        boolean meantTest =
+                (done.name() + " " + done.test()).toLowerCase(Locale.ROOT).contains(test);
         if (done.verdict() != Verdict.PASSED) {
             leftOut.add(done.name() + " does not pass as it is (" + done.failure() + ")");
             tests.remove(done.test());
-        } else if (known != null
-                && (done.name() + " " + done.test()).toLowerCase(Locale.ROOT).contains(test)) {
-            known.name = done.name();
-            known.type = done.testClass();
-            known.millis = done.millis();
-        }
-    }
-
-    private void round(Schedule schedule, BiConsumer<Integer, Integer> progress) throws InterruptedException {
-        List<Disturbance> round = schedule.next();
-        WorkerProcess running = worker();
-        if (!warm && !warmUp(running, round)) {
-            givenUp(schedule, byTest(round), null);
-            return;
-        }
-        round.forEach(each -> running.send(new Message.Disturb(each)));
-        running.send(new Message.Go());
-        Map<String, Disturbance> open = byTest(round);
-        String current = null;
-        List<CallPlace> failedChecks = new ArrayList<>();
-        while (true) {
-            Message message = running.next(patience(current));
-            if (message == null) {
-                givenUp(schedule, open, current);
-                return;
+        } else if (meantTest) {
+            Baseline of = known;
+            if (of == null) {
+                of = new Baseline(done.test());
+                silent.put(done.test(), of);
             }
-            if (message instanceof Message.End) {
-                // A test that was not even found again says nothing.
-                open.values().forEach(each -> schedule.done(each, Verdict.ABORTED));
-                return;
-            } else if (message instanceof Message.Began began) {
-                current = began.test();
-                failedChecks.clear();
-            } else if (message instanceof Message.CheckFailed check) {
-                failedChecks.add(CallPlace.ofCheck(check));
-            } else if (message instanceof Message.Done ended) {
-                Disturbance done = open.remove(ended.test());
-                current = null;
-                if (done != null) {
-                    finished(
-                            schedule,
-                            done,
-                            ended.verdict(),
-                            ended.applied(),
-                            List.copyOf(failedChecks),
-                            ended.failed());
-                    progress.accept(schedule.run(), schedule.known());
-                }
-            }
-        }
-    }
-
-    private void finished(
-            Schedule schedule,
-            Disturbance done,
-            Verdict verdict,
-            String change,
-            List<CallPlace> failedChecks,
-            boolean otherwise) {
-        if (change.isEmpty() && verdict != Verdict.PASSED) {
-            // It failed before anything was disturbed: the JVM is not clean any more.
-            giveUp();
-            if (tries.merge(done, 1, Integer::sum) < TRIES) {
-                schedule.again(done);
-                return;
-            }
-        }
-        Verdict counts = change.isEmpty() ? Verdict.ABORTED : verdict;
-        schedule.done(done, counts);
-        tried.add(new Tried(done, schedule.site(done), counts, change, confirming, failedChecks, otherwise));
-    }
-
-    private static Map<String, Disturbance> byTest(List<Disturbance> round) {
-        Map<String, Disturbance> byTest = new LinkedHashMap<>();
-        round.forEach(each -> byTest.put(each.test(), each));
-        return byTest;
-    }
-
-    /**
-     * Runs the tests of a round as they are in a JVM that has just been started: what is slow there is the JVM, and no
-     * sign of a disturbance.
-     *
-     * @return false if they do not come to their end
-     */
-    private boolean warmUp(WorkerProcess running, List<Disturbance> round) throws InterruptedException {
-        running.send(new Message.WarmUp(List.copyOf(byTest(round).keySet())));
-        while (true) {
-            Message message = running.next(BASELINE_MILLIS);
-            if (message == null) {
-                return false;
-            } else if (message instanceof Message.End) {
-                warm = true;
-                return true;
-            }
-        }
-    }
-
-    private long patience(@Nullable String current) {
-        Baseline known = current == null ? null : tests.get(current);
-        return known == null ? 5 * moreMillis + SLOWER * aroundMillis : moreMillis + SLOWER * known.millis;
-    }
-
-    /** The worker hangs or is gone: what ran just now has run away, the others are run again. */
-    private void givenUp(Schedule schedule, Map<String, Disturbance> open, @Nullable String current) {
-        giveUp();
-        if (stopped) {
-            return;
-        }
-        Disturbance away = current == null ? null : open.remove(current);
-        if (away != null && runaways.add(away)) {
-            // Once more, in a JVM that has run the test as it is before: it may have been the JVM that was slow.
-            schedule.again(away);
-        } else if (away != null) {
-            schedule.done(away, Verdict.NOTICED);
-            tried.add(
-                    new Tried(away, schedule.site(away), Verdict.NOTICED, "did not end", confirming, List.of(), true));
-        }
-        for (Disturbance each : open.values()) {
-            if (away == null && tries.merge(each, 1, Integer::sum) >= TRIES) {
-                schedule.done(each, Verdict.ABORTED);
-                String reason =
-                        nameOf(each.test()) + " does not come to its end when it runs again, so it was not disturbed";
-                if (!leftOut.contains(reason)) {
-                    leftOut.add(reason);
-                }
-            } else {
-                schedule.again(each);
+            of.name = done.name();
+            of.type = done.testClass();
+            of.family = done.family();
+            of.millis = done.millis();
+            of.variables = new LinkedHashMap<>();
+            for (String each : done.variables()) {
+                int space = each.indexOf(' ');
+                of.variables.put(each.substring(0, space), each.substring(space + 1));
             }
         }
     }

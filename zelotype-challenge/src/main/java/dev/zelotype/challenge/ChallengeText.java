@@ -119,8 +119,12 @@ public final class ChallengeText {
             case UNCLEAR -> count + " unclear: tests crash, so it is unclear whether a check would notice";
             case QUESTION ->
                 count == 1
-                        ? "1 question: a call too many that no test noticed"
-                        : count + " questions: calls too many that no test noticed";
+                        ? "1 question: a change that no test noticed, and that you may want to test"
+                        : count + " questions: changes that no test noticed, and that you may want to test";
+            case MINOR ->
+                count == 1
+                        ? "1 change in logging, metrics or audit, which does not count"
+                        : count + " changes in logging, metrics or audit, which do not count";
             case NOTE -> "worth knowing:";
         };
     }
@@ -129,7 +133,7 @@ public final class ChallengeText {
     private static void add(Finding finding, List<String> lines, int width, BiFunction<Part, String, String> marked) {
         lines.addAll(Sentences.wrapped(finding.sentence(), width));
         if (!finding.statement().isEmpty()) {
-            lines.add(marked.apply(Part.STATEMENT, "      " + finding.statement()));
+            finding.statement().lines().forEach(each -> lines.add(marked.apply(Part.STATEMENT, "      " + each)));
         }
         if (finding.weight() == Finding.Weight.GAP || finding.weight() == Finding.Weight.UNCLEAR) {
             String test = TestNames.readable(finding.tests().get(0));

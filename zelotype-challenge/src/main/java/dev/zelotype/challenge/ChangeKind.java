@@ -26,11 +26,31 @@ public enum ChangeKind {
     /** The test gets another result of the subject. */
     RESULT,
     /** A call that other tests of the class check is made where it is not made. */
-    EXTRA;
+    EXTRA,
+    /** The call throws: what the collaborator declares, or else a RuntimeException. */
+    THROWN,
+    /** The future that the call returns never completes. */
+    SILENT,
+    /** The call is made after the next one of another collaborator. Only if it is asked for. */
+    ORDER;
 
     /** Whether a value is altered that somebody gets: of several others it takes one that is noticed. */
     boolean isOfValue() {
         return this == ANSWER || this == RESULT;
+    }
+
+    /** Whether only the author of a test knows if it should be noticed, so that it counts for nothing. */
+    boolean isQuestion() {
+        return this == EXTRA || this == THROWN || this == SILENT || this == ORDER;
+    }
+
+    /**
+     * The kinds that are changed unless others are asked for.
+     *
+     * @return all but {@link #ORDER}
+     */
+    public static Set<ChangeKind> usual() {
+        return EnumSet.complementOf(EnumSet.of(ORDER));
     }
 
     private static String all() {
@@ -52,7 +72,7 @@ public enum ChangeKind {
      * The kinds of a list as typed on a command line or in a build file.
      *
      * @param words the words, in any letters
-     * @return the kinds; all of them if there is no word
+     * @return the kinds; the {@linkplain #usual() usual} ones if there is no word
      * @throws ChallengeException if a word is none
      */
     public static Set<ChangeKind> ofWords(List<String> words) {
@@ -64,6 +84,6 @@ public enum ChangeKind {
                     .orElseThrow(
                             () -> new ChallengeException("There is no change '" + word + "': give " + all() + ".")));
         }
-        return kinds.isEmpty() ? EnumSet.allOf(ChangeKind.class) : kinds;
+        return kinds.isEmpty() ? usual() : kinds;
     }
 }

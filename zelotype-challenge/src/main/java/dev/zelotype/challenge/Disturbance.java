@@ -8,11 +8,28 @@ package dev.zelotype.challenge;
  * @param occurrence which of the calls of that site in the test, from 0
  * @param kind what is changed
  * @param index which variant of an answer or a result, or which argument
+ * @param part what is changed of an argument; empty for all of it
  * @param from for a call that is made where it is not made: a test that makes it; else empty
  */
-record Disturbance(String test, String site, int occurrence, ChangeKind kind, int index, String from) {
+record Disturbance(
+        String test, String site, int occurrence, ChangeKind kind, int index, String part, String from) {
 
-    Disturbance(String test, String site, int occurrence, ChangeKind kind, int index) {
-        this(test, site, occurrence, kind, index, "");
+    Disturbance(String test, CallPlace site, ChangeKind kind, int index) {
+        this(test, site.key(), site.occurrence(), kind, index, "", "");
+    }
+
+    /** Nothing, in a test. */
+    static Disturbance none(String test) {
+        return new Disturbance(test, "", 0, ChangeKind.ANSWER, 0, "", "");
+    }
+
+    /** The same with one part of an argument. */
+    Disturbance ofPart(String name) {
+        return new Disturbance(test, site, occurrence, kind, index, name, from);
+    }
+
+    /** Whether another one is about the same call of the same test. */
+    boolean isAtPlaceOf(Disturbance other) {
+        return site.equals(other.site) && occurrence == other.occurrence;
     }
 }

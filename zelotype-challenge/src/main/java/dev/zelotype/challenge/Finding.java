@@ -1,6 +1,8 @@
 package dev.zelotype.challenge;
 
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * For builds and tools: something that a challenge has found. Immutable.
@@ -15,8 +17,10 @@ public final class Finding {
         GAP,
         /** Tests crashed, but not because they looked: nobody knows. */
         UNCLEAR,
-        /** A call too many that no test noticed: whether it would be wrong, only its author knows. */
+        /** Something that no test noticed, of which only their author knows whether it would be wrong. */
         QUESTION,
+        /** Any of these in logging, metrics or audit, or where somebody said so: it counts for nothing. */
+        MINOR,
         /** Worth knowing, and not wrong. */
         NOTE
     }
@@ -26,15 +30,56 @@ public final class Finding {
     private final ChangeKind kind;
     private final String sentence;
     private final String statement;
+    private final List<Proposal> proposals;
     private final List<String> tests;
 
-    Finding(Weight weight, CallPlace site, ChangeKind kind, String sentence, String statement, List<String> tests) {
+    Finding(
+            Weight weight,
+            CallPlace site,
+            ChangeKind kind,
+            String sentence,
+            List<Proposal> proposals,
+            List<String> tests) {
+        this(weight, site, kind, sentence, "", proposals, tests);
+    }
+
+    private Finding(
+            Weight weight,
+            CallPlace site,
+            ChangeKind kind,
+            String sentence,
+            String statement,
+            List<Proposal> proposals,
+            List<String> tests) {
         this.weight = weight;
         this.site = site;
         this.kind = kind;
         this.sentence = sentence;
         this.statement = statement;
+        this.proposals = List.copyOf(proposals);
         this.tests = List.copyOf(tests);
+    }
+
+    /** The statements to try, the best first. */
+    List<Proposal> proposals() {
+        return proposals;
+    }
+
+    /** The same with the statement that has been tried. */
+    Finding with(String tried) {
+        return new Finding(weight, site, kind, sentence, tried, List.of(), tests);
+    }
+
+    /** The same as one that counts for nothing. */
+    Finding minor() {
+        return new Finding(Weight.MINOR, site, kind, sentence, statement, proposals, tests);
+    }
+
+    /** The same with the tests of another one. */
+    Finding alsoIn(Finding other) {
+        Set<String> all = new LinkedHashSet<>(tests);
+        all.addAll(other.tests);
+        return new Finding(weight, site, kind, sentence, statement, proposals, List.copyOf(all));
     }
 
     /**
@@ -74,9 +119,10 @@ public final class Finding {
     }
 
     /**
-     * What to write.
+     * What to write at the end of a test. It has been compiled, and holds there unless the change is made.
      *
-     * @return a statement, ready to paste; empty if there is none
+     * @return a statement, ready to paste, after the imports and the field that it needs, a line each; empty if there is
+     *     none
      */
     public String statement() {
         return statement;

@@ -12,6 +12,8 @@ final class Group {
 
     final ChangeKind kind;
     final int index;
+    /** What is changed of an argument; empty for all of it. */
+    final String part;
     final Set<String> tests = new LinkedHashSet<>();
     /** The call that stands for the others: the first that passed, if any did. */
     CallPlace site;
@@ -23,9 +25,20 @@ final class Group {
     boolean passed;
     boolean unclear;
 
-    Group(CallPlace site, ChangeKind kind, int index) {
+    Group(CallPlace site, ChangeKind kind, int index, String part) {
         this.site = site;
         this.kind = kind;
         this.index = index;
+        this.part = part;
+    }
+
+    /** Whether only the author of a test knows if this should be noticed. */
+    boolean isQuestion() {
+        return kind.isQuestion() || !part.isEmpty();
+    }
+
+    /** The disturbance that stands for the group: the first that passed. */
+    Disturbance first() {
+        return passing.get(0);
     }
 }

@@ -16,7 +16,7 @@ final class Groups {
     private final Map<Key, Group> byKey = new LinkedHashMap<>();
 
     /** Of several values one that is noticed is enough, so they share an index. */
-    private record Key(String site, ChangeKind kind, int index) {}
+    private record Key(String site, ChangeKind kind, int index, String part) {}
 
     Groups(List<Tried> tried, Map<String, Baseline> tests) {
         for (Tried each : tried) {
@@ -25,8 +25,10 @@ final class Groups {
             }
             ChangeKind kind = each.disturbance().kind();
             int index = kind.isOfValue() ? 0 : each.disturbance().index();
+            String part = each.disturbance().part();
             Group group = byKey.computeIfAbsent(
-                    new Key(each.disturbance().site(), kind, index), key -> new Group(each.site(), kind, index));
+                    new Key(each.disturbance().site(), kind, index, part),
+                    key -> new Group(each.site(), kind, index, part));
             group.tests.add(tests.get(each.disturbance().test()).name);
             group.noticed |= each.verdict() == Verdict.NOTICED;
             group.unclear |= each.verdict() == Verdict.UNCLEAR;
@@ -49,7 +51,11 @@ final class Groups {
     /** What is known of a change that a place has only one of; null if it was not tried. */
     @Nullable
     Group of(CallPlace site, ChangeKind kind) {
-        return byKey.get(new Key(site.key(), kind, 0));
+        return of(site, kind, 0);
+    }
+
+    private @Nullable Group of(CallPlace site, ChangeKind kind, int index) {
+        return byKey.get(new Key(site.key(), kind, index, ""));
     }
 
     /** Whether some test notices a change that a place has only one of. */
@@ -59,8 +65,9 @@ final class Groups {
     }
 
     /**
-     * A call whose answer some test looks at is looked at; one that may be left out may have any argument. Who said what it
-     * answers means the answer to matter, so that is what is told of it, and not that the call may be left out.
+     * Whether something else that is told of a place says it already. A call whose answer some test looks at is looked at; one
+     * that may be left out may have any argument. Who said what it answers means the answer to matter, so that is what is told
+     * of a query, and not that it may be left out.
      */
     boolean isSaidAlready(Group group) {
         Group answer = of(group.site, ChangeKind.ANSWER);
@@ -72,10 +79,16 @@ final class Groups {
                 && group.site.defaulted().isEmpty();
         boolean mayBeLost = lost != null && !lost.noticed && lost.passed && !looksAtAnswer;
         return switch (group.kind) {
-            case LOST -> looksAtAnswer || answerInVain;
+            case LOST -> looksAtAnswer || answerInVain && !Verbs.isCommand(group.site.method());
             case ANSWER -> mayBeLost && !answerInVain;
-            case ARGUMENT, CALLBACK, TWICE -> mayBeLost;
-            case RESULT, EXTRA -> false;
+            case ARGUMENT -> mayBeLost || !group.part.isEmpty() && !isWholeNoticed(group);
+            case TWICE -> mayBeLost;
+            case CALLBACK, RESULT, EXTRA, THROWN, SILENT, ORDER -> false;
         };
+    }
+
+    private boolean isWholeNoticed(Group ofPart) {
+        Group whole = of(ofPart.site, ofPart.kind, ofPart.index);
+        return whole != null && whole.noticed;
     }
 }

@@ -7,9 +7,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Says what the disturbed runs mean. A disturbance that any test of the suite notices is no gap, whichever tests do not; of
@@ -19,16 +22,21 @@ final class Judge {
 
     private final Map<String, Baseline> tests;
     private final List<Tried> tried;
-    private final List<String> leftOut;
-    private final boolean complete;
+    private final @Nullable Pattern minor;
     private final Groups groups;
+    private final FindingText texts;
 
-    Judge(Map<String, Baseline> tests, List<Tried> tried, List<String> leftOut, boolean complete) {
+    /**
+     * Judges.
+     *
+     * @param minor matches further calls that count for nothing; null for none
+     */
+    Judge(Map<String, Baseline> tests, List<Tried> tried, @Nullable Pattern minor) {
         this.tests = tests;
         this.tried = tried;
-        this.leftOut = leftOut;
-        this.complete = complete;
+        this.minor = minor;
         this.groups = new Groups(tried, tests);
+        this.texts = new FindingText(tests);
     }
 
     /** What passed where nobody noticed anything. */
@@ -42,7 +50,7 @@ final class Judge {
         return found;
     }
 
-    /** The calls that some tests make, and that matter there, to be made in others of their classes. */
+    /** The calls that some tests make, and that matter there, to be made in others of their sort. */
     Map<Disturbance, CallPlace> extras() {
         return new MissingCalls(tests, tried, groups).extras();
     }
@@ -50,44 +58,73 @@ final class Judge {
     private List<ChallengedTest> challenged() {
         Map<String, Map<Verdict, Integer>> verdicts = new HashMap<>();
         for (Tried each : tried) {
-            if (!each.confirms() && each.disturbance().kind() != ChangeKind.EXTRA) {
+            boolean counts = !each.confirms()
+                    && !each.disturbance().kind().isQuestion()
+                    && each.disturbance().part().isEmpty();
+            if (counts) {
                 verdicts.computeIfAbsent(each.disturbance().test(), id -> new EnumMap<>(Verdict.class))
                         .merge(each.verdict(), 1, Integer::sum);
             }
         }
         List<ChallengedTest> challenged = new ArrayList<>();
         for (Baseline test : tests.values()) {
-            Map<Verdict, Integer> counts = verdicts.getOrDefault(test.id, Map.of());
-            challenged.add(new ChallengedTest(
-                    test.name,
-                    counts.getOrDefault(Verdict.NOTICED, 0),
-                    counts.getOrDefault(Verdict.PASSED, 0),
-                    counts.getOrDefault(Verdict.UNCLEAR, 0)));
+            if (!test.sites.isEmpty()) {
+                Map<Verdict, Integer> counts = verdicts.getOrDefault(test.id, Map.of());
+                challenged.add(new ChallengedTest(
+                        test.name,
+                        counts.getOrDefault(Verdict.NOTICED, 0),
+                        counts.getOrDefault(Verdict.PASSED, 0),
+                        counts.getOrDefault(Verdict.UNCLEAR, 0)));
+            }
         }
         return challenged;
     }
 
-    ChallengeResult result() {
+    /** What was found, each with the statements that would close it. */
+    List<Finding> findings() {
         List<Finding> findings = new ArrayList<>();
-        List<ChallengeResult.Noticed> noticed = new ArrayList<>();
-        int gaps = 0;
+        Map<String, Finding> orders = new LinkedHashMap<>();
         for (Group group : groups.all()) {
-            if (group.noticed) {
-                noticed.add(new ChallengeResult.Noticed(group.site, group.kind, List.copyOf(group.tests)));
-            } else if (groups.isSaidAlready(group)) {
+            if (group.noticed || groups.isSaidAlready(group)) {
                 continue;
+            } else if (group.passed && group.kind == ChangeKind.ORDER) {
+                // One question a test is enough to think of the others.
+                orders.putIfAbsent(group.test, texts.of(Weight.QUESTION, group));
             } else if (group.passed) {
-                gaps++;
-                findings.add(FindingText.of(Weight.GAP, group));
-            } else if (group.unclear) {
-                findings.add(FindingText.of(Weight.UNCLEAR, group));
+                findings.add(texts.of(group.isQuestion() ? Weight.QUESTION : Weight.GAP, group));
+            } else if (group.unclear && !group.isQuestion()) {
+                findings.add(texts.of(Weight.UNCLEAR, group));
             }
         }
-        findings.addAll(new MissingCalls(tests, tried, groups).questions());
+        findings.addAll(orders.values());
+        findings.addAll(new MissingCalls(tests, tried, groups).questions(texts));
+        findings.addAll(new Callbacks(tests).neverRun());
         Notes notes = new Notes(tests, tried);
         findings.addAll(notes.defaults(groups));
         findings.addAll(notes.needless());
-        findings.sort(Comparator.comparing(Finding::weight).thenComparing(finding -> isLog(finding.site())));
+        List<Finding> weighed = new ArrayList<>();
+        findings.forEach(each -> weighed.add(each.weight() != Weight.NOTE && isMinor(each.site()) ? each.minor() : each));
+        weighed.sort(Comparator.comparing(Finding::weight).thenComparing(finding -> isLog(finding.site())));
+        return Statements.once(weighed);
+    }
+
+    private boolean isMinor(CallPlace site) {
+        return MinorCalls.include(site, minor);
+    }
+
+    /** All of it as a result. */
+    ChallengeResult result(List<Finding> findings, List<String> leftOut, boolean complete) {
+        List<ChallengeResult.Noticed> noticed = new ArrayList<>();
+        int gaps = 0;
+        for (Group group : groups.all()) {
+            if (group.isQuestion() || isMinor(group.site)) {
+                continue;
+            } else if (group.noticed) {
+                noticed.add(new ChallengeResult.Noticed(group.site, group.kind, List.copyOf(group.tests)));
+            } else if (group.passed && !groups.isSaidAlready(group)) {
+                gaps++;
+            }
+        }
         return new ChallengeResult(challenged(), findings, leftOut, noticed, gaps, tried.size(), complete);
     }
 

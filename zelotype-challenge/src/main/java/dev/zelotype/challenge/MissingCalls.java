@@ -36,7 +36,7 @@ final class MissingCalls {
     Map<Disturbance, CallPlace> extras() {
         Map<String, List<Baseline>> byType = new LinkedHashMap<>();
         tests.values()
-                .forEach(test -> byType.computeIfAbsent(test.type, first -> new ArrayList<>())
+                .forEach(test -> byType.computeIfAbsent(test.family, first -> new ArrayList<>())
                         .add(test));
         Map<Disturbance, CallPlace> found = new LinkedHashMap<>();
         byType.values().forEach(ofType -> {
@@ -44,20 +44,27 @@ final class MissingCalls {
             Map<String, String> from = new HashMap<>();
             for (Baseline test : ofType) {
                 for (CallPlace site : test.sites) {
-                    boolean matters = groups.isNoticed(site, ChangeKind.LOST);
-                    boolean canBeMade =
-                            !site.written().isEmpty() || !site.names().contains("instance");
+                    boolean matters = !site.isOfResult()
+                            && (site.isCountedExactly() || groups.isNoticed(site, ChangeKind.LOST));
+                    boolean canBeMade = !site.isOfInstance();
                     if (matters && canBeMade && calls.putIfAbsent(site.called(), site) == null) {
                         from.put(site.called(), test.id);
                     }
                 }
             }
             for (Baseline test : ofType) {
+                if (test.sites.isEmpty() && !test.callsSubject) {
+                    // There is nobody in it who could make a call too many.
+                    continue;
+                }
                 Set<String> made = new HashSet<>();
                 test.sites.forEach(site -> made.add(site.called()));
                 calls.forEach((called, site) -> {
                     if (!made.contains(called)) {
-                        found.put(new Disturbance(test.id, site.key(), 0, ChangeKind.EXTRA, 0, from.get(called)), site);
+                        found.put(
+                                new Disturbance(
+                                        test.id, site.key(), 0, ChangeKind.EXTRA, 0, "", from.get(called)),
+                                site);
                     }
                 });
             }
@@ -66,21 +73,23 @@ final class MissingCalls {
     }
 
     /** Calls that tests would not have noticed though they do not make them; one question for each method and class. */
-    List<Finding> questions() {
+    List<Finding> questions(FindingText texts) {
         Map<String, CallPlace> asked = new LinkedHashMap<>();
+        Map<String, Disturbance> first = new HashMap<>();
         Map<String, Set<String>> missing = new LinkedHashMap<>();
         for (Tried each : tried) {
             if (each.disturbance().kind() == ChangeKind.EXTRA && each.verdict() == Verdict.PASSED) {
                 Baseline test = tests.get(each.disturbance().test());
-                String key = test.type + " " + each.site().called();
+                String key = test.family + " " + each.site().called();
                 asked.putIfAbsent(key, each.site());
-                missing.computeIfAbsent(key, first -> new LinkedHashSet<>()).add(test.name);
+                first.putIfAbsent(key, each.disturbance());
+                missing.computeIfAbsent(key, none -> new LinkedHashSet<>()).add(test.name);
             }
         }
         List<Finding> questions = new ArrayList<>();
         asked.forEach((key, site) -> {
             List<String> names = List.copyOf(missing.get(key));
-            String first = TestNames.readable(names.get(0));
+            String title = TestNames.readable(names.get(0));
             String more = names.size() == 1
                     ? ""
                     : names.size() == 2 ? " (and another test)" : " (and " + (names.size() - 1) + " other tests)";
@@ -88,9 +97,9 @@ final class MissingCalls {
                     Weight.QUESTION,
                     site,
                     ChangeKind.EXTRA,
-                    "An additional call of " + site.text() + " in \"" + first + "\"" + more
+                    "An additional call of " + site.text() + " in \"" + title + "\"" + more
                             + " goes unnoticed. Should it be forbidden there?",
-                    "verify(" + site.receiver() + "::" + site.method() + ").never();",
+                    List.of(texts.never(site, first.get(key))),
                     names));
         });
         return questions;

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 
 /**
  * The calls of an undisturbed test: the first and the last of each site, and how many there were. Safe for use from any
@@ -17,18 +18,26 @@ final class NotedCalls {
     private final Map<String, Noted> first = new LinkedHashMap<>();
     private final Map<String, Noted> last = new LinkedHashMap<>();
 
-    private record Noted(String method, String text, BooleanSupplier countedExactly, Message.Asked asked) {}
+    private record Noted(
+            String method,
+            String text,
+            BooleanSupplier countedExactly,
+            Supplier<List<Message.Argument>> arguments,
+            Message.Asked asked) {}
 
     /**
      * Notes a call.
      *
      * @param countedExactly tells at the end of the test whether it says how many such calls there are
+     * @param arguments tells at the end of the test what has become of the arguments
      */
-    synchronized void add(Message.Asked asked, BooleanSupplier countedExactly) {
+    synchronized void add(
+            Message.Asked asked, BooleanSupplier countedExactly, Supplier<List<Message.Argument>> arguments) {
         Noted noted = new Noted(
                 asked.receiver() + "." + asked.signature(),
                 asked.receiver() + "." + asked.text(),
                 countedExactly,
+                arguments,
                 asked);
         made.merge(noted.method(), 1, Integer::sum);
         made.merge(noted.text(), 1, Integer::sum);
@@ -51,9 +60,10 @@ final class NotedCalls {
 
     private Message.Asked counted(Noted noted) {
         return noted.asked()
-                .counted(
+                .atEnd(
                         made.getOrDefault(noted.method(), 1),
                         made.getOrDefault(noted.text(), 1),
-                        noted.countedExactly().getAsBoolean());
+                        noted.countedExactly().getAsBoolean(),
+                        noted.arguments().get());
     }
 }

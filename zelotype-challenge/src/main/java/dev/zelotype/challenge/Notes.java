@@ -66,7 +66,7 @@ final class Notes {
                         "The check \"" + check.text() + "\" at " + check.place()
                                 + " adds nothing: whatever was changed to make it fail made"
                                 + " another check fail as well.",
-                        "",
+                        List.of(),
                         List.copyOf(named.get(key))));
             }
         }
@@ -78,24 +78,27 @@ final class Notes {
         List<Finding> notes = new ArrayList<>();
         Map<String, CallPlace> seen = new LinkedHashMap<>();
         Map<String, Set<String>> leaning = new LinkedHashMap<>();
+        Map<String, String> first = new LinkedHashMap<>();
         for (Baseline test : tests.values()) {
             for (CallPlace site : test.sites) {
                 if (!site.defaulted().isEmpty() && groups.isNoticed(site, ChangeKind.ANSWER)) {
                     seen.putIfAbsent(site.key(), site);
-                    leaning.computeIfAbsent(site.key(), first -> new LinkedHashSet<>())
+                    first.putIfAbsent(site.key(), test.id);
+                    leaning.computeIfAbsent(site.key(), none -> new LinkedHashSet<>())
                             .add(test.name);
                 }
             }
         }
         seen.forEach((key, site) -> {
             int count = leaning.get(key).size();
+            Proposal proposal = new FindingText(tests).defaulted(site, first.get(key));
             notes.add(new Finding(
                     Weight.NOTE,
                     site,
                     ChangeKind.ANSWER,
                     (count == 1 ? "1 test depends" : count + " tests depend") + " on the default answer "
                             + site.defaulted() + " of " + site.text() + " at " + site.place() + ".",
-                    "suppose(" + site.receiver() + "::" + site.method() + ").returns(" + site.defaulted() + ");",
+                    proposal == null ? List.of() : List.of(proposal),
                     List.copyOf(leaning.get(key))));
         });
         return notes;

@@ -3,12 +3,15 @@ package dev.zelotype.challenge;
 import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.conversation.Ending;
 import dev.zelotype.host.DisturbedCall;
+import dev.zelotype.host.DisturbedScene;
 import java.lang.StackWalker.StackFrame;
 import java.lang.reflect.Method;
+import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -24,11 +27,61 @@ final class Recorder {
     private final NotedCalls noted = new NotedCalls();
     private final Subjects subjects = new Subjects();
     private final KeptChecks checks = new KeptChecks();
+    private final @Nullable Trial trial;
     private int calls;
     private volatile String applied = "";
+    /** A call that is to be made after the next one. */
+    private @Nullable DisturbedCall late;
 
-    Recorder(@Nullable Disturbance disturbance) {
+    private boolean looking;
+
+    Recorder(@Nullable Disturbance disturbance, @Nullable Trial trial) {
         this.disturbance = disturbance;
+        this.trial = trial;
+    }
+
+    /** What became of the statement that was tried; empty if none was. */
+    String tried() {
+        return trial == null ? "" : trial.result();
+    }
+
+    /** Whether the test called what calls doubles. */
+    boolean callsSubject() {
+        return subjects.called();
+    }
+
+    /** The test is about to check something, or its scene ends. */
+    void looks(DisturbedScene scene, boolean last) throws Throwable {
+        if (looking) {
+            return;
+        }
+        looking = true;
+        try {
+            makeLate("");
+            Disturbance wanted = disturbance;
+            if (wanted != null && wanted.kind() == ChangeKind.EXTRA && applied.isEmpty()) {
+                // Said before, since it may be refused.
+                applied = "made as well";
+                if (!CallMemory.make(scene, wanted.site())) {
+                    applied = "";
+                }
+            }
+            if (last && trial != null) {
+                trial.run(scene);
+            }
+        } finally {
+            looking = false;
+        }
+    }
+
+    /** Makes the call that waits for another to come first; without another it was not late. */
+    private void makeLate(String after) throws Throwable {
+        DisturbedCall waiting = late;
+        if (waiting != null) {
+            late = null;
+            applied = after;
+            waiting.again();
+        }
     }
 
     /** What was changed, in words; empty if nothing was. */
@@ -70,11 +123,14 @@ final class Recorder {
         if (wanted.kind() == ChangeKind.RESULT) {
             subjects.note(caller.getClassName());
             return call.proceed();
-        } else if (wanted.kind() == ChangeKind.EXTRA) {
-            return applied.isEmpty() ? withAnother(call, wanted) : call.proceed();
         }
         boolean now = wanted.site().equals(site) && wanted.occurrence() == occurrence;
-        return now ? disturbed(call, wanted) : call.proceed();
+        if (now) {
+            return disturbed(call, wanted);
+        }
+        Object answer = call.proceed();
+        makeLate("made after " + CallParts.text(call));
+        return answer;
     }
 
     /** A test has called something, and is about to see what came back. */
@@ -83,7 +139,7 @@ final class Recorder {
         Disturbance wanted = disturbance;
         boolean looks = wanted == null || wanted.kind() == ChangeKind.RESULT && applied.isEmpty();
         Method method = looks ? subjects.method(owner, name, descriptor) : null;
-        if (method == null) {
+        if (method == null || method.getReturnType() == void.class) {
             return result;
         }
         List<String> types =
@@ -129,14 +185,16 @@ final class Recorder {
                 owner,
                 signature,
                 text,
+                caller.getClassName(),
                 CallParts.file(caller),
                 caller.getLineNumber(),
                 variants,
                 "",
-                "",
-                List.of(),
+                Message.Written.NOTHING,
+                false,
+                false,
                 List.of());
-        noted.add(asked, () -> false);
+        noted.add(asked, () -> false, List::of);
     }
 
     private @Nullable Object note(DisturbedCall call, String site, int occurrence, StackFrame caller) throws Throwable {
@@ -156,15 +214,9 @@ final class Recorder {
             threw = false;
             return answer;
         } finally {
-            StringBuilder altered = new StringBuilder();
-            List<String> names = new ArrayList<>();
-            List<String> values = new ArrayList<>();
+            List<Message.Argument> given = new ArrayList<>();
             for (int i = 0; i < arguments.length; i++) {
-                boolean hasOther = !Alterations.of(call.arguments()[i], CallParts.type(call, i))
-                        .isEmpty();
-                altered.append(ran[i] ? 'c' : hasOther && !call.isCallback(i) ? 'a' : '-');
-                names.add(CallParts.name(call, i));
-                values.add(CallParts.source(call, i));
+                given.add(CallParts.argument(call, i, use(call, i, arguments[i])));
             }
             int variants = threw || call.isAnswerDropped()
                     ? 0
@@ -180,28 +232,40 @@ final class Recorder {
                     call.type(),
                     call.signature(),
                     text,
+                    caller.getClassName(),
                     CallParts.file(caller),
                     caller.getLineNumber(),
                     variants,
                     call.ending() == Ending.DEFAULTED && call.returnType() != void.class
                             ? DisturbedCall.print(answer)
                             : "",
-                    altered.toString(),
-                    names,
-                    values);
-            noted.add(asked, call::isCountedExactly);
+                    threw || call.returnType() == void.class
+                            ? Message.Written.NOTHING
+                            : Message.Written.of(answer),
+                    answer instanceof CompletableFuture,
+                    threw,
+                    given);
+            noted.add(asked, call::isCountedExactly, () -> withCalledBack(given, ran));
         }
     }
 
-    /** Lets the call be followed by one that other tests make. */
-    private @Nullable Object withAnother(DisturbedCall call, Disturbance wanted) throws Throwable {
-        Object answer = call.proceed();
-        // Said before, since it may be refused.
-        applied = "made as well";
-        if (!CallMemory.makeBeside(call, wanted.site())) {
-            applied = "";
+    private static Message.Use use(DisturbedCall call, int place, @Nullable Object passed) {
+        if (passed != call.arguments()[place]) {
+            return Message.Use.NOT_CALLED;
         }
-        return answer;
+        boolean hasOther = !call.isCallback(place)
+                && !Alterations.of(passed, CallParts.type(call, place)).isEmpty();
+        return hasOther ? Message.Use.OTHER : Message.Use.NONE;
+    }
+
+    private static List<Message.Argument> withCalledBack(List<Message.Argument> given, boolean[] ran) {
+        List<Message.Argument> arguments = new ArrayList<>(given);
+        for (int i = 0; i < ran.length; i++) {
+            if (ran[i]) {
+                arguments.set(i, given.get(i).as(Message.Use.CALLED));
+            }
+        }
+        return arguments;
     }
 
     private @Nullable Object disturbed(DisturbedCall call, Disturbance wanted) throws Throwable {
@@ -223,12 +287,16 @@ final class Recorder {
             case ARGUMENT -> {
                 Object[] arguments = call.arguments().clone();
                 Object was = arguments[wanted.index()];
-                List<Object> others = Alterations.of(was, CallParts.type(call, wanted.index()));
-                if (others.isEmpty()) {
+                Type type = CallParts.type(call, wanted.index());
+                List<Object> others = Alterations.of(was, type);
+                Object other = wanted.part().isEmpty()
+                        ? others.isEmpty() ? null : others.get(0)
+                        : Alterations.parts(was, type).get(wanted.part());
+                if (other == null) {
                     return call.proceed();
                 }
-                arguments[wanted.index()] = others.get(0);
-                applied = DisturbedCall.print(others.get(0)) + " instead of " + DisturbedCall.print(was);
+                arguments[wanted.index()] = other;
+                applied = DisturbedCall.print(other) + " instead of " + DisturbedCall.print(was);
                 return call.proceed(arguments);
             }
             case CALLBACK -> {
@@ -241,6 +309,22 @@ final class Recorder {
                 Object answer = call.proceed();
                 applied = "made twice";
                 call.again();
+                return answer;
+            }
+            case THROWN -> {
+                call.proceed();
+                Throwable thrown = Failures.of(call.method());
+                applied = "throws " + thrown.getClass().getSimpleName();
+                throw thrown;
+            }
+            case SILENT -> {
+                call.proceed();
+                applied = "never completes";
+                return new NeverComplete<>();
+            }
+            case ORDER -> {
+                Object answer = call.lose();
+                late = call;
                 return answer;
             }
             case RESULT, EXTRA -> {

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.challenge.Challenge.Baseline;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -9,57 +10,81 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BiPredicate;
+import java.util.function.Predicate;
 
 /**
  * What is still to be disturbed: in each round one thing for each test. Answers come first, and once one is noticed the
  * others of the same call need not be tried, nor need the call be lost. Calls that are made where they are not made come at
- * the end.
+ * the end. For one thread.
  */
 final class Schedule {
 
+    private final Set<ChangeKind> changes;
     private final Map<String, Deque<Disturbance>> open = new LinkedHashMap<>();
     private final Map<String, CallPlace> sites = new HashMap<>();
     private int run;
     private int known;
 
-    Schedule(Collection<Challenge.Baseline> tests, Set<ChangeKind> changes) {
-        for (Challenge.Baseline test : tests) {
-            Deque<Disturbance> all = new ArrayDeque<>();
+    /**
+     * Plans what is to be disturbed.
+     *
+     * @param wanted tells which disturbances of all that could be made are
+     */
+    Schedule(Collection<Baseline> tests, Set<ChangeKind> changes, BiPredicate<Disturbance, CallPlace> wanted) {
+        this.changes = changes;
+        for (Baseline test : tests) {
+            List<Disturbance> all = new ArrayList<>();
             for (CallPlace site : test.sites) {
                 sites.put(test.id + site.key() + site.occurrence(), site);
-                add(all, test.id, site, changes);
+                add(all, test.id, site);
             }
+            addOrder(all, test);
+            all.removeIf(each -> !changes.contains(each.kind()) || !wanted.test(each, site(each)));
             known += all.size();
             if (!all.isEmpty()) {
-                open.put(test.id, all);
+                open.put(test.id, new ArrayDeque<>(all));
             }
         }
     }
 
-    private static void add(Deque<Disturbance> all, String test, CallPlace site, Set<ChangeKind> changes) {
+    private static void add(List<Disturbance> all, String test, CallPlace site) {
+        ChangeKind ofValue = site.isOfResult() ? ChangeKind.RESULT : ChangeKind.ANSWER;
+        for (int i = 0; i < site.variants(); i++) {
+            all.add(new Disturbance(test, site, ofValue, i));
+        }
         if (site.isOfResult()) {
-            for (int i = 0; changes.contains(ChangeKind.RESULT) && i < site.variants(); i++) {
-                all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.RESULT, i));
-            }
             return;
         }
-        if (changes.contains(ChangeKind.ANSWER)) {
-            for (int i = 0; i < site.variants(); i++) {
-                all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.ANSWER, i));
+        all.add(new Disturbance(test, site, ChangeKind.LOST, 0));
+        if (site.isCountedExactly()) {
+            all.add(new Disturbance(test, site, ChangeKind.TWICE, 0));
+        }
+        for (int i = 0; i < site.arguments().size(); i++) {
+            Message.Argument argument = site.arguments().get(i);
+            if (argument.use() == Message.Use.OTHER) {
+                Disturbance whole = new Disturbance(test, site, ChangeKind.ARGUMENT, i);
+                all.add(whole);
+                argument.parts().forEach(part -> all.add(whole.ofPart(part)));
+            } else if (argument.use() == Message.Use.CALLED) {
+                all.add(new Disturbance(test, site, ChangeKind.CALLBACK, i));
             }
         }
-        if (changes.contains(ChangeKind.LOST)) {
-            all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.LOST, 0));
+        if (!site.threw()) {
+            all.add(new Disturbance(test, site, ChangeKind.THROWN, 0));
         }
-        if (changes.contains(ChangeKind.TWICE) && site.isCountedExactly()) {
-            all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.TWICE, 0));
+        if (site.isFuture()) {
+            all.add(new Disturbance(test, site, ChangeKind.SILENT, 0));
         }
-        for (int i = 0; i < site.arguments().length(); i++) {
-            char what = site.arguments().charAt(i);
-            if (what == 'a' && changes.contains(ChangeKind.ARGUMENT)) {
-                all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.ARGUMENT, i));
-            } else if (what == 'c' && changes.contains(ChangeKind.CALLBACK)) {
-                all.add(new Disturbance(test, site.key(), site.occurrence(), ChangeKind.CALLBACK, i));
+    }
+
+    /** Commands that are followed by one of another collaborator. */
+    private static void addOrder(List<Disturbance> all, Baseline test) {
+        for (int i = 0; i + 1 < test.sites.size(); i++) {
+            CallPlace site = test.sites.get(i);
+            CallPlace next = test.sites.get(i + 1);
+            if (site.isCommand() && next.isCommand() && !site.receiver().equals(next.receiver())) {
+                all.add(new Disturbance(test.id, site, ChangeKind.ORDER, 0));
             }
         }
     }
@@ -92,17 +117,29 @@ final class Schedule {
         confirm(disturbance);
     }
 
-    void done(Disturbance disturbance, Verdict verdict) {
+    void done(Disturbance done, Verdict verdict) {
         run++;
-        Deque<Disturbance> rest = open.get(disturbance.test());
-        if (rest != null && disturbance.kind().isOfValue() && verdict == Verdict.NOTICED) {
+        if (done.kind().isOfValue() && verdict == Verdict.NOTICED) {
+            leaveOut(done, other -> other.kind() == done.kind() || other.kind() == ChangeKind.LOST && isSaidToBeQuery(done));
+        } else if (done.kind() == ChangeKind.ARGUMENT && done.part().isEmpty() && verdict != Verdict.NOTICED) {
+            // Of an argument that nobody looks at nobody looks at a part.
+            leaveOut(done, other -> other.kind() == ChangeKind.ARGUMENT && other.index() == done.index());
+        }
+    }
+
+    /** A call whose answer matters must happen; whether its like in other tests may, only losing it tells. */
+    private boolean isSaidToBeQuery(Disturbance disturbance) {
+        return !changes.contains(ChangeKind.EXTRA) || !site(disturbance).isCountedExactly();
+    }
+
+    private void leaveOut(Disturbance done, Predicate<Disturbance> which) {
+        Deque<Disturbance> rest = open.get(done.test());
+        if (rest != null) {
             int before = rest.size();
-            rest.removeIf(other -> other.site().equals(disturbance.site())
-                    && other.occurrence() == disturbance.occurrence()
-                    && (other.kind() == disturbance.kind() || other.kind() == ChangeKind.LOST));
+            rest.removeIf(other -> done.isAtPlaceOf(other) && which.test(other));
             known -= before - rest.size();
             if (rest.isEmpty()) {
-                open.remove(disturbance.test());
+                open.remove(done.test());
             }
         }
     }

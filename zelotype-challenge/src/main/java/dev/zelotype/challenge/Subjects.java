@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,7 +17,16 @@ import org.jspecify.annotations.Nullable;
  */
 final class Subjects {
 
+    /** Those of all tests so far. */
+    private static final Set<String> KNOWN = ConcurrentHashMap.newKeySet();
+
     private final Set<String> names = new HashSet<>();
+    private volatile boolean called;
+
+    /** Whether the test has called one that some test has. */
+    boolean called() {
+        return called;
+    }
 
     /** The subject of a test is what calls doubles, and what the test itself called for that. */
     void note(String caller) {
@@ -34,6 +44,7 @@ final class Subjects {
         synchronized (names) {
             for (String name : new String[] {caller, outermost}) {
                 for (String each = name; ; each = each.substring(0, each.lastIndexOf('$'))) {
+                    KNOWN.add(each);
                     if (!names.add(each) || each.lastIndexOf('$') <= 0) {
                         break;
                     }
@@ -48,9 +59,9 @@ final class Subjects {
         }
     }
 
-    /** Whether one of the subjects is of a class or an interface. */
-    private boolean include(Class<?> owner) {
-        for (String name : copy()) {
+    /** Whether one of some subjects is of a class or an interface. */
+    private static boolean include(Iterable<String> subjects, Class<?> owner) {
+        for (String name : subjects) {
             try {
                 if (owner.isAssignableFrom(Class.forName(name, false, owner.getClassLoader()))) {
                     return true;
@@ -68,7 +79,11 @@ final class Subjects {
     Method method(String owner, String name, String descriptor) {
         try {
             Class<?> type = Class.forName(owner, false, Thread.currentThread().getContextClassLoader());
-            if (type.isRecord() || type.isEnum() || !include(type)) {
+            if (type.isRecord() || type.isEnum()) {
+                return null;
+            }
+            called = called || include(KNOWN, type);
+            if (!include(copy(), type)) {
                 return null;
             }
             List<Method> all = new ArrayList<>();

@@ -43,6 +43,22 @@ final class TestClasses {
         }
     }
 
+    /** The class that tests of the same sort share: the topmost that they inherit from, or else the outermost. */
+    static String family(String name) {
+        String outer = outer(name);
+        try {
+            Class<?> type = Class.forName(outer, false, Thread.currentThread().getContextClassLoader());
+            Class<?> top = type;
+            while (isUsers(top.getSuperclass())) {
+                top = top.getSuperclass();
+            }
+            return outer(top.getName());
+        } catch (ClassNotFoundException | LinkageError e) {
+            // A test that is no class shares nothing.
+            return outer;
+        }
+    }
+
     private static boolean isUsers(@Nullable Class<?> type) {
         return type != null && !CodeOwner.isOfJdk(type) && !CodeOwner.isOfTestLibrary(type.getName());
     }

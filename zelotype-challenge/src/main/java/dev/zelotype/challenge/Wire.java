@@ -1,7 +1,9 @@
 package dev.zelotype.challenge;
 
 import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
@@ -64,17 +66,18 @@ final class Wire {
         if (kind == null) {
             throw new IllegalArgumentException("no message: " + line);
         }
-        return (Message) read(kind, fields);
+        return (Message) read(kind, kind, fields);
     }
 
     @SuppressWarnings({"unchecked", "rawtypes"})
-    private static Object read(Class<?> type, Iterator<String> fields) {
+    private static Object read(Class<?> type, Type generic, Iterator<String> fields) {
         if (type.isRecord()) {
             return readRecord(type, fields);
         } else if (type == List.class) {
-            List<String> list = new ArrayList<>();
+            Class<?> element = (Class<?>) ((ParameterizedType) generic).getActualTypeArguments()[0];
+            List<Object> list = new ArrayList<>();
             for (int left = Integer.parseInt(fields.next()); left > 0; left--) {
-                list.add(unescaped(fields.next()));
+                list.add(read(element, element, fields));
             }
             return List.copyOf(list);
         }
@@ -97,7 +100,7 @@ final class Wire {
         Class<?>[] types = new Class<?>[components.length];
         for (int i = 0; i < components.length; i++) {
             types[i] = components[i].getType();
-            values[i] = read(types[i], fields);
+            values[i] = read(types[i], components[i].getGenericType(), fields);
         }
         try {
             var constructor = type.getDeclaredConstructor(types);

@@ -4,7 +4,9 @@ import dev.zelotype.basics.Mask;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.host.CallDisturber;
 import dev.zelotype.host.DisturbedCall;
+import dev.zelotype.host.DisturbedScene;
 import dev.zelotype.host.ResultDisturber;
+import dev.zelotype.host.TestVariables;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -23,10 +25,15 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.junit.platform.engine.DiscoverySelector;
 import org.junit.platform.engine.TestExecutionResult;
+import org.junit.platform.engine.TestSource;
+import org.junit.platform.engine.UniqueId;
 import org.junit.platform.engine.discovery.ClassNameFilter;
 import org.junit.platform.engine.discovery.DiscoverySelectors;
+import org.junit.platform.engine.support.descriptor.ClassSource;
+import org.junit.platform.engine.support.descriptor.MethodSource;
 import org.junit.platform.launcher.Launcher;
 import org.junit.platform.launcher.LauncherDiscoveryRequest;
+import org.junit.platform.launcher.TagFilter;
 import org.junit.platform.launcher.TestExecutionListener;
 import org.junit.platform.launcher.TestIdentifier;
 import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
@@ -41,6 +48,7 @@ final class Worker {
 
     private final PrintStream wire;
     private final Launcher launcher = LauncherFactory.create();
+    private List<String> parameters = List.of();
     private volatile @Nullable Recorder recorder;
 
     private Worker(PrintStream wire) {
@@ -72,7 +80,9 @@ final class Worker {
         List<Disturbance> round = new ArrayList<>();
         for (String line = commands.readLine(); line != null; line = commands.readLine()) {
             Message command = Wire.message(line);
-            if (command instanceof Message.ShowResults) {
+            if (command instanceof Message.Configure configure) {
+                parameters = configure.parameters();
+            } else if (command instanceof Message.ShowResults) {
                 showResults();
             } else if (command instanceof Message.Plan plan) {
                 baseline(plan);
@@ -82,6 +92,17 @@ final class Worker {
                 run(request(List.copyOf(selectors)).build(), Map.of());
             } else if (command instanceof Message.Disturb one) {
                 round.add(one.disturbance());
+            } else if (command instanceof Message.Try trial) {
+                Disturbance wanted = trial.disturbance();
+                Map<String, Disturbance> disturbed =
+                        trial.disturbed() ? Map.of(wanted.test(), wanted) : Map.of();
+                if (trial.disturbed()) {
+                    remember(List.of(wanted));
+                }
+                DiscoverySelector test = DiscoverySelectors.selectUniqueId(wanted.test());
+                Listener listener = new Listener(disturbed, new Trial(trial.trial(), trial.doubles()));
+                launcher.execute(request(List.of(test)).build(), listener);
+                tell(new Message.End());
             } else if (command instanceof Message.Go) {
                 run(round);
                 round.clear();
@@ -98,6 +119,14 @@ final class Worker {
         public @Nullable Object disturb(DisturbedCall call) throws Throwable {
             Recorder now = recorder;
             return now == null ? call.proceed() : now.take(call);
+        }
+
+        @Override
+        public void looks(DisturbedScene scene, boolean last) throws Throwable {
+            Recorder now = recorder;
+            if (now != null) {
+                now.looks(scene, last);
+            }
         }
 
         @Override
@@ -132,6 +161,12 @@ final class Worker {
             request.filters(
                     ClassNameFilter.includeClassNamePatterns(plan.patterns().toArray(new String[0])));
         }
+        if (!plan.includedTags().isEmpty()) {
+            request.filters(TagFilter.includeTags(plan.includedTags()));
+        }
+        if (!plan.excludedTags().isEmpty()) {
+            request.filters(TagFilter.excludeTags(plan.excludedTags()));
+        }
         run(request.build(), Map.of());
     }
 
@@ -155,7 +190,7 @@ final class Worker {
             }
         }
         if (!unknown.isEmpty()) {
-            launcher.execute(request(unknown).build(), new Listener(Map.of()));
+            launcher.execute(request(unknown).build(), new Listener(Map.of(), null));
         }
     }
 
@@ -165,15 +200,20 @@ final class Worker {
     }
 
     /** One test at a time, and no journal of runs that nobody made. */
-    private static LauncherDiscoveryRequestBuilder request(List<DiscoverySelector> selectors) {
-        return LauncherDiscoveryRequestBuilder.request()
-                .selectors(selectors)
+    private LauncherDiscoveryRequestBuilder request(List<DiscoverySelector> selectors) {
+        LauncherDiscoveryRequestBuilder request =
+                LauncherDiscoveryRequestBuilder.request().selectors(selectors);
+        for (String each : parameters) {
+            int equals = each.indexOf('=');
+            request.configurationParameter(each.substring(0, equals), each.substring(equals + 1));
+        }
+        return request
                 .configurationParameter("junit.jupiter.execution.parallel.enabled", "false")
                 .configurationParameter("zelotype.journal", "");
     }
 
     private void run(LauncherDiscoveryRequest request, Map<String, Disturbance> disturbances) {
-        launcher.execute(request, new Listener(disturbances));
+        launcher.execute(request, new Listener(disturbances, null));
         tell(new Message.End());
     }
 
@@ -191,26 +231,62 @@ final class Worker {
     private final class Listener implements TestExecutionListener {
 
         private final Map<String, Disturbance> disturbances;
+        private final @Nullable Trial trial;
         private long began;
 
-        Listener(Map<String, Disturbance> disturbances) {
+        Listener(Map<String, Disturbance> disturbances, @Nullable Trial trial) {
             this.disturbances = disturbances;
+            this.trial = trial;
         }
 
         @Override
         public void executionStarted(TestIdentifier test) {
             String id = test.getUniqueId();
-            TestClasses.add(className(id));
+            TestClasses.add(className(test));
             if (test.isTest()) {
-                recorder = new Recorder(disturbances.get(id));
+                recorder = new Recorder(disturbances.get(id), trial);
                 began = System.nanoTime();
                 tell(new Message.Began(id));
             }
         }
 
-        /** The class that a test's id names; the id itself if it names none. */
-        private static String className(String id) {
-            return id.replaceAll(".*\\[class:([^\\]]*)].*", "$1");
+        /** The class that a test stands in; its id if it stands in none. */
+        private static String className(TestIdentifier test) {
+            TestSource source = test.getSource().orElse(null);
+            return source instanceof MethodSource method
+                    ? method.getClassName()
+                    : source instanceof ClassSource type ? type.getClassName() : ofId(test.getUniqueId());
+        }
+
+        /** Dynamic tests have no source of their own, but their ids say in which class they are made. */
+        private static String ofId(String id) {
+            List<UniqueId.Segment> segments = UniqueId.parse(id).getSegments();
+            String name = id;
+            for (UniqueId.Segment each : segments) {
+                if (each.getType().equals("class")) {
+                    name = each.getValue();
+                } else if (each.getType().equals("nested-class")) {
+                    name += "$" + each.getValue();
+                }
+            }
+            return name;
+        }
+
+        /** The variables that a statement in a test may name. */
+        private static List<String> variables(TestIdentifier test) {
+            List<String> all = new ArrayList<>();
+            try {
+                Class<?> type =
+                        Class.forName(className(test), false, Thread.currentThread().getContextClassLoader());
+                String method = test.getSource().orElse(null) instanceof MethodSource source
+                        ? source.getMethodName()
+                        : "";
+                TestVariables.of(type, method).forEach((name, of) -> all.add(name + " " + of));
+            } catch (ClassNotFoundException | LinkageError e) {
+                // A test that is no class has none.
+                return List.of();
+            }
+            return all;
         }
 
         @Override
@@ -225,7 +301,7 @@ final class Worker {
             }
             String id = test.getUniqueId();
             if (!disturbances.containsKey(id)) {
-                Pattern meant = TestClasses.unchallenged(className(id));
+                Pattern meant = TestClasses.unchallenged(className(test));
                 done.calls().stream()
                         .filter(call -> !meant.matcher(call.qualifiedMethod()).matches())
                         .forEach(call -> tell(new Message.Called(id, call)));
@@ -238,10 +314,14 @@ final class Worker {
                     failedChecks.isEmpty() ? verdict : Verdict.NOTICED,
                     done.applied(),
                     (System.nanoTime() - began) / 1_000_000,
-                    className(id),
+                    className(test),
                     test.getDisplayName(),
                     result.getThrowable().map(Worker::firstLine).orElse(""),
-                    verdict != Verdict.PASSED));
+                    verdict != Verdict.PASSED,
+                    TestClasses.family(className(test)),
+                    done.callsSubject(),
+                    disturbances.isEmpty() ? variables(test) : List.of(),
+                    done.tried()));
         }
     }
 }

@@ -28,20 +28,25 @@ final class WorkerProcess implements AutoCloseable {
     private final BlockingQueue<String> lines = new LinkedBlockingQueue<>();
     private final List<String> errors = new ArrayList<>();
 
-    WorkerProcess(List<Path> classPath, List<String> jvmArguments) {
+    WorkerProcess(List<Path> classPath, TestRun run) {
         List<String> command = new ArrayList<>();
         command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-        command.addAll(jvmArguments);
+        command.addAll(run.jvmOptions());
         command.add("-XX:+EnableDynamicAgentLoading");
         command.add("-XX:+IgnoreUnrecognizedVMOptions");
         command.add("-Djava.awt.headless=true");
         command.add("-cp");
         List<String> entries = new ArrayList<>();
-        classPath.forEach(entry -> entries.add(entry.toString()));
+        classPath.forEach(entry -> entries.add(entry.toAbsolutePath().toString()));
         command.add(String.join(File.pathSeparator, entries));
         command.add(Worker.class.getName());
         try {
-            process = new ProcessBuilder(command).start();
+            ProcessBuilder builder = new ProcessBuilder(command);
+            if (run.folder() != null) {
+                builder.directory(run.folder().toFile());
+            }
+            builder.environment().putAll(run.environment());
+            process = builder.start();
         } catch (IOException e) {
             throw new ChallengeException("No JVM can be started for the tests: " + e.getMessage() + ".", e);
         }

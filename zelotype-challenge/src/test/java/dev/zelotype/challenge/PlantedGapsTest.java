@@ -189,7 +189,8 @@ class PlantedGapsTest {
                 .forEach(classPath::add);
         ChallengeResult result = new Challenge(classPath)
                 .from(List.of(folder))
-                .jvmArguments(List.of("-XX:TieredStopAtLevel=1"))
+                .jvms(2)
+                .runningAs(TestRun.PLAIN.withJvmOptions(List.of("-XX:TieredStopAtLevel=1")))
                 .run((done, all) -> {});
         assertThat(result.leftOut()).isEmpty();
         return result;
@@ -214,6 +215,12 @@ class PlantedGapsTest {
                 }
             }
         }
+        assertThat(result.findings())
+                .filteredOn(finding -> finding.kind() == ChangeKind.LOST || finding.kind() == ChangeKind.ARGUMENT)
+                .filteredOn(finding -> finding.weight() == Finding.Weight.GAP)
+                .as("each has a statement that was tried")
+                .extracting(Finding::statement)
+                .allMatch(statement -> statement.contains("verify(") && statement.endsWith(";"));
         assertThat(missed)
                 .as(() -> String.join("\n", ChallengeText.lines(result)))
                 .isEmpty();

@@ -3,7 +3,9 @@ package dev.zelotype.challenge;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -47,28 +49,29 @@ class WireTest {
     void a_message_comes_over_as_it_was_sent(Class<?> kind) throws Exception {
         Random random = new Random(kind.getName().hashCode());
         for (int i = 0; i < 300; i++) {
-            Message message = (Message) made(kind, random);
+            Message message = (Message) made(kind, kind, random);
             String line = Wire.line(message);
             assertThat(line).doesNotContain("\n").doesNotContain("\r");
             assertThat(Wire.message(line)).isEqualTo(message);
         }
     }
 
-    private static Object made(Class<?> type, Random random) throws ReflectiveOperationException {
+    private static Object made(Class<?> type, Type generic, Random random) throws ReflectiveOperationException {
         if (type.isRecord()) {
             List<Object> values = new ArrayList<>();
             List<Class<?>> types = new ArrayList<>();
             for (RecordComponent each : type.getRecordComponents()) {
                 types.add(each.getType());
-                values.add(made(each.getType(), random));
+                values.add(made(each.getType(), each.getGenericType(), random));
             }
             return type.getDeclaredConstructor(types.toArray(new Class<?>[0])).newInstance(values.toArray());
         } else if (type == List.class) {
-            List<String> texts = new ArrayList<>();
+            Class<?> element = (Class<?>) ((ParameterizedType) generic).getActualTypeArguments()[0];
+            List<Object> elements = new ArrayList<>();
             for (int left = random.nextInt(4); left > 0; left--) {
-                texts.add(text(random));
+                elements.add(made(element, element, random));
             }
-            return texts;
+            return elements;
         } else if (type == String.class) {
             return text(random);
         } else if (type == boolean.class) {

@@ -26,7 +26,7 @@ final class Watch {
         void expose(Duration time, Consumer<String> done, Consumer<String> failed);
     }
 
-    interface Log {
+    interface NightLog {
         int note(String text);
     }
 
@@ -36,10 +36,10 @@ final class Watch {
     private final Weather weather;
     private final Dome dome;
     private final Camera camera;
-    private final Log log;
+    private final NightLog log;
     private int pictures;
 
-    Watch(Weather weather, Dome dome, Camera camera, Log log) {
+    Watch(Weather weather, Dome dome, Camera camera, NightLog log) {
         this.weather = weather;
         this.dome = dome;
         this.camera = camera;

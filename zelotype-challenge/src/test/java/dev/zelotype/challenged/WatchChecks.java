@@ -29,7 +29,7 @@ class WatchChecks {
     Watch.Camera camera;
 
     @StandIn(Kind.STUB)
-    Watch.Log log;
+    Watch.NightLog log;
 
     @UnderTest
     Watch watch;

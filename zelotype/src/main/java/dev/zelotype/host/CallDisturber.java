@@ -39,6 +39,16 @@ public interface CallDisturber {
     }
 
     /**
+     * The test is about to look at the calls of its scene: before each of its checks, and at the end of the scene. Checks
+     * that are written meanwhile come here as well.
+     *
+     * @param scene the scene, with its doubles
+     * @param last whether the scene ends
+     * @throws Throwable what the test gets instead of its check
+     */
+    default void looks(DisturbedScene scene, boolean last) throws Throwable {}
+
+    /**
      * Puts a disturber into every scene that opens in this JVM from now on.
      *
      * @param disturber the disturber; null for none

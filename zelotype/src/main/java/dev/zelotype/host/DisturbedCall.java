@@ -3,6 +3,7 @@ package dev.zelotype.host;
 import dev.zelotype.basics.Zero;
 import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.decide.Disturber;
+import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Passage;
 import dev.zelotype.engine.decide.Said;
@@ -41,6 +42,11 @@ public final class DisturbedCall {
         @Override
         public @Nullable Object disturb(Passage passage) throws Throwable {
             return host.disturb(new DisturbedCall(passage));
+        }
+
+        @Override
+        public void looks(CallScene scene, boolean last) throws Throwable {
+            host.looks(new DisturbedScene(scene), last);
         }
 
         @Override
@@ -209,21 +215,6 @@ public final class DisturbedCall {
      */
     public void again() throws Throwable {
         passage.again();
-    }
-
-    /**
-     * Lets another double of the scene be called: that is recorded, and counts for expectations, but consumes no answer
-     * and runs nothing.
-     *
-     * @param receiver the name of the double
-     * @param signature the method, with the simple names of its parameters' types
-     * @param arguments what it is given
-     * @return false if the scene has no such double and method
-     * @throws Throwable if nobody expects it
-     */
-    @SuppressWarnings("exports")
-    public boolean alsoCall(String receiver, String signature, @Nullable Object[] arguments) throws Throwable {
-        return passage.alsoCall(receiver, signature, arguments);
     }
 
     /**

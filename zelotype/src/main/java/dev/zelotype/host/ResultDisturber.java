@@ -13,9 +13,9 @@ import org.jspecify.annotations.Nullable;
 public interface ResultDisturber {
 
     /**
-     * A call of a test has given something back.
+     * A call of a test has come back.
      *
-     * @param result what it gave; a box for a primitive
+     * @param result what it gave; a box for a primitive, null for a call that gives nothing
      * @param owner the binary name of the class that the test's code names
      * @param method the method's name
      * @param descriptor the method's descriptor

@@ -15,6 +15,7 @@ import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.replace.ReplacingScene;
 import dev.zelotype.engine.replace.Seat;
@@ -317,6 +318,45 @@ public class CallScene extends ReplacingScene {
     /** Lets somebody stand between the subject and the doubles from now on; null for nobody. */
     public final void disturbBy(@Nullable Disturber one) {
         disturber = one;
+    }
+
+    /** The test is about to look at the calls, now or at the end of the scene. */
+    public final void look(boolean last) {
+        Disturber listening = disturber;
+        if (listening != null && !closed) {
+            try {
+                listening.looks(this, last);
+            } catch (Throwable e) {
+                throw Sneaky.rethrow(e);
+            }
+        }
+    }
+
+    /** The double of a name and a type that the test of this scene can speak of; null if there is none. */
+    public final @Nullable DoubleState find(String name, String type) {
+        for (DoubleState each : cast()) {
+            if (each.isCalled(name, type)) {
+                return each;
+            }
+        }
+        return OutsideDoubles.find(name, type);
+    }
+
+    /**
+     * Lets a double be called by nobody: that is recorded, and counts for expectations, but consumes no answer and runs
+     * nothing.
+     *
+     * @param signature the method, with the simple names of its parameters' types
+     * @return false if it has no such method
+     * @throws dev.zelotype.error.UnexpectedCall if nobody expects it
+     */
+    public final boolean alsoCall(DoubleState callee, String signature, Object[] arguments) throws Throwable {
+        DoubledMethod method = callee.doubleClass().method(signature);
+        if (method == null) {
+            return false;
+        }
+        Decision.recordOnly(begin(callee.partOfCall().state(method), arguments));
+        return true;
     }
 
     /** A call begins: it is kept in the log, unless it is nobody's. */

@@ -28,4 +28,13 @@ public interface Disturber {
     default boolean keeps(Said check, String count, CheckFailure failure) {
         return false;
     }
+
+    /**
+     * The test is about to look at the calls of a scene: before each of its checks, and at the end of the scene.
+     *
+     * @param scene the scene
+     * @param last whether the scene ends
+     * @throws Throwable what the test gets instead of its check
+     */
+    default void looks(CallScene scene, boolean last) throws Throwable {}
 }

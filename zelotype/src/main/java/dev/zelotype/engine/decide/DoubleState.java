@@ -105,6 +105,11 @@ public final class DoubleState extends Participant {
                 : ": a wrapper that passes calls on to a real " + Values.typeName(real.getClass());
     }
 
+    /** Whether messages call it by a name, and it is of a type, by its binary name. */
+    boolean isCalled(String name, String type) {
+        return name().equals(name) && doubleClass().doubledType().getName().equals(type);
+    }
+
     /** Whether it answers for a class as a whole. */
     public boolean isOfClass() {
         return real instanceof Class && doubleClass().doubledType() == real;

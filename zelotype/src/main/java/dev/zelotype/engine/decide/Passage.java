@@ -64,28 +64,6 @@ public final class Passage {
         Decision.recordOnly(state.part().scene().begin(state, arguments));
     }
 
-    /**
-     * Lets another double of the scene be called: that is recorded, and counts for expectations, but consumes no answer and
-     * runs nothing.
-     *
-     * @param receiver the name of the double
-     * @param signature the method, with the simple names of its parameters' types
-     * @return false if the scene has no such double and method
-     * @throws dev.zelotype.error.UnexpectedCall if nobody expects it
-     */
-    public boolean alsoCall(String receiver, String signature, Object[] others) throws Throwable {
-        CallScene scene = state.part().scene();
-        for (DoubleState each : scene.cast()) {
-            DoubledMethod method =
-                    each.name().equals(receiver) ? each.doubleClass().method(signature) : null;
-            if (method != null) {
-                Decision.recordOnly(scene.begin(each.partOfCall().state(method), others));
-                return true;
-            }
-        }
-        return false;
-    }
-
     /** Whether the test says exactly how many calls such as the one that went on there are. */
     public boolean isCountedExactly() {
         return call != null && call.countedExactly();

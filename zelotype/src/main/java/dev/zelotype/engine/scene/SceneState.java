@@ -1,6 +1,7 @@
 package dev.zelotype.engine.scene;
 
 import dev.zelotype.doubles.Severity;
+import dev.zelotype.engine.decide.OutsideDoubles;
 import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.engine.explain.FailureText;
@@ -49,6 +50,7 @@ public final class SceneState extends SpokenScene {
     /** Lets somebody stand between subjects and doubles in every scene that opens from now on; null for nobody. */
     public static void disturbAll(@Nullable Disturber disturber) {
         everywhere = disturber;
+        OutsideDoubles.keep(disturber != null);
     }
 
     /** Lets somebody hear of every scene that a test has opened itself and closes from now on; null for nobody. */
@@ -109,6 +111,11 @@ public final class SceneState extends SpokenScene {
      * @return all that is wrong with it as one exception, or null; null as well if it was closed before
      */
     public @Nullable Throwable close() {
+        try {
+            look(true);
+        } catch (Throwable e) {
+            return shut() ? e : null;
+        }
         return shut() ? numbers().in(this::verdict) : null;
     }
 

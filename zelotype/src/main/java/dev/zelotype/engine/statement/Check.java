@@ -43,6 +43,7 @@ public final class Check extends Statement {
                     "open a scene first: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");
         }
+        scene().look(false);
         scene().demands().settleLast();
     }
 

@@ -65,6 +65,7 @@ public final class WholeDoubles {
         List<Call> others = new ArrayList<>();
         List<String> counted = new ArrayList<>();
         List<Part> parts = parts("verifyNothingElse", doubles);
+        parts.forEach(part -> part.scene().look(false));
         for (Part part : parts) {
             for (Call call : part.calls()) {
                 if (!call.accounted()) {
@@ -84,6 +85,7 @@ public final class WholeDoubles {
         List<Call> calls = new ArrayList<>();
         List<String> counted = new ArrayList<>();
         List<Part> parts = parts("verifyUntouched", doubles);
+        parts.forEach(part -> part.scene().look(false));
         for (Part part : parts) {
             calls.addAll(part.calls());
             for (MethodState state : part.knownStates()) {

@@ -35,7 +35,7 @@ public final class Results implements ClassFileTransformer {
         /**
          * A call has given something back.
          *
-         * @param result what it gave
+         * @param result what it gave; null if it gives nothing
          * @param owner the binary name of the class that the code names
          * @param method the method's name
          * @param descriptor the method's descriptor
@@ -134,14 +134,18 @@ public final class Results implements ClassFileTransformer {
             public void visitMethodInsn(int opcode, String owner, String name, String descriptor, boolean ofInterface) {
                 super.visitMethodInsn(opcode, owner, name, descriptor, ofInterface);
                 Type given = Type.getReturnType(descriptor);
+                boolean nothing = given.getSort() == Type.VOID;
                 boolean shown = opcode != Opcodes.INVOKESPECIAL
-                        && given.getSort() != Type.VOID
                         && !owner.startsWith("[")
                         && !owner.equals(own)
                         && Weaver.isUsers(owner.replace('/', '.'))
-                        && mayName(given);
+                        && (nothing || mayName(given));
                 if (shown) {
-                    Boxing.box(mv, given);
+                    if (nothing) {
+                        visitInsn(Opcodes.ACONST_NULL);
+                    } else {
+                        Boxing.box(mv, given);
+                    }
                     visitLdcInsn(owner.replace('/', '.'));
                     visitLdcInsn(name);
                     visitLdcInsn(descriptor);
@@ -151,7 +155,11 @@ public final class Results implements ClassFileTransformer {
                             "pass",
                             "(Ljava/lang/Object;Ljava/lang/String;Ljava/lang/String;Ljava/lang/String;)Ljava/lang/Object;",
                             false);
-                    Boxing.unbox(mv, given);
+                    if (nothing) {
+                        visitInsn(Opcodes.POP);
+                    } else {
+                        Boxing.unbox(mv, given);
+                    }
                 }
             }
         }

@@ -1,4 +1,4 @@
-package dev.zelotype.engine.make;
+package dev.zelotype.basics;
 
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandle;
@@ -8,7 +8,7 @@ import java.lang.reflect.Field;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Objects without a constructor call.
+ * Objects without a constructor call. Stateless.
  */
 public final class Allocation {
 
@@ -31,6 +31,14 @@ public final class Allocation {
         }
     }
 
+    /**
+     * Makes an object that no constructor has run for: its fields are null, zero and false.
+     *
+     * @param type its class
+     * @return the object
+     * @throws InstantiationException if the class is abstract
+     * @throws MisuseException if this JVM lacks the module that can do it
+     */
     public static Object allocate(Class<?> type) throws InstantiationException {
         if (ALLOCATE == null) {
             throw new MisuseException(

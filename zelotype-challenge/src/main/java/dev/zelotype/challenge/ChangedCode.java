@@ -1,0 +1,87 @@
+package dev.zelotype.challenge;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * For builds and tools: which lines of which source files have changed. Immutable.
+ *
+ * <pre>{@code
+ * ChangedCode code = ChangedCode.ofDiff(gitDiffWithoutContext);
+ * }</pre>
+ *
+ * @since 0.2
+ */
+public final class ChangedCode {
+
+    private static final Pattern FILE = Pattern.compile("\\+\\+\\+ (?:b/)?(.*?)(?:\\t.*)?");
+    private static final Pattern LINES = Pattern.compile("@@ -\\S+ \\+(\\d+)(?:,(\\d+))? @@.*");
+
+    private final Map<String, Set<Integer>> lines;
+
+    private ChangedCode(Map<String, Set<Integer>> lines) {
+        this.lines = lines;
+    }
+
+    /**
+     * Reads what version control tells.
+     *
+     * @param diff a unified diff, best without lines of context
+     * @return the changed lines of all files in it
+     */
+    public static ChangedCode ofDiff(String diff) {
+        Map<String, Set<Integer>> lines = new HashMap<>();
+        Set<Integer> current = new HashSet<>();
+        for (String line : diff.lines().toList()) {
+            Matcher file = FILE.matcher(line);
+            Matcher part = LINES.matcher(line);
+            if (file.matches()) {
+                current = lines.computeIfAbsent(withoutEnding(file.group(1)), first -> new HashSet<>());
+            } else if (part.matches()) {
+                int from = Integer.parseInt(part.group(1));
+                int count = part.group(2) == null ? 1 : Integer.parseInt(part.group(2));
+                // Where lines were only taken away, those around may mean something else.
+                for (int i = count == 0 ? from : 0; i < count || count == 0 && i <= from + 1; i++) {
+                    current.add(count == 0 ? i : from + i);
+                }
+            }
+        }
+        return new ChangedCode(lines);
+    }
+
+    /**
+     * How many files have changed.
+     *
+     * @return the number, of whatever sort they are
+     */
+    public int files() {
+        return lines.size();
+    }
+
+    private static String withoutEnding(String file) {
+        int dot = file.lastIndexOf('.');
+        return dot < 0 ? file : file.substring(0, dot);
+    }
+
+    /**
+     * Whether a class has changed.
+     *
+     * @param type the binary name
+     * @param line the line in question; 0 for any
+     */
+    boolean has(String type, int line) {
+        int inner = type.indexOf('$');
+        String path = (inner < 0 ? type : type.substring(0, inner)).replace('.', '/');
+        for (Map.Entry<String, Set<Integer>> each : lines.entrySet()) {
+            boolean same = each.getKey().equals(path) || each.getKey().endsWith("/" + path);
+            if (same && (line == 0 || each.getValue().contains(line))) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

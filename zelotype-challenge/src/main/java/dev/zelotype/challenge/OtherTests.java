@@ -1,0 +1,80 @@
+package dev.zelotype.challenge;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Test classes of other frameworks, which run only if an engine for them is on the class path.
+ */
+final class OtherTests {
+
+    /** By what class files say of their methods: the framework, and the engine that runs it. */
+    private static final Map<String, String[]> FRAMEWORKS = new LinkedHashMap<>();
+
+    static {
+        FRAMEWORKS.put("Lorg/junit/Test;", new String[] {"JUnit 4", "org.junit.vintage:junit-vintage-engine"});
+        FRAMEWORKS.put(
+                "Lorg/testng/annotations/Test;", new String[] {"TestNG", "org.junit.support:testng-engine"});
+    }
+
+    private final List<Path> roots;
+    private final Set<String> seen;
+
+    /**
+     * Looks in folders.
+     *
+     * @param seen the classes whose tests have run
+     */
+    OtherTests(List<Path> roots, Set<String> seen) {
+        this.roots = roots;
+        this.seen = seen;
+    }
+
+    /** A sentence for each framework whose tests nobody has run. */
+    List<String> leftOut(boolean wanted) {
+        List<String> sentences = new ArrayList<>();
+        if (!wanted) {
+            return sentences;
+        }
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        for (Path root : roots) {
+            try (Stream<Path> files = Files.walk(root)) {
+                files.filter(file -> file.toString().endsWith(".class")).forEach(file -> count(root, file, counts));
+            } catch (IOException e) {
+                throw new ChallengeException(root + " cannot be read: " + e.getMessage() + ".", e);
+            }
+        }
+        counts.forEach((mark, count) -> {
+            String[] framework = FRAMEWORKS.get(mark);
+            sentences.add(count + " test " + (count == 1 ? "class" : "classes") + " of " + framework[0]
+                    + ", which no engine on the class path runs: add " + framework[1]);
+        });
+        return sentences;
+    }
+
+    private void count(Path root, Path file, Map<String, Integer> counts) {
+        String path = root.relativize(file).toString();
+        String name = path.substring(0, path.length() - ".class".length()).replace(file.getFileSystem().getSeparator(), ".");
+        if (seen.contains(name)) {
+            return;
+        }
+        try {
+            String code = Files.readString(file, StandardCharsets.ISO_8859_1);
+            for (String mark : FRAMEWORKS.keySet()) {
+                if (code.contains(mark)) {
+                    counts.merge(mark, 1, Integer::sum);
+                }
+            }
+        } catch (IOException e) {
+            throw new ChallengeException(file + " cannot be read: " + e.getMessage() + ".", e);
+        }
+    }
+}

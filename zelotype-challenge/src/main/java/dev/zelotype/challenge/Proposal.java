@@ -1,0 +1,38 @@
+package dev.zelotype.challenge;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A statement that may close a gap, for one test; nobody is told of it before it has been tried there.
+ *
+ * @param statement as it would stand at the end of the test
+ * @param imports the types that it names
+ * @param receivers the doubles that it speaks of
+ * @param disturbance what must make it fail; null if it is enough that it holds
+ */
+record Proposal(
+        String statement,
+        Set<String> imports,
+        List<Receiver> receivers,
+        @Nullable Disturbance disturbance) {
+
+    /**
+     * A double as a statement names it.
+     *
+     * @param variable the name of the variable; the double's own if no variable holds it
+     * @param type the variable's type as source
+     * @param named the double
+     * @param declared whether the test has such a variable
+     */
+    record Receiver(String variable, String type, Message.Named named, boolean declared) {}
+
+    Proposal {
+        TreeSet<String> named = new TreeSet<>(imports);
+        named.removeIf(each -> !statement.contains(each.substring(each.lastIndexOf('.') + 1)));
+        imports = named;
+        receivers = List.copyOf(receivers);
+    }
+}

@@ -1,0 +1,103 @@
+package dev.zelotype.challenge;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For builds and tools: how tests are run, so that a challenge runs them as their build does. Immutable.
+ *
+ * <pre>{@code
+ * new Challenge(classPath).runningAs(TestRun.PLAIN.in(module).withJvmOptions(List.of("-Xmx512m")));
+ * }</pre>
+ *
+ * @param folder the working directory; null for that of this JVM
+ * @param jvmOptions such as {@code -javaagent:...}
+ * @param environment variables beside those of this JVM
+ * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
+ * @param includedTags tag expressions of which a test must fit one; empty for any
+ * @param excludedTags tag expressions of which a test must fit none
+ * @since 0.2
+ */
+public record TestRun(
+        @Nullable Path folder,
+        List<String> jvmOptions,
+        Map<String, String> environment,
+        List<String> parameters,
+        List<String> includedTags,
+        List<String> excludedTags) {
+
+    /** With nothing special. */
+    public static final TestRun PLAIN = new TestRun(null, List.of(), Map.of(), List.of(), List.of(), List.of());
+
+    /**
+     * Copies the collections.
+     *
+     * @param folder the working directory; null for that of this JVM
+     * @param jvmOptions such as {@code -javaagent:...}
+     * @param environment variables beside those of this JVM
+     * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
+     * @param includedTags tag expressions of which a test must fit one; empty for any
+     * @param excludedTags tag expressions of which a test must fit none
+     */
+    public TestRun {
+        jvmOptions = List.copyOf(jvmOptions);
+        environment = Map.copyOf(new TreeMap<>(environment));
+        parameters = List.copyOf(parameters);
+        includedTags = List.copyOf(includedTags);
+        excludedTags = List.copyOf(excludedTags);
+    }
+
+    /**
+     * Says in which folder they run.
+     *
+     * @param other the working directory
+     * @return a changed copy
+     */
+    public TestRun in(Path other) {
+        return new TestRun(other, jvmOptions, environment, parameters, includedTags, excludedTags);
+    }
+
+    /**
+     * Says with what options the JVM is started.
+     *
+     * @param options all of them
+     * @return a changed copy
+     */
+    public TestRun withJvmOptions(List<String> options) {
+        return new TestRun(folder, options, environment, parameters, includedTags, excludedTags);
+    }
+
+    /**
+     * Says which variables the tests find in their environment.
+     *
+     * @param variables those beside the variables of this JVM
+     * @return a changed copy
+     */
+    public TestRun withEnvironment(Map<String, String> variables) {
+        return new TestRun(folder, jvmOptions, variables, parameters, includedTags, excludedTags);
+    }
+
+    /**
+     * Says how the JUnit Platform is configured.
+     *
+     * @param all each as {@code key=value}
+     * @return a changed copy
+     */
+    public TestRun withParameters(List<String> all) {
+        return new TestRun(folder, jvmOptions, environment, all, includedTags, excludedTags);
+    }
+
+    /**
+     * Says which tests run by their tags.
+     *
+     * @param included tag expressions of which a test must fit one; empty for any
+     * @param excluded tag expressions of which a test must fit none
+     * @return a changed copy
+     */
+    public TestRun withTags(List<String> included, List<String> excluded) {
+        return new TestRun(folder, jvmOptions, environment, parameters, included, excluded);
+    }
+}
