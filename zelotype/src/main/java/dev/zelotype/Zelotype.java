@@ -9,13 +9,6 @@ import dev.zelotype.call.Act5;
 import dev.zelotype.call.Act6;
 import dev.zelotype.call.Act7;
 import dev.zelotype.call.Act8;
-import dev.zelotype.call.Args2;
-import dev.zelotype.call.Args3;
-import dev.zelotype.call.Args4;
-import dev.zelotype.call.Args5;
-import dev.zelotype.call.Args6;
-import dev.zelotype.call.Args7;
-import dev.zelotype.call.Args8;
 import dev.zelotype.call.Query0;
 import dev.zelotype.call.Query1;
 import dev.zelotype.call.Query2;
@@ -58,6 +51,14 @@ import dev.zelotype.stage.ExpectedQuery5;
 import dev.zelotype.stage.ExpectedQuery6;
 import dev.zelotype.stage.ExpectedQuery7;
 import dev.zelotype.stage.ExpectedQuery8;
+import dev.zelotype.stage.Recorded;
+import dev.zelotype.stage.Recorded2;
+import dev.zelotype.stage.Recorded3;
+import dev.zelotype.stage.Recorded4;
+import dev.zelotype.stage.Recorded5;
+import dev.zelotype.stage.Recorded6;
+import dev.zelotype.stage.Recorded7;
+import dev.zelotype.stage.Recorded8;
 import dev.zelotype.stage.SupposedAct0;
 import dev.zelotype.stage.SupposedAct1;
 import dev.zelotype.stage.SupposedAct2;
@@ -76,7 +77,6 @@ import dev.zelotype.stage.SupposedQuery5;
 import dev.zelotype.stage.SupposedQuery6;
 import dev.zelotype.stage.SupposedQuery7;
 import dev.zelotype.stage.SupposedQuery8;
-import java.util.List;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
@@ -1572,6 +1572,8 @@ public final class Zelotype {
      *
      * <pre>{@code
      * List<SkyTarget> slewed = recorded(mount::slewTo);
+     * assertThat(recorded(mount::slewTo).map(SkyTarget::name)).containsExactly("Harrow-2", "Quill-9");
+     * SkyTarget only = recorded(mount::slewTo).single();
      * }</pre>
      *
      * @param pattern the call, written as for {@link #suppose(Query0)}
@@ -1580,8 +1582,8 @@ public final class Zelotype {
      * @throws dev.zelotype.error.MisuseException if the pattern is wrong or the double's scene is closed
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object> List<A> recorded(Query1<A, ?> pattern) {
-        return Check.recorded(pattern, arguments -> (A) arguments[0]);
+    public static <A extends @Nullable Object> Recorded<A> recorded(Query1<A, ?> pattern) {
+        return new Recorded<>(Check.recorded(pattern), arguments -> (A) arguments[0]);
     }
 
     /**
@@ -1592,10 +1594,9 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object> List<Args2<A, B>> recorded(
+    public static <A extends @Nullable Object, B extends @Nullable Object> Recorded2<A, B> recorded(
             Query2<A, B, ?> pattern) {
-        return Check.recorded(pattern, arguments -> new Args2<>((A) arguments[0], (B) arguments[1]));
+        return new Recorded2<>(Check.recorded(pattern));
     }
 
     /**
@@ -1607,10 +1608,9 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
-            List<Args3<A, B, C>> recorded(Query3<A, B, C, ?> pattern) {
-        return Check.recorded(pattern, arguments -> new Args3<>((A) arguments[0], (B) arguments[1], (C) arguments[2]));
+            Recorded3<A, B, C> recorded(Query3<A, B, C, ?> pattern) {
+        return new Recorded3<>(Check.recorded(pattern));
     }
 
     /**
@@ -1623,16 +1623,13 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
                     C extends @Nullable Object,
                     D extends @Nullable Object>
-            List<Args4<A, B, C, D>> recorded(Query4<A, B, C, D, ?> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args4<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]));
+            Recorded4<A, B, C, D> recorded(Query4<A, B, C, D, ?> pattern) {
+        return new Recorded4<>(Check.recorded(pattern));
     }
 
     /**
@@ -1646,18 +1643,14 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
                     C extends @Nullable Object,
                     D extends @Nullable Object,
                     E extends @Nullable Object>
-            List<Args5<A, B, C, D, E>> recorded(Query5<A, B, C, D, E, ?> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args5<>(
-                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
+            Recorded5<A, B, C, D, E> recorded(Query5<A, B, C, D, E, ?> pattern) {
+        return new Recorded5<>(Check.recorded(pattern));
     }
 
     /**
@@ -1672,7 +1665,6 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
@@ -1680,12 +1672,8 @@ public final class Zelotype {
                     D extends @Nullable Object,
                     E extends @Nullable Object,
                     F extends @Nullable Object>
-            List<Args6<A, B, C, D, E, F>> recorded(Query6<A, B, C, D, E, F, ?> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args6<>(
-                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F)
-                                arguments[5]));
+            Recorded6<A, B, C, D, E, F> recorded(Query6<A, B, C, D, E, F, ?> pattern) {
+        return new Recorded6<>(Check.recorded(pattern));
     }
 
     /**
@@ -1701,7 +1689,6 @@ public final class Zelotype {
      * @param <G> the type of the seventh parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
@@ -1710,17 +1697,8 @@ public final class Zelotype {
                     E extends @Nullable Object,
                     F extends @Nullable Object,
                     G extends @Nullable Object>
-            List<Args7<A, B, C, D, E, F, G>> recorded(Query7<A, B, C, D, E, F, G, ?> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args7<>(
-                        (A) arguments[0],
-                        (B) arguments[1],
-                        (C) arguments[2],
-                        (D) arguments[3],
-                        (E) arguments[4],
-                        (F) arguments[5],
-                        (G) arguments[6]));
+            Recorded7<A, B, C, D, E, F, G> recorded(Query7<A, B, C, D, E, F, G, ?> pattern) {
+        return new Recorded7<>(Check.recorded(pattern));
     }
 
     /**
@@ -1737,7 +1715,6 @@ public final class Zelotype {
      * @param <H> the type of the eighth parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
@@ -1747,18 +1724,8 @@ public final class Zelotype {
                     F extends @Nullable Object,
                     G extends @Nullable Object,
                     H extends @Nullable Object>
-            List<Args8<A, B, C, D, E, F, G, H>> recorded(Query8<A, B, C, D, E, F, G, H, ?> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args8<>(
-                        (A) arguments[0],
-                        (B) arguments[1],
-                        (C) arguments[2],
-                        (D) arguments[3],
-                        (E) arguments[4],
-                        (F) arguments[5],
-                        (G) arguments[6],
-                        (H) arguments[7]));
+            Recorded8<A, B, C, D, E, F, G, H> recorded(Query8<A, B, C, D, E, F, G, H, ?> pattern) {
+        return new Recorded8<>(Check.recorded(pattern));
     }
 
     /**
@@ -1769,8 +1736,8 @@ public final class Zelotype {
      * @return the arguments so far, unmodifiable
      */
     @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object> List<A> recorded(Act1<A> pattern) {
-        return Check.recorded(pattern, arguments -> (A) arguments[0]);
+    public static <A extends @Nullable Object> Recorded<A> recorded(Act1<A> pattern) {
+        return new Recorded<>(Check.recorded(pattern), arguments -> (A) arguments[0]);
     }
 
     /**
@@ -1781,10 +1748,9 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
-    public static <A extends @Nullable Object, B extends @Nullable Object> List<Args2<A, B>> recorded(
+    public static <A extends @Nullable Object, B extends @Nullable Object> Recorded2<A, B> recorded(
             Act2<A, B> pattern) {
-        return Check.recorded(pattern, arguments -> new Args2<>((A) arguments[0], (B) arguments[1]));
+        return new Recorded2<>(Check.recorded(pattern));
     }
 
     /**
@@ -1796,10 +1762,9 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
-            List<Args3<A, B, C>> recorded(Act3<A, B, C> pattern) {
-        return Check.recorded(pattern, arguments -> new Args3<>((A) arguments[0], (B) arguments[1], (C) arguments[2]));
+            Recorded3<A, B, C> recorded(Act3<A, B, C> pattern) {
+        return new Recorded3<>(Check.recorded(pattern));
     }
 
     /**
@@ -1812,16 +1777,13 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
                     C extends @Nullable Object,
                     D extends @Nullable Object>
-            List<Args4<A, B, C, D>> recorded(Act4<A, B, C, D> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args4<>((A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3]));
+            Recorded4<A, B, C, D> recorded(Act4<A, B, C, D> pattern) {
+        return new Recorded4<>(Check.recorded(pattern));
     }
 
     /**
@@ -1835,18 +1797,14 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
                     C extends @Nullable Object,
                     D extends @Nullable Object,
                     E extends @Nullable Object>
-            List<Args5<A, B, C, D, E>> recorded(Act5<A, B, C, D, E> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args5<>(
-                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
+            Recorded5<A, B, C, D, E> recorded(Act5<A, B, C, D, E> pattern) {
+        return new Recorded5<>(Check.recorded(pattern));
     }
 
     /**
@@ -1861,7 +1819,6 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
@@ -1869,12 +1826,8 @@ public final class Zelotype {
                     D extends @Nullable Object,
                     E extends @Nullable Object,
                     F extends @Nullable Object>
-            List<Args6<A, B, C, D, E, F>> recorded(Act6<A, B, C, D, E, F> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args6<>(
-                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4], (F)
-                                arguments[5]));
+            Recorded6<A, B, C, D, E, F> recorded(Act6<A, B, C, D, E, F> pattern) {
+        return new Recorded6<>(Check.recorded(pattern));
     }
 
     /**
@@ -1890,7 +1843,6 @@ public final class Zelotype {
      * @param <G> the type of the seventh parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
@@ -1899,17 +1851,8 @@ public final class Zelotype {
                     E extends @Nullable Object,
                     F extends @Nullable Object,
                     G extends @Nullable Object>
-            List<Args7<A, B, C, D, E, F, G>> recorded(Act7<A, B, C, D, E, F, G> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args7<>(
-                        (A) arguments[0],
-                        (B) arguments[1],
-                        (C) arguments[2],
-                        (D) arguments[3],
-                        (E) arguments[4],
-                        (F) arguments[5],
-                        (G) arguments[6]));
+            Recorded7<A, B, C, D, E, F, G> recorded(Act7<A, B, C, D, E, F, G> pattern) {
+        return new Recorded7<>(Check.recorded(pattern));
     }
 
     /**
@@ -1926,7 +1869,6 @@ public final class Zelotype {
      * @param <H> the type of the eighth parameter
      * @return the arguments so far, unmodifiable
      */
-    @SuppressWarnings("unchecked")
     public static <
                     A extends @Nullable Object,
                     B extends @Nullable Object,
@@ -1936,17 +1878,7 @@ public final class Zelotype {
                     F extends @Nullable Object,
                     G extends @Nullable Object,
                     H extends @Nullable Object>
-            List<Args8<A, B, C, D, E, F, G, H>> recorded(Act8<A, B, C, D, E, F, G, H> pattern) {
-        return Check.recorded(
-                pattern,
-                arguments -> new Args8<>(
-                        (A) arguments[0],
-                        (B) arguments[1],
-                        (C) arguments[2],
-                        (D) arguments[3],
-                        (E) arguments[4],
-                        (F) arguments[5],
-                        (G) arguments[6],
-                        (H) arguments[7]));
+            Recorded8<A, B, C, D, E, F, G, H> recorded(Act8<A, B, C, D, E, F, G, H> pattern) {
+        return new Recorded8<>(Check.recorded(pattern));
     }
 }

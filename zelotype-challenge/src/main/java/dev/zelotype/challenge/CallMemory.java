@@ -21,8 +21,7 @@ final class CallMemory {
 
     static void keep(String site, DisturbedCall call) {
         FIRST.putIfAbsent(
-                site,
-                new Made(call.receiver(), call.type(), call.signature(), new SoftReference<>(call.arguments())));
+                site, new Made(call.receiver(), call.type(), call.signature(), new SoftReference<>(call.arguments())));
     }
 
     /** Whether it is known with what a call was made. */

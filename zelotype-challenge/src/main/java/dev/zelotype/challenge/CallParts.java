@@ -53,8 +53,7 @@ final class CallParts {
     /** An argument as the supervisor knows it; what becomes of it is told later. */
     static Message.Argument argument(DisturbedCall call, int place, Message.Use use) {
         if (place < shift(call)) {
-            return new Message.Argument(
-                    name(call, place), use, new Message.Written("it", List.of()), List.of());
+            return new Message.Argument(name(call, place), use, new Message.Written("it", List.of()), List.of());
         }
         Object value = call.arguments()[place];
         return new Message.Argument(
@@ -62,7 +61,8 @@ final class CallParts {
                 use,
                 Message.Written.of(value),
                 use == Message.Use.OTHER
-                        ? List.copyOf(Alterations.parts(value, type(call, place)).keySet())
+                        ? List.copyOf(
+                                Alterations.parts(value, type(call, place)).keySet())
                         : List.of());
     }
 

@@ -89,7 +89,8 @@ public final class CallPlace {
     String written(String variable) {
         List<String> values = new ArrayList<>();
         boolean ofInstance = isOfInstance();
-        for (Message.Argument each : ofInstance ? arguments().subList(1, arguments().size()) : arguments()) {
+        for (Message.Argument each :
+                ofInstance ? arguments().subList(1, arguments().size()) : arguments()) {
             if (each.value().code().isEmpty()) {
                 return "";
             }
@@ -120,11 +121,6 @@ public final class CallPlace {
     /** An argument as source; empty if it cannot be written down. */
     String value(int argument) {
         return arguments().get(argument).value().code();
-    }
-
-    /** The class that calls. */
-    String caller() {
-        return asked.caller();
     }
 
     /** What was answered, as source; empty if that cannot be written down. */
@@ -207,7 +203,30 @@ public final class CallPlace {
         return asked.file() + ":" + asked.line();
     }
 
-    int line() {
+    /**
+     * The class that calls.
+     *
+     * @return its binary name; empty for a check of a test
+     */
+    public String caller() {
+        return asked.caller();
+    }
+
+    /**
+     * The source file in which it stands.
+     *
+     * @return the name of the file without folders
+     */
+    public String file() {
+        return asked.file();
+    }
+
+    /**
+     * The line on which it stands.
+     *
+     * @return the line, from 1; less than 1 if that is not known
+     */
+    public int line() {
         return asked.line();
     }
 

@@ -18,7 +18,6 @@ import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
-import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -50,7 +49,7 @@ public final class Challenge {
     private @Nullable Pattern minor;
     private Set<ChangeKind> changes = ChangeKind.usual();
     private TestRun testRun = TestRun.PLAIN;
-    private Predicate<CodePlace> affected = place -> true;
+    private @Nullable ChangedCode changed;
     private @Nullable Duration limit;
     private int jvms = 1;
     private volatile boolean stopped;
@@ -63,9 +62,6 @@ public final class Challenge {
     private final Set<String> leftOut = new LinkedHashSet<>();
     private final Set<String> seenClasses = new HashSet<>();
     private final List<Lane> lanes = new CopyOnWriteArrayList<>();
-
-    /** A place in code that somebody may have changed. */
-    record CodePlace(String type, int line) {}
 
     /** A test as it is without disturbance. */
     static final class Baseline {
@@ -222,7 +218,7 @@ public final class Challenge {
      * @return this
      */
     public Challenge onlyWhere(ChangedCode code) {
-        affected = place -> code.has(place.type(), place.line());
+        changed = code;
         return this;
     }
 
@@ -263,7 +259,7 @@ public final class Challenge {
         boolean complete = false;
         try {
             baseline(trials);
-            Rounds rounds = new Rounds(lanes, tests, changes, this::isAffected, end, progress);
+            Rounds rounds = new Rounds(lanes, tests, plan(), end, progress);
             complete = rounds.run(() -> stopped);
             if (complete) {
                 // Nobody is told of a gap that is none the second time.
@@ -282,6 +278,10 @@ public final class Challenge {
             Thread.currentThread().interrupt();
             return result(plain(judge().findings()), false);
         }
+    }
+
+    private Schedule.Plan plan() {
+        return new Schedule.Plan(changes, this::isAffected, changed != null);
     }
 
     private static List<Finding> plain(List<Finding> findings) {
@@ -315,10 +315,15 @@ public final class Challenge {
     }
 
     private boolean isAffected(Disturbance disturbance, CallPlace site) {
-        Baseline known = tests.get(disturbance.test());
-        return affected.test(new CodePlace(site.caller(), site.line()))
-                || affected.test(new CodePlace(known.type, 0))
-                || affected.test(new CodePlace(site.caller(), 0)) && !site.isOfResult();
+        return isAffected(tests.get(disturbance.test()), site);
+    }
+
+    private boolean isAffected(Baseline test, CallPlace site) {
+        ChangedCode code = changed;
+        return code == null
+                || code.has(site.caller(), site.line())
+                || code.has(test.type, 0)
+                || !site.isOfResult() && code.has(site.caller(), 0);
     }
 
     private Lane lane(Trials trials) {
@@ -358,13 +363,15 @@ public final class Challenge {
                             + (leftOut.isEmpty() ? "" : " Left out: " + String.join("; ", leftOut)));
         }
         tests.values().removeIf(each -> each.name.isEmpty() || each.sites.isEmpty());
-        if (!tests.isEmpty()) {
-            undisturbed(first, plan, this::ranAgain);
-            if (millis < SOON_DONE_MILLIS) {
-                undisturbed(first, plan, this::ranAgain);
-            }
+        boolean any = !tests.isEmpty();
+        if (changed != null) {
+            tests.values().removeIf(each -> each.sites.stream().noneMatch(site -> isAffected(each, site)));
+            silent.clear();
+            again(first, new Message.WarmUp(List.copyOf(tests.keySet())), millis);
+        } else {
+            again(first, plan, millis);
         }
-        if (tests.isEmpty()) {
+        if (tests.isEmpty() && (changed == null || !any)) {
             throw new ChallengeException("None of the " + found + " tests can be challenged: "
                     + (leftOut.isEmpty()
                             ? "no subject of theirs asks a double anything. A class that is written inside a test class"
@@ -376,8 +383,18 @@ public final class Challenge {
         }
     }
 
-    /** Runs all tests as they are; gives how many there were. */
-    private int undisturbed(Lane lane, Message.Plan plan, Consumer<Message> each) throws InterruptedException {
+    /** A test that passes only now and then says nothing when it fails. */
+    private void again(Lane lane, Message plan, long millis) throws InterruptedException {
+        if (!tests.isEmpty()) {
+            undisturbed(lane, plan, this::ranAgain);
+            if (millis < SOON_DONE_MILLIS && changed == null) {
+                undisturbed(lane, plan, this::ranAgain);
+            }
+        }
+    }
+
+    /** Runs tests as they are; gives how many there were. */
+    private int undisturbed(Lane lane, Message plan, Consumer<Message> each) throws InterruptedException {
         WorkerProcess running = lane.worker();
         running.send(plan);
         int found = 0;

@@ -119,8 +119,8 @@ public final class ChallengeText {
             case UNCLEAR -> count + " unclear: tests crash, so it is unclear whether a check would notice";
             case QUESTION ->
                 count == 1
-                        ? "1 question: a change that no test noticed, and that you may want to test"
-                        : count + " questions: changes that no test noticed, and that you may want to test";
+                        ? "1 question: a change that no test noticed, and that a test could cover"
+                        : count + " questions: changes that no test noticed, and that a test could cover";
             case MINOR ->
                 count == 1
                         ? "1 change in logging, metrics or audit, which does not count"

@@ -81,8 +81,7 @@ public enum ChangeKind {
             kinds.add(Arrays.stream(values())
                     .filter(kind -> kind.word().equalsIgnoreCase(word.strip()))
                     .findFirst()
-                    .orElseThrow(
-                            () -> new ChallengeException("There is no change '" + word + "': give " + all() + ".")));
+                    .orElseThrow(() -> new ChallengeException("Unknown change '" + word + "': give " + all() + ".")));
         }
         return kinds.isEmpty() ? usual() : kinds;
     }

@@ -11,7 +11,8 @@ import java.util.regex.Pattern;
  * For builds and tools: which lines of which source files have changed. Immutable.
  *
  * <pre>{@code
- * ChangedCode code = ChangedCode.ofDiff(gitDiffWithoutContext);
+ * String diff = "+++ b/src/main/java/dev/observatory/NightRun.java\n@@ -66 +66 @@\n";
+ * ChangedCode code = ChangedCode.ofDiff(diff);
  * }</pre>
  *
  * @since 0.2

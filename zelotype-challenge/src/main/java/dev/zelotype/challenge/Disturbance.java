@@ -11,8 +11,7 @@ package dev.zelotype.challenge;
  * @param part what is changed of an argument; empty for all of it
  * @param from for a call that is made where it is not made: a test that makes it; else empty
  */
-record Disturbance(
-        String test, String site, int occurrence, ChangeKind kind, int index, String part, String from) {
+record Disturbance(String test, String site, int occurrence, ChangeKind kind, int index, String part, String from) {
 
     Disturbance(String test, CallPlace site, ChangeKind kind, int index) {
         this(test, site.key(), site.occurrence(), kind, index, "", "");
@@ -26,6 +25,14 @@ record Disturbance(
     /** The same with one part of an argument. */
     Disturbance ofPart(String name) {
         return new Disturbance(test, site, occurrence, kind, index, name, from);
+    }
+
+    /** Whether another one makes the same change of the same place, in whatever test. */
+    boolean isSameChange(Disturbance other) {
+        return site.equals(other.site)
+                && kind == other.kind
+                && part.equals(other.part)
+                && (kind.isOfValue() || index == other.index);
     }
 
     /** Whether another one is about the same call of the same test. */

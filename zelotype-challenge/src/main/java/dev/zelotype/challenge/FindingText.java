@@ -1,7 +1,7 @@
 package dev.zelotype.challenge;
 
-import dev.zelotype.challenge.Finding.Weight;
 import dev.zelotype.challenge.Challenge.Baseline;
+import dev.zelotype.challenge.Finding.Weight;
 import dev.zelotype.challenge.Proposal.Receiver;
 import dev.zelotype.tools.TestNames;
 import java.util.ArrayList;
@@ -66,9 +66,11 @@ final class FindingText {
                 site.text() + ", called at " + site.place() + ", could return otherwise" + change + nobody
                         + (gap ? " Assert on the result." : "");
             case THROWN ->
-                "If " + what + " failed (" + group.change + "), no test would notice. Should a test suppose that it fails?";
+                "If " + what + " failed (" + group.change
+                        + "), no test would notice. Should a test suppose that it fails?";
             case SILENT ->
-                "If the future that " + what + " returns never completed, no test would notice. Should a test cover that?";
+                "If the future that " + what
+                        + " returns never completed, no test would notice. Should a test cover that?";
             case ORDER ->
                 what + " could be " + group.change + " in \"" + TestNames.readable(group.test)
                         + "\", and no test notices. Does the order matter?";
@@ -114,7 +116,12 @@ final class FindingText {
         List<Proposal> all = new ArrayList<>();
         switch (group.kind) {
             case LOST, TWICE -> {
-                add(all, exact.isEmpty() ? "" : "verify(" + exact + ")" + times(site.ofText()), site, receiver, disturbance);
+                add(
+                        all,
+                        exact.isEmpty() ? "" : "verify(" + exact + ")" + times(site.ofText()),
+                        site,
+                        receiver,
+                        disturbance);
                 add(all, any(site, receiver) + times(site.count()), null, receiver, disturbance);
             }
             case ARGUMENT -> {
@@ -128,7 +135,12 @@ final class FindingText {
                             null);
                     return all;
                 }
-                add(all, exact.isEmpty() ? "" : "verify(" + exact + ")" + times(site.ofText()), site, receiver, disturbance);
+                add(
+                        all,
+                        exact.isEmpty() ? "" : "verify(" + exact + ")" + times(site.ofText()),
+                        site,
+                        receiver,
+                        disturbance);
                 String condition = group.part.isEmpty() ? lambda(site, group.index) : "";
                 if (!condition.isEmpty()) {
                     String where = any(site, receiver) + ".where(" + condition + ")";
@@ -162,7 +174,9 @@ final class FindingText {
 
     private static String inOrder(CallPlace site, Receiver receiver) {
         String exact = site.written(receiver.variable());
-        return exact.isEmpty() ? any(site, receiver) + times(site.count()) : "verify(" + exact + ")" + times(site.ofText());
+        return exact.isEmpty()
+                ? any(site, receiver) + times(site.count())
+                : "verify(" + exact + ")" + times(site.ofText());
     }
 
     private static void add(
@@ -173,7 +187,8 @@ final class FindingText {
             @Nullable Disturbance disturbance) {
         if (!statement.isEmpty()) {
             Set<String> imports = written == null ? Set.of() : written.imports();
-            all.add(new Proposal(statement, imports, receiver.type().isEmpty() ? List.of() : List.of(receiver), disturbance));
+            all.add(new Proposal(
+                    statement, imports, receiver.type().isEmpty() ? List.of() : List.of(receiver), disturbance));
         }
     }
 

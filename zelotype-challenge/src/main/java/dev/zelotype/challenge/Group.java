@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One place and one thing that may be changed there, over all tests.
@@ -14,11 +15,16 @@ final class Group {
     final int index;
     /** What is changed of an argument; empty for all of it. */
     final String part;
+
     final Set<String> tests = new LinkedHashSet<>();
-    /** The call that stands for the others: the first that passed, if any did. */
+    /** The call that stands for the others: one that passed, if any did. */
     CallPlace site;
 
     String test = "";
+
+    @Nullable
+    Disturbance first;
+
     final List<Disturbance> passing = new ArrayList<>();
     String change = "";
     boolean noticed;
@@ -37,8 +43,16 @@ final class Group {
         return kind.isQuestion() || !part.isEmpty();
     }
 
-    /** The disturbance that stands for the group: the first that passed. */
+    /**
+     * The disturbance that stands for the group.
+     *
+     * @throws IllegalStateException if none has passed
+     */
     Disturbance first() {
-        return passing.get(0);
+        Disturbance standing = first;
+        if (standing == null) {
+            throw new IllegalStateException("No test passed.");
+        }
+        return standing;
     }
 }

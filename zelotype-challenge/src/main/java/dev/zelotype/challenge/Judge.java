@@ -103,7 +103,8 @@ final class Judge {
         findings.addAll(notes.defaults(groups));
         findings.addAll(notes.needless());
         List<Finding> weighed = new ArrayList<>();
-        findings.forEach(each -> weighed.add(each.weight() != Weight.NOTE && isMinor(each.site()) ? each.minor() : each));
+        findings.forEach(
+                each -> weighed.add(each.weight() != Weight.NOTE && isMinor(each.site()) ? each.minor() : each));
         weighed.sort(Comparator.comparing(Finding::weight).thenComparing(finding -> isLog(finding.site())));
         return Statements.once(weighed);
     }

@@ -218,8 +218,8 @@ final class Lane {
         for (Disturbance each : open.values()) {
             if (away == null && tries.merge(each, 1, Integer::sum) >= TRIES) {
                 schedule.done(each, Verdict.ABORTED);
-                leftOut.add(nameOf(each.test())
-                        + " does not come to its end when it runs again, so it was not disturbed");
+                leftOut.add(
+                        nameOf(each.test()) + " does not come to its end when it runs again, so it was not disturbed");
             } else {
                 schedule.again(each);
             }

@@ -44,8 +44,8 @@ final class MissingCalls {
             Map<String, String> from = new HashMap<>();
             for (Baseline test : ofType) {
                 for (CallPlace site : test.sites) {
-                    boolean matters = !site.isOfResult()
-                            && (site.isCountedExactly() || groups.isNoticed(site, ChangeKind.LOST));
+                    boolean matters =
+                            !site.isOfResult() && (site.isCountedExactly() || groups.isNoticed(site, ChangeKind.LOST));
                     boolean canBeMade = !site.isOfInstance();
                     if (matters && canBeMade && calls.putIfAbsent(site.called(), site) == null) {
                         from.put(site.called(), test.id);
@@ -62,8 +62,7 @@ final class MissingCalls {
                 calls.forEach((called, site) -> {
                     if (!made.contains(called)) {
                         found.put(
-                                new Disturbance(
-                                        test.id, site.key(), 0, ChangeKind.EXTRA, 0, "", from.get(called)),
+                                new Disturbance(test.id, site.key(), 0, ChangeKind.EXTRA, 0, "", from.get(called)),
                                 site);
                     }
                 });

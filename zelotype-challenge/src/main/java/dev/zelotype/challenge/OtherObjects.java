@@ -1,9 +1,9 @@
 package dev.zelotype.challenge;
 
 import dev.zelotype.Zelotype;
-import dev.zelotype.basics.Allocation;
 import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.basics.Zero;
+import dev.zelotype.host.DisturbedCall;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
 import java.lang.reflect.Modifier;
@@ -181,7 +181,7 @@ final class OtherObjects {
     /** A copy that no constructor has run for, so it may be of a class that has none to call. */
     private static @Nullable Object copy(Object value, Map<Field, Object> changes) {
         try {
-            Object copy = Allocation.allocate(value.getClass());
+            Object copy = DisturbedCall.bare(value.getClass());
             for (Field field : fields(value.getClass())) {
                 Object other = changes.get(field);
                 field.set(copy, other == null ? field.get(value) : other);

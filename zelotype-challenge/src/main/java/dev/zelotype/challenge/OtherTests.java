@@ -21,8 +21,7 @@ final class OtherTests {
 
     static {
         FRAMEWORKS.put("Lorg/junit/Test;", new String[] {"JUnit 4", "org.junit.vintage:junit-vintage-engine"});
-        FRAMEWORKS.put(
-                "Lorg/testng/annotations/Test;", new String[] {"TestNG", "org.junit.support:testng-engine"});
+        FRAMEWORKS.put("Lorg/testng/annotations/Test;", new String[] {"TestNG", "org.junit.support:testng-engine"});
     }
 
     private final List<Path> roots;
@@ -55,14 +54,15 @@ final class OtherTests {
         counts.forEach((mark, count) -> {
             String[] framework = FRAMEWORKS.get(mark);
             sentences.add(count + " test " + (count == 1 ? "class" : "classes") + " of " + framework[0]
-                    + ", which no engine on the class path runs: add " + framework[1]);
+                    + ", for which the class path lacks an engine: add " + framework[1]);
         });
         return sentences;
     }
 
     private void count(Path root, Path file, Map<String, Integer> counts) {
         String path = root.relativize(file).toString();
-        String name = path.substring(0, path.length() - ".class".length()).replace(file.getFileSystem().getSeparator(), ".");
+        String name = path.substring(0, path.length() - ".class".length())
+                .replace(file.getFileSystem().getSeparator(), ".");
         if (seen.contains(name)) {
             return;
         }

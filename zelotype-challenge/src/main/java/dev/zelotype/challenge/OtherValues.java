@@ -79,7 +79,8 @@ final class OtherValues {
         if (value instanceof Temporal time) {
             times(others, time);
         } else if (value instanceof Duration duration) {
-            Alterations.add(others, ifPossible(() -> duration.plus(duration.abs()).plusHours(1)));
+            Alterations.add(
+                    others, ifPossible(() -> duration.plus(duration.abs()).plusHours(1)));
             others.add(Duration.ZERO);
         } else if (value instanceof Date date) {
             Date later = (Date) date.clone();

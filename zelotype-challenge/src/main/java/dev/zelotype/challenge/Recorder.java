@@ -239,9 +239,7 @@ final class Recorder {
                     call.ending() == Ending.DEFAULTED && call.returnType() != void.class
                             ? DisturbedCall.print(answer)
                             : "",
-                    threw || call.returnType() == void.class
-                            ? Message.Written.NOTHING
-                            : Message.Written.of(answer),
+                    threw || call.returnType() == void.class ? Message.Written.NOTHING : Message.Written.of(answer),
                     answer instanceof CompletableFuture,
                     threw,
                     given);

@@ -7,19 +7,17 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.BiConsumer;
-import java.util.function.BiPredicate;
 import java.util.function.BooleanSupplier;
 
 /**
- * Gives the tests out to the lanes, each to that which has least to do so far, and runs these side by side. A test stays with
- * its lane.
+ * Gives the tests out to the lanes, each to that which has least to do so far, and runs these side by side. A test
+ * stays with its lane.
  */
 final class Rounds {
 
@@ -32,8 +30,7 @@ final class Rounds {
     Rounds(
             List<Lane> lanes,
             Map<String, Baseline> tests,
-            Set<ChangeKind> changes,
-            BiPredicate<Disturbance, CallPlace> wanted,
+            Schedule.Plan plan,
             long end,
             BiConsumer<Integer, Integer> progress) {
         this.lanes = lanes;
@@ -45,7 +42,7 @@ final class Rounds {
             List<Baseline> own = tests.values().stream()
                     .filter(each -> laneOf(each.id) == lane)
                     .toList();
-            schedules.add(new Schedule(own, changes, wanted));
+            schedules.add(new Schedule(own, plan));
         }
     }
 
@@ -180,9 +177,7 @@ final class Rounds {
 
     private Baseline testOf(Finding finding, Proposal proposal, Map<String, Baseline> known) {
         Disturbance disturbance = proposal.disturbance();
-        Baseline test = disturbance == null
-                ? known.get(finding.tests().get(0))
-                : known.get(disturbance.test());
+        Baseline test = disturbance == null ? known.get(finding.tests().get(0)) : known.get(disturbance.test());
         return test == null ? new Baseline("") : test;
     }
 }

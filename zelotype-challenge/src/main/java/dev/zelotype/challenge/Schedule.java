@@ -20,19 +20,23 @@ import java.util.function.Predicate;
  */
 final class Schedule {
 
-    private final Set<ChangeKind> changes;
+    private final Plan plan;
     private final Map<String, Deque<Disturbance>> open = new LinkedHashMap<>();
     private final Map<String, CallPlace> sites = new HashMap<>();
     private int run;
     private int known;
 
     /**
-     * Plans what is to be disturbed.
+     * What is to be disturbed.
      *
+     * @param changes the kinds
      * @param wanted tells which disturbances of all that could be made are
+     * @param once whether what one test notices need not be tried in others
      */
-    Schedule(Collection<Baseline> tests, Set<ChangeKind> changes, BiPredicate<Disturbance, CallPlace> wanted) {
-        this.changes = changes;
+    record Plan(Set<ChangeKind> changes, BiPredicate<Disturbance, CallPlace> wanted, boolean once) {}
+
+    Schedule(Collection<Baseline> tests, Plan plan) {
+        this.plan = plan;
         for (Baseline test : tests) {
             List<Disturbance> all = new ArrayList<>();
             for (CallPlace site : test.sites) {
@@ -40,7 +44,8 @@ final class Schedule {
                 add(all, test.id, site);
             }
             addOrder(all, test);
-            all.removeIf(each -> !changes.contains(each.kind()) || !wanted.test(each, site(each)));
+            all.removeIf(each ->
+                    !plan.changes().contains(each.kind()) || !plan.wanted().test(each, site(each)));
             known += all.size();
             if (!all.isEmpty()) {
                 open.put(test.id, new ArrayDeque<>(all));
@@ -119,8 +124,13 @@ final class Schedule {
 
     void done(Disturbance done, Verdict verdict) {
         run++;
+        if (plan.once() && verdict == Verdict.NOTICED) {
+            leaveOutEverywhere(done);
+        }
         if (done.kind().isOfValue() && verdict == Verdict.NOTICED) {
-            leaveOut(done, other -> other.kind() == done.kind() || other.kind() == ChangeKind.LOST && isSaidToBeQuery(done));
+            leaveOut(
+                    done,
+                    other -> other.kind() == done.kind() || other.kind() == ChangeKind.LOST && isSaidToBeQuery(done));
         } else if (done.kind() == ChangeKind.ARGUMENT && done.part().isEmpty() && verdict != Verdict.NOTICED) {
             // Of an argument that nobody looks at nobody looks at a part.
             leaveOut(done, other -> other.kind() == ChangeKind.ARGUMENT && other.index() == done.index());
@@ -129,7 +139,17 @@ final class Schedule {
 
     /** A call whose answer matters must happen; whether its like in other tests may, only losing it tells. */
     private boolean isSaidToBeQuery(Disturbance disturbance) {
-        return !changes.contains(ChangeKind.EXTRA) || !site(disturbance).isCountedExactly();
+        return !plan.changes().contains(ChangeKind.EXTRA) || !site(disturbance).isCountedExactly();
+    }
+
+    /** Of a place that some test looks at nobody asks the others. */
+    private void leaveOutEverywhere(Disturbance done) {
+        for (Deque<Disturbance> rest : open.values()) {
+            int before = rest.size();
+            rest.removeIf(done::isSameChange);
+            known -= before - rest.size();
+        }
+        open.values().removeIf(Deque::isEmpty);
     }
 
     private void leaveOut(Disturbance done, Predicate<Disturbance> which) {

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * For builds and tools: how tests are run, so that a challenge runs them as their build does. Immutable.
  *
  * <pre>{@code
- * new Challenge(classPath).runningAs(TestRun.PLAIN.in(module).withJvmOptions(List.of("-Xmx512m")));
+ * TestRun run = TestRun.PLAIN.in(Path.of("night")).withJvmOptions(List.of("-Xmx512m"));
+ * Challenge challenge = new Challenge(classPath).runningAs(run);
  * }</pre>
  *
  * @param folder the working directory; null for that of this JVM

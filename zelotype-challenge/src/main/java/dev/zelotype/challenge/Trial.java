@@ -48,9 +48,7 @@ final class Trial {
                 }
             }
         } catch (InvocationTargetException e) {
-            result = e.getCause() instanceof CheckFailure
-                    ? Message.Done.FAILED
-                    : String.valueOf(e.getCause());
+            result = e.getCause() instanceof CheckFailure ? Message.Done.FAILED : String.valueOf(e.getCause());
         } catch (ReflectiveOperationException | RuntimeException | LinkageError e) {
             result = e.toString();
         }

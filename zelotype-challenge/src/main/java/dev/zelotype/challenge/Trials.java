@@ -78,8 +78,15 @@ final class Trials implements AutoCloseable {
         StringBuilder code = new StringBuilder(home.isEmpty() ? "" : "package " + home + ";\n");
         code.append("import static dev.zelotype.Zelotype.*;\n");
         proposal.imports().forEach(each -> code.append("import ").append(each).append(";\n"));
-        code.append("final class ").append(name).append(" {\n    static void ").append(Trial.METHOD).append('(');
-        code.append(parameters).append(") throws Throwable {\n").append(proposal.statement()).append("\n    }\n}\n");
+        code.append("final class ")
+                .append(name)
+                .append(" {\n    static void ")
+                .append(Trial.METHOD)
+                .append('(');
+        code.append(parameters)
+                .append(") throws Throwable {\n")
+                .append(proposal.statement())
+                .append("\n    }\n}\n");
         sources.put(proposal, new Source(home.isEmpty() ? name : home + "." + name, code.toString()));
     }
 
@@ -93,7 +100,8 @@ final class Trials implements AutoCloseable {
         while (!sources.isEmpty()) {
             Set<String> wrong = new TreeSet<>();
             DiagnosticCollector<JavaFileObject> heard = new DiagnosticCollector<>();
-            try (StandardJavaFileManager files = compiler.getStandardFileManager(heard, Locale.ROOT, StandardCharsets.UTF_8)) {
+            try (StandardJavaFileManager files =
+                    compiler.getStandardFileManager(heard, Locale.ROOT, StandardCharsets.UTF_8)) {
                 files.setLocationFromPaths(StandardLocation.CLASS_PATH, classPath);
                 files.setLocationFromPaths(StandardLocation.CLASS_OUTPUT, List.of(folder));
                 List<String> options = List.of("-proc:none", "-nowarn", "-parameters");
@@ -170,7 +178,8 @@ final class Trials implements AutoCloseable {
     @Override
     public void close() {
         try (Stream<Path> all = Files.walk(folder)) {
-            all.sorted(java.util.Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
+            all.sorted(java.util.Comparator.reverseOrder())
+                    .forEach(each -> each.toFile().delete());
         } catch (IOException e) {
             // What is left in the folder for temporary files harms nobody.
             return;

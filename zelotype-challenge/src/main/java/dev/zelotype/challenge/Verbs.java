@@ -22,7 +22,8 @@ final class Verbs {
                             + " upsert withdraw write")
                     .split(" "));
     /** Those of the above that ask as often. */
-    private static final Set<String> BOTH = Set.of("index", "load", "order", "poll", "rate", "request", "return", "track");
+    private static final Set<String> BOTH =
+            Set.of("index", "load", "order", "poll", "rate", "request", "return", "track");
 
     private Verbs() {}
 

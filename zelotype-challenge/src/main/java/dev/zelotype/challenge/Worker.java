@@ -94,8 +94,7 @@ final class Worker {
                 round.add(one.disturbance());
             } else if (command instanceof Message.Try trial) {
                 Disturbance wanted = trial.disturbance();
-                Map<String, Disturbance> disturbed =
-                        trial.disturbed() ? Map.of(wanted.test(), wanted) : Map.of();
+                Map<String, Disturbance> disturbed = trial.disturbed() ? Map.of(wanted.test(), wanted) : Map.of();
                 if (trial.disturbed()) {
                     remember(List.of(wanted));
                 }
@@ -207,8 +206,7 @@ final class Worker {
             int equals = each.indexOf('=');
             request.configurationParameter(each.substring(0, equals), each.substring(equals + 1));
         }
-        return request
-                .configurationParameter("junit.jupiter.execution.parallel.enabled", "false")
+        return request.configurationParameter("junit.jupiter.execution.parallel.enabled", "false")
                 .configurationParameter("zelotype.journal", "");
     }
 
@@ -276,11 +274,10 @@ final class Worker {
         private static List<String> variables(TestIdentifier test) {
             List<String> all = new ArrayList<>();
             try {
-                Class<?> type =
-                        Class.forName(className(test), false, Thread.currentThread().getContextClassLoader());
-                String method = test.getSource().orElse(null) instanceof MethodSource source
-                        ? source.getMethodName()
-                        : "";
+                Class<?> type = Class.forName(
+                        className(test), false, Thread.currentThread().getContextClassLoader());
+                String method =
+                        test.getSource().orElse(null) instanceof MethodSource source ? source.getMethodName() : "";
                 TestVariables.of(type, method).forEach((name, of) -> all.add(name + " " + of));
             } catch (ClassNotFoundException | LinkageError e) {
                 // A test that is no class has none.

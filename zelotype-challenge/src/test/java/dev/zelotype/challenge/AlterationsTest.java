@@ -148,8 +148,7 @@ class AlterationsTest {
                 .forEach(each -> all.add(of(each)));
         Stream.of(YearMonth.of(2030, 1), new Date(0), new java.sql.Timestamp(9), new File("a/b"), OptionalInt.empty())
                 .forEach(each -> all.add(of(each)));
-        Stream.of(new IllegalStateException("stuck"), new java.io.IOException())
-                .forEach(each -> all.add(of(each)));
+        Stream.of(new IllegalStateException("stuck"), new java.io.IOException()).forEach(each -> all.add(of(each)));
         Stream.of(new Money(900, Currency.getInstance("CHF")), new int[] {1, 2}, new int[0], new String[][] {{"a"}})
                 .forEach(each -> all.add(of(each)));
         all.add(new Value(Path.of("a/b"), Path.class));
@@ -183,7 +182,9 @@ class AlterationsTest {
         assertThat(others).isNotEmpty().allSatisfy(other -> {
             assertThat(Objects.deepEquals(given.value(), other)).as("%s", other).isFalse();
             Class<?> raw = Alterations.raw(given.type());
-            assertThat(raw.isPrimitive() || raw.isInstance(other)).as("%s", other).isTrue();
+            assertThat(raw.isPrimitive() || raw.isInstance(other))
+                    .as("%s", other)
+                    .isTrue();
         });
     }
 

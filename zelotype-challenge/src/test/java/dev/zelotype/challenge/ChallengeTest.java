@@ -1,9 +1,11 @@
 package dev.zelotype.challenge;
 
+import static dev.zelotype.challenge.Fixtures.challenge;
+import static dev.zelotype.challenge.Fixtures.classPath;
+import static dev.zelotype.challenge.Fixtures.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,7 +13,6 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,25 +23,6 @@ import org.junit.jupiter.params.provider.CsvSource;
  * that a disturbed test does harms the others.
  */
 class ChallengeTest {
-
-    private static List<Path> classPath() {
-        return Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
-                .map(Path::of)
-                .toList();
-    }
-
-    /** In a JVM that lives for a few seconds and compiles as little as pays then. */
-    private static Challenge challenge(String fixture, String... options) {
-        List<String> all = new ArrayList<>(List.of("-XX:TieredStopAtLevel=1"));
-        all.addAll(List.of(options));
-        return new Challenge(classPath())
-                .classes(List.of("dev.zelotype.challenged." + fixture))
-                .runningAs(TestRun.PLAIN.withJvmOptions(all));
-    }
-
-    private static ChallengeResult run(Challenge challenge) {
-        return challenge.run((done, all) -> assertThat(done).isBetween(1, Math.max(1, all)));
-    }
 
     @Test
     void tests_that_look_at_everything_have_no_gap() {
@@ -63,7 +45,7 @@ class ChallengeTest {
             close     | LOST     | dome.close()           | verify(() -> dome.close()).once();
             time      | ARGUMENT | camera.expose(PT1M30S  | verify(camera::expose).where((time, done, failed) -> time.equals(
             notes     | LOST     | log.note("seen         | verify(() -> log.note("seen Harrow-2")).once();
-            place     | ARGUMENT | weather.warning        | suppose(() -> weather.warning("north")).returns(Optional.empty());
+            place     | ARGUMENT | weather.warning        | suppose(() -> weather.warning("north"))
             warning   | LOST     | log.note("fog")        | verify(() -> log.note("fog")).once();
             failure   | LOST     | log.note("failed       | verify(() -> log.note("failed: stuck")).once();
             """)

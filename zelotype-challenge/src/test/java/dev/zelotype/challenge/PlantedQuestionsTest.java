@@ -189,7 +189,8 @@ class PlantedQuestionsTest {
                     """.replace("SUBJECT", row.subject())
                     .replace("TEST", covered ? row.covered() : row.test())
                     .replace("NAME", row.name());
-            options.add(Files.writeString(folder.resolve(row.name() + ".java"), code).toString());
+            options.add(Files.writeString(folder.resolve(row.name() + ".java"), code)
+                    .toString());
         }
         assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, null, options.toArray(new String[0])))
                 .isZero();
@@ -216,15 +217,16 @@ class PlantedQuestionsTest {
     void what_no_test_covers_is_asked_about() throws IOException {
         ChallengeResult result = challenged(false);
 
-        assertThat(ROWS).allSatisfy(row -> assertThat(of(row, result))
-                .as(() -> row.name() + "\n" + String.join("\n", ChallengeText.lines(result)))
-                .anySatisfy(finding -> {
-                    if (row.statement().isEmpty()) {
-                        assertThat(finding.statement()).isEmpty();
-                    } else {
-                        assertThat(finding.statement()).startsWith(row.statement());
-                    }
-                }));
+        assertThat(ROWS)
+                .allSatisfy(row -> assertThat(of(row, result))
+                        .as(() -> row.name() + "\n" + String.join("\n", ChallengeText.lines(result)))
+                        .anySatisfy(finding -> {
+                            if (row.statement().isEmpty()) {
+                                assertThat(finding.statement()).isEmpty();
+                            } else {
+                                assertThat(finding.statement()).startsWith(row.statement());
+                            }
+                        }));
         assertThat(result.noticedPlaces()).noneMatch(place -> place.kind().isQuestion());
     }
 
@@ -232,8 +234,9 @@ class PlantedQuestionsTest {
     void what_a_test_covers_is_not_asked_about() throws IOException {
         ChallengeResult result = challenged(true);
 
-        assertThat(ROWS).allSatisfy(row -> assertThat(of(row, result))
-                .as(() -> row.name() + "\n" + String.join("\n", ChallengeText.lines(result)))
-                .isEmpty());
+        assertThat(ROWS)
+                .allSatisfy(row -> assertThat(of(row, result))
+                        .as(() -> row.name() + "\n" + String.join("\n", ChallengeText.lines(result)))
+                        .isEmpty());
     }
 }

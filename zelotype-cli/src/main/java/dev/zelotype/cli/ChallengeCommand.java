@@ -6,16 +6,20 @@ import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
 import dev.zelotype.challenge.ChangeKind;
+import dev.zelotype.challenge.TestRun;
 import dev.zelotype.journal.JournalWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -38,7 +42,8 @@ import picocli.CommandLine.Spec;
         footerHeading = "%nExamples:%n",
         footer = {
             "  zelotype challenge --class-path target/test-classes:target/classes:lib/junit.jar",
-            "  zelotype challenge --class-path @test.path --class '*.NightRunTest' --fail-under 90"
+            "  zelotype challenge --class-path @test.path --class '*.NightRunTest' --fail-under 90",
+            "  zelotype challenge --class-path @test.path --since origin/main --format sarif --into gaps.sarif"
         })
 final class ChallengeCommand implements Callable<Integer> {
 
@@ -82,9 +87,66 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--change",
             paramLabel = "KINDS",
             split = ",",
-            description =
-                    "What is changed: answer, lost, argument, callback, twice, result, extra. Default: all of these.")
+            description = {
+                "What is changed: answer, lost, argument, callback, twice, result, extra, thrown, silent, order.",
+                "Default: all of these but order."
+            })
     private List<String> changes = new ArrayList<>();
+
+    @Option(
+            names = "--minor",
+            paramLabel = "CALLS",
+            defaultValue = "",
+            description = "Calls that are told apart and do not count, as are those of logging, metrics and audit.")
+    private String minor;
+
+    @Option(
+            names = "--since",
+            paramLabel = "REF",
+            description = {
+                "Only what has changed since a commit or branch of git: calls in changed lines, and tests",
+                "whose own class or whose subject's class has changed."
+            })
+    private String since;
+
+    @Option(
+            names = "--jvms",
+            paramLabel = "NUMBER",
+            description = "How many JVMs run tests side by side. Default: the number of processors.")
+    private Integer jvms;
+
+    @Option(names = "--directory", paramLabel = "FOLDER", description = "The working directory of the tests.")
+    private Path directory;
+
+    @Option(
+            names = "--jvm-option",
+            paramLabel = "OPTION",
+            description = "An option for the JVM of the tests, such as -Xmx1g. May be given several times.")
+    private List<String> jvmOptions = new ArrayList<>();
+
+    @Option(
+            names = "--env",
+            paramLabel = "NAME=VALUE",
+            description = "A variable in the environment of the tests. May be given several times.")
+    private Map<String, String> environment = new LinkedHashMap<>();
+
+    @Option(
+            names = "--parameter",
+            paramLabel = "NAME=VALUE",
+            description = "A configuration parameter of JUnit. May be given several times.")
+    private Map<String, String> parameters = new LinkedHashMap<>();
+
+    @Option(
+            names = "--tag",
+            paramLabel = "TAGS",
+            description = "Only tests with a tag, or whose tags fit an expression. May be given several times.")
+    private List<String> tags = new ArrayList<>();
+
+    @Option(
+            names = "--exclude-tag",
+            paramLabel = "TAGS",
+            description = "No tests with a tag, or whose tags fit an expression. May be given several times.")
+    private List<String> excludedTags = new ArrayList<>();
 
     @Option(
             names = "--limit",
@@ -103,7 +165,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--format",
             paramLabel = "FORMAT",
             defaultValue = "text",
-            description = "text, json. Default: ${DEFAULT-VALUE}.")
+            description = "text, json, sarif. Default: ${DEFAULT-VALUE}.")
     private String format;
 
     @Option(names = "--into", paramLabel = "FILE", description = "The file to write. Default: the terminal.")
@@ -114,6 +176,9 @@ final class ChallengeCommand implements Callable<Integer> {
             paramLabel = "FOLDER",
             description = "Also notes what was found in this journal, for zelotype report to show with the tests.")
     private Path journal;
+
+    @Mixin
+    private SourcesOption sources;
 
     ChallengeCommand(Terminal terminal) {
         this.terminal = terminal;
@@ -131,11 +196,28 @@ final class ChallengeCommand implements Callable<Integer> {
                 .onlyClasses(classes)
                 .onlyTests(test)
                 .except(except)
+                .minor(minor)
+                .jvms(jvms == null ? Runtime.getRuntime().availableProcessors() : jvms)
+                .runningAs(testRun())
                 .changes(chosenChanges());
+        if (since != null) {
+            challenge.onlyWhere(GitDiff.since(spec, since));
+        }
         if (limit != null) {
             challenge.within(Duration.ofMillis((long) (limit * 1000)));
         }
         return ChallengeRun.run(terminal, challenge, this::tell);
+    }
+
+    private TestRun testRun() {
+        TestRun run = TestRun.PLAIN
+                .withJvmOptions(jvmOptions)
+                .withEnvironment(environment)
+                .withParameters(parameters.entrySet().stream()
+                        .map(each -> each.getKey() + "=" + each.getValue())
+                        .toList())
+                .withTags(tags, excludedTags);
+        return directory == null ? run : run.in(directory);
     }
 
     private int tell(ChallengeResult result) {
@@ -145,9 +227,11 @@ final class ChallengeCommand implements Callable<Integer> {
         if (into == null && format.equals("text")) {
             ChallengeRun.print(terminal, result);
         } else {
-            String text = format.equals("json")
-                    ? ChallengeJson.of(result)
-                    : String.join(System.lineSeparator(), ChallengeText.lines(result)) + System.lineSeparator();
+            String text = switch (format) {
+                case "json" -> ChallengeJson.of(result);
+                case "sarif" -> ChallengeSarif.of(result, sources.sources());
+                default -> String.join(System.lineSeparator(), ChallengeText.lines(result)) + System.lineSeparator();
+            };
             if (into == null) {
                 terminal.out().print(text);
                 terminal.out().flush();
@@ -156,6 +240,10 @@ final class ChallengeCommand implements Callable<Integer> {
                 terminal.out().println(ChallengeText.sum(result));
                 terminal.out().println("written to " + into);
             }
+        }
+        if (since != null && result.isEmpty()) {
+            terminal.err().println("Nothing that the tests can see has changed since " + since + ".");
+            return 0;
         }
         String shortfall = ChallengeText.shortfall(result, failUnder);
         if (!shortfall.isEmpty()) {
@@ -169,7 +257,13 @@ final class ChallengeCommand implements Callable<Integer> {
         if (limit != null && !(limit > 0 && limit <= 1e9)) {
             throw wrong("--limit=" + limit + " is not a time: give seconds, such as 60.");
         }
-        OptionCheck.refuseNoFormat(spec, format, "text", "json");
+        OptionCheck.refuseNoFormat(spec, format, "text", "json", "sarif");
+        if (jvms != null && jvms < 1) {
+            throw wrong("--jvms must be at least 1, but was " + jvms + ".");
+        }
+        if (directory != null && !Files.isDirectory(directory)) {
+            throw wrong("There is no folder " + directory + ", which --directory names.");
+        }
         OutputFile.refuseFolder(spec, into);
         if (journal != null && (journal.toString().isBlank() || Files.isRegularFile(journal))) {
             throw wrong("--journal=" + journal + " is not a folder: give one, such as target/journal.");

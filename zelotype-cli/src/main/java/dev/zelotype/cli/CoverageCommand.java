@@ -169,7 +169,7 @@ final class CoverageCommand implements Callable<Integer> {
                 return each;
             }
         }
-        throw new ParameterException(spec.commandLine(), "There is no order '" + sort + "': give name, least or most.");
+        throw new ParameterException(spec.commandLine(), "Unknown order '" + sort + "': give name, least or most.");
     }
 
     private String text(List<Row> rows, Order order, boolean styled) {

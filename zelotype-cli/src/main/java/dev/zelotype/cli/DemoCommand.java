@@ -144,7 +144,7 @@ final class DemoCommand implements Callable<Integer> {
             chosen.add(DemoExample.named(name)
                     .orElseThrow(() -> new ParameterException(
                             spec.commandLine(),
-                            "There is no example '" + name + "': give one of " + String.join(", ", DemoExample.names())
+                            "Unknown example '" + name + "': give one of " + String.join(", ", DemoExample.names())
                                     + ".")));
         }
         return chosen;

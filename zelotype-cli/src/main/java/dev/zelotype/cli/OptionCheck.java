@@ -29,7 +29,7 @@ final class OptionCheck {
             int last = known.length - 1;
             throw new ParameterException(
                     spec.commandLine(),
-                    "There is no format '" + format + "': give "
+                    "Unknown format '" + format + "': give "
                             + String.join(", ", List.of(known).subList(0, last)) + " or " + known[last] + ".");
         }
     }

@@ -135,7 +135,7 @@ final class StoryCommand implements Callable<Integer> {
         OptionCheck.refuseNoFormat(spec, format, "text", "mermaid", "svg", "png", "html");
         if (!List.of("", "passed", "failed", "aborted").contains(outcome)) {
             throw new ParameterException(
-                    spec.commandLine(), "There is no outcome '" + outcome + "': give passed, failed or aborted.");
+                    spec.commandLine(), "Unknown outcome '" + outcome + "': give passed, failed or aborted.");
         }
         if (!calls.matches("|\\d{1,9}-\\d{1,9}") || !calls.isEmpty() && (first() < 1 || last() < first())) {
             throw new ParameterException(

@@ -2,6 +2,9 @@ package dev.zelotype.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonToken;
 import java.io.File;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -105,6 +108,43 @@ class MainTest {
                 .contains("\"weight\" : \"gap\"")
                 .contains("\"statement\" : \"verify((SerialLink it) -> it.send(\\\"FOCUS 0\\\")).once();\"")
                 .contains("\"complete\" : true");
+    }
+
+    @Test
+    void findings_are_told_in_the_standard_that_code_hosts_take() throws IOException {
+        Path file = temporary.resolve("gaps.sarif");
+        String[] challenge = {
+            "challenge",
+            "--class-path",
+            "../zelotype-examples/target/test-classes" + File.pathSeparator + System.getProperty("java.class.path"),
+            "--class",
+            "*.FocusSweepTest",
+            "--change",
+            "lost",
+            "--jvms",
+            "1",
+            "--jvm-option=-Dany=thing",
+            "--directory",
+            temporary.toString(),
+            "--sources",
+            "../zelotype-examples/src/main/java",
+            "--format",
+            "sarif",
+            "--into",
+            file.toString()
+        };
+        assertThat(zelotype(false, challenge)).isZero();
+        try (JsonParser json = new JsonFactory().createParser(file.toFile())) {
+            assertThat(json.nextToken()).isEqualTo(JsonToken.START_OBJECT);
+            json.skipChildren();
+            assertThat(json.nextToken()).isNull();
+        }
+        assertThat(file)
+                .content()
+                .contains("\"version\" : \"2.1.0\"", "\"name\" : \"Zelotype\"", "\"id\" : \"challenge-lost\"")
+                .containsPattern("\"ruleId\" : \"challenge-lost\",\\s+\"level\" : \"warning\"")
+                .containsPattern("\"uri\" : \".*zelotype-examples/src/main/java/dev/zelotype/examples/observatory/"
+                        + "FocusSweep.java\"\\s+},\\s+\"region\" : \\{\\s+\"startLine\" : \\d+");
     }
 
     @Test

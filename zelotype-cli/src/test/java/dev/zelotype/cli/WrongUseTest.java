@@ -45,7 +45,7 @@ class WrongUseTest {
         List<Wrong> all = new ArrayList<>(List.of(
                 wrong("Say what to do."),
                 wrong("Unmatched argument at index 0: 'nonsense'", "nonsense"),
-                wrong("There is no example 'surplus': give one of night-run, claims, partial", "demo", "surplus"),
+                wrong("Unknown example 'surplus': give one of night-run, claims, partial", "demo", "surplus"),
                 wrong("Missing required option: '--before=FOLDER'", "compare"),
                 wrong("There is no journal in no/such", "compare", "--before", "no/such"),
                 wrong("There is no journal in ", "compare", "--before", FOLDER),
@@ -71,8 +71,13 @@ class WrongUseTest {
             {"--class-path names no folder of test classes", "--class-path", FILE},
             {"No test was found", "--class-path", FOLDER},
             {"No test was found", "--class-path", here, "--class", "no.Such"},
-            {"There is no change 'order'", "--class-path", here, "--change", "lost,order"},
-            {"There is no format 'xml'", "--class-path", here, "--format", "xml"},
+            {"Unknown change 'ordre'", "--class-path", here, "--change", "lost,ordre"},
+            {"--jvms must be at least 1, but was 0", "--class-path", here, "--jvms", "0"},
+            {"There is no folder no/such, which --directory names", "--class-path", here, "--directory", "no/such"},
+            {"Value for option option '--env'", "--class-path", here, "--env", "SITE"},
+            {"--since=-x is not a commit", "--class-path", here, "--since=-x"},
+            {"does not know what has changed since no-such-branch", "--class-path", here, "--since", "no-such-branch"},
+            {"Unknown format 'xml'", "--class-path", here, "--format", "xml"},
             {"--limit=0.0 is not a time", "--class-path", here, "--limit", "0"},
             {"--limit=NaN is not a time", "--class-path", here, "--limit", "NaN"},
             {"--fail-under must be between 0 and 100, but was", "--class-path", here, "--fail-under", "101"},
@@ -87,7 +92,7 @@ class WrongUseTest {
             all.add(wrong("is a folder: give the file to write", command, "--into", FOLDER));
             all.add(wrong("is a folder: give the file to write", command, "--into", "/"));
             for (String format : List.of("gif", "TEXT", "xml", " ", "text,csv", "jsonl", "tex")) {
-                all.add(wrong("There is no format '" + format + "'", command, "--format", format));
+                all.add(wrong("Unknown format '" + format + "'", command, "--format", format));
             }
         }
         for (String[] command :
@@ -123,7 +128,7 @@ class WrongUseTest {
             all.add(wrong("Invalid value for option '--fail-under'", "coverage", "--fail-under", share));
         }
         for (String order : List.of("up", "", "names", "least,most")) {
-            all.add(wrong("There is no order '" + order + "'", "coverage", "--sort", order));
+            all.add(wrong("Unknown order '" + order + "'", "coverage", "--sort", order));
         }
         for (String calls : List.of(
                 "1to4",
@@ -142,11 +147,11 @@ class WrongUseTest {
             all.add(wrong("is not a range", "story", "--calls=" + calls));
         }
         for (String outcome : List.of("odd", "PASSED", "green", "passed,failed")) {
-            all.add(wrong("There is no outcome '" + outcome + "'", "story", "--outcome", outcome));
+            all.add(wrong("Unknown outcome '" + outcome + "'", "story", "--outcome", outcome));
         }
         for (String style : List.of("mad", "stub,mad", "", "STUBS", "stub;spy")) {
             all.add(wrong(
-                    "There is no style", "generate", "--type", "java.lang.Runnable", "--into", "x", "--style", style));
+                    "Unknown style '", "generate", "--type", "java.lang.Runnable", "--into", "x", "--style", style));
         }
         for (String name : List.of(
                 "../../x", "a-b", "int", "a..b", ".a", "a.", "a.class", "1a", "a b", "a/b", "/tmp", "a.1", "true",

@@ -65,8 +65,8 @@ public enum Style {
             styles.add(Arrays.stream(values())
                     .filter(style -> style.word().equalsIgnoreCase(word.strip()))
                     .findFirst()
-                    .orElseThrow(() -> new GenerateException("There is no style '" + word.strip()
-                            + "': give base, stub, strict, spy, fake or linked.")));
+                    .orElseThrow(() -> new GenerateException(
+                            "Unknown style '" + word.strip() + "': give base, stub, strict, spy, fake or linked.")));
         }
         return styles;
     }

@@ -45,7 +45,8 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
     /**
      * A call that was disturbed in one way.
      *
-     * @param found {@code noticed}, {@code gap}, {@code unclear}, {@code question} or {@code note}
+     * @param found {@code noticed}, {@code gap}, {@code unclear}, {@code question}, {@code minor} or
+     *     {@code note}
      * @param change what was changed: {@code answer}, {@code lost}, {@code argument}, {@code callback}
      * @param receiver the double that is asked
      * @param type the binary name of its type; empty if not known

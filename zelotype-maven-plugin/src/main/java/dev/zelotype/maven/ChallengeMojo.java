@@ -6,11 +6,11 @@ import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
 import dev.zelotype.challenge.ChangeKind;
+import dev.zelotype.challenge.TestRun;
 import dev.zelotype.journal.JournalWriter;
 import java.io.File;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -71,7 +71,18 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(property = "zelotype.challenge.except", defaultValue = "")
     String except;
 
-    /** What is changed: answer, lost, argument, callback, twice, result, extra; all of these unless given. */
+    /** Calls that are told apart and do not count, beside those of logging, metrics and audit. */
+    @Parameter(property = "zelotype.challenge.minor", defaultValue = "")
+    String minor;
+
+    /** How many JVMs run tests side by side; as many as there are processors unless given. */
+    @Parameter(property = "zelotype.challenge.jvms")
+    Integer jvms;
+
+    /**
+     * What is changed: answer, lost, argument, callback, twice, result, extra, thrown, silent, order; all of these but order
+     * unless given.
+     */
     @Parameter
     List<String> changes;
 
@@ -87,12 +98,9 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(property = "zelotype.challenge.journal")
     File journal;
 
-    /** How the JVM of the tests is started. Unless given, with the agent of Zelotype that {@code argLine} names, if any. */
+    /** How the JVM of the tests is started; as the tests of the build are, unless given. */
     @Parameter
     List<String> jvmArguments;
-
-    @Parameter(defaultValue = "${argLine}", readonly = true)
-    String argLine;
 
     /** Leaves the goal out. */
     @Parameter(property = "zelotype.skip", defaultValue = "false")
@@ -116,8 +124,10 @@ public final class ChallengeMojo extends AbstractMojo {
                     .onlyClasses(classes)
                     .onlyTests(test == null ? "" : test)
                     .except(except == null ? "" : except)
+                    .minor(minor == null ? "" : minor)
+                    .jvms(jvms == null ? Runtime.getRuntime().availableProcessors() : jvms)
                     .changes(ChangeKind.ofWords(changes == null ? List.of() : changes))
-                    .jvmArguments(jvmArguments());
+                    .runningAs(testRun());
             if (limit != null) {
                 challenge.within(Duration.ofMillis((long) (limit * 1000)));
             }
@@ -135,17 +145,9 @@ public final class ChallengeMojo extends AbstractMojo {
         }
     }
 
-    private List<String> jvmArguments() {
-        if (jvmArguments != null && !jvmArguments.isEmpty()) {
-            return jvmArguments;
-        }
-        List<String> agents = new ArrayList<>();
-        for (String word : (argLine == null ? "" : argLine).split("\\s+")) {
-            if (word.startsWith("-javaagent:") && word.contains("zelotype")) {
-                agents.add(word);
-            }
-        }
-        return agents;
+    private TestRun testRun() {
+        TestRun run = new BuildsTestRun(project).testRun();
+        return jvmArguments == null || jvmArguments.isEmpty() ? run : run.withJvmOptions(jvmArguments);
     }
 
     /** The tests' own class path, then what it lacks: JUnit's launcher and engine of its version, and the challenge. */

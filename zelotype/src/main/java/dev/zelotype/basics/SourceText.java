@@ -27,8 +27,9 @@ import org.jspecify.annotations.Nullable;
  * A value as it would be written in a test: an expression of Java, and the types that have to be imported for it. Immutable.
  *
  * <pre>{@code
- * SourceText.of(Duration.ofSeconds(90)).code();      // Duration.ofSeconds(90)
- * SourceText.of(Duration.ofSeconds(90)).imports();   // [java.time.Duration]
+ * SourceText time = SourceText.of(Duration.ofSeconds(90));
+ * String code = time.code();                  // Duration.ofSeconds(90)
+ * Set<String> imports = time.imports();       // [java.time.Duration]
  * }</pre>
  *
  * @param code the expression
@@ -125,7 +126,9 @@ public record SourceText(String code, SortedSet<String> imports) {
                 String type = name(constant.getDeclaringClass());
                 return type == null ? null : type + "." + constant.name();
             } else if (value instanceof Optional<?> optional) {
-                return optional.isEmpty() ? called(Optional.class, "empty") : called(Optional.class, "of", optional.get());
+                return optional.isEmpty()
+                        ? called(Optional.class, "empty")
+                        : called(Optional.class, "of", optional.get());
             } else if (value instanceof Collection<?> all) {
                 return collection(all);
             } else if (value instanceof Map<?, ?> map) {
@@ -181,7 +184,9 @@ public record SourceText(String code, SortedSet<String> imports) {
             } else if (number instanceof Double n) {
                 return Double.isFinite(n)
                         ? n.toString()
-                        : Double.isNaN(n) ? "Double.NaN" : n > 0 ? "Double.POSITIVE_INFINITY" : "Double.NEGATIVE_INFINITY";
+                        : Double.isNaN(n)
+                                ? "Double.NaN"
+                                : n > 0 ? "Double.POSITIVE_INFINITY" : "Double.NEGATIVE_INFINITY";
             } else if (number instanceof Float n) {
                 return Float.isFinite(n)
                         ? n + "f"
@@ -270,7 +275,8 @@ public record SourceText(String code, SortedSet<String> imports) {
                         : time.toNanosPart() % 1_000_000 == 0 && time.abs().toDays() < 1_000_000
                                 ? name(Duration.class) + ".ofMillis(" + time.toMillis() + ")"
                                 : parsed(Duration.class, value);
-            } else if (value instanceof Temporal && value.getClass().getPackageName().equals("java.time")) {
+            } else if (value instanceof Temporal
+                    && value.getClass().getPackageName().equals("java.time")) {
                 return parsed(value.getClass(), value);
             } else if (value instanceof Period) {
                 return parsed(Period.class, value);

@@ -2,13 +2,14 @@ package dev.zelotype.host;
 
 import dev.zelotype.basics.Zero;
 import dev.zelotype.conversation.Ending;
-import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.CallScene;
+import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Passage;
 import dev.zelotype.engine.decide.Said;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.Allocation;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.scene.SceneState;
 import dev.zelotype.engine.weave.DroppedAnswer;
@@ -162,6 +163,18 @@ public final class DisturbedCall {
     @SuppressWarnings("exports")
     public static String print(@Nullable Object value) {
         return Values.print(value);
+    }
+
+    /**
+     * Makes an object that no constructor has run for: its fields are null, zero and false.
+     *
+     * @param type its class
+     * @return the object
+     * @throws InstantiationException if the class is abstract
+     * @throws dev.zelotype.error.MisuseException if this JVM lacks the module that can do it
+     */
+    public static Object bare(Class<?> type) throws InstantiationException {
+        return Allocation.allocate(type);
     }
 
     /**

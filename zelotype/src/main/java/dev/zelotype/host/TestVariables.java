@@ -8,7 +8,7 @@ import java.util.Map;
  * thread.
  *
  * <pre>{@code
- * TestVariables.of(NightRunTest.class, "opens_the_dome");   // {dome=dev.observatory.Dome, ...}
+ * Map<String, String> types = TestVariables.of(getClass(), "opens_the_dome");   // {dome=dev.observatory.Dome, ...}
  * }</pre>
  *
  * @since 0.2

@@ -43,6 +43,11 @@ final class Templates {
         for (String stage : List.of("SupposedQuery", "SupposedAct", "ExpectedQuery", "ExpectedAct", "Check")) {
             eachArity(files, stage, "stage", 0);
         }
+        eachArity(files, "Recorded", "stage", 2);
+        Map<String, Object> permits = Map.of(
+                "permits",
+                IntStream.rangeClosed(2, MOST).mapToObj(n -> "Recorded" + n).collect(Collectors.joining(", ")));
+        files.put(SOURCES.resolve("stage/Recorded.java"), text("RecordedOfAll", permits));
         List<Map<String, Object>> arities =
                 IntStream.rangeClosed(0, MOST).mapToObj(Templates::arity).toList();
         files.put(SOURCES.resolve("Zelotype.java"), text("Zelotype", Map.of("arities", arities)));
@@ -88,6 +93,7 @@ final class Templates {
         values.put("anything", each(n, i -> "@Nullable Object"));
         values.put("wildcards", each(n, i -> "?"));
         values.put("names", each(n, ORDINALS::get));
+        values.put("rows", each(n, i -> "row." + ORDINALS.get(i) + "()"));
         values.put("casts", casts(n));
         values.put("key", n == 1 ? "A" : "Args" + n + "<" + each(n, Templates::letter) + ">");
         values.put("tuple", n == 1 ? casts(1) : "new Args" + n + "<>(" + casts(n) + ")");

@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * For Zelotype's own tools: the text of the lines at which calls were made, where their sources are at hand. For one thread.
@@ -89,6 +90,19 @@ public final class Sources {
         int number = Integer.parseInt(place.substring(colon + 1));
         List<String> lines = lines(named.get(0));
         return number >= 1 && number <= lines.size() ? lines.get(number - 1).strip() : "";
+    }
+
+    /**
+     * The file of a class.
+     *
+     * @param path the folders of its package and its name, with slashes between
+     * @return the file; null if none, or more than one, has that path
+     */
+    public @Nullable Path file(String path) {
+        List<Path> fitting = files.getOrDefault(path.substring(path.lastIndexOf('/') + 1), List.of()).stream()
+                .filter(file -> file.endsWith(path))
+                .toList();
+        return fitting.size() == 1 ? fitting.get(0) : null;
     }
 
     private List<String> lines(Path file) {

@@ -231,7 +231,7 @@ const zelotype = (() => {
     if (!data.challenge) return found;
     const name = test.group + ": " + test.title;
     for (const each of data.challenge.places) {
-      if (each.found === "note" || each.found === "question" || !each.tests.some(reaching => reaching === name || reaching.endsWith(": " + test.title))) continue;
+      if (["note", "question", "minor"].includes(each.found) || !each.tests.some(reaching => reaching === name || reaching.endsWith(": " + test.title))) continue;
       const key = each.place + " " + each.to;
       if (!found.has(key)) found.set(key, []);
       found.get(key).push(each);
@@ -239,7 +239,7 @@ const zelotype = (() => {
     return found;
   }
 
-  const FOUND = [["gap", "Gaps: changes that no test noticed"], ["unclear", "Unclear: tests crash, so it is unclear whether a check would notice"], ["question", "Questions: calls too many that no test noticed"], ["note", "Worth knowing"]];
+  const FOUND = [["gap", "Gaps: changes that no test noticed"], ["unclear", "Unclear: tests crash, so it is unclear whether a check would notice"], ["question", "Questions: changes that no test noticed, and that a test could cover"], ["minor", "In logging, metrics or audit: does not count"], ["note", "Worth knowing"]];
 
   function showChallenge() {
     const challenge = data.challenge;

@@ -6,8 +6,8 @@ import java.util.Deque;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The doubles that were made outside any scene lately, as by the fields of a test class before its scene opens: until they are
- * told or asked something, no scene knows them. Kept only for who disturbs. Safe for use from any thread.
+ * The doubles that were made outside any scene lately, as by the fields of a test class before its scene opens: until
+ * they are told or asked something, no scene knows them. Kept only for who disturbs. Safe for use from any thread.
  */
 public final class OutsideDoubles {
 

@@ -1,6 +1,5 @@
 package dev.zelotype.engine.make;
 
-import dev.zelotype.basics.Allocation;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;

@@ -1,7 +1,7 @@
 package dev.zelotype.engine.replace;
 
-import dev.zelotype.basics.Allocation;
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.engine.make.Allocation;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;

@@ -1,8 +1,8 @@
 package dev.zelotype.engine.scene;
 
 import dev.zelotype.doubles.Severity;
-import dev.zelotype.engine.decide.OutsideDoubles;
 import dev.zelotype.engine.decide.Disturber;
+import dev.zelotype.engine.decide.OutsideDoubles;
 import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.make.Sneaky;

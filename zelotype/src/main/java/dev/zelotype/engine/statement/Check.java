@@ -12,11 +12,9 @@ import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,6 +29,8 @@ public final class Check extends Statement {
     private @Nullable Duration patience;
     private Count count = Count.ONCE;
     private long found;
+    /** The calls whose arguments the test has looked at. */
+    private List<Call> seen = List.of();
 
     private Check(Verb verb, Written written) {
         super(written.said(verb), written.part());
@@ -59,22 +59,39 @@ public final class Check extends Statement {
         return check;
     }
 
-    /** The arguments of the calls that a pattern covers. */
-    public static <T> List<T> recorded(Serializable shape, Function<Object[], T> typed) {
+    /** Looks at the arguments of the calls that a pattern covers. */
+    public static Check recorded(Serializable shape) {
         Check check = new Check(Verb.RECORDED, read(shape, false));
         check.refuseWithoutArguments();
         check.pattern().refuseUnlessAllFreeHere();
-        List<T> found = new ArrayList<>();
-        List<Call> matching = check.matching();
+        check.seen = check.matching();
         check.count = Count.ANY;
-        check.found = matching.size();
+        check.found = check.seen.size();
         check.scene().said(check);
-        for (Call call : matching) {
-            call.account();
-            found.add(typed.apply(check.pattern().free(call.arguments())));
+        check.seen.forEach(Call::account);
+        return check;
+    }
+
+    /** The free arguments of the calls that it has looked at, in their order. */
+    public List<Object[]> recordedArguments() {
+        List<Object[]> arguments = new ArrayList<>();
+        for (Call call : seen) {
+            arguments.add(pattern().free(call.arguments()));
         }
-        // Not a copy that refuses null, since an argument may be null.
-        return Collections.unmodifiableList(found);
+        return arguments;
+    }
+
+    /**
+     * Fails unless it has looked at so many calls; the test cannot go on with an argument that is not there.
+     *
+     * @param least at least so many
+     * @param most at most so many
+     */
+    public void refuseUnlessRecorded(int least, int most) {
+        Count wanted = Count.of(least, most);
+        if (!wanted.holds(seen.size())) {
+            throw explain(wanted, seen.size(), false).failure(null);
+        }
     }
 
     public void within(Duration time) {

@@ -4,8 +4,8 @@ import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.DoubleState;
-import dev.zelotype.engine.decide.OutsideDoubles;
 import dev.zelotype.engine.decide.NewDouble;
+import dev.zelotype.engine.decide.OutsideDoubles;
 import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.engine.replace.Seat;
 import dev.zelotype.error.CheckFailure;
@@ -38,8 +38,7 @@ public class SpokenScene extends CallScene {
                                 + " was made outside any scene, so its expectations would never be checked.",
                         "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
             }
-            DoubleState made =
-                    new SpokenScene("", false, Settings.unchecked(Settings.LINES_KEPT), false).make(order);
+            DoubleState made = new SpokenScene("", false, Settings.unchecked(Settings.LINES_KEPT), false).make(order);
             OutsideDoubles.note(made);
             return made;
         }

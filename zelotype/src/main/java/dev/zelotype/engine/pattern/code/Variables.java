@@ -43,7 +43,8 @@ public final class Variables {
                     || Modifier.isProtected(modifiers)
                     || !Modifier.isPrivate(modifiers) && declaring.getPackage() == user.getPackage();
             if (seen && !field.isSynthetic() && (ofInstance || Modifier.isStatic(modifiers))) {
-                found.putIfAbsent(field.getName(), field.getGenericType().getTypeName().replace('$', '.'));
+                found.putIfAbsent(
+                        field.getName(), field.getGenericType().getTypeName().replace('$', '.'));
             }
         }
     }

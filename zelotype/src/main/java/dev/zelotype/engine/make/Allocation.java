@@ -1,4 +1,4 @@
-package dev.zelotype.basics;
+package dev.zelotype.engine.make;
 
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandle;

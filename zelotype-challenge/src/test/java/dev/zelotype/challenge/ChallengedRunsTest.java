@@ -1,0 +1,75 @@
+package dev.zelotype.challenge;
+
+import static dev.zelotype.challenge.Fixtures.challenge;
+import static dev.zelotype.challenge.Fixtures.classPath;
+import static dev.zelotype.challenge.Fixtures.run;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * How tests are run does not change what is found: as their build runs them, side by side, or only what a change can affect.
+ */
+class ChallengedRunsTest {
+
+    @Test
+    void tests_run_as_their_build_runs_them(@TempDir Path folder) {
+        TestRun asTheBuild = TestRun.PLAIN
+                .in(folder)
+                .withJvmOptions(List.of("-XX:TieredStopAtLevel=1", "-Dsite=north"))
+                .withEnvironment(Map.of("SITE", "north"))
+                .withParameters(List.of("site=north"))
+                .withTags(List.of("fast"), List.of("broken"));
+        List<String> fixture = List.of("dev.zelotype.challenged.BuildChecks");
+
+        ChallengeResult result = run(new Challenge(classPath()).classes(fixture).runningAs(asTheBuild));
+
+        assertThat(result.leftOut()).isEmpty();
+        assertThat(result.tests())
+                .extracting(ChallengedTest::name)
+                .containsExactly("BuildChecks: the_build_says_where(TestReporter)");
+        assertThat(run(challenge("BuildChecks")).leftOut())
+                .anyMatch(reason ->
+                        reason.startsWith("BuildChecks: the_build_says_where(TestReporter) does not pass as it is"));
+    }
+
+    @Test
+    void what_is_found_does_not_depend_on_the_number_of_jvms() {
+        List<List<String>> found = new ArrayList<>();
+        for (int jvms : new int[] {1, 3}) {
+            ChallengeResult result =
+                    run(challenge("WatchChecks", "-Dremoved=warning").jvms(jvms));
+            found.add(ChallengeText.lines(result));
+        }
+        assertThat(found.get(0)).anyMatch(line -> line.contains("verify(() -> log.note(\"fog\")).once();"));
+        assertThat(found).containsOnly(found.get(0));
+        assertThatThrownBy(() -> challenge("WatchChecks").jvms(0)).isInstanceOf(ChallengeException.class);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            a line of the subject  | src/main/java/dev/zelotype/challenged/Watch.java       | @@ -53 +53 @@        | true
+            a line taken away      | b/dev/zelotype/challenged/Watch.java                   | @@ -60,2 +59,0 @@    | true
+            the test               | src/test/java/dev/zelotype/challenged/WatchChecks.java | @@ -1,3 +1,4 @@      | true
+            a file of another name | src/main/java/dev/zelotype/challenged/OtherWatch.java  | @@ -53 +53 @@        | false
+            nothing of Java        | README.md                                              | @@ -53 +53 @@        | false
+            """)
+    void only_what_a_change_can_affect_is_disturbed(String change, String file, String lines, boolean affects) {
+        ChangedCode code = ChangedCode.ofDiff("--- a/before\n+++ b/" + file + "\n" + lines + "\n+ x");
+        ChallengeResult result =
+                run(challenge("WatchChecks", "-Dremoved=warning").onlyWhere(code));
+
+        assertThat(code.files()).isEqualTo(1);
+        assertThat(result.runs() > 0).isEqualTo(affects);
+        assertThat(result.gaps() > 0).isEqualTo(affects);
+        assertThat(result.isComplete()).isTrue();
+    }
+}

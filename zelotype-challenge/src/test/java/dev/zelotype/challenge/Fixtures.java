@@ -1,0 +1,36 @@
+package dev.zelotype.challenge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+
+/**
+ * The tests that are challenged here.
+ */
+final class Fixtures {
+
+    private Fixtures() {}
+
+    static List<Path> classPath() {
+        return Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
+                .map(Path::of)
+                .toList();
+    }
+
+    /** In a JVM that lives for a few seconds and compiles as little as pays then. */
+    static Challenge challenge(String fixture, String... options) {
+        List<String> all = new ArrayList<>(List.of("-XX:TieredStopAtLevel=1"));
+        all.addAll(List.of(options));
+        return new Challenge(classPath())
+                .classes(List.of("dev.zelotype.challenged." + fixture))
+                .runningAs(TestRun.PLAIN.withJvmOptions(all));
+    }
+
+    static ChallengeResult run(Challenge challenge) {
+        return challenge.run((done, all) -> assertThat(done).isBetween(1, Math.max(1, all)));
+    }
+}

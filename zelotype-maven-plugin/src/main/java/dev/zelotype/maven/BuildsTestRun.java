@@ -1,0 +1,115 @@
+package dev.zelotype.maven;
+
+import dev.zelotype.challenge.TestRun;
+import java.io.IOException;
+import java.io.StringReader;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Properties;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.maven.model.Plugin;
+import org.apache.maven.project.MavenProject;
+import org.codehaus.plexus.util.xml.Xpp3Dom;
+
+/**
+ * How the tests of a build are run: what the configuration of Surefire says of it.
+ */
+final class BuildsTestRun {
+
+    private static final String SUREFIRE = "org.apache.maven.plugins:maven-surefire-plugin";
+    /** What other goals set while the build runs, such as the agent of a coverage tool. */
+    private static final Pattern LATE = Pattern.compile("[@$]\\{([^}]+)}");
+
+    private static final Pattern WORD = Pattern.compile("(?:[^\\s\"']+|\"[^\"]*\"|'[^']*')+");
+
+    private final MavenProject project;
+    private final Xpp3Dom configuration;
+
+    BuildsTestRun(MavenProject project) {
+        this.project = project;
+        Plugin plugin = project.getPlugin(SUREFIRE);
+        Object said = plugin == null ? null : plugin.getConfiguration();
+        configuration = said instanceof Xpp3Dom dom ? dom : new Xpp3Dom("configuration");
+    }
+
+    TestRun testRun() {
+        List<String> options =
+                words(late(text("argLine", project.getProperties().getProperty("argLine", ""))));
+        values("systemPropertyVariables").forEach((name, value) -> options.add("-D" + name + "=" + value));
+        values("systemProperties").forEach((name, value) -> options.add("-D" + name + "=" + value));
+        return TestRun.PLAIN
+                .in(folder())
+                .withJvmOptions(options)
+                .withEnvironment(values("environmentVariables"))
+                .withParameters(parameters())
+                .withTags(tags("groups"), tags("excludedGroups"));
+    }
+
+    private Path folder() {
+        String said = text("workingDirectory", "");
+        Path base = project.getBasedir().toPath();
+        return said.isEmpty() ? base : base.resolve(said);
+    }
+
+    private String text(String name, String otherwise) {
+        Xpp3Dom child = configuration.getChild(name);
+        return child == null || child.getValue() == null ? otherwise : child.getValue();
+    }
+
+    private Map<String, String> values(String name) {
+        Map<String, String> values = new LinkedHashMap<>();
+        Xpp3Dom parent = configuration.getChild(name);
+        if (parent != null) {
+            for (Xpp3Dom each : parent.getChildren()) {
+                values.put(each.getName(), each.getValue() == null ? "" : late(each.getValue()));
+            }
+        }
+        return values;
+    }
+
+    /** JUnit's parameters, which are written there as a file of properties would be. */
+    private List<String> parameters() {
+        Xpp3Dom properties = configuration.getChild("properties");
+        Xpp3Dom said = properties == null ? null : properties.getChild("configurationParameters");
+        Properties parsed = new Properties();
+        try {
+            parsed.load(new StringReader(said == null || said.getValue() == null ? "" : said.getValue()));
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        return parsed.stringPropertyNames().stream()
+                .sorted()
+                .map(name -> name + "=" + parsed.getProperty(name))
+                .toList();
+    }
+
+    private List<String> tags(String name) {
+        String said = text(name, project.getProperties().getProperty(name, ""));
+        List<String> tags = new ArrayList<>();
+        for (String each : said.split(",")) {
+            if (!each.isBlank()) {
+                tags.add(each.strip());
+            }
+        }
+        return tags;
+    }
+
+    private String late(String text) {
+        return LATE.matcher(text)
+                .replaceAll(found ->
+                        Matcher.quoteReplacement(project.getProperties().getProperty(found.group(1), "")));
+    }
+
+    private static List<String> words(String line) {
+        List<String> words = new ArrayList<>();
+        Matcher found = WORD.matcher(line);
+        while (found.find()) {
+            words.add(found.group().replaceAll("[\"']", ""));
+        }
+        return words;
+    }
+}

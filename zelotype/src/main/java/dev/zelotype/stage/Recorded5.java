@@ -1,0 +1,132 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Args5;
+import dev.zelotype.engine.statement.Check;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For tests: the five arguments of recorded calls, a row a call, in the order of the calls.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @see dev.zelotype.Zelotype#recorded(dev.zelotype.call.Query1)
+ * @since 0.2
+ */
+public final class Recorded5<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object>
+        extends Recorded<Args5<A, B, C, D, E>> {
+
+    /**
+     * Makes something of the arguments of a call.
+     *
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <R> the type of what it makes
+     */
+    @FunctionalInterface
+    public interface Each<
+            A extends @Nullable Object,
+            B extends @Nullable Object,
+            C extends @Nullable Object,
+            D extends @Nullable Object,
+            E extends @Nullable Object,
+            R extends @Nullable Object> {
+
+        /**
+         * Makes something of the arguments of a call.
+         *
+         * @param first the first argument
+         * @param second the second argument
+         * @param third the third argument
+         * @param fourth the fourth argument
+         * @param fifth the fifth argument
+         * @return what it makes
+         */
+        R of(A first, B second, C third, D fourth, E fifth);
+    }
+
+    /**
+     * For the facade only.
+     *
+     * @param check what covers the calls
+     */
+    @SuppressWarnings({"exports", "unchecked"})
+    public Recorded5(Check check) {
+        super(
+                check,
+                arguments -> new Args5<>(
+                        (A) arguments[0], (B) arguments[1], (C) arguments[2], (D) arguments[3], (E) arguments[4]));
+    }
+
+    /**
+     * What a function makes of the arguments of each call.
+     *
+     * @param each the function
+     * @param <R> the type of what it makes
+     * @return a row a call, unmodifiable
+     */
+    public <R extends @Nullable Object> List<R> map(
+            Each<? super A, ? super B, ? super C, ? super D, ? super E, ? extends R> each) {
+        return column(row -> each.of(row.first(), row.second(), row.third(), row.fourth(), row.fifth()));
+    }
+    /**
+     * The first arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<A> firsts() {
+        return column(Args5::first);
+    }
+    /**
+     * The second arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<B> seconds() {
+        return column(Args5::second);
+    }
+    /**
+     * The third arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<C> thirds() {
+        return column(Args5::third);
+    }
+    /**
+     * The fourth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<D> fourths() {
+        return column(Args5::fourth);
+    }
+    /**
+     * The fifth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<E> fifths() {
+        return column(Args5::fifth);
+    }
+
+    private <R extends @Nullable Object> List<R> column(Function<Args5<A, B, C, D, E>, R> each) {
+        List<R> column = new ArrayList<>();
+        forEach(row -> column.add(each.apply(row)));
+        return Collections.unmodifiableList(column);
+    }
+}

@@ -1,0 +1,165 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Args7;
+import dev.zelotype.engine.statement.Check;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For tests: the seven arguments of recorded calls, a row a call, in the order of the calls.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @param <F> the type of the sixth parameter
+ * @param <G> the type of the seventh parameter
+ * @see dev.zelotype.Zelotype#recorded(dev.zelotype.call.Query1)
+ * @since 0.2
+ */
+public final class Recorded7<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object>
+        extends Recorded<Args7<A, B, C, D, E, F, G>> {
+
+    /**
+     * Makes something of the arguments of a call.
+     *
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <R> the type of what it makes
+     */
+    @FunctionalInterface
+    public interface Each<
+            A extends @Nullable Object,
+            B extends @Nullable Object,
+            C extends @Nullable Object,
+            D extends @Nullable Object,
+            E extends @Nullable Object,
+            F extends @Nullable Object,
+            G extends @Nullable Object,
+            R extends @Nullable Object> {
+
+        /**
+         * Makes something of the arguments of a call.
+         *
+         * @param first the first argument
+         * @param second the second argument
+         * @param third the third argument
+         * @param fourth the fourth argument
+         * @param fifth the fifth argument
+         * @param sixth the sixth argument
+         * @param seventh the seventh argument
+         * @return what it makes
+         */
+        R of(A first, B second, C third, D fourth, E fifth, F sixth, G seventh);
+    }
+
+    /**
+     * For the facade only.
+     *
+     * @param check what covers the calls
+     */
+    @SuppressWarnings({"exports", "unchecked"})
+    public Recorded7(Check check) {
+        super(
+                check,
+                arguments -> new Args7<>(
+                        (A) arguments[0],
+                        (B) arguments[1],
+                        (C) arguments[2],
+                        (D) arguments[3],
+                        (E) arguments[4],
+                        (F) arguments[5],
+                        (G) arguments[6]));
+    }
+
+    /**
+     * What a function makes of the arguments of each call.
+     *
+     * @param each the function
+     * @param <R> the type of what it makes
+     * @return a row a call, unmodifiable
+     */
+    public <R extends @Nullable Object> List<R> map(
+            Each<? super A, ? super B, ? super C, ? super D, ? super E, ? super F, ? super G, ? extends R> each) {
+        return column(row ->
+                each.of(row.first(), row.second(), row.third(), row.fourth(), row.fifth(), row.sixth(), row.seventh()));
+    }
+    /**
+     * The first arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<A> firsts() {
+        return column(Args7::first);
+    }
+    /**
+     * The second arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<B> seconds() {
+        return column(Args7::second);
+    }
+    /**
+     * The third arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<C> thirds() {
+        return column(Args7::third);
+    }
+    /**
+     * The fourth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<D> fourths() {
+        return column(Args7::fourth);
+    }
+    /**
+     * The fifth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<E> fifths() {
+        return column(Args7::fifth);
+    }
+    /**
+     * The sixth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<F> sixths() {
+        return column(Args7::sixth);
+    }
+    /**
+     * The seventh arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<G> sevenths() {
+        return column(Args7::seventh);
+    }
+
+    private <R extends @Nullable Object> List<R> column(Function<Args7<A, B, C, D, E, F, G>, R> each) {
+        List<R> column = new ArrayList<>();
+        forEach(row -> column.add(each.apply(row)));
+        return Collections.unmodifiableList(column);
+    }
+}

@@ -1,0 +1,187 @@
+package dev.zelotype.stage;
+
+import dev.zelotype.call.Args8;
+import dev.zelotype.engine.statement.Check;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For tests: the eight arguments of recorded calls, a row a call, in the order of the calls.
+ *
+ * @param <A> the type of the first parameter
+ * @param <B> the type of the second parameter
+ * @param <C> the type of the third parameter
+ * @param <D> the type of the fourth parameter
+ * @param <E> the type of the fifth parameter
+ * @param <F> the type of the sixth parameter
+ * @param <G> the type of the seventh parameter
+ * @param <H> the type of the eighth parameter
+ * @see dev.zelotype.Zelotype#recorded(dev.zelotype.call.Query1)
+ * @since 0.2
+ */
+public final class Recorded8<
+                A extends @Nullable Object,
+                B extends @Nullable Object,
+                C extends @Nullable Object,
+                D extends @Nullable Object,
+                E extends @Nullable Object,
+                F extends @Nullable Object,
+                G extends @Nullable Object,
+                H extends @Nullable Object>
+        extends Recorded<Args8<A, B, C, D, E, F, G, H>> {
+
+    /**
+     * Makes something of the arguments of a call.
+     *
+     * @param <A> the type of the first parameter
+     * @param <B> the type of the second parameter
+     * @param <C> the type of the third parameter
+     * @param <D> the type of the fourth parameter
+     * @param <E> the type of the fifth parameter
+     * @param <F> the type of the sixth parameter
+     * @param <G> the type of the seventh parameter
+     * @param <H> the type of the eighth parameter
+     * @param <R> the type of what it makes
+     */
+    @FunctionalInterface
+    public interface Each<
+            A extends @Nullable Object,
+            B extends @Nullable Object,
+            C extends @Nullable Object,
+            D extends @Nullable Object,
+            E extends @Nullable Object,
+            F extends @Nullable Object,
+            G extends @Nullable Object,
+            H extends @Nullable Object,
+            R extends @Nullable Object> {
+
+        /**
+         * Makes something of the arguments of a call.
+         *
+         * @param first the first argument
+         * @param second the second argument
+         * @param third the third argument
+         * @param fourth the fourth argument
+         * @param fifth the fifth argument
+         * @param sixth the sixth argument
+         * @param seventh the seventh argument
+         * @param eighth the eighth argument
+         * @return what it makes
+         */
+        R of(A first, B second, C third, D fourth, E fifth, F sixth, G seventh, H eighth);
+    }
+
+    /**
+     * For the facade only.
+     *
+     * @param check what covers the calls
+     */
+    @SuppressWarnings({"exports", "unchecked"})
+    public Recorded8(Check check) {
+        super(
+                check,
+                arguments -> new Args8<>(
+                        (A) arguments[0],
+                        (B) arguments[1],
+                        (C) arguments[2],
+                        (D) arguments[3],
+                        (E) arguments[4],
+                        (F) arguments[5],
+                        (G) arguments[6],
+                        (H) arguments[7]));
+    }
+
+    /**
+     * What a function makes of the arguments of each call.
+     *
+     * @param each the function
+     * @param <R> the type of what it makes
+     * @return a row a call, unmodifiable
+     */
+    public <R extends @Nullable Object> List<R> map(
+            Each<? super A, ? super B, ? super C, ? super D, ? super E, ? super F, ? super G, ? super H, ? extends R>
+                    each) {
+        return column(row -> each.of(
+                row.first(),
+                row.second(),
+                row.third(),
+                row.fourth(),
+                row.fifth(),
+                row.sixth(),
+                row.seventh(),
+                row.eighth()));
+    }
+    /**
+     * The first arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<A> firsts() {
+        return column(Args8::first);
+    }
+    /**
+     * The second arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<B> seconds() {
+        return column(Args8::second);
+    }
+    /**
+     * The third arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<C> thirds() {
+        return column(Args8::third);
+    }
+    /**
+     * The fourth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<D> fourths() {
+        return column(Args8::fourth);
+    }
+    /**
+     * The fifth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<E> fifths() {
+        return column(Args8::fifth);
+    }
+    /**
+     * The sixth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<F> sixths() {
+        return column(Args8::sixth);
+    }
+    /**
+     * The seventh arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<G> sevenths() {
+        return column(Args8::seventh);
+    }
+    /**
+     * The eighth arguments.
+     *
+     * @return one a call, unmodifiable
+     */
+    public List<H> eighths() {
+        return column(Args8::eighth);
+    }
+
+    private <R extends @Nullable Object> List<R> column(Function<Args8<A, B, C, D, E, F, G, H>, R> each) {
+        List<R> column = new ArrayList<>();
+        forEach(row -> column.add(each.apply(row)));
+        return Collections.unmodifiableList(column);
+    }
+}
