@@ -2,6 +2,7 @@ package dev.zelotype;
 
 import dev.zelotype.conversation.Conversation;
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.make.Comparison;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.scene.ConversationView;
@@ -32,6 +33,7 @@ import org.jspecify.annotations.Nullable;
 public final class Scene implements AutoCloseable {
 
     static {
+        Comparison.prepare();
         SceneState.shownBy(Scene::new);
     }
 

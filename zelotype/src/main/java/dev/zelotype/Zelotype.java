@@ -19,6 +19,7 @@ import dev.zelotype.call.Query6;
 import dev.zelotype.call.Query7;
 import dev.zelotype.call.Query8;
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.make.Comparison;
 import dev.zelotype.engine.statement.Check;
 import dev.zelotype.engine.statement.Expectation;
 import dev.zelotype.engine.statement.Order;
@@ -98,6 +99,10 @@ import org.jspecify.annotations.Nullable;
  * @since 0.2
  */
 public final class Zelotype {
+
+    static {
+        Comparison.prepare();
+    }
 
     private Zelotype() {}
 

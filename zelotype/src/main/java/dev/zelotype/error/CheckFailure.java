@@ -5,11 +5,12 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For whoever reads failures: a check did not hold: a call is missing, or happened too often, at the wrong time or
- * without being expected.
+ * without being expected. Where opentest4j is on the class path, as in every run of the JUnit Platform, it is an
+ * {@code AssertionFailedError} as well, with the expected call and the closest one for comparison.
  *
  * @since 0.2
  */
-public class CheckFailure extends AssertionError {
+public class CheckFailure extends ComparedError {
 
     private static final long serialVersionUID = 1L;
 
@@ -36,7 +37,7 @@ public class CheckFailure extends AssertionError {
      */
     @SuppressWarnings({"exports", "this-escape"})
     public CheckFailure(String message, @Nullable Throwable cause, FailureDetails details) {
-        super(Mask.apply(message), Mask.cause(cause));
+        super(Mask.apply(message), Mask.cause(cause), details.comparedExpected(), details.comparedActual());
         this.details = details;
         Frames.beginOutside(this);
     }

@@ -4,6 +4,7 @@ import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
 import dev.zelotype.basics.Mask;
 import dev.zelotype.conversation.Conversation;
+import dev.zelotype.engine.make.Comparison;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.scene.ConversationView;
 import dev.zelotype.engine.scene.SceneState;
@@ -30,6 +31,10 @@ import org.jspecify.annotations.Nullable;
 public final class HostedScene {
 
     private static final int MOST_CAUSES = 50;
+
+    static {
+        Comparison.prepare();
+    }
 
     private final SceneState state;
     private final Scene scene;

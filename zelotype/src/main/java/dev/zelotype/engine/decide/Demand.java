@@ -204,7 +204,7 @@ public final class Demand extends Rule {
         }
         return new FailureText("Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls)
                         + ", and " + Count.calls(more) + " on threads of no scene.")
-                .expected(count.text() + " of " + patternText())
+                .expected(count.text(), patternText())
                 .section("Expected at", line().isEmpty() ? List.of() : List.of(line()));
     }
 
@@ -216,7 +216,7 @@ public final class Demand extends Rule {
         }
         return new FailureText(
                         "Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls) + ".")
-                .expected(count.text() + " of " + patternText())
+                .expected(count.text(), patternText())
                 .section("Expected at", line().isEmpty() ? List.of() : List.of(line()))
                 .closest(Calls.closest(pattern(), state.calls(), state.part().callsOfOverloads(state.method())));
     }

@@ -13,6 +13,7 @@ public final class FailureText {
 
     private final StringBuilder out = new StringBuilder();
     private String expected = "";
+    private String pattern = "";
     private Closest closest = Closest.NONE;
     private List<String> conversation = List.of();
 
@@ -41,9 +42,20 @@ public final class FailureText {
         }
     }
 
-    /** Says which calls were expected, which the sentence tells in its own words. */
-    public FailureText expected(String calls) {
-        expected = calls;
+    /**
+     * Says which calls were expected, which the sentence tells in its own words.
+     *
+     * @param count how many of them
+     */
+    public FailureText expected(String count, String call) {
+        expected = count + " of " + call;
+        pattern = call;
+        return this;
+    }
+
+    /** Says what was expected, if that is no number of calls. */
+    public FailureText expected(String words) {
+        expected = words;
         return this;
     }
 
@@ -86,6 +98,7 @@ public final class FailureText {
     /** Tells as values what another text tells. */
     public FailureText takeDetails(FailureText other) {
         expected = other.expected;
+        pattern = other.pattern;
         closest = other.closest;
         conversation = other.conversation;
         return this;
@@ -93,7 +106,7 @@ public final class FailureText {
 
     /** What it tells, as values. */
     public FailureDetails details() {
-        return FailureDetails.of(expected, closest.call(), closest.differences(), conversation);
+        return FailureDetails.of(expected, pattern, closest.call(), closest.differences(), conversation);
     }
 
     /** The failure of a check that says so. */

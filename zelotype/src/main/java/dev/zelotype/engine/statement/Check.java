@@ -233,7 +233,7 @@ public final class Check extends Statement {
         } else {
             text.section(found == 1 ? "The call" : "The calls", Rows.of(matching()));
         }
-        text.expected(wanted.text() + " of " + patternText());
+        text.expected(wanted.text(), patternText());
         return scene().withConversation(text);
     }
 }
