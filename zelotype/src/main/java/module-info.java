@@ -20,6 +20,7 @@ module dev.zelotype {
     exports dev.zelotype.stage;
 
     uses dev.zelotype.doubles.EmptyValue;
+    uses dev.zelotype.doubles.Unwrapper;
 
     // The JVM calls the agent's class from there.
     opens dev.zelotype.engine.weave to

@@ -6,6 +6,7 @@ import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.statement.SpokenScene;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
@@ -61,7 +62,7 @@ final class Orders {
         if (real == null) {
             throw new MisuseException("The real object to spy on is null.", "give an object, or a class");
         }
-        if (DoubleClass.participantOf(real) instanceof DoubleState known) {
+        if (Unwrapping.participantBehind(real) instanceof DoubleState known) {
             // A double records its calls already; a spy of a scene around becomes one of this scene as well.
             DoubleState here = known.partOfStatement().owner();
             here.isSaid();

@@ -63,6 +63,9 @@ final class Injection {
         };
 
         private final List<Field> fields = new ArrayList<>();
+        /** Those that others fill, as their annotations say. */
+        private final List<Field> held = new ArrayList<>();
+
         private final List<Method> around = new ArrayList<>();
 
         private Asked(Class<?> type) {
@@ -70,6 +73,11 @@ final class Injection {
                 for (Field field : each.getDeclaredFields()) {
                     if (isFilled(field) || field.isAnnotationPresent(Provided.class)) {
                         fields.add(field);
+                    } else if (field.getAnnotations().length > 0
+                            && !field.getType().isPrimitive()
+                            && !Modifier.isStatic(field.getModifiers())
+                            && field.trySetAccessible()) {
+                        held.add(field);
                     }
                 }
             }
@@ -102,12 +110,27 @@ final class Injection {
         for (Object each : tests) {
             eachField(each, this::fillStandIn);
         }
+        tests.forEach(this::lendHeld);
         declareParameters(method);
         for (Object each : tests) {
             Asked.OF.get(each.getClass()).around.forEach(this::declareParameters);
         }
         for (Object each : tests) {
             eachField(each, this::fillUnderTest);
+        }
+    }
+
+    /** Doubles that the test holds already, such as those of a container, are given to its subjects as well. */
+    private void lendHeld(Object instance) {
+        for (Field field : Asked.OF.get(instance.getClass()).held) {
+            try {
+                Object value = field.get(instance);
+                if (value != null) {
+                    test.hosted().lend(value);
+                }
+            } catch (IllegalAccessException e) {
+                throw new IllegalStateException(e);
+            }
         }
     }
 
@@ -139,6 +162,11 @@ final class Injection {
         if (asked != null) {
             writable(field);
             hasSubject = true;
+            if (field.getAnnotations().length > 1 && field.get(instance) != null) {
+                // Another annotation has it filled by somebody else, such as a container.
+                test.hosted().subjectIs(field.get(instance));
+                return;
+            }
             field.set(instance, test.scene().subject(field.getType(), asked.others()));
         }
     }

@@ -8,6 +8,7 @@ import dev.zelotype.engine.make.Comparison;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.scene.ConversationView;
 import dev.zelotype.engine.scene.SceneState;
+import dev.zelotype.engine.statement.LastingScene;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -162,6 +163,25 @@ public final class HostedScene {
      */
     public boolean gaveToSubject(Object object) {
         return state.subjects().gave(object);
+    }
+
+    /**
+     * Lets subjects of this scene be given a double that was made elsewhere, and spies on an object that somebody watches.
+     *
+     * @param object a double, or a proxy in front of one; anything else is left alone
+     */
+    public void lend(Object object) {
+        LastingScene.spyOnWatched(object);
+        state.subjects().lend(object);
+    }
+
+    /**
+     * Says which object the test takes for its subject, though this scene has not built it.
+     *
+     * @param made the object
+     */
+    public void subjectIs(Object made) {
+        state.subjects().subjectIs(made);
     }
 
     /**

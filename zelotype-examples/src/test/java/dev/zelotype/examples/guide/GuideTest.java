@@ -29,7 +29,10 @@ class GuideTest {
 
     @BeforeAll
     static void read() throws IOException {
-        code = new CodeThatRuns(List.of(Path.of("src"), Path.of("target/generated-test-sources/test-annotations")));
+        code = new CodeThatRuns(List.of(
+                Path.of("src"),
+                Path.of("target/generated-test-sources/test-annotations"),
+                Path.of("../zelotype-spring/src/test")));
     }
 
     static List<Path> pages() throws IOException {

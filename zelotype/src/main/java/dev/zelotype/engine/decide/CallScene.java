@@ -109,9 +109,17 @@ public class CallScene extends ReplacingScene {
      * outside any scene may be called by a thread of none; if just one scene is open, that is whose call it is.
      */
     final CallScene ofCall() {
+        if (isSettingUp()) {
+            return this;
+        }
         CallScene scene = ofStatement();
         CallScene only = scene == this && !open && !Seat.isLeftOverHere() ? (CallScene) Seat.onlyOpen() : null;
         return only == null ? scene : only;
+    }
+
+    /** Whether what holds its doubles is still being put together, so that calls mean no test. */
+    protected boolean isSettingUp() {
+        return false;
     }
 
     /** Tells all open scenes of a call that belongs to none of them, or maybe to one. */
@@ -365,7 +373,7 @@ public class CallScene extends ReplacingScene {
             Strays.note(title(), state, arguments);
             return log.leaveOut(state, arguments);
         }
-        if (!open) {
+        if (!open && !isSettingUp()) {
             nobodysCall(state.part().owner(), state.method(), arguments);
         }
         if (state.method().takesInstance()) {

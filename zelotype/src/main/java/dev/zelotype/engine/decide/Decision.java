@@ -274,7 +274,7 @@ final class Decision {
                 yield end(call, Ending.REAL, owner.runOwn(method, arguments));
             }
             case REFUSED -> {
-                if (demand == null) {
+                if (demand == null && !state.part().scene().isSettingUp()) {
                     throw state.part().scene().refuse(call, Refusals.unexpected(call));
                 }
                 yield end(state.unlessWithoutEnd(call), Ending.DEFAULTED, owner.emptyValue(method));

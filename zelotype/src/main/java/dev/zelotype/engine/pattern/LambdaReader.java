@@ -1,9 +1,9 @@
 package dev.zelotype.engine.pattern;
 
 import dev.zelotype.basics.CodeOwner;
-import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.pattern.Symbols.Asked;
 import dev.zelotype.engine.pattern.Symbols.Call;
 import dev.zelotype.engine.pattern.Symbols.NewArray;
@@ -236,7 +236,7 @@ final class LambdaReader {
                     arguments);
             return;
         }
-        Participant participant = opcode == Opcodes.INVOKESPECIAL ? null : DoubleClass.participantOf(target);
+        Participant participant = opcode == Opcodes.INVOKESPECIAL ? null : Unwrapping.participantBehind(target);
         boolean last = Tail.isTail(code, place);
         if (participant != null && (last || !isOfObject(method))) {
             PatternReader.prepareFinal(participant, method.name(), method.descriptor());

@@ -1,9 +1,9 @@
 package dev.zelotype.engine.pattern;
 
-import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
+import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.pattern.Symbols.Asked;
 import dev.zelotype.engine.pattern.Symbols.Call;
@@ -111,7 +111,7 @@ public final class PatternReader {
             return readReferenceToType();
         }
         Object receiver = form.captured(0);
-        Participant participant = DoubleClass.participantOf(receiver);
+        Participant participant = Unwrapping.participantBehind(receiver);
         if (participant == null) {
             throw new MisuseException(
                     "This pattern names no double: " + form.methodName() + " was called on "

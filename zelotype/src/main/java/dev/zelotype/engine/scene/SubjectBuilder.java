@@ -7,6 +7,7 @@ import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodType;
@@ -41,6 +42,7 @@ public final class SubjectBuilder {
     /** Names that differ by more letters are meant to differ. */
     private static final int NEAR = 2;
 
+    private final List<DoubleState> lent = new ArrayList<>();
     private final SceneState scene;
     private final Map<String, Object> provided = new LinkedHashMap<>();
     private final Set<String> unfilled = new LinkedHashSet<>();
@@ -352,11 +354,28 @@ public final class SubjectBuilder {
         return known.self();
     }
 
+    /** Lets subjects be given a double that was made elsewhere; an object that is no double is left alone. */
+    public synchronized void lend(Object object) {
+        if (Unwrapping.participantBehind(object) instanceof DoubleState known
+                && !known.isOfClass()
+                && !scene.doubles().contains(known)
+                && !lent.contains(known)) {
+            lent.add(known);
+        }
+    }
+
+    /** Says what the test takes for its subject though it was not built here. */
+    public synchronized void subjectIs(Object made) {
+        subjectType = made.getClass();
+    }
+
     /** The double that fulfils a wish: of just this type if there is one, by its name if there are several. */
     private @Nullable DoubleState find(Wish wish) {
         List<DoubleState> exact = new ArrayList<>();
         List<DoubleState> fitting = new ArrayList<>();
-        for (DoubleState each : scene.doubles()) {
+        List<DoubleState> all = new ArrayList<>(scene.doubles());
+        all.addAll(lent);
+        for (DoubleState each : all) {
             boolean named = !wish.byNameOnly() || each.name().equals(wish.name());
             if (named && each.doubleClass().doubledType() == wish.type()) {
                 exact.add(each);

@@ -15,6 +15,7 @@ import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
@@ -40,7 +41,7 @@ public final class WholeDoubles {
     }
 
     private static Part part(String verb, @Nullable Object object) {
-        if (DoubleClass.participantOf(object) instanceof DoubleState told) {
+        if (Unwrapping.participantBehind(object) instanceof DoubleState told) {
             Part part = told.partOfStatement();
             if (part.scene().closed()) {
                 throw new MisuseException(
@@ -159,7 +160,7 @@ public final class WholeDoubles {
 
     /** What a double is told, and what it was asked. */
     public static String describe(Object object) {
-        if (!(DoubleClass.participantOf(object) instanceof DoubleState told)) {
+        if (!(Unwrapping.participantBehind(object) instanceof DoubleState told)) {
             throw new MisuseException(
                     "describe(...) was given " + Values.print(object) + ", which is not a double.",
                     "give a double, such as one made with stub(...)");

@@ -1,0 +1,27 @@
+package dev.zelotype.doubles;
+
+/**
+ * For frameworks: tells what object stands behind a proxy that a framework has put in front of it, so that statements
+ * may name the proxy. A service: implementations are named in {@code META-INF/services/dev.zelotype.doubles.Unwrapper}.
+ * Asked in statements only, never when a double is called; from any thread.
+ *
+ * <pre>{@code
+ * public final class BoxUnwrapper implements Unwrapper {
+ *     public Object unwrap(Object object) {
+ *         return object instanceof Box box ? box.content() : object;
+ *     }
+ * }
+ * }</pre>
+ *
+ * @since 0.2
+ */
+public interface Unwrapper {
+
+    /**
+     * What stands behind an object.
+     *
+     * @param object what a statement names; never null
+     * @return the object behind; the same one if it is no proxy that this knows
+     */
+    Object unwrap(Object object);
+}
