@@ -3,11 +3,13 @@ package dev.zelotype.junit;
 import dev.zelotype.Zelotype;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.error.MisuseException;
+import dev.zelotype.host.ClosedPackages;
 import dev.zelotype.journal.TestScene;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Field;
+import java.lang.reflect.InaccessibleObjectException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.Parameter;
@@ -152,7 +154,7 @@ final class Injection {
             field.set(instance, declare(asked.value(), field.getType(), field.getName()));
         }
         if (field.isAnnotationPresent(Provided.class)) {
-            field.setAccessible(true);
+            open(field);
             test.scene().provide(field.getName(), field.get(instance));
         }
     }
@@ -177,7 +179,15 @@ final class Injection {
                     name(field) + " is static or final, but each test gets doubles of its own.",
                     "make it a plain field");
         }
-        field.setAccessible(true);
+        open(field);
+    }
+
+    private static void open(Field field) {
+        try {
+            field.setAccessible(true);
+        } catch (InaccessibleObjectException e) {
+            throw ClosedPackages.refusal(field, Injection.class, e);
+        }
     }
 
     private static String name(Field field) {

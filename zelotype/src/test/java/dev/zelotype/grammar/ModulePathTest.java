@@ -47,6 +47,10 @@ class ModulePathTest {
                         public static Class<?> inner() { return Inner.class; }
                     }
                     """,
+            "obs.exported/obs/exported/Keeper.java",
+            "package obs.exported; public class Keeper { Keeper(Dome dome) { } }",
+            "obs.exported/obs/exported/Holder.java",
+            "package obs.exported; public class Holder { private Dome dome; public Dome dome() { return dome; } }",
             "obs.open/module-info.java",
             "open module obs.open { exports obs.open; }",
             "obs.open/obs/open/Mount.java",
@@ -96,6 +100,14 @@ class ModulePathTest {
                                 stub(Hidden.inner());
                             } catch (RuntimeException e) {
                                 System.out.println(e.getMessage().replace("\\n", " "));
+                            }
+                            for (Class<?> subject : new Class<?>[] {Keeper.class, Holder.class}) {
+                                try (Scene scene = Scene.open()) {
+                                    stub(Dome.class);
+                                    scene.subject(subject);
+                                } catch (RuntimeException e) {
+                                    System.out.println(e.getMessage().replace("\\n", " "));
+                                }
                             }
                         }
                     }
@@ -148,7 +160,15 @@ class ModulePathTest {
                         "The free parameter 'parameter 1' of this pattern reaches no argument of own.size(...).",
                         "angle 3, package-private of an open module 0, real over it 0, exported 5",
                         "obs.exported.Hidden$Inner cannot be doubled: its package is closed to Zelotype."
-                                + "   Cure: run the tests with --add-opens obs.exported/obs.exported=dev.zelotype");
+                                + "   Cure: run the tests with --add-opens obs.exported/obs.exported=dev.zelotype",
+                        closed("The constructor of Keeper"),
+                        closed("Holder.dome"));
+    }
+
+    private static String closed(String member) {
+        return member + " cannot be reached: the module obs.exported does not open the package obs.exported to"
+                + " dev.zelotype.   Cure: add \"opens obs.exported to dev.zelotype;\" to the module-info.java, or run the"
+                + " tests with --add-opens obs.exported/obs.exported=dev.zelotype";
     }
 
     private static String run(String... command) throws IOException, InterruptedException {

@@ -2,6 +2,7 @@ package dev.zelotype.engine.claim;
 
 import dev.zelotype.basics.Zero;
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
@@ -54,7 +55,7 @@ final class Caller {
         if (target instanceof Participant stub) {
             return stub.apply(method.index(), arguments);
         }
-        method.executable().setAccessible(true);
+        Access.open(method.executable());
         try {
             Method called = (Method) method.executable();
             if (method.takesInstance()) {

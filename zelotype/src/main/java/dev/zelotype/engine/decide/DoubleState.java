@@ -5,6 +5,7 @@ import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.decide.facts.KindRule;
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
@@ -306,7 +307,7 @@ public final class DoubleState extends Participant {
             return runOwn(method, arguments);
         }
         try {
-            method.executable().setAccessible(true);
+            Access.open(method.executable());
             return method.executable() instanceof Constructor<?> constructor
                     ? constructor.newInstance(arguments)
                     : ((Method) method.executable()).invoke(real, arguments);

@@ -105,7 +105,7 @@ public final class Callbacks {
 
     /** Runs a method of a callback. */
     public static @Nullable Object run(Object callback, Method method, Object[] arguments) throws Throwable {
-        method.setAccessible(true);
+        Access.open(method);
         try {
             return method.invoke(callback, arguments);
         } catch (InvocationTargetException e) {

@@ -5,6 +5,7 @@ import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.make.Unwrapping;
@@ -324,7 +325,7 @@ public final class SubjectBuilder {
             arguments.add(fulfil(wish, others));
         }
         try {
-            constructor.setAccessible(true);
+            Access.open(constructor);
             return constructor.newInstance(arguments.toArray());
         } catch (InvocationTargetException e) {
             throw Sneaky.rethrow(e.getCause());
@@ -436,7 +437,7 @@ public final class SubjectBuilder {
             want(wish);
             if (isProvided(wish) || isDoublable(wish.type())) {
                 try {
-                    method.setAccessible(true);
+                    Access.open(method);
                     method.invoke(subject, fulfil(wish, others));
                 } catch (InvocationTargetException e) {
                     throw Sneaky.rethrow(e.getCause());
@@ -458,7 +459,7 @@ public final class SubjectBuilder {
                 want(wish);
                 if (isProvided(wish) || isToBeFilled(field, wish)) {
                     try {
-                        field.setAccessible(true);
+                        Access.open(field);
                         if (isProvided(wish) || field.get(subject) == null) {
                             field.set(subject, fulfil(wish, others));
                         }

@@ -1,0 +1,43 @@
+package dev.zelotype.engine.make;
+
+import dev.zelotype.error.MisuseException;
+import java.lang.reflect.AccessibleObject;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.InaccessibleObjectException;
+import java.lang.reflect.Member;
+
+/**
+ * Members of users' classes, which a module may keep closed.
+ */
+public final class Access {
+
+    private Access() {}
+
+    /** Makes a member reachable for this library. */
+    public static <T extends AccessibleObject & Member> void open(T member) {
+        try {
+            member.setAccessible(true);
+        } catch (InaccessibleObjectException e) {
+            throw refusal(member, Access.class.getModule(), e);
+        }
+    }
+
+    private static String named(Class<?> owner, Member member) {
+        return owner.getSimpleName() + "." + member.getName();
+    }
+
+    /** Says what to write so that a module can reach a member. */
+    public static MisuseException refusal(Member member, Module reader, InaccessibleObjectException cause) {
+        Class<?> owner = member.getDeclaringClass();
+        String home = owner.getPackageName();
+        String module = owner.getModule().getName();
+        String to = reader.isNamed() ? reader.getName() : "ALL-UNNAMED";
+        String flag = "run the tests with --add-opens " + module + "/" + home + "=" + to;
+        return new MisuseException(
+                (member instanceof Constructor ? "The constructor of " + owner.getSimpleName() : named(owner, member))
+                        + " cannot be reached: the module " + module
+                        + " does not open the package " + home + " to " + (reader.isNamed() ? to : "the class path") + ".",
+                reader.isNamed() ? "add \"opens " + home + " to " + to + ";\" to the module-info.java, or " + flag : flag,
+                cause);
+    }
+}
