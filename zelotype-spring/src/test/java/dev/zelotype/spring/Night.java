@@ -91,6 +91,8 @@ final class Night {
     }
 
     static final class Transactions extends AbstractPlatformTransactionManager {
+        private static final long serialVersionUID = 1L;
+
         int begun;
 
         @Override

@@ -36,8 +36,11 @@ public final class Access {
         return new MisuseException(
                 (member instanceof Constructor ? "The constructor of " + owner.getSimpleName() : named(owner, member))
                         + " cannot be reached: the module " + module
-                        + " does not open the package " + home + " to " + (reader.isNamed() ? to : "the class path") + ".",
-                reader.isNamed() ? "add \"opens " + home + " to " + to + ";\" to the module-info.java, or " + flag : flag,
+                        + " does not open the package " + home + " to " + (reader.isNamed() ? to : "the class path")
+                        + ".",
+                reader.isNamed()
+                        ? "add \"opens " + home + " to " + to + ";\" to the module-info.java, or " + flag
+                        : flag,
                 cause);
     }
 }
