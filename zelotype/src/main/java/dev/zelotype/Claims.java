@@ -2,6 +2,7 @@ package dev.zelotype;
 
 import dev.zelotype.engine.claim.ClaimSet;
 import dev.zelotype.error.CheckFailure;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -54,6 +55,19 @@ public final class Claims<T> {
      */
     public static Claims<Void> ofStatics(Runnable claims) {
         return new Claims<>(new ClaimSet(null, nobody -> claims.run()));
+    }
+
+    /**
+     * Says how long to wait for what the real object does: for what a call gives back, for futures, and for callbacks,
+     * which may come later. 5 s unless said. Each call is made on a thread of its own, so that one that never returns
+     * breaks its claim and nothing else.
+     *
+     * @param limit the time; zero for calls on the thread of the test, without a limit
+     * @return the same claims with this limit
+     * @throws dev.zelotype.error.MisuseException if it is below zero
+     */
+    public Claims<T> within(Duration limit) {
+        return new Claims<>(set.within(limit));
     }
 
     /**

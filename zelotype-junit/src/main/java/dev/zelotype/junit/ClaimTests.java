@@ -6,6 +6,7 @@ import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.TestScene;
 import dev.zelotype.journal.TestSettings;
 import java.net.URI;
+import java.time.Duration;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
@@ -59,6 +60,16 @@ public final class ClaimTests<T> {
      */
     public static ClaimTests<Void> ofStatics(Runnable claims) {
         return new ClaimTests<>(dev.zelotype.Claims.ofStatics(claims));
+    }
+
+    /**
+     * Says how long to wait for what the real object does, 5 s unless said, as {@link dev.zelotype.Claims#within} does.
+     *
+     * @param limit the time; zero for calls on the thread of the test, without a limit
+     * @return the same claims with this limit
+     */
+    public ClaimTests<T> within(Duration limit) {
+        return new ClaimTests<>(claims.within(limit));
     }
 
     /**

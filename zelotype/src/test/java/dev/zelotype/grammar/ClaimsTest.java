@@ -16,6 +16,7 @@ import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.observatory.Hardware.SiderealClock;
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -491,5 +492,117 @@ class ClaimsTest {
         assertThatThrownBy(() -> wrong.check(null)).hasMessageContaining("expected 9, was 5");
         Claims<Void> ofJdk = Claims.ofStatics(() -> suppose(() -> Math.abs(-3)).returns(4));
         assertThatThrownBy(() -> ofJdk.check(null)).hasMessageContaining("expected 4, was 3");
+    }
+
+    /** A collaborator whose answers may wait. */
+    interface Beacon {
+        String take();
+
+        int read();
+
+        CompletableFuture<String> answer();
+
+        void ask(Consumer<String> done);
+
+        double sum();
+
+        float[] sums();
+    }
+
+    /** A real one, of which everything comes late, or never. */
+    private record Slow(long millis) implements Beacon {
+
+        private static void rest(long millis) {
+            try {
+                Thread.sleep(millis);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+
+        @Override
+        public String take() {
+            rest(millis);
+            return "light";
+        }
+
+        @Override
+        public int read() {
+            for (long end = System.nanoTime() + millis * 1_000_000; System.nanoTime() < end; ) {
+                // As a read of a socket does, it takes no notice of an interrupt.
+                rest(1);
+            }
+            return 7;
+        }
+
+        @Override
+        public CompletableFuture<String> answer() {
+            return CompletableFuture.supplyAsync(this::take);
+        }
+
+        @Override
+        public void ask(Consumer<String> done) {
+            CompletableFuture.runAsync(() -> done.accept(take()));
+        }
+
+        @Override
+        public double sum() {
+            return 0.1 + 0.2;
+        }
+
+        @Override
+        public float[] sums() {
+            return new float[] {0.1f + 0.7f, Float.NaN};
+        }
+    }
+
+    private record Waits(String name, String said, Consumer<Beacon> claims) {
+
+        @Override
+        public String toString() {
+            return name;
+        }
+    }
+
+    static Stream<Waits> waiting() {
+        return Stream.of(
+                new Waits(
+                        "a queue", "gave nothing within", b -> suppose(b::take).returns("light")),
+                new Waits("a read", "gave nothing within", b -> suppose(b::read).returns(7)),
+                new Waits(
+                        "a future",
+                        "gave nothing within",
+                        b -> suppose(b::answer).returns(CompletableFuture.completedFuture("light"))),
+                new Waits(
+                        "a callback",
+                        "called back nothing",
+                        b -> suppose(b::ask).forExample(text -> {}).does(done -> done.accept("light"))));
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void waiting(Waits claims) {
+        Claims<Beacon> all = Claims.of(Beacon.class, claims.claims());
+
+        assertThatCode(() -> all.check(new Slow(30))).doesNotThrowAnyException();
+        assertThatCode(() -> all.within(Duration.ZERO).check(new Slow(0))).doesNotThrowAnyException();
+        assertThatThrownBy(() -> all.within(Duration.ofMillis(200)).check(new Slow(2_000)))
+                .isInstanceOf(CheckFailure.class)
+                .hasMessageContaining(claims.said());
+        assertThatThrownBy(() -> all.within(Duration.ofMillis(-1))).isInstanceOf(MisuseException.class);
+    }
+
+    @Test
+    void computed_numbers_need_not_agree_to_the_last_digit() {
+        assertThatCode(() -> Claims.of(Beacon.class, beacon -> {
+                            suppose(beacon::sum).returns(0.3);
+                            suppose(beacon::sums).returns(new float[] {0.8f, Float.NaN});
+                        })
+                        .check(new Slow(0)))
+                .doesNotThrowAnyException();
+        assertThatThrownBy(() -> Claims.of(
+                                Beacon.class, beacon -> suppose(beacon::sum).returns(0.30001))
+                        .check(new Slow(0)))
+                .isInstanceOf(CheckFailure.class);
     }
 }

@@ -1,15 +1,18 @@
 package dev.zelotype.engine.claim;
 
 import dev.zelotype.basics.Zero;
+import dev.zelotype.engine.explain.Times;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -17,6 +20,7 @@ import java.util.concurrent.CompletionException;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Future;
+import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.jspecify.annotations.Nullable;
@@ -26,28 +30,105 @@ import org.jspecify.annotations.Nullable;
  */
 final class Caller {
 
-    /** A future that nobody completes says nothing. */
-    private static final long PATIENCE_SECONDS = 5;
+    /** How long to wait for what does not come, unless somebody says otherwise. */
+    static final Duration USUAL_LIMIT = Duration.ofSeconds(5);
 
-    private Caller() {}
+    private final DoubledMethod method;
+    private final Object[] arguments;
+    private final List<String> callbacks = new ArrayList<>();
+    private final List<Object> written = new ArrayList<>();
 
-    /** Asks a double, given as what stands behind it, or a real object. */
-    static Reaction call(DoubledMethod method, Object[] example, @Nullable Object target) {
-        List<String> callbacks = new ArrayList<>();
-        List<Object> written = new ArrayList<>();
-        Object[] arguments = example.clone();
+    private Caller(DoubledMethod method, Object[] example) {
+        this.method = method;
+        this.arguments = example.clone();
         Class<?>[] types = method.executable().getParameterTypes();
         int shift = arguments.length - types.length;
         for (int i = shift; i < arguments.length; i++) {
-            arguments[i] = watched(arguments[i], types[i - shift], method.parameterName(i), callbacks, written);
+            arguments[i] = watched(arguments[i], types[i - shift], method.parameterName(i));
         }
+    }
+
+    /** Asks a double, given as what stands behind it: it answers at once. */
+    static Reaction callDouble(DoubledMethod method, Object[] example, @Nullable Object target) {
+        Reaction reaction = new Caller(method, example).call(target, USUAL_LIMIT);
+        if (reaction.late() != null) {
+            throw new MisuseException(
+                    "A future was not completed within " + Times.text(USUAL_LIMIT)
+                            + ", so there is nothing to compare.",
+                    "claim one that completes");
+        }
+        return reaction;
+    }
+
+    /**
+     * Asks a real object, on a thread of its own, so that a call that never returns ends nothing but itself.
+     *
+     * @param limit how long to wait for what comes back and for callbacks; zero for a call on this thread, without limit
+     * @param callbacks how many callbacks are expected
+     */
+    static Reaction callReal(
+            DoubledMethod method, Object[] example, @Nullable Object target, Duration limit, int callbacks) {
+        Caller caller = new Caller(method, example);
+        if (limit.isZero()) {
+            return caller.withCallbacks(
+                    caller.call(target, USUAL_LIMIT), callbacks, System.nanoTime() + USUAL_LIMIT.toNanos());
+        }
+        FutureTask<Reaction> task = new FutureTask<>(() -> caller.call(target, limit));
+        Thread thread = new Thread(task, "claim of " + method.name());
+        thread.setDaemon(true);
+        long end = System.nanoTime() + limit.toNanos();
+        thread.start();
         try {
-            return new Reaction(awaited(invoke(method, target, arguments)), null, callbacks, written);
+            Reaction reaction = task.get(limit.toNanos(), TimeUnit.NANOSECONDS);
+            return caller.withCallbacks(reaction, callbacks, end);
+        } catch (TimeoutException e) {
+            thread.interrupt();
+            return new Reaction(null, null, caller.heard(), List.of(), limit);
+        } catch (InterruptedException e) {
+            thread.interrupt();
+            Thread.currentThread().interrupt();
+            return new Reaction(null, e, caller.heard(), List.of(), null);
+        } catch (ExecutionException e) {
+            throw Sneaky.rethrow(e.getCause());
+        }
+    }
+
+    private Reaction call(@Nullable Object target, Duration limit) {
+        try {
+            return new Reaction(awaited(invoke(method, target, arguments), limit), null, heard(), written, null);
+        } catch (TimeoutException e) {
+            return new Reaction(null, null, heard(), written, limit);
         } catch (MisuseException e) {
             throw e;
         } catch (Throwable e) {
-            return new Reaction(null, e, callbacks, written);
+            return new Reaction(null, e, heard(), written, null);
         }
+    }
+
+    private synchronized List<String> heard() {
+        return List.copyOf(callbacks);
+    }
+
+    private synchronized void hear(String callback) {
+        callbacks.add(callback);
+        notifyAll();
+    }
+
+    /** Callbacks may come later, on other threads. */
+    private synchronized Reaction withCallbacks(Reaction reaction, int expected, long end) {
+        while (callbacks.size() < expected) {
+            long millis = (end - System.nanoTime()) / 1_000_000;
+            if (millis <= 0) {
+                break;
+            }
+            try {
+                wait(millis);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                break;
+            }
+        }
+        return new Reaction(reaction.value(), reaction.thrown(), heard(), reaction.written(), reaction.late());
     }
 
     private static @Nullable Object invoke(DoubledMethod method, @Nullable Object target, Object[] arguments)
@@ -68,8 +149,7 @@ final class Caller {
     }
 
     /** An argument whose calls and changes are noted: one that can be called, or an array. */
-    private static @Nullable Object watched(
-            @Nullable Object argument, Class<?> type, String name, List<String> callbacks, List<Object> written) {
+    private @Nullable Object watched(@Nullable Object argument, Class<?> type, String name) {
         if (argument != null && argument.getClass().isArray()) {
             Object copy = copy(argument);
             written.add(copy);
@@ -83,7 +163,7 @@ final class Caller {
             for (Object each : passed) {
                 texts.add(Values.print(each));
             }
-            callbacks.add(name + "." + called.getName() + "(" + String.join(", ", texts) + ")");
+            hear(name + "." + called.getName() + "(" + String.join(", ", texts) + ")");
             return argument == null ? Zero.of(called.getReturnType()) : Callbacks.run(argument, called, passed);
         });
     }
@@ -96,7 +176,7 @@ final class Caller {
     }
 
     /** What comes in time: the value of a future, what a stream holds. */
-    private static @Nullable Object awaited(@Nullable Object value) throws Throwable {
+    private static @Nullable Object awaited(@Nullable Object value, Duration limit) throws Throwable {
         Future<?> future = value instanceof CompletionStage<?> stage
                 ? stage.toCompletableFuture()
                 : value instanceof Future<?> plain ? plain : null;
@@ -104,14 +184,9 @@ final class Caller {
             return Likeness.settled(value);
         }
         try {
-            return Likeness.settled(future.get(PATIENCE_SECONDS, TimeUnit.SECONDS));
+            return Likeness.settled(future.get(limit.toNanos(), TimeUnit.NANOSECONDS));
         } catch (ExecutionException | CompletionException e) {
             throw e.getCause() == null ? e : e.getCause();
-        } catch (TimeoutException e) {
-            throw new MisuseException(
-                    "A future was not completed within " + PATIENCE_SECONDS + " s, so there is nothing to compare.",
-                    "claim one that completes, and give the real object what it needs to complete its own",
-                    e);
         }
     }
 }

@@ -18,6 +18,7 @@ import dev.zelotype.engine.statement.Statement;
 import dev.zelotype.engine.statement.Supposition;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiPredicate;
@@ -32,6 +33,7 @@ public final class ClaimSet {
 
     private final @Nullable Class<?> type;
     private final Consumer<Object> claims;
+    private final Duration limit;
 
     /**
      * Claims about a type.
@@ -40,8 +42,22 @@ public final class ClaimSet {
      * @param claims says what is claimed of the double it is given
      */
     public ClaimSet(@Nullable Class<?> type, Consumer<Object> claims) {
+        this(type, claims, Caller.USUAL_LIMIT);
+    }
+
+    private ClaimSet(@Nullable Class<?> type, Consumer<Object> claims, Duration limit) {
         this.type = type;
         this.claims = claims;
+        this.limit = limit;
+    }
+
+    /** The same claims with another limit for what the real object does; zero for none. */
+    public ClaimSet within(Duration other) {
+        if (other.isNegative()) {
+            throw new MisuseException(
+                    "A limit of " + other + " leaves no time.", "give a time above zero, or zero for no limit");
+        }
+        return new ClaimSet(type, claims, other);
     }
 
     /** What was said, with the double that it was said of, in the scene in which it was said. */
@@ -190,7 +206,8 @@ public final class ClaimSet {
                 refuseUncovered(claim, example);
                 List<Reaction> outcomes = new ArrayList<>();
                 for (int i = 0; i < claim.rule().steps().size(); i++) {
-                    outcomes.add(Caller.call(claim.method(), claim.pattern().example(example), claim.about()));
+                    outcomes.add(
+                            Caller.callDouble(claim.method(), claim.pattern().example(example), claim.about()));
                 }
                 claimed.add(outcomes);
             }
@@ -201,7 +218,13 @@ public final class ClaimSet {
             Object target = target(scene, claim, real);
             for (Reaction outcome : claimed.get(i)) {
                 Object[] arguments = claim.pattern().example(examples[i]);
-                compare(claim, arguments, outcome, Caller.call(claim.method(), arguments, target), real);
+                Reaction did = Caller.callReal(
+                        claim.method(),
+                        arguments,
+                        target,
+                        limit,
+                        outcome.callbacks().size());
+                compare(claim, arguments, outcome, did, real);
             }
         }
     }
@@ -225,13 +248,14 @@ public final class ClaimSet {
     }
 
     /** The real object that is asked: the given one, or what it answers with where a chain or another double leads on. */
-    private static @Nullable Object target(SceneState scene, Supposition claim, @Nullable Object real) {
+    private @Nullable Object target(SceneState scene, Supposition claim, @Nullable Object real) {
         Supposition parent = parent(scene, claim.about());
         if (parent == null) {
             return real;
         }
         Object holder = target(scene, parent, real);
-        Reaction led = Caller.call(parent.method(), parent.pattern().example(examples(parent)[0]), holder);
+        Reaction led =
+                Caller.callReal(parent.method(), parent.pattern().example(examples(parent)[0]), holder, limit, 0);
         if (led.thrown() != null || led.value() == null) {
             throw new CheckFailure(
                     "The claim " + claim + " cannot be held: " + parent.patternText() + " of the real object "
@@ -293,6 +317,10 @@ public final class ClaimSet {
 
     private static List<String> differences(Supposition claim, Reaction claimed, Reaction real) {
         List<String> lines = new ArrayList<>();
+        if (real.late() != null) {
+            lines.add("the real one " + real.said(claim.method().givesNothing()));
+            return lines;
+        }
         if (claimed.thrown() != null || real.thrown() != null) {
             boolean both = claimed.thrown() != null && real.thrown() != null;
             if (!both) {

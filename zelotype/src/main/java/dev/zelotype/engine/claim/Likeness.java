@@ -23,6 +23,9 @@ final class Likeness {
     /** More elements of a stream or an iterator nobody compares. */
     private static final int MOST = 10_000;
 
+    private static final double EXACT = 1e-9;
+    private static final double FLOATING = 1e-5;
+
     private Likeness() {}
 
     static boolean of(@Nullable Object claimed, @Nullable Object real, Class<?> declared) {
@@ -35,6 +38,10 @@ final class Likeness {
         } else if (claimed instanceof BigDecimal one && real instanceof BigDecimal other) {
             // Its equals tells 1.5 and 1.50 apart, which hardly any claim means.
             return one.compareTo(other) == 0;
+        } else if (claimed instanceof Double one && real instanceof Double other) {
+            return near(one, other, EXACT);
+        } else if (claimed instanceof Float one && real instanceof Float other) {
+            return near(one, other, FLOATING);
         } else if (claimed instanceof Optional<?> one && real instanceof Optional<?> other) {
             return of(one.orElse(null), other.orElse(null), Object.class);
         } else if (declared == Collection.class
@@ -50,6 +57,12 @@ final class Likeness {
             return one instanceof Set ? sameElements(one, other) : alike(new ArrayList<>(one), new ArrayList<>(other));
         }
         return Objects.equals(claimed, real);
+    }
+
+    /** Numbers that were computed differ in their last digits from those that were typed. */
+    private static boolean near(double claimed, double real, double tolerance) {
+        return Double.compare(claimed, real) == 0
+                || Math.abs(claimed - real) <= tolerance * Math.max(Math.abs(claimed), Math.abs(real));
     }
 
     /** Whether the real exception is one that a handler of the claimed one would catch, with its message if it has one. */

@@ -1,6 +1,8 @@
 package dev.zelotype.engine.claim;
 
+import dev.zelotype.engine.explain.Times;
 import dev.zelotype.engine.explain.Values;
+import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -11,11 +13,19 @@ import org.jspecify.annotations.Nullable;
  * @param thrown what was thrown, or null
  * @param callbacks the calls of the arguments that can be called, in words
  * @param written the arguments that can be written into, as they were afterwards
+ * @param late the time in which nothing came back; null if something did
  */
-record Reaction(@Nullable Object value, @Nullable Throwable thrown, List<String> callbacks, List<Object> written) {
+record Reaction(
+        @Nullable Object value,
+        @Nullable Throwable thrown,
+        List<String> callbacks,
+        List<Object> written,
+        @Nullable Duration late) {
 
     String said(boolean givesNothing) {
-        if (thrown != null) {
+        if (late != null) {
+            return (givesNothing ? "did not return within " : "gave nothing within ") + Times.text(late);
+        } else if (thrown != null) {
             return "threw " + Values.print(thrown);
         }
         return givesNothing ? "returned" : "gave " + Values.print(value);

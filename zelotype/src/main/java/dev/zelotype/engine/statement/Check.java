@@ -7,6 +7,7 @@ import dev.zelotype.engine.decide.Rows;
 import dev.zelotype.engine.decide.facts.Count;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
+import dev.zelotype.engine.explain.Times;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
@@ -100,7 +101,7 @@ public final class Check extends Statement {
 
     private void waitFor(Duration time) {
         if (patience != null) {
-            throw new MisuseException(this + " waits already: " + Waiting.text(patience) + ".", "give one within(...)");
+            throw new MisuseException(this + " waits already: " + Times.text(patience) + ".", "give one within(...)");
         }
         if (time == null || time.isNegative() || time.isZero()) {
             throw new MisuseException("within(" + time + ") leaves no time.", "give a duration above zero");
@@ -221,7 +222,7 @@ public final class Check extends Statement {
 
     private FailureText explain(Count wanted, long found, boolean interrupted) {
         scene().calls();
-        String time = patience == null ? "" : " within " + Waiting.text(patience);
+        String time = patience == null ? "" : " within " + Times.text(patience);
         FailureText text = new FailureText("Expected " + wanted.text() + " of " + patternText() + time + ", but "
                 + (interrupted ? "the waiting thread was interrupted, and until then " : "") + Count.happened(found)
                 + (wanted.holds(found) && !interrupted

@@ -49,13 +49,4 @@ final class Waiting {
     boolean wasInterrupted() {
         return interrupted;
     }
-
-    /** A duration as people say it, such as {@code 2 s}. */
-    static String text(Duration duration) {
-        if (duration.compareTo(LONGEST) > 0 || duration.toMillis() == 0) {
-            return duration.toString();
-        }
-        long millis = duration.toMillis();
-        return millis % 1000 == 0 ? millis / 1000 + " s" : millis + " ms";
-    }
 }

@@ -1,0 +1,23 @@
+package dev.zelotype.engine.explain;
+
+import java.time.Duration;
+
+/**
+ * Spans of time in words.
+ */
+public final class Times {
+
+    /** About the longest time that the clock can measure. */
+    private static final Duration LONGEST = Duration.ofNanos(Long.MAX_VALUE / 2);
+
+    private Times() {}
+
+    /** A duration as people say it, such as {@code 2 s}. */
+    public static String text(Duration duration) {
+        if (duration.compareTo(LONGEST) > 0 || duration.toMillis() == 0) {
+            return duration.toString();
+        }
+        long millis = duration.toMillis();
+        return millis % 1000 == 0 ? millis / 1000 + " s" : millis + " ms";
+    }
+}
