@@ -2,6 +2,7 @@ package dev.zelotype;
 
 import dev.zelotype.conversation.Conversation;
 import dev.zelotype.doubles.Kind;
+import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.make.Comparison;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.replace.Replacing;
@@ -43,6 +44,21 @@ public final class Scene implements AutoCloseable {
 
     private Scene(SceneState state) {
         this.state = state;
+    }
+
+    /**
+     * The scene that is open on this thread, whoever opened it.
+     *
+     * @return the innermost scene
+     * @throws MisuseException if there is none
+     */
+    public static Scene current() {
+        if (CallScene.current() instanceof SceneState open) {
+            return open.as(Scene.class);
+        }
+        throw new MisuseException(
+                "No scene is open on this thread.",
+                "call it in a test that has one, as one of a class with @WithDoubles, with a SceneRule or a SceneListener");
     }
 
     /**

@@ -4,15 +4,21 @@ import static dev.zelotype.Zelotype.expect;
 import static dev.zelotype.Zelotype.mock;
 import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
+import static dev.zelotype.Zelotype.verify;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.zelotype.Scene;
+import dev.zelotype.error.MisuseException;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import org.junit.Assume;
 import org.junit.Rule;
 import org.junit.jupiter.api.AfterEach;
@@ -25,6 +31,9 @@ import org.testng.ITestListener;
 import org.testng.ITestResult;
 import org.testng.SkipException;
 import org.testng.TestNG;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Listeners;
 
 /**
@@ -116,6 +125,88 @@ class HostsTest {
         public void gives_up() {
             throw new SkipException("no night");
         }
+    }
+
+    /** The same tests, with methods around them that use the scene too; each runs for several values, on several threads. */
+    @Listeners(SceneListener.class)
+    public static final class AroundTestNg {
+
+        private static final Map<String, String> AFTER = new ConcurrentHashMap<>();
+        private final ThreadLocal<Weather> weather = new ThreadLocal<>();
+        private final ThreadLocal<Dome> dome = new ThreadLocal<>();
+
+        @BeforeMethod
+        public void set() {
+            weather.set(stub(Weather.class, "weather"));
+            dome.set(mock(Dome.class, "dome"));
+            assertThat(Scene.current()).isNotNull();
+        }
+
+        @DataProvider(parallel = true)
+        public Object[][] nights() {
+            return new Object[][] {{40}, {50}, {95}, {60}};
+        }
+
+        @org.testng.annotations.Test(dataProvider = "nights")
+        public void opens(int humidity) {
+            suppose(weather.get()::humidity).returns(humidity);
+            expect(dome.get()::open).once();
+            Scene.current().subject(Evening.class).begin();
+        }
+
+        @AfterMethod
+        public void put_back(Object[] arguments) {
+            verify(weather.get()::humidity).once();
+            AFTER.put(
+                    String.valueOf(arguments[0]),
+                    Scene.current().conversation().calls().size() + " calls");
+        }
+    }
+
+    @Test
+    void a_scene_of_testng_is_there_around_the_test() {
+        List<String> ended = Collections.synchronizedList(new ArrayList<>());
+        TestNG testng = new TestNG(false);
+        testng.setVerbose(0);
+        testng.setTestClasses(new Class<?>[] {AroundTestNg.class});
+        testng.addListener(new ITestListener() {
+            @Override
+            public void onTestSuccess(ITestResult result) {
+                ended.add(result.getParameters()[0] + " passed");
+            }
+
+            @Override
+            public void onTestFailure(ITestResult result) {
+                ended.add(result.getParameters()[0] + " "
+                        + result.getThrowable().getMessage().lines().findFirst().orElse(""));
+            }
+        });
+        testng.setOutputDirectory(folder.resolve("report").toString());
+        testng.run();
+
+        assertThat(ended)
+                .containsExactlyInAnyOrder(
+                        "40 passed",
+                        "50 passed",
+                        "95 Expected exactly 1 call of dome.open(), but there was none.",
+                        "60 passed");
+        assertThat(AroundTestNg.AFTER)
+                .containsOnly(
+                        Map.entry("40", "2 calls"),
+                        Map.entry("50", "2 calls"),
+                        Map.entry("95", "1 calls"),
+                        Map.entry("60", "2 calls"));
+        List<String> scenes = new ArrayList<>();
+        JournalReader.read(
+                folder.resolve("journal"), scene -> scenes.add(scene.outcome().word()));
+        assertThat(scenes).containsExactlyInAnyOrder("passed", "passed", "failed", "passed");
+    }
+
+    @Test
+    void outside_any_test_there_is_no_scene() {
+        assertThatThrownBy(Scene::current)
+                .isInstanceOf(MisuseException.class)
+                .hasMessageStartingWith("No scene is open on this thread.");
     }
 
     @TempDir

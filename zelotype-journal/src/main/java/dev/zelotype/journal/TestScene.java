@@ -34,7 +34,7 @@ public final class TestScene {
     private static final AtomicBoolean WARNED = new AtomicBoolean();
 
     private final TestSettings settings;
-    private final Name name;
+    private volatile Name name;
     private final HostedScene hosted;
 
     private TestScene(TestSettings settings, Name name) {
@@ -179,6 +179,16 @@ public final class TestScene {
      */
     public HostedScene hosted() {
         return hosted;
+    }
+
+    /**
+     * Says which test the scene belongs to, if it was opened before that was known, as by a method that runs before
+     * each test.
+     *
+     * @param test the test
+     */
+    public void isOf(Name test) {
+        name = test;
     }
 
     /**

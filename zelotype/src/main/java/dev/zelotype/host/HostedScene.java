@@ -239,6 +239,17 @@ public final class HostedScene {
     }
 
     /**
+     * Says what is wrong with the scene until now, such as expectations that are not met. The scene stays open, for
+     * methods that put things back after the test.
+     *
+     * @return what {@link #closeAfter} would throw; null if nothing is wrong
+     */
+    @SuppressWarnings("exports")
+    public @Nullable Throwable judge() {
+        return state.judge();
+    }
+
+    /**
      * Closes the scene of a test that may have failed already. What the scene has to report does not hide the first failure:
      * it is added to it. Does nothing if the scene is closed already.
      *
@@ -255,6 +266,8 @@ public final class HostedScene {
         if (failure == null) {
             throw Sneaky.rethrow(problem);
         }
-        failure.addSuppressed(problem);
+        if (!String.valueOf(problem.getMessage()).equals(failure.getMessage())) {
+            failure.addSuppressed(problem);
+        }
     }
 }

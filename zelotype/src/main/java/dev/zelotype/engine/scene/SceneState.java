@@ -119,6 +119,19 @@ public final class SceneState extends SpokenScene {
         return shut() ? numbers().in(this::verdict) : null;
     }
 
+    /**
+     * What is wrong with the scene until now, though it stays open.
+     *
+     * @return all of it as one exception, or null
+     */
+    public @Nullable Throwable judge() {
+        if (closed()) {
+            return null;
+        }
+        look(false);
+        return numbers().in(this::verdict);
+    }
+
     private @Nullable Throwable verdict() {
         // First, since a sentence that is completed by it may refuse calls.
         List<FailureText> unmet = demands().unmet();
