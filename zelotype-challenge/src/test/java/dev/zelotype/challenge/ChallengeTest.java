@@ -42,11 +42,8 @@ class ChallengeTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
             open      | LOST     | dome.open(40)          | verify(() -> dome.open(40)).once();
-            close     | LOST     | dome.close()           | verify(() -> dome.close()).once();
             time      | ARGUMENT | camera.expose(PT1M30S  | verify(camera::expose).where((time, done, failed) -> time.equals(
-            notes     | LOST     | log.note("seen         | verify(() -> log.note("seen Harrow-2")).once();
             place     | ARGUMENT | weather.warning        | suppose(() -> weather.warning("north"))
-            warning   | LOST     | log.note("fog")        | verify(() -> log.note("fog")).once();
             failure   | LOST     | log.note("failed       | verify(() -> log.note("failed: stuck")).once();
             """)
     void a_check_that_is_taken_away_is_missed(String removed, ChangeKind kind, String call, String statement) {

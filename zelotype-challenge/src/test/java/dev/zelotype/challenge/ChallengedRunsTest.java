@@ -57,10 +57,8 @@ class ChallengedRunsTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
             a line of the subject  | src/main/java/dev/zelotype/challenged/Watch.java       | @@ -53 +53 @@        | true
-            a line taken away      | b/dev/zelotype/challenged/Watch.java                   | @@ -60,2 +59,0 @@    | true
             the test               | src/test/java/dev/zelotype/challenged/WatchChecks.java | @@ -1,3 +1,4 @@      | true
             a file of another name | src/main/java/dev/zelotype/challenged/OtherWatch.java  | @@ -53 +53 @@        | false
-            nothing of Java        | README.md                                              | @@ -53 +53 @@        | false
             """)
     void only_what_a_change_can_affect_is_disturbed(String change, String file, String lines, boolean affects) {
         ChangedCode code = ChangedCode.ofDiff("--- a/before\n+++ b/" + file + "\n" + lines + "\n+ x");
@@ -71,5 +69,21 @@ class ChallengedRunsTest {
         assertThat(result.runs() > 0).isEqualTo(affects);
         assertThat(result.gaps() > 0).isEqualTo(affects);
         assertThat(result.isComplete()).isTrue();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            @@ -5 +7 @@     | 7 | true
+            @@ -5 +7 @@     | 8 | false
+            @@ -5 +7,3 @@   | 9 | true
+            @@ -5,2 +4,0 @@ | 5 | true
+            """)
+    void lines_are_read_from_a_diff(String lines, int line, boolean changed) {
+        String file = "+++ b/src/main/java/dev/observatory/NightRun.java\n";
+        ChangedCode code = ChangedCode.ofDiff(file + lines + " void run() {\n");
+
+        assertThat(code.has("dev.observatory.NightRun$Target", line)).isEqualTo(changed);
+        assertThat(code.has("dev.observatory.Night", line)).isFalse();
+        assertThat(code.has("dev.observatory.NightRun", 0)).isTrue();
     }
 }
