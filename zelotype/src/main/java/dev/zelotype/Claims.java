@@ -58,7 +58,7 @@ public final class Claims<T> {
     }
 
     /**
-     * Says how long to wait for what the real object does: for what a call gives back, for futures, and for callbacks,
+     * Says how long to wait for what the real object does: for what a call returns, for futures, and for callbacks,
      * which may come later. 5 s unless said. Each call is made on a thread of its own, so that one that never returns
      * breaks its claim and nothing else.
      *

@@ -436,7 +436,7 @@ public final class Zelotype {
      * });
      * }</pre>
      *
-     * <p>Checks in an order read the calls that any of them speaks of like a sentence: each takes as many calls in a row
+     * <p>Checks in an order read the calls that any of them is about like a sentence: each takes as many calls in a row
      * as its count says, and none is left over.
      *
      * @param statements at least two {@code expect} or {@code verify} statements, of any doubles
@@ -527,7 +527,7 @@ public final class Zelotype {
      *
      * @param pattern the call: a method reference on a double (any arguments), or a lambda that makes exactly one call
      *     on a double; the lambda's own parameters are free
-     * @param <R> what the call gives back
+     * @param <R> what the call returns
      * @return the statement, to go on with
      * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
      */
@@ -540,7 +540,7 @@ public final class Zelotype {
      *
      * @param pattern the call
      * @param <A> the type of the first parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <A extends @Nullable Object, R extends @Nullable Object> SupposedQuery1<A, R> suppose(
@@ -554,7 +554,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
@@ -569,7 +569,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -589,7 +589,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -611,7 +611,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -635,7 +635,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -661,7 +661,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -689,7 +689,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -879,7 +879,7 @@ public final class Zelotype {
      * }</pre>
      *
      * @param pattern the call, written as for {@link #suppose(Query0)}
-     * @param <R> what the call gives back
+     * @param <R> what the call returns
      * @return the statement, to go on with
      * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
      */
@@ -892,7 +892,7 @@ public final class Zelotype {
      *
      * @param pattern the call
      * @param <A> the type of the first parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <A extends @Nullable Object, R extends @Nullable Object> ExpectedQuery1<A, R> expect(
@@ -906,7 +906,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
@@ -921,7 +921,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -941,7 +941,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -963,7 +963,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -987,7 +987,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -1013,7 +1013,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -1041,7 +1041,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -1232,7 +1232,7 @@ public final class Zelotype {
      * }</pre>
      *
      * @param pattern the call, written as for {@link #suppose(Query0)}; it is not called
-     * @param <R> what the call gives back
+     * @param <R> what the call returns
      * @return the statement, to go on with
      * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
      */
@@ -1245,7 +1245,7 @@ public final class Zelotype {
      *
      * @param pattern the call
      * @param <A> the type of the first parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <A extends @Nullable Object, R extends @Nullable Object> Check1<A> verify(Query1<A, R> pattern) {
@@ -1258,7 +1258,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
@@ -1273,7 +1273,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -1293,7 +1293,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -1315,7 +1315,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -1339,7 +1339,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -1365,7 +1365,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <
@@ -1393,7 +1393,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
-     * @param <R> the type of the value that comes back
+     * @param <R> the type of the value that is returned
      * @return the statement, to go on with
      */
     public static <

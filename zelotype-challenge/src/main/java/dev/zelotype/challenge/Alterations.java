@@ -123,7 +123,7 @@ final class Alterations {
         try {
             return code.get();
         } catch (RuntimeException e) {
-            // At the end of what a type can hold, or refused by the type itself: then there is no such other value.
+            // Beyond what the type can hold, or refused by the type itself: then this other value does not exist.
             return null;
         }
     }

@@ -20,7 +20,7 @@ public final class CallPlace {
         this.asked = asked;
     }
 
-    /** A check of a test instead of a call, since a finding speaks of one as well. */
+    /** A check of a test instead of a call, since a finding can be about one as well. */
     static CallPlace ofCheck(Message.CheckFailed check) {
         return new CallPlace(new Message.Asked(
                 check.check(),
@@ -58,7 +58,7 @@ public final class CallPlace {
         return asked.key();
     }
 
-    /** Matches what {@link #qualifiedMethod} gives for the methods that somebody names with their types. */
+    /** Matches what {@link #qualifiedMethod} returns for methods that are given with their types. */
     static Pattern named(String names) {
         return Pattern.compile("(.*[.$])?(" + TypeNames.wanted(names) + ")");
     }
@@ -136,7 +136,7 @@ public final class CallPlace {
         return asked.threw();
     }
 
-    /** Whether nobody uses an answer of it. */
+    /** Whether its answer is not used. */
     boolean isCommand() {
         return variants() == 0 && !isOfResult();
     }

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Callbacks that subjects hand over, and that no test lets run: nobody knows what they do.
+ * Callbacks that subjects pass on and that no test runs, so that what they do is untested.
  */
 final class Callbacks {
 

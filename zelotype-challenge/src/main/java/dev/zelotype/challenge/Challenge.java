@@ -117,7 +117,7 @@ public final class Challenge {
     }
 
     /**
-     * Says which calls nobody needs to check: these are not disturbed.
+     * Sets the calls that need no check: these are not disturbed.
      *
      * @param names methods with their types, such as {@code NightLog.append}, with commas between; a star stands for
      *     anything
@@ -262,7 +262,7 @@ public final class Challenge {
             Rounds rounds = new Rounds(lanes, tests, plan(), end, progress);
             complete = rounds.run(() -> stopped);
             if (complete) {
-                // Nobody is told of a gap that is none the second time.
+                // A gap that is not found a second time is not reported.
                 lanes.forEach(lane -> lane.confirm(true));
                 rounds.confirm(judge().inGaps());
                 complete = rounds.run(() -> stopped);

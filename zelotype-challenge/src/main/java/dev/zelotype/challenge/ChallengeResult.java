@@ -121,7 +121,7 @@ public final class ChallengeResult {
     /**
      * Whether all that was planned was run.
      *
-     * @return false if the time was up or somebody stopped it
+     * @return false if the time was up or it was stopped
      */
     public boolean isComplete() {
         return complete;

@@ -34,7 +34,7 @@ public enum ChangeKind {
     /** The call is made after the next one of another collaborator. Only if it is asked for. */
     ORDER;
 
-    /** Whether a value is altered that somebody gets: of several others it takes one that is noticed. */
+    /** Whether a value that is passed on is altered: it is enough if one of several other values is noticed. */
     boolean isOfValue() {
         return this == ANSWER || this == RESULT;
     }
@@ -72,7 +72,7 @@ public enum ChangeKind {
      * The kinds of a list as typed on a command line or in a build file.
      *
      * @param words the words, in any letters
-     * @return the kinds; the {@linkplain #usual() usual} ones if there is no word
+     * @return the kinds; the {@linkplain #usual() usual} ones if no word is given
      * @throws ChallengeException if a word is none
      */
     public static Set<ChangeKind> ofWords(List<String> words) {

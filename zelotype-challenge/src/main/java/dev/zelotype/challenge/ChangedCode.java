@@ -8,7 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * For builds and tools: which lines of which source files have changed. Immutable.
+ * For builds and tools: the changed lines of source files. Immutable.
  *
  * <pre>{@code
  * String diff = "+++ b/src/main/java/dev/observatory/NightRun.java\n@@ -66 +66 @@\n";

@@ -15,11 +15,11 @@ public final class Finding {
     public enum Weight {
         /** A disturbance that no test noticed: a slip there would stay. */
         GAP,
-        /** Tests crashed, but not because they looked: nobody knows. */
+        /** Tests crashed on the odd value: it is unclear whether a check would notice. */
         UNCLEAR,
-        /** Something that no test noticed, of which only their author knows whether it would be wrong. */
+        /** Something that no test noticed; only the author can decide whether a test should. */
         QUESTION,
-        /** Any of these in logging, metrics or audit, or where somebody said so: it counts for nothing. */
+        /** Any of these in logging, metrics or audit, or in calls that were named as minor: it does not count. */
         MINOR,
         /** Worth knowing, and not wrong. */
         NOTE

@@ -13,7 +13,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What nobody noticed, as a sentence, with the statement that would.
+ * What no test noticed, as a sentence, with the statement that would notice it.
  */
 final class FindingText {
 

@@ -17,7 +17,7 @@ final class Group {
     final String part;
 
     final Set<String> tests = new LinkedHashSet<>();
-    /** The call that stands for the others: one that passed, if any did. */
+    /** The call that represents the others: one that passed, if any did. */
     CallPlace site;
 
     String test = "";
@@ -38,13 +38,13 @@ final class Group {
         this.part = part;
     }
 
-    /** Whether only the author of a test knows if this should be noticed. */
+    /** Whether only the author of a test can decide if this should be noticed. */
     boolean isQuestion() {
         return kind.isQuestion() || !part.isEmpty();
     }
 
     /**
-     * The disturbance that stands for the group.
+     * The disturbance that represents the group.
      *
      * @throws IllegalStateException if none has passed
      */

@@ -67,7 +67,7 @@ final class Groups {
     }
 
     /**
-     * Whether something else that is told of a place says it already. A call whose answer some test looks at is looked
+     * Whether another finding at the same place covers it. A call whose answer some test looks at is looked
      * at; one that may be left out may have any argument. Who said what it answers means the answer to matter, so that
      * is what is told of a query, and not that it may be left out.
      */

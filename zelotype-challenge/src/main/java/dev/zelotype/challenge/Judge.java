@@ -39,7 +39,7 @@ final class Judge {
         this.texts = new FindingText(tests);
     }
 
-    /** What passed where nobody noticed anything. */
+    /** The disturbances that passed and that no test noticed. */
     List<Disturbance> inGaps() {
         List<Disturbance> found = new ArrayList<>();
         for (Group group : groups.all()) {

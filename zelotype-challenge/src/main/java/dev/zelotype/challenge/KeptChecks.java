@@ -17,7 +17,7 @@ final class KeptChecks {
     private record Failed(String check, String receiver, String signature, StackFrame at) {}
 
     /**
-     * Keeps a check that has failed. One that stands in a lambda is somebody else's to run: it may be tried until it holds,
+     * Keeps a check that has failed. One inside a lambda may be run by other code: it may be tried until it holds,
      * or be meant to fail.
      *
      * @return whether the test goes on

@@ -200,7 +200,7 @@ final class Lane {
         return known == null ? 5 * moreMillis + SLOWER * aroundMillis : moreMillis + SLOWER * known.millis;
     }
 
-    /** The worker hangs or is gone: what ran just now has run away, the others are run again. */
+    /** The worker hangs or has died: the current test did not end, and the others are run again. */
     private void givenUp(Schedule schedule, Map<String, Disturbance> open, @Nullable String current) {
         giveUp();
         if (stopped) {

@@ -201,7 +201,7 @@ sealed interface Message {
         }
     }
 
-    /** Longer source is read by nobody. */
+    /** Longer source is hard to read. */
     int LONGEST = 120;
 
     /** What can be done with an argument. */
@@ -210,7 +210,7 @@ sealed interface Message {
         OTHER,
         /** It is a callback that was run. */
         CALLED,
-        /** It is a callback that nobody has run. */
+        /** It is a callback that was not run. */
         NOT_CALLED,
         /** Nothing. */
         NONE

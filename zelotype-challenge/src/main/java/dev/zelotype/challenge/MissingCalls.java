@@ -54,7 +54,7 @@ final class MissingCalls {
             }
             for (Baseline test : ofType) {
                 if (test.sites.isEmpty() && !test.callsSubject) {
-                    // There is nobody in it who could make a call too many.
+                    // It has no subject that could make a call too many.
                     continue;
                 }
                 Set<String> made = new HashSet<>();

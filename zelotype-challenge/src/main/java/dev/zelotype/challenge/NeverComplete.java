@@ -5,7 +5,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 
 /**
- * A future that never completes, and those that depend on it. Who waits for it without end is told at once, since a test
+ * A future that never completes, and those that depend on it. Waiting for it without a limit fails immediately, since a test
  * that hangs notices as well.
  *
  * @param <T> what it would give

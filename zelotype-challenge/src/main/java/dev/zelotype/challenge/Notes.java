@@ -12,7 +12,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What tests could do without, and what they lean on unsaid.
+ * Checks that tests do not need, and default answers that they depend on.
  */
 final class Notes {
 
@@ -25,7 +25,7 @@ final class Notes {
     }
 
     /**
-     * Checks that some disturbance makes fail, but none alone, not even one of the very calls that they speak of. Of two
+     * Checks that some disturbance makes fail, but none alone, not even one of the calls that they check. Of two
      * that always fail together the one that stands first is kept.
      */
     List<Finding> needless() {
@@ -73,7 +73,7 @@ final class Notes {
         return notes;
     }
 
-    /** What tests lean on though nobody said it. */
+    /** Default answers that tests depend on. */
     List<Finding> defaults(Groups groups) {
         List<Finding> notes = new ArrayList<>();
         Map<String, CallPlace> seen = new LinkedHashMap<>();

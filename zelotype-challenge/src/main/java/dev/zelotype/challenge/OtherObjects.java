@@ -193,7 +193,7 @@ final class OtherObjects {
         }
     }
 
-    /** A double that nobody has said anything of, where the type allows one. */
+    /** A double without any statements, if the type can be doubled. */
     static List<Object> made(Class<?> type) {
         boolean plain = type.isPrimitive()
                 || type.isArray()
@@ -211,7 +211,7 @@ final class OtherObjects {
         }
     }
 
-    /** Something to put where nothing was. */
+    /** A value in place of null or of an empty container. */
     static @Nullable Object filling(Type type) {
         Class<?> raw = Alterations.raw(type);
         if (raw == String.class || raw == Object.class || raw == CharSequence.class) {

@@ -37,7 +37,7 @@ final class OtherTests {
         this.seen = seen;
     }
 
-    /** A sentence for each framework whose tests nobody has run. */
+    /** A sentence for each framework whose tests were not run. */
     List<String> leftOut(boolean wanted) {
         List<String> sentences = new ArrayList<>();
         if (!wanted) {

@@ -6,11 +6,11 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A statement that may close a gap, for one test; nobody is told of it before it has been tried there.
+ * A statement that may close a gap, for one test; it is printed only after it has been tried there.
  *
- * @param statement as it would stand at the end of the test
+ * @param statement as it would be written at the end of the test
  * @param imports the types that it names
- * @param receivers the doubles that it speaks of
+ * @param receivers the doubles in it
  * @param disturbance what must make it fail; null if it is enough that it holds
  */
 record Proposal(

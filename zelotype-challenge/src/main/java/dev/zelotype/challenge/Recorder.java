@@ -133,7 +133,7 @@ final class Recorder {
         return answer;
     }
 
-    /** A test has called something, and is about to see what came back. */
+    /** A test has called something, and is about to see what was returned. */
     @Nullable
     Object result(@Nullable Object result, String owner, String name, String descriptor) {
         Disturbance wanted = disturbance;
@@ -148,7 +148,7 @@ final class Recorder {
         String site = "result " + owner + "." + signature;
         synchronized (this) {
             int occurrence = occurrences.merge(site, 1, Integer::sum) - 1;
-            // Where nothing came back, nothing need be looked at.
+            // Where nothing was returned, nothing need be looked at.
             List<Object> others = result == null ? List.of() : Alterations.of(result, method.getGenericReturnType());
             if (wanted == null) {
                 noteResult(site, occurrence, owner, signature, others.size());

@@ -132,7 +132,7 @@ final class Schedule {
                     done,
                     other -> other.kind() == done.kind() || other.kind() == ChangeKind.LOST && isSaidToBeQuery(done));
         } else if (done.kind() == ChangeKind.ARGUMENT && done.part().isEmpty() && verdict != Verdict.NOTICED) {
-            // Of an argument that nobody looks at nobody looks at a part.
+            // If an argument is not checked, neither are its parts.
             leaveOut(done, other -> other.kind() == ChangeKind.ARGUMENT && other.index() == done.index());
         }
     }
@@ -142,7 +142,7 @@ final class Schedule {
         return !plan.changes().contains(ChangeKind.EXTRA) || !site(disturbance).isCountedExactly();
     }
 
-    /** Of a place that some test looks at nobody asks the others. */
+    /** A place that one test checks is not tried in others. */
     private void leaveOutEverywhere(Disturbance done) {
         for (Deque<Disturbance> rest : open.values()) {
             int before = rest.size();

@@ -31,7 +31,7 @@ final class TestClasses {
                 addOuter(each.getName());
             }
         } catch (ClassNotFoundException | LinkageError e) {
-            // A test that is no class inherits nothing.
+            // A test without a class inherits nothing.
             return;
         }
     }
@@ -54,7 +54,7 @@ final class TestClasses {
             }
             return outer(top.getName());
         } catch (ClassNotFoundException | LinkageError e) {
-            // A test that is no class shares nothing.
+            // A test without a class shares nothing.
             return outer;
         }
     }
@@ -73,7 +73,7 @@ final class TestClasses {
         return CodeOwner.isOfTestLibrary(name) || has(name);
     }
 
-    /** Matches the calls that the test class, or one around it, says nobody needs to check. */
+    /** Matches the calls that the test class, or one around it, says need no check. */
     static Pattern unchallenged(String name) {
         List<String> names = new ArrayList<>();
         try {
@@ -91,7 +91,7 @@ final class TestClasses {
                 }
             }
         } catch (ReflectiveOperationException | LinkageError e) {
-            // A test that is no class, or whose annotation is of another version, says nothing.
+            // A test without a class, or whose annotation is of another version, says nothing.
             return NOTHING;
         }
         return names.isEmpty() ? NOTHING : CallPlace.named(String.join(",", names));

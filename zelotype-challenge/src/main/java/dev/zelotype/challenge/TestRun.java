@@ -18,8 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param jvmOptions such as {@code -javaagent:...}
  * @param environment variables beside those of this JVM
  * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
- * @param includedTags tag expressions of which a test must fit one; empty for any
- * @param excludedTags tag expressions of which a test must fit none
+ * @param includedTags tag expressions; a test must fit one of them; empty for any
+ * @param excludedTags tag expressions; a test must fit none of them
  * @since 0.2
  */
 public record TestRun(
@@ -40,8 +40,8 @@ public record TestRun(
      * @param jvmOptions such as {@code -javaagent:...}
      * @param environment variables beside those of this JVM
      * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
-     * @param includedTags tag expressions of which a test must fit one; empty for any
-     * @param excludedTags tag expressions of which a test must fit none
+     * @param includedTags tag expressions; a test must fit one of them; empty for any
+     * @param excludedTags tag expressions; a test must fit none of them
      */
     public TestRun {
         jvmOptions = List.copyOf(jvmOptions);
@@ -94,8 +94,8 @@ public record TestRun(
     /**
      * Says which tests run by their tags.
      *
-     * @param included tag expressions of which a test must fit one; empty for any
-     * @param excluded tag expressions of which a test must fit none
+     * @param included tag expressions; a test must fit one of them; empty for any
+     * @param excluded tag expressions; a test must fit none of them
      * @return a changed copy
      */
     public TestRun withTags(List<String> included, List<String> excluded) {

@@ -24,7 +24,7 @@ import javax.tools.StandardLocation;
 import javax.tools.ToolProvider;
 
 /**
- * Statements that are compiled before anybody is told to write them, each in a class of its own beside the test.
+ * Statements that are compiled before they are proposed, each in a class of its own beside the test.
  */
 final class Trials implements AutoCloseable {
 
@@ -181,7 +181,7 @@ final class Trials implements AutoCloseable {
             all.sorted(java.util.Comparator.reverseOrder())
                     .forEach(each -> each.toFile().delete());
         } catch (IOException e) {
-            // What is left in the folder for temporary files harms nobody.
+            // A file that is left in the temporary folder does no harm.
             return;
         }
     }

@@ -193,12 +193,12 @@ final class Worker {
         }
     }
 
-    /** What disturbed tests do belongs into nobody's journal, whoever writes it. */
+    /** What disturbed tests do is never written to a journal. */
     private static void keepNoJournal() {
         System.setProperty("zelotype.journal", "");
     }
 
-    /** One test at a time, and no journal of runs that nobody made. */
+    /** One test at a time, and no journal. */
     private LauncherDiscoveryRequestBuilder request(List<DiscoverySelector> selectors) {
         LauncherDiscoveryRequestBuilder request =
                 LauncherDiscoveryRequestBuilder.request().selectors(selectors);
@@ -248,7 +248,7 @@ final class Worker {
             }
         }
 
-        /** The class that a test stands in; its id if it stands in none. */
+        /** The class that declares a test; its id if there is none. */
         private static String className(TestIdentifier test) {
             TestSource source = test.getSource().orElse(null);
             return source instanceof MethodSource method
@@ -280,7 +280,7 @@ final class Worker {
                         test.getSource().orElse(null) instanceof MethodSource source ? source.getMethodName() : "";
                 TestVariables.of(type, method).forEach((name, of) -> all.add(name + " " + of));
             } catch (ClassNotFoundException | LinkageError e) {
-                // A test that is no class has none.
+                // A test without a class has none.
                 return List.of();
             }
             return all;

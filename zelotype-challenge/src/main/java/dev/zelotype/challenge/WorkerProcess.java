@@ -69,7 +69,7 @@ final class WorkerProcess implements AutoCloseable {
                     sink.take(line);
                 }
             } catch (IOException e) {
-                // The worker is gone, and says so by its end.
+                // The worker has ended.
                 return;
             } finally {
                 end.run();

@@ -133,7 +133,7 @@ public final class Generator {
      * @param styles the sorts of doubles
      * @param packageName the package of the doubles; empty for that of each type, where linked doubles go in any case
      * @param folder the root folder of the sources
-     * @param again how to write the files anew, a command for the first line of each; files that stand in the folder
+     * @param again how to write the files again, a command for the first line of each; files that stand in the folder
      *     with the same line, but are not written any more, are reported as vanished
      * @return the plan
      * @throws GenerateException if no type was found, or two would be written to the same file

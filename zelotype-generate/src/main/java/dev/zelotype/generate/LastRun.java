@@ -217,7 +217,7 @@ public final class LastRun {
 
     /**
      * Adds the types that doubles are written for: all of them, or, where only some source files have changed, those that
-     * may have to be written anew.
+     * may have to be written again.
      *
      * @param generator the generator, to which nothing was added yet
      * @param only which of the types, as {@link Generator#addFrom} takes it
@@ -370,7 +370,7 @@ public final class LastRun {
         }
     }
 
-    /** What a jar holds, whenever it was written: builds of several modules write theirs anew each time. */
+    /** What a jar holds, whenever it was written: builds of several modules write theirs again each time. */
     private static String entriesOf(Path jar) {
         if (!Files.isRegularFile(jar)) {
             return stateOf(jar);

@@ -19,7 +19,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * The folder that generated sources go to. Each file begins with a line that tells how to write it anew and what it held
+ * The folder that generated sources go to. Each file begins with a line that tells how to write it again and what it held
  * when it was written, so that one that a person has edited is recognised and never overwritten unasked.
  */
 final class OutputFolder {
@@ -85,7 +85,7 @@ final class OutputFolder {
         if (!head.startsWith(MARK + digest(body.getBytes(StandardCharsets.UTF_8)) + AGAIN)) {
             return new GeneratedFile(file, State.EDITED, difference(body, source));
         }
-        // How it is written anew may be said in other words; that alone is no reason to touch a file.
+        // How it is written again may be said in other words; that alone is no reason to touch a file.
         return body.equals(source)
                 ? new GeneratedFile(file, State.SAME, List.of())
                 : new GeneratedFile(file, State.STALE, difference(body, source));

@@ -70,7 +70,7 @@ final class StubWriter {
 
         private final MethodModel method;
         private final String name;
-        /** What javadoc speaks of. */
+        /** What javadoc describes. */
         private final String subject;
 
         private final TypeName kept;

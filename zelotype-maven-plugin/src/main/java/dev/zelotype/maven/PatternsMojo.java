@@ -17,8 +17,8 @@ import org.apache.maven.project.MavenProject;
 
 /**
  * Lets the patterns of compiled tests cost no lambda: what the compiler wrote down of each takes the lambda's place in the
- * class file, which the JVM then need not link. Classes that were changed before stay as they are; compiled anew, they are
- * changed anew.
+ * class file, which the JVM then need not link. Classes that were changed before stay as they are; compiled again, they are
+ * changed again.
  */
 @Mojo(name = "patterns", defaultPhase = LifecyclePhase.PROCESS_TEST_CLASSES, threadSafe = true)
 public final class PatternsMojo extends AbstractMojo {

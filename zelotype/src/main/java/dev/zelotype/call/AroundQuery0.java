@@ -5,7 +5,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * For tests: an answer around the real code of a call that takes no free parameters and gives a value back.
  *
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 @FunctionalInterface

@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: an answer around the real code of a call that takes one free parameter and gives a value back.
  *
  * @param <A> the type of the first parameter
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 @FunctionalInterface

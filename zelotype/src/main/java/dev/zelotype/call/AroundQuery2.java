@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 @FunctionalInterface

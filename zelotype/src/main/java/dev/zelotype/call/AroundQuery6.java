@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param <D> the type of the fourth parameter
  * @param <E> the type of the fifth parameter
  * @param <F> the type of the sixth parameter
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 @FunctionalInterface

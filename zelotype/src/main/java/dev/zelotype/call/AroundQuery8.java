@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param <F> the type of the sixth parameter
  * @param <G> the type of the seventh parameter
  * @param <H> the type of the eighth parameter
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 @FunctionalInterface

@@ -5,7 +5,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * For tests: a call that takes no free parameters and gives a value back, written as a method reference or a lambda.
  *
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 @FunctionalInterface

@@ -26,7 +26,7 @@ public enum Ending {
     /**
      * The answer of a call that ended this way, with what is to be known of it.
      *
-     * @param answer what came back or was thrown, as text; empty if there is nothing to tell
+     * @param answer what was returned or thrown, as text; empty if there is nothing to tell
      * @return such as {@code = 95}, {@code = 0 (by default)} or {@code threw ...}; empty for a plain call that gives
      *     nothing back
      */

@@ -109,7 +109,7 @@ public final class RecordedCall {
     }
 
     /**
-     * What came back or was thrown, as text; empty for a call that gives nothing back.
+     * What was returned or thrown, as text; empty for a call that gives nothing back.
      *
      * @return it
      */
@@ -326,7 +326,7 @@ public final class RecordedCall {
         }
 
         /**
-         * Sets what came back or was thrown, as text.
+         * Sets what was returned or thrown, as text.
          *
          * @param value it
          * @return this builder

@@ -27,8 +27,8 @@ public interface CallDisturber {
      * A check of the test has failed.
      *
      * @param check the check as it reads, such as {@code verify(dome::open), exactly 1 call}
-     * @param receiver the double that it speaks of
-     * @param signature the method that it speaks of
+     * @param receiver the double that it is about
+     * @param signature the method that it is about
      * @param at the frame that says it; null if it is not known
      * @return true if the test is to go on as if the check had held, and this notes that it has not; false unless
      *     overridden

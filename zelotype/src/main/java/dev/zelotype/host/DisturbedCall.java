@@ -97,7 +97,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * What comes back.
+     * What is returned.
      *
      * @return the generic type; {@code void} for nothing
      */

@@ -4,7 +4,7 @@ import dev.zelotype.engine.weave.Results;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts that challenge tests: stands between what a test calls and the test, and may change what comes back. Called on
+ * For hosts that challenge tests: stands between what a test calls and the test, and may change what is returned. Called on
  * the calling thread.
  *
  * @since 0.2

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param <Q> the shape of a computed answer
  * @param <D> the shape of an action
  * @param <O> the shape of an answer around the real code
- * @param <R> what the call gives back
+ * @param <R> what the call returns
  * @since 0.2
  */
 public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Around, R extends @Nullable Object> {

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: a query with no free parameters that is expected: say what it answers
  * and how often it happens.
  *
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 public final class ExpectedQuery0<R extends @Nullable Object>

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * and how often it happens.
  *
  * @param <A> the type of the first parameter
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 public final class ExpectedQuery1<A extends @Nullable Object, R extends @Nullable Object>

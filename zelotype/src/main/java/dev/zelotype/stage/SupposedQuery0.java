@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * For tests: a query with no free parameters that is supposed to answer: say what it answers.
  *
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 public final class SupposedQuery0<R extends @Nullable Object> extends Answering<Query0<R>, Act0, AroundQuery0<R>, R> {

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * For tests: a query with one free parameter that is supposed to answer: narrow it, then say what it answers.
  *
  * @param <A> the type of the first parameter
- * @param <R> the type of the value that comes back
+ * @param <R> the type of the value that is returned
  * @since 0.2
  */
 public final class SupposedQuery1<A extends @Nullable Object, R extends @Nullable Object>

@@ -25,7 +25,7 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 final class EmptyAnswers {
 
-    /** What is made anew for each call, so that nobody meets what somebody else has put in. */
+    /** What is made again for each call, so that nobody meets what somebody else has put in. */
     private static final Map<String, Class<?>> NEW = Map.ofEntries(
             Map.entry("java.lang.Iterable", ArrayList.class),
             Map.entry("java.util.Collection", ArrayList.class),

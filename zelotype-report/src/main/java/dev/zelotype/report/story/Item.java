@@ -139,7 +139,7 @@ public sealed interface Item {
         /**
          * The answer with what is to be known of it: {@code = 95}, {@code = "" (by default)}, {@code threw ...}.
          *
-         * @return the text; empty if nothing came back
+         * @return the text; empty if nothing was returned
          */
         public String answerText() {
             return call == null ? "" : call.answerText();

@@ -37,7 +37,7 @@ public final class TextStory {
      * A line of text.
      *
      * @param head number and lifelines, with the arrow
-     * @param message the call, what came back and where; empty for lines that only carry lifelines
+     * @param message the call, what was returned and where; empty for lines that only carry lifelines
      * @param mark what the test thinks of the message, or null
      */
     public record Line(

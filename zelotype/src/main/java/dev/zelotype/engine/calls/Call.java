@@ -230,8 +230,8 @@ public class Call {
         }
 
         /**
-         * Says when it ended, in nanoseconds since the scene opened, and what came back, in words; null if that can be put
-         * into words later.
+         * Says when it ended, in nanoseconds since the scene opened, and what was returned, in words; null if that can
+         * be put into words later.
          */
         public void ended(long nanos, @Nullable String answer) {
             answerText = answer;
@@ -268,7 +268,7 @@ public class Call {
             return argumentTexts;
         }
 
-        /** What came back as it was; null if it is still the same. */
+        /** What was returned as it was; null if it is still the same. */
         public @Nullable String answerText() {
             return answerText;
         }
@@ -309,7 +309,7 @@ public class Call {
         ENDING.setRelease(this, (byte) how.ordinal());
     }
 
-    /** Notes that a statement of the test speaks of this call. */
+    /** Notes that a statement of the test is about this call. */
     public void account() {
         accounted = true;
     }
@@ -348,7 +348,7 @@ public class Call {
         return ENDINGS[(byte) ENDING.getAcquire(this)];
     }
 
-    /** The value that came back, the exception that was thrown, or {@link #UNSEEN}. */
+    /** The value that was returned, the exception that was thrown, or {@link #UNSEEN}. */
     public @Nullable Object answer() {
         return answer;
     }

@@ -100,7 +100,7 @@ public class MethodLog {
         return counts == null ? 0 : counts.calls.sum();
     }
 
-    /** Notes that a statement speaks of the call that was just counted. */
+    /** Notes that a statement is about the call that was just counted. */
     public final void accountCounted() {
         Counts counts = countOnly;
         if (counts != null) {
@@ -108,7 +108,7 @@ public class MethodLog {
         }
     }
 
-    /** Notes that a statement speaks of all calls that were counted so far. */
+    /** Notes that a statement is about all calls that were counted so far. */
     public final void accountAllCounted() {
         Counts counts = countOnly;
         if (counts != null) {

@@ -63,7 +63,7 @@ final class Caller {
     /**
      * Asks a real object, on a thread of its own, so that a call that never returns ends nothing but itself.
      *
-     * @param limit how long to wait for what comes back and for callbacks; zero for a call on this thread, without limit
+     * @param limit how long to wait for what is returned and for callbacks; zero for a call on this thread, without limit
      * @param callbacks how many callbacks are expected
      */
     static Reaction callReal(

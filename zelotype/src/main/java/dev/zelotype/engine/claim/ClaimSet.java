@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The statements of a method that supposes something of a collaborator, each ready to be held against a real one. The
- * method is run anew for each, so that no queue of answers is half used.
+ * method is run again for each, so that no queue of answers is half used.
  */
 public final class ClaimSet {
 

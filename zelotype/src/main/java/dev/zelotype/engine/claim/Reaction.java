@@ -9,11 +9,11 @@ import org.jspecify.annotations.Nullable;
 /**
  * What became of one call: a value or an exception, and what it did to its arguments.
  *
- * @param value what came back
+ * @param value what was returned
  * @param thrown what was thrown, or null
  * @param callbacks the calls of the arguments that can be called, in words
  * @param written the arguments that can be written into, as they were afterwards
- * @param late the time in which nothing came back; null if something did
+ * @param late the time in which nothing was returned; null if something was
  */
 record Reaction(
         @Nullable Object value,

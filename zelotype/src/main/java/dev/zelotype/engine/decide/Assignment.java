@@ -47,7 +47,7 @@ final class Assignment {
     }
 
     /**
-     * Gives out calls anew, if that can be done.
+     * Gives out calls again, if that can be done.
      *
      * @param demands all that speak of the calls, and those in an order with them
      * @param calls the calls

@@ -59,7 +59,7 @@ final class Decision {
         return answered(rule, state, call);
     }
 
-    /** What speaks of a call; one that is refused has ended. */
+    /** What the test says about a call; one that is refused has ended. */
     private static @Nullable Rule sought(MethodState state, Call call) throws Throwable {
         try {
             return ruleFor(state, call);
@@ -135,7 +135,7 @@ final class Decision {
     }
 
     /**
-     * What speaks of a call. It counts for the demands of each scene that sees it, from the inside out; its answer
+     * What the test says about a call. It counts for the demands of each scene that sees it, from the inside out; its answer
      * comes from the nearest of what these scenes say.
      */
     private static @Nullable Rule ruleFor(MethodState state, Call call) {

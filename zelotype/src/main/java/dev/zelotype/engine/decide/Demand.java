@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 public final class Demand extends Rule {
 
     private final Thread writer = Thread.currentThread();
-    /** So many of its calls are kept, to be judged anew if the sentence goes on. */
+    /** So many of its calls are kept, to be judged again if the sentence goes on. */
     private static final int MOST_KEPT = 1000;
     /** So many if they may meet other demands as well. */
     private static final int MOST_KEPT_AMONG_OTHERS = 100_000;

@@ -24,7 +24,7 @@ public final class DemandOrder {
     }
 
     /**
-     * What must happen before a call that a demand speaks of, or the later one that has begun already; null if it may
+     * What must happen before a call that a demand is about, or the later one that has begun already; null if it may
      * come.
      */
     @Nullable

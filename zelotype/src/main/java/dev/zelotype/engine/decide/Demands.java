@@ -223,7 +223,7 @@ public final class Demands {
      * Finds the demand that a call meets.
      *
      * @param state whose demands are asked
-     * @return null if none of them speaks of the call
+     * @return null if none of them is about the call
      * @throws dev.zelotype.error.UnexpectedCall if the call comes too often or out of order
      */
     synchronized @Nullable Demand meet(MethodState state, Call call) {

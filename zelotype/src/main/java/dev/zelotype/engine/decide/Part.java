@@ -61,7 +61,7 @@ public final class Part {
         return null;
     }
 
-    /** Hears of all calls of a class from now on, not only of those that a statement speaks of. */
+    /** Hears of all calls of a class from now on, not only of those that a statement is about. */
     public void watch() {
         watched = true;
     }

@@ -122,7 +122,7 @@ public final class Calls {
         return out.append(']').toString();
     }
 
-    /** What came back from a call, such as {@code = 40}; empty for a void call that returned. */
+    /** What was returned from a call, such as {@code = 40}; empty for a void call that returned. */
     public static String answer(Call call) {
         boolean silent = call.ending() != Ending.THREW
                 && (call.answer() == Call.UNSEEN || call.log().method().givesNothing());
@@ -130,7 +130,7 @@ public final class Calls {
     }
 
     /**
-     * The calls in their order, with what came back and where each was made.
+     * The calls in their order, with what was returned and where each was made.
      *
      * @param more what else is to be said of a call, in lines below it
      */

@@ -148,7 +148,7 @@ final class DoubleClassWriter {
         code.visitEnd();
     }
 
-    /** Written anew, for the type's own bridge would stand between the double and the code that calls it. */
+    /** Written again, for the type's own bridge would stand between the double and the code that calls it. */
     private void bridge(MethodTable.Bridge bridge) {
         String name = bridge.method().getName();
         Type[] narrow = Type.getArgumentTypes(bridge.behind());

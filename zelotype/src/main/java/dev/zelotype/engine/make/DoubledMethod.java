@@ -97,7 +97,7 @@ public final class DoubledMethod {
         return executable instanceof Method method ? method.getReturnType() : executable.getDeclaringClass();
     }
 
-    /** Whether no value comes back from a call, of a constructor or of a method without a result. */
+    /** Whether no value is returned from a call, of a constructor or of a method without a result. */
     public boolean givesNothing() {
         return isConstructor() || returnType() == void.class;
     }

@@ -96,7 +96,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     /**
      * Notes a call that something else answers.
      *
-     * @param accounted whether a statement of the test speaks of the call
+     * @param accounted whether a statement of the test is about the call
      */
     public abstract void noteOnly(DoubledMethod method, Object[] arguments, boolean accounted);
 

@@ -11,7 +11,7 @@ import java.util.concurrent.Future;
 import java.util.stream.BaseStream;
 
 /**
- * Which types what a call gives back can be doubled as, so that a chain can go on from it.
+ * Which types what a call returns can be doubled as, so that a chain can go on from it.
  */
 final class Links {
 

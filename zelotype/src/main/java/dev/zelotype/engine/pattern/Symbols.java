@@ -27,7 +27,7 @@ final class Symbols {
     /** A {@code long} or {@code double}, which instructions that move values about treat as two. */
     record Wide(Object value) {}
 
-    /** What a call of the pattern gives back. */
+    /** What a call of the pattern returns. */
     record Result(Call call, boolean wide) {}
 
     /** An object of which no constructor has run yet. */

@@ -116,7 +116,7 @@ public final class ConversationView {
         }
     }
 
-    /** Whether nothing came back that could be told. */
+    /** Whether nothing was returned that could be told. */
     private static boolean isSilent(Call call) {
         return switch (call.ending()) {
             case RUNNING, UNEXPECTED -> true;

@@ -38,7 +38,7 @@ public abstract class Statement {
         }
     }
 
-    /** A pattern, where in the test it is written, and the part of the double that it speaks of. */
+    /** A pattern, where in the test it is written, and the part of the double that it is about. */
     record Written(CallPattern pattern, @Nullable StackFrame frame, Part part) {
 
         Written(CallPattern pattern, @Nullable StackFrame frame) {
@@ -139,7 +139,7 @@ public abstract class Statement {
     /** The order that it is part of, or null. */
     public abstract @Nullable Order order();
 
-    /** What messages call the double that it speaks of. */
+    /** What messages call the double that it is about. */
     public final String receiver() {
         return part.owner().name();
     }

@@ -200,7 +200,7 @@ public class Supposition extends Statement {
         return rule;
     }
 
-    /** The double that it speaks of. */
+    /** The double that it is about. */
     public final DoubleState about() {
         return part().owner();
     }

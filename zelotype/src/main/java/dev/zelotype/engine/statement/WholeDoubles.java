@@ -60,7 +60,7 @@ public final class WholeDoubles {
                 "give a double, such as one made with stub(...)");
     }
 
-    /** Fails unless each call of the doubles is one that a statement of the test speaks of. */
+    /** Fails unless each call of the doubles is one that a statement of the test is about. */
     public static void verifyNothingElse(Object... doubles) {
         String sentence = "Expected no other calls than those supposed, expected or verified";
         List<Call> others = new ArrayList<>();

@@ -258,7 +258,7 @@ final class ClassBytes {
         return constants[text] + 3 + u2(constants[text] + 1);
     }
 
-    /** Where in a method type that type begins which it gives back. */
+    /** Where in a method type that type begins which it returns. */
     private int returned(int type) {
         int at = endOf(type);
         while (bytes[at - 1] != ')') {
@@ -267,13 +267,13 @@ final class ClassBytes {
         return at;
     }
 
-    /** Whether a method type gives back a class whose name begins in some way. */
+    /** Whether a method type returns a class whose name begins in some way. */
     private boolean returns(int type, byte[] begin) {
         int at = returned(type);
         return endOf(type) - at > begin.length && isAt(begin, at);
     }
 
-    /** Whether a method type gives back a class whose name begins in some way, and just that is what another type takes. */
+    /** Whether a method type returns a class whose name begins in some way, and just that is what another type takes. */
     boolean returnsFirst(int type, byte[] begin, int taking) {
         if (!returns(type, begin)) {
             return false;

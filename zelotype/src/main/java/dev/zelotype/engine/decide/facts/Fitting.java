@@ -5,7 +5,7 @@ import java.lang.invoke.MethodType;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Whether a value can be what a method gives back.
+ * Whether a value can be what a method returns.
  */
 public final class Fitting {
 
