@@ -99,6 +99,7 @@ class JavadocTest {
     /** What the examples of some packages speak of besides. */
     private static final Map<String, String> MORE = Map.of(
             "dev.zelotype.challenge", "List<Path> classPath; ChallengeResult result;",
+            "dev.zelotype.host", "java.lang.reflect.Field field; java.lang.reflect.InaccessibleObjectException cause;",
             "dev.zelotype.generate", "Generator.Plan plan;",
             "dev.zelotype.journal", "TestSettings settings; Scene scene; String test; String title;",
             "dev.zelotype.report.story", "JournalScene scene; Path before; Path after;",

@@ -27,9 +27,9 @@ import org.jspecify.annotations.Nullable;
  * A value as it would be written in a test: an expression of Java, and the types that have to be imported for it. Immutable.
  *
  * <pre>{@code
- * SourceText time = SourceText.of(Duration.ofSeconds(90));
- * String code = time.code();                  // Duration.ofSeconds(90)
- * Set<String> imports = time.imports();       // [java.time.Duration]
+ * SourceText warning = SourceText.of(Optional.of("rain"));
+ * String code = warning.code();               // Optional.of("rain")
+ * Set<String> imports = warning.imports();    // [java.util.Optional]
  * }</pre>
  *
  * @param code the expression

@@ -6,15 +6,12 @@ package dev.zelotype.doubles;
  * Asked in statements only, never when a double is called; from any thread.
  *
  * <pre>{@code
- * public final class BoxUnwrapper implements Unwrapper {
- *     public Object unwrap(Object object) {
- *         return object instanceof Box box ? box.content() : object;
- *     }
- * }
+ * Unwrapper boxes = object -> object instanceof Optional<?> box && box.isPresent() ? box.get() : object;
  * }</pre>
  *
  * @since 0.2
  */
+@FunctionalInterface
 public interface Unwrapper {
 
     /**

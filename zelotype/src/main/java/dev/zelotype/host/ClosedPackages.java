@@ -9,11 +9,7 @@ import java.lang.reflect.Member;
  * For hosts: what to say when a module keeps a member of a test closed. Stateless.
  *
  * <pre>{@code
- * try {
- *     field.setAccessible(true);
- * } catch (InaccessibleObjectException e) {
- *     throw ClosedPackages.refusal(field, getClass(), e);
- * }
+ * throw ClosedPackages.refusal(field, getClass(), cause);
  * }</pre>
  *
  * @since 0.2

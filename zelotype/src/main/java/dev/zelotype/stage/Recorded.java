@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * made. An unmodifiable list, which may hold null.
  *
  * <pre>{@code
- * assertThat(recorded(mount::slewTo).map(SkyTarget::name)).containsExactly("Harrow-2", "Quill-9");
+ * List<String> names = recorded(mount::slewTo).map(SkyTarget::name);
  * SkyTarget last = recorded(mount::slewTo).last();
  * }</pre>
  *
