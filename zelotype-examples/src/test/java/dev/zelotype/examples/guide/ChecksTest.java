@@ -15,7 +15,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
 import dev.zelotype.Zelotype;
-import dev.zelotype.call.Args2;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.error.UnexpectedCall;
 import dev.zelotype.examples.observatory.Camera;
@@ -108,9 +107,12 @@ class ChecksTest {
         mount.track(harrow, 3);
         mount.track(quill, 1);
 
-        List<Args2<SkyTarget, Integer>> tracked = recorded(mount::track);
+        assertThat(recorded(mount::track).firsts()).containsExactly(harrow, quill);
+        assertThat(recorded(mount::track).map((target, rate) -> target.name() + " " + rate))
+                .containsExactly("Harrow-2 3", "Quill-9 1");
         List<Integer> ratesOfQuill = recorded((Integer rate) -> mount.track(quill, rate));
-        assertThat(tracked).extracting(Args2::first).containsExactly(harrow, quill);
+        int only = recorded((Integer rate) -> mount.track(quill, rate)).single();
+        assertThat(only).isEqualTo(1);
         assertThat(ratesOfQuill).containsExactly(1);
     }
 

@@ -28,7 +28,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class JavacSaysTest {
 
     private static final Pattern ROW =
-            Pattern.compile("(?m)^\\| (`(?:suppose|expect|verify)\\(.*?) \\| `(.+?)` \\| (.*) \\|$");
+            Pattern.compile("(?m)^\\| (`(?:suppose|expect|verify|assertThat)\\(.*?) \\| `(.+?)` \\| (.*) \\|$");
     private static final Pattern CODE = Pattern.compile("`([^`]+)`");
 
     @TempDir
@@ -74,6 +74,7 @@ class JavacSaysTest {
     private static String firstError(String statement) {
         String source = """
                 import static dev.zelotype.Zelotype.*;
+                import static org.assertj.core.api.Assertions.assertThat;
                 import dev.zelotype.call.*;
                 import java.util.concurrent.Future;
                 class Wrong {
@@ -85,7 +86,11 @@ class JavacSaysTest {
                         void note(String text, int severity);
                         void noteAll(String... all);
                     }
-                    interface Mount { boolean track(SkyTarget target, int rate); int rate(); }
+                    interface Mount {
+                        boolean track(SkyTarget target, int rate);
+                        int rate();
+                        void slewTo(SkyTarget target);
+                    }
                     interface Repository { <K extends Comparable<K>> SkyTarget first(K key); }
                     interface Panel { int set(int a, int b, int c, int d, int e, int f, int g, int h, int i); }
                     interface Pool { Future<?> submit(Runnable task); }
