@@ -68,7 +68,7 @@ final class GitDiff {
     private static ParameterException refused(CommandSpec spec, String ref, String reason) {
         return new ParameterException(
                 spec.commandLine(),
-                "git does not know what has changed since " + ref + ": " + reason
+                "git does not know what has changed since " + ref + ": " + reason.replaceAll("^fatal: |\\.$", "")
                         + ". Run this inside a work tree, with a commit or branch that it has.");
     }
 }
