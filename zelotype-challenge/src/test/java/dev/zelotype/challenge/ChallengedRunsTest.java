@@ -6,10 +6,13 @@ import static dev.zelotype.challenge.Fixtures.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import javax.tools.ToolProvider;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -85,5 +88,23 @@ class ChallengedRunsTest {
         assertThat(code.has("dev.observatory.NightRun$Target", line)).isEqualTo(changed);
         assertThat(code.has("dev.observatory.Night", line)).isFalse();
         assertThat(code.has("dev.observatory.NightRun", 0)).isTrue();
+    }
+
+    @Test
+    void tests_that_no_engine_runs_are_counted(@TempDir Path folder) throws IOException {
+        Path annotation = Files.createDirectories(folder.resolve("org/junit")).resolve("Test.java");
+        Files.writeString(annotation, "package org.junit; public @interface Test {}");
+        Path old = Files.writeString(
+                folder.resolve("OldTest.java"), "public class OldTest { @org.junit.Test public void passes() {} }");
+        String[] options = {"-proc:none", "-d", folder.toString(), annotation.toString(), old.toString()};
+        assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, null, options))
+                .isZero();
+        List<Path> with = new ArrayList<>(List.of(folder));
+        with.addAll(classPath());
+
+        assertThatThrownBy(() -> run(new Challenge(with).from(List.of(folder))))
+                .isInstanceOf(ChallengeException.class)
+                .hasMessageEndingWith("Left out: 1 test class of JUnit 4, for which the class path lacks an engine: add"
+                        + " org.junit.vintage:junit-vintage-engine");
     }
 }
