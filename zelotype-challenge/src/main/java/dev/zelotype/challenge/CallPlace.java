@@ -107,8 +107,12 @@ public final class CallPlace {
 
     /** Whether the receiver is a class, and no double that a variable could hold. */
     boolean isOfClass() {
-        String simple = type().substring(type().lastIndexOf('.') + 1);
-        return receiver().equals(simple.substring(simple.lastIndexOf('$') + 1)) || isOfInstance();
+        return receiver().equals(simpleType()) || isOfInstance();
+    }
+
+    /** The simple name of the type of the double. */
+    String simpleType() {
+        return type().substring(Math.max(type().lastIndexOf('.'), type().lastIndexOf('$')) + 1);
     }
 
     /** The types that the source of its arguments and of its answer names. */

@@ -272,11 +272,13 @@ public final class Challenge {
                 rounds.extras(judge().extras());
                 complete = rounds.run(() -> stopped);
             }
-            List<Finding> findings = judge().findings();
-            return result(complete ? rounds.withTried(findings, trials, all()) : plain(findings), complete);
+            Judge judge = judge();
+            List<Finding> findings = judge.findings();
+            return result(judge, complete ? rounds.withTried(findings, trials, all()) : plain(findings), complete);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            return result(plain(judge().findings()), false);
+            Judge judge = judge();
+            return result(judge, plain(judge.findings()), false);
         }
     }
 
@@ -288,10 +290,10 @@ public final class Challenge {
         return findings.stream().map(each -> each.with("")).toList();
     }
 
-    private ChallengeResult result(List<Finding> findings, boolean complete) {
+    private ChallengeResult result(Judge judge, List<Finding> findings, boolean complete) {
         Set<String> all = new LinkedHashSet<>(leftOut);
         lanes.forEach(lane -> all.addAll(lane.leftOut()));
-        return judge().result(findings, List.copyOf(all), complete);
+        return judge.result(findings, List.copyOf(all), complete);
     }
 
     private Map<String, Baseline> all() {
@@ -454,26 +456,22 @@ public final class Challenge {
 
     private void ran(Message.Done done) {
         seenClasses.add(done.testClass());
-        Baseline known = tests.get(done.test());
         boolean meantTest =
                 (done.name() + " " + done.test()).toLowerCase(Locale.ROOT).contains(test);
         if (done.verdict() != Verdict.PASSED) {
             leftOut.add(done.name() + " does not pass as it is (" + done.failure() + ")");
             tests.remove(done.test());
         } else if (meantTest) {
-            Baseline of = known;
-            if (of == null) {
-                of = new Baseline(done.test());
-                silent.put(done.test(), of);
-            }
+            Baseline of = tests.containsKey(done.test())
+                    ? tests.get(done.test())
+                    : silent.computeIfAbsent(done.test(), Baseline::new);
             of.name = done.name();
             of.type = done.testClass();
             of.family = done.family();
             of.millis = done.millis();
             of.variables = new LinkedHashMap<>();
-            for (String each : done.variables()) {
-                int space = each.indexOf(' ');
-                of.variables.put(each.substring(0, space), each.substring(space + 1));
+            for (Message.Variable each : done.variables()) {
+                of.variables.put(each.name(), each.type());
             }
         }
     }

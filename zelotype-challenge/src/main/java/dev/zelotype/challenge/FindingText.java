@@ -47,23 +47,24 @@ final class FindingText {
         CallPlace site = group.site;
         String what = site.text() + " at " + site.place();
         boolean gap = weight != Weight.UNCLEAR;
-        String nobody = gap
+        String unnoticed = gap
                 ? ", and no test notices."
                 : "; the tests crash on it, so it is unclear whether a check would notice it.";
         String change = group.change.isEmpty() ? "" : " (" + group.change + ")";
         return switch (group.kind) {
             case ANSWER ->
-                what + " could answer otherwise" + change + nobody
+                what + " could answer otherwise" + change + unnoticed
                         + (gap ? " Assert on what becomes of the answer." : "");
-            case LOST -> what + " could be left out" + nobody;
+            case LOST -> what + " could be left out" + unnoticed;
             case ARGUMENT ->
-                what + " could be given " + another(group) + change + nobody + (isToNarrow(group) ? narrow(site) : "");
+                what + " could be given " + another(group) + change + unnoticed
+                        + (isToNarrow(group) ? narrow(site) : "");
             case CALLBACK ->
-                what + " need not call back " + called(site.name(group.index)) + nobody
+                what + " need not call back " + called(site.name(group.index)) + unnoticed
                         + (gap ? " Assert on what the callback does." : "");
-            case TWICE -> what + " could be made twice" + nobody;
+            case TWICE -> what + " could be made twice" + unnoticed;
             case RESULT ->
-                site.text() + ", called at " + site.place() + ", could return otherwise" + change + nobody
+                site.text() + ", called at " + site.place() + ", could return otherwise" + change + unnoticed
                         + (gap ? " Assert on the result." : "");
             case THROWN ->
                 "If " + what + " failed (" + group.change
@@ -112,35 +113,21 @@ final class FindingText {
         CallPlace site = group.site;
         Disturbance disturbance = group.first();
         Receiver receiver = receiver(site, disturbance.test());
-        String exact = site.written(receiver.variable());
         List<Proposal> all = new ArrayList<>();
         switch (group.kind) {
             case LOST, TWICE -> {
-                add(
-                        all,
-                        exact.isEmpty() ? "" : "verify(" + exact + ")" + times(site.ofText()),
-                        site,
-                        receiver,
-                        disturbance);
-                add(all, any(site, receiver) + times(site.count()), null, receiver, disturbance);
+                add(all, exactly(site, receiver), site, receiver, disturbance);
+                add(all, anyOf(site, receiver), site, receiver, disturbance);
             }
             case ARGUMENT -> {
                 if (isToNarrow(group)) {
+                    String exact = site.written(receiver.variable());
                     boolean writable = !exact.isEmpty() && !site.answer().isEmpty();
-                    add(
-                            all,
-                            writable ? "suppose(" + exact + ").returns(" + site.answer() + ");" : "",
-                            site,
-                            receiver,
-                            null);
+                    String narrower = writable ? "suppose(" + exact + ").returns(" + site.answer() + ");" : "";
+                    add(all, narrower, site, receiver, null);
                     return all;
                 }
-                add(
-                        all,
-                        exact.isEmpty() ? "" : "verify(" + exact + ")" + times(site.ofText()),
-                        site,
-                        receiver,
-                        disturbance);
+                add(all, exactly(site, receiver), site, receiver, disturbance);
                 String condition = group.part.isEmpty() ? lambda(site, group.index) : "";
                 if (!condition.isEmpty()) {
                     String where = any(site, receiver) + ".where(" + condition + ")";
@@ -173,33 +160,37 @@ final class FindingText {
     }
 
     private static String inOrder(CallPlace site, Receiver receiver) {
-        String exact = site.written(receiver.variable());
-        return exact.isEmpty()
-                ? any(site, receiver) + times(site.count())
-                : "verify(" + exact + ")" + times(site.ofText());
+        String exactly = exactly(site, receiver);
+        return exactly.isEmpty() ? anyOf(site, receiver) : exactly;
     }
 
+    /** A check of just this call, as often as it was made; empty if an argument cannot be written down. */
+    private static String exactly(CallPlace site, Receiver receiver) {
+        String call = site.written(receiver.variable());
+        return call.isEmpty() ? "" : "verify(" + call + ")" + times(site.ofText());
+    }
+
+    /** A check of all calls of the method. */
+    private static String anyOf(CallPlace site, Receiver receiver) {
+        return any(site, receiver) + times(site.count());
+    }
+
+    /** Adds a statement, unless it is empty; of the types that it could name only those it does name are imported. */
     private static void add(
             List<Proposal> all,
             String statement,
-            @Nullable CallPlace written,
+            CallPlace written,
             Receiver receiver,
             @Nullable Disturbance disturbance) {
         if (!statement.isEmpty()) {
-            Set<String> imports = written == null ? Set.of() : written.imports();
-            all.add(new Proposal(
-                    statement, imports, receiver.type().isEmpty() ? List.of() : List.of(receiver), disturbance));
+            all.add(new Proposal(statement, written.imports(), List.of(receiver), disturbance));
         }
     }
 
     /** A statement that no call of the kind may come in a test. */
     Proposal never(CallPlace site, Disturbance disturbance) {
         Receiver receiver = receiver(site, disturbance.test());
-        return new Proposal(
-                any(site, receiver) + ".never();",
-                Set.of(),
-                receiver.type().isEmpty() ? List.of() : List.of(receiver),
-                disturbance);
+        return new Proposal(any(site, receiver) + ".never();", Set.of(), List.of(receiver), disturbance);
     }
 
     /** What says the default answer of a call; null if that cannot be written down. */
@@ -211,7 +202,7 @@ final class FindingText {
                 : new Proposal(
                         "suppose(" + receiver.variable() + "::" + site.method() + ").returns(" + site.answer() + ");",
                         site.imports(),
-                        receiver.type().isEmpty() ? List.of() : List.of(receiver),
+                        List.of(receiver),
                         null);
     }
 

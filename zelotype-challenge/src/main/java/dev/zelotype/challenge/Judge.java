@@ -100,7 +100,7 @@ final class Judge {
         findings.addAll(new MissingCalls(tests, tried, groups).questions(texts));
         findings.addAll(new Callbacks(tests).neverRun());
         Notes notes = new Notes(tests, tried);
-        findings.addAll(notes.defaults(groups));
+        findings.addAll(notes.defaults(groups, texts));
         findings.addAll(notes.needless());
         List<Finding> weighed = new ArrayList<>();
         findings.forEach(

@@ -245,6 +245,9 @@ final class Lane {
 
     private boolean says(Disturbance of, boolean disturbed, Proposal proposal, String trial, String wanted)
             throws InterruptedException {
+        if (stopped) {
+            return false;
+        }
         WorkerProcess running = worker();
         if (!warm && !warmUp(running, Set.of(of.test()))) {
             giveUp();

@@ -75,7 +75,7 @@ sealed interface Message {
      * @param failed whether it failed at its end, and not only in checks on the way
      * @param family the class that it shares with tests of the same sort
      * @param callsSubject whether it calls what calls doubles, in this test or another
-     * @param variables the variables that a statement in it may name, each with its type after a space
+     * @param variables the variables that a statement in it may name
      * @param tried what became of the statement that was tried; empty if none was
      */
     record Done(
@@ -89,7 +89,7 @@ sealed interface Message {
             boolean failed,
             String family,
             boolean callsSubject,
-            List<String> variables,
+            List<Variable> variables,
             String tried)
             implements Message {
 
@@ -102,6 +102,13 @@ sealed interface Message {
             return testClass.substring(testClass.lastIndexOf('.') + 1) + ": " + title;
         }
     }
+
+    /**
+     * A variable of a test.
+     *
+     * @param type its type as source
+     */
+    record Variable(String name, String type) {}
 
     /** All tests of a plan or round have ended. */
     record End() implements Message {}

@@ -44,8 +44,7 @@ final class MinorCalls {
         if (TYPES.stream().anyMatch(type::startsWith)) {
             return true;
         }
-        String simple = type.substring(Math.max(type.lastIndexOf('.'), type.lastIndexOf('$')) + 1);
         // What gives an answer that is used measures something for the subject, as a rain gauge does.
-        return place.isCommand() && NAMES.matcher(simple).matches();
+        return place.isCommand() && NAMES.matcher(place.simpleType()).matches();
     }
 }

@@ -74,7 +74,7 @@ final class Notes {
     }
 
     /** Default answers that tests depend on. */
-    List<Finding> defaults(Groups groups) {
+    List<Finding> defaults(Groups groups, FindingText texts) {
         List<Finding> notes = new ArrayList<>();
         Map<String, CallPlace> seen = new LinkedHashMap<>();
         Map<String, Set<String>> leaning = new LinkedHashMap<>();
@@ -91,7 +91,7 @@ final class Notes {
         }
         seen.forEach((key, site) -> {
             int count = leaning.get(key).size();
-            Proposal proposal = new FindingText(tests).defaulted(site, first.get(key));
+            Proposal proposal = texts.defaulted(site, first.get(key));
             notes.add(new Finding(
                     Weight.NOTE,
                     site,

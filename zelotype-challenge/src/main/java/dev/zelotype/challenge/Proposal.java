@@ -33,6 +33,7 @@ record Proposal(
         TreeSet<String> named = new TreeSet<>(imports);
         named.removeIf(each -> !statement.contains(each.substring(each.lastIndexOf('.') + 1)));
         imports = named;
-        receivers = List.copyOf(receivers);
+        // A class is named as it is; no variable holds it.
+        receivers = receivers.stream().filter(each -> !each.type().isEmpty()).toList();
     }
 }

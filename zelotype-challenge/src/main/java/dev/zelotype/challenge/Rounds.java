@@ -7,7 +7,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -116,7 +115,7 @@ final class Rounds {
                 complete &= each.get();
             }
             return complete;
-        } catch (ExecutionException | CancellationException e) {
+        } catch (ExecutionException e) {
             if (e.getCause() instanceof InterruptedException interrupted) {
                 throw interrupted;
             }
@@ -177,7 +176,7 @@ final class Rounds {
 
     private Baseline testOf(Finding finding, Proposal proposal, Map<String, Baseline> known) {
         Disturbance disturbance = proposal.disturbance();
-        Baseline test = disturbance == null ? known.get(finding.tests().get(0)) : known.get(disturbance.test());
+        Baseline test = known.get(disturbance == null ? finding.tests().get(0) : disturbance.test());
         return test == null ? new Baseline("") : test;
     }
 }

@@ -3,7 +3,6 @@ package dev.zelotype.challenge;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -45,7 +44,7 @@ public record TestRun(
      */
     public TestRun {
         jvmOptions = List.copyOf(jvmOptions);
-        environment = Map.copyOf(new TreeMap<>(environment));
+        environment = Map.copyOf(environment);
         parameters = List.copyOf(parameters);
         includedTags = List.copyOf(includedTags);
         excludedTags = List.copyOf(excludedTags);

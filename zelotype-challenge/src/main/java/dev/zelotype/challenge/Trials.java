@@ -7,7 +7,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,6 +16,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
 import javax.tools.JavaFileObject;
@@ -32,7 +34,8 @@ final class Trials implements AutoCloseable {
 
     private final List<Path> classPath;
     private final Path folder;
-    private final Map<Proposal, Source> sources = new HashMap<>();
+    /** By identity: the same words in another test are another trial. */
+    private final Map<Proposal, Source> sources = new IdentityHashMap<>();
 
     /** A statement as a class. */
     private static final class Source extends SimpleJavaFileObject {
@@ -69,8 +72,7 @@ final class Trials implements AutoCloseable {
     /** Adds a statement to those that are compiled, for a test of a class. */
     void add(Proposal proposal, String testClass) {
         String name = NAME + (sources.size() + 1);
-        int dot = testClass.lastIndexOf('.');
-        String home = dot < 0 ? "" : testClass.substring(0, dot);
+        String home = packageOf(testClass);
         String parameters = proposal.receivers().stream()
                 .map(each -> each.type() + " " + each.variable())
                 .distinct()
@@ -108,19 +110,17 @@ final class Trials implements AutoCloseable {
                 boolean done = compiler.getTask(new StringWriter(), files, heard, options, null, sources.values())
                         .call();
                 heard.getDiagnostics().stream()
-                        .filter(each -> each.getKind() == javax.tools.Diagnostic.Kind.ERROR)
+                        .filter(each -> each.getKind() == Diagnostic.Kind.ERROR)
                         .filter(each -> each.getSource() instanceof Source)
                         .forEach(each -> wrong.add(((Source) each.getSource()).type));
-                if (done || wrong.isEmpty()) {
-                    if (!done) {
-                        sources.clear();
-                    }
+                if (done) {
                     return;
                 }
             } catch (IOException e) {
                 throw new ChallengeException("Statements cannot be compiled: " + e.getMessage() + ".", e);
             }
-            sources.values().removeIf(each -> wrong.contains(each.type));
+            // What fails without naming a statement fails for all of them.
+            sources.values().removeIf(each -> wrong.isEmpty() || wrong.contains(each.type));
         }
     }
 
@@ -137,12 +137,10 @@ final class Trials implements AutoCloseable {
      */
     String written(Proposal proposal, String testClass) {
         String known = code(testClass);
-        int dot = testClass.lastIndexOf('.');
-        String home = dot < 0 ? "" : testClass.substring(0, dot);
+        String home = packageOf(testClass);
         List<String> lines = new ArrayList<>();
         for (String each : proposal.imports()) {
-            boolean near = each.substring(0, Math.max(0, each.lastIndexOf('.'))).equals(home);
-            if (!near && !known.contains(each.replace('.', '/'))) {
+            if (!packageOf(each).equals(home) && !known.contains(each.replace('.', '/'))) {
                 lines.add("import " + each + ";");
             }
         }
@@ -153,6 +151,10 @@ final class Trials implements AutoCloseable {
         }
         lines.add(proposal.statement());
         return String.join("\n", lines);
+    }
+
+    private static String packageOf(String type) {
+        return type.substring(0, Math.max(0, type.lastIndexOf('.')));
     }
 
     private static String simple(String type) {
@@ -178,8 +180,7 @@ final class Trials implements AutoCloseable {
     @Override
     public void close() {
         try (Stream<Path> all = Files.walk(folder)) {
-            all.sorted(java.util.Comparator.reverseOrder())
-                    .forEach(each -> each.toFile().delete());
+            all.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
         } catch (IOException e) {
             // A file that is left in the temporary folder does no harm.
             return;

@@ -271,14 +271,14 @@ final class Worker {
         }
 
         /** The variables that a statement in a test may name. */
-        private static List<String> variables(TestIdentifier test) {
-            List<String> all = new ArrayList<>();
+        private static List<Message.Variable> variables(TestIdentifier test) {
+            List<Message.Variable> all = new ArrayList<>();
             try {
                 Class<?> type = Class.forName(
                         className(test), false, Thread.currentThread().getContextClassLoader());
                 String method =
                         test.getSource().orElse(null) instanceof MethodSource source ? source.getMethodName() : "";
-                TestVariables.of(type, method).forEach((name, of) -> all.add(name + " " + of));
+                TestVariables.of(type, method).forEach((name, of) -> all.add(new Message.Variable(name, of)));
             } catch (ClassNotFoundException | LinkageError e) {
                 // A test without a class has none.
                 return List.of();
