@@ -39,6 +39,8 @@ public final class HostedScene {
 
     private final SceneState state;
     private final Scene scene;
+    /** What was wrong when the test ended, though the scene stayed open. */
+    private volatile @Nullable Throwable judged;
 
     private HostedScene(SceneState state) {
         this.state = state;
@@ -166,12 +168,12 @@ public final class HostedScene {
     }
 
     /**
-     * Lets subjects of this scene be given a double that was made elsewhere, and spies on an object that somebody watches.
+     * Lets subjects of this scene be given a double that was made elsewhere, and spies on an object that is watched.
      *
      * @param object a double, or a proxy in front of one; anything else is left alone
      */
     public void lend(Object object) {
-        LastingScene.spyOnWatched(object);
+        LastingScene.watchHere(object);
         state.subjects().lend(object);
     }
 
@@ -246,7 +248,9 @@ public final class HostedScene {
      */
     @SuppressWarnings("exports")
     public @Nullable Throwable judge() {
-        return state.judge();
+        Throwable found = state.judge();
+        judged = found;
+        return found;
     }
 
     /**
@@ -266,7 +270,9 @@ public final class HostedScene {
         if (failure == null) {
             throw Sneaky.rethrow(problem);
         }
-        if (!String.valueOf(problem.getMessage()).equals(failure.getMessage())) {
+        boolean isToldAlready =
+                failure == judged && String.valueOf(problem.getMessage()).equals(failure.getMessage());
+        if (!isToldAlready) {
             failure.addSuppressed(problem);
         }
     }
