@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import javax.tools.ToolProvider;
 
 /**
  * The tests that are challenged here.
@@ -32,5 +33,19 @@ final class Fixtures {
 
     static ChallengeResult run(Challenge challenge) {
         return challenge.run((done, all) -> assertThat(done).isBetween(1, Math.max(1, all)));
+    }
+
+    /** Compiles sources into a folder, and challenges the tests among them. */
+    static Challenge planted(Path folder, List<String> files) {
+        List<String> options = new ArrayList<>(List.of("-proc:none", "-parameters", "-d", folder.toString()));
+        options.addAll(files);
+        assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, null, options.toArray(new String[0])))
+                .isZero();
+        List<Path> with = new ArrayList<>(List.of(folder));
+        with.addAll(classPath());
+        return new Challenge(with)
+                .from(List.of(folder))
+                .jvms(2)
+                .runningAs(TestRun.PLAIN.withJvmOptions(List.of("-XX:TieredStopAtLevel=1")));
     }
 }

@@ -2,7 +2,6 @@ package dev.zelotype.challenge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -10,8 +9,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
-import javax.tools.ToolProvider;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -179,19 +176,7 @@ class PlantedGapsTest {
     }
 
     private ChallengeResult challenged(List<String> files) {
-        List<String> options = new ArrayList<>(List.of("-proc:none", "-d", folder.toString()));
-        options.addAll(files);
-        assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, null, options.toArray(new String[0])))
-                .isZero();
-        List<Path> classPath = new ArrayList<>(List.of(folder));
-        Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
-                .map(Path::of)
-                .forEach(classPath::add);
-        ChallengeResult result = new Challenge(classPath)
-                .from(List.of(folder))
-                .jvms(2)
-                .runningAs(TestRun.PLAIN.withJvmOptions(List.of("-XX:TieredStopAtLevel=1")))
-                .run((done, all) -> {});
+        ChallengeResult result = Fixtures.planted(folder, files).run((done, all) -> {});
         assertThat(result.leftOut()).isEmpty();
         return result;
     }

@@ -3,7 +3,6 @@ package dev.zelotype.challenge;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.zelotype.challenge.Finding.Weight;
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,13 +10,12 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
-import javax.tools.ToolProvider;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * What only the author of a test can decide is asked about, and what hardly anybody checks is told apart; a test that covers
- * it is left in peace.
+ * What only the author of a test can decide is asked about, and what few tests check is told apart; for a test that covers
+ * it nothing is found.
  */
 class PlantedQuestionsTest {
 
@@ -145,7 +143,7 @@ class PlantedQuestionsTest {
     private Path folder;
 
     private ChallengeResult challenged(boolean covered) throws IOException {
-        List<String> options = new ArrayList<>(List.of("-proc:none", "-parameters", "-d", folder.toString()));
+        List<String> files = new ArrayList<>();
         for (Row row : ROWS) {
             String code = """
                     package planted;
@@ -189,20 +187,11 @@ class PlantedQuestionsTest {
                     """.replace("SUBJECT", row.subject())
                     .replace("TEST", covered ? row.covered() : row.test())
                     .replace("NAME", row.name());
-            options.add(Files.writeString(folder.resolve(row.name() + ".java"), code)
+            files.add(Files.writeString(folder.resolve(row.name() + ".java"), code)
                     .toString());
         }
-        assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, null, options.toArray(new String[0])))
-                .isZero();
-        List<Path> classPath = new ArrayList<>(List.of(folder));
-        Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
-                .map(Path::of)
-                .forEach(classPath::add);
-        return new Challenge(classPath)
-                .from(List.of(folder))
+        return Fixtures.planted(folder, files)
                 .changes(EnumSet.allOf(ChangeKind.class))
-                .jvms(2)
-                .runningAs(TestRun.PLAIN.withJvmOptions(List.of("-XX:TieredStopAtLevel=1")))
                 .run((done, all) -> {});
     }
 

@@ -37,7 +37,7 @@ final class GitDiff {
         List<String> command = new ArrayList<>(List.of("git"));
         command.addAll(List.of(arguments));
         try {
-            // In a file, so that git never waits for somebody who reads.
+            // To a file, so that git never blocks on a full pipe.
             Path errors = Files.createTempFile("zelotype", ".txt");
             try {
                 Process process = new ProcessBuilder(command)

@@ -11,6 +11,7 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -85,22 +86,22 @@ class MainTest {
                 .contains("\"challenge\":{\"runs\":", "\"write\":\"verify(camera::expose).once();\"");
     }
 
+    /** A challenge of one class of the examples. */
+    private static String[] ofFocusSweep(String... options) {
+        List<String> all = new ArrayList<>(List.of(
+                "challenge",
+                "--class-path",
+                "../zelotype-examples/target/test-classes" + File.pathSeparator + System.getProperty("java.class.path"),
+                "--class",
+                "*.FocusSweepTest"));
+        all.addAll(List.of(options));
+        return all.toArray(new String[0]);
+    }
+
     @Test
     void a_challenge_is_told_as_json_and_fails_under_the_share_asked_for() throws IOException {
         Path file = temporary.resolve("challenge.json");
-        String[] challenge = {
-            "challenge",
-            "--class-path",
-            "../zelotype-examples/target/test-classes" + File.pathSeparator + System.getProperty("java.class.path"),
-            "--class",
-            "*.FocusSweepTest",
-            "--format",
-            "json",
-            "--into",
-            file.toString(),
-            "--fail-under",
-            "99.5"
-        };
+        String[] challenge = ofFocusSweep("--format", "json", "--into", file.toString(), "--fail-under", "99.5");
         assertThat(zelotype(false, challenge)).isEqualTo(1);
         assertThat(err.toString()).contains(" % of the disturbed places are noticed, less than the 99.5 % asked for.");
         assertThat(file)
@@ -113,26 +114,20 @@ class MainTest {
     @Test
     void findings_are_told_in_the_standard_that_code_hosts_take() throws IOException {
         Path file = temporary.resolve("gaps.sarif");
-        String[] challenge = {
-            "challenge",
-            "--class-path",
-            "../zelotype-examples/target/test-classes" + File.pathSeparator + System.getProperty("java.class.path"),
-            "--class",
-            "*.FocusSweepTest",
-            "--change",
-            "lost",
-            "--jvms",
-            "1",
-            "--jvm-option=-Dany=thing",
-            "--directory",
-            temporary.toString(),
-            "--sources",
-            "../zelotype-examples/src/main/java",
-            "--format",
-            "sarif",
-            "--into",
-            file.toString()
-        };
+        String[] challenge = ofFocusSweep(
+                "--change",
+                "lost",
+                "--jvms",
+                "1",
+                "--jvm-option=-Dany=thing",
+                "--directory",
+                temporary.toString(),
+                "--sources",
+                "../zelotype-examples/src/main/java",
+                "--format",
+                "sarif",
+                "--into",
+                file.toString());
         assertThat(zelotype(false, challenge)).isZero();
         try (JsonParser json = new JsonFactory().createParser(file.toFile())) {
             assertThat(json.nextToken()).isEqualTo(JsonToken.START_OBJECT);

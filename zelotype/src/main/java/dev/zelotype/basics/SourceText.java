@@ -51,14 +51,8 @@ public record SourceText(String code, SortedSet<String> imports) {
         return code == null || !Mask.apply(code).equals(code) ? null : new SourceText(code, imports);
     }
 
-    /**
-     * A type as source, as far as a name can say.
-     *
-     * @param type the type
-     * @param imports takes what has to be imported
-     * @return null for a type that other classes cannot name
-     */
-    public static @Nullable String name(Class<?> type, Set<String> imports) {
+    /** A type as source; null for one that other classes cannot name. */
+    private static @Nullable String name(Class<?> type, Set<String> imports) {
         if (type.isArray()) {
             String element = name(type.getComponentType(), imports);
             return element == null ? null : element + "[]";
@@ -81,13 +75,7 @@ public record SourceText(String code, SortedSet<String> imports) {
         return home.isEmpty() ? qualified : qualified.substring(home.length() + 1);
     }
 
-    /**
-     * A text between quotes.
-     *
-     * @param text the text
-     * @return a literal
-     */
-    public static String quoted(String text) {
+    private static String quoted(String text) {
         StringBuilder out = new StringBuilder("\"");
         text.chars().forEach(c -> out.append(escaped((char) c, '"')));
         return out.append('"').toString();
@@ -151,23 +139,14 @@ public record SourceText(String code, SortedSet<String> imports) {
         }
 
         private @Nullable String called(Class<?> type, String method, @Nullable Object... arguments) {
-            String all = list(List.of(wrapped(arguments)));
+            String all = list(arguments);
             return all == null ? null : name(type) + "." + method + "(" + all + ")";
         }
 
-        /** So that null can be in a list. */
-        private static Object[] wrapped(@Nullable Object[] arguments) {
-            Object[] all = new Object[arguments.length];
-            for (int i = 0; i < all.length; i++) {
-                all[i] = Optional.ofNullable(arguments[i]);
-            }
-            return all;
-        }
-
-        private @Nullable String list(List<?> wrapped) {
+        private @Nullable String list(@Nullable Object[] values) {
             List<String> all = new ArrayList<>();
-            for (Object each : wrapped) {
-                String code = write(((Optional<?>) each).orElse(null));
+            for (Object each : values) {
+                String code = write(each);
                 if (code == null) {
                     return null;
                 }
@@ -232,7 +211,7 @@ public record SourceText(String code, SortedSet<String> imports) {
             for (int i = 0; i < length; i++) {
                 all[i] = Array.get(array, i);
             }
-            String elements = list(List.of(wrapped(all)));
+            String elements = list(all);
             return elements == null ? null : "new " + type + " {" + elements + "}";
         }
 
@@ -245,13 +224,13 @@ public record SourceText(String code, SortedSet<String> imports) {
             try {
                 for (RecordComponent component : record.getClass().getRecordComponents()) {
                     component.getAccessor().setAccessible(true);
-                    parts.add(Optional.ofNullable(component.getAccessor().invoke(record)));
+                    parts.add(component.getAccessor().invoke(record));
                 }
             } catch (ReflectiveOperationException | RuntimeException e) {
                 // A record that does not show its parts cannot be written down.
                 return null;
             }
-            String all = list(parts);
+            String all = list(parts.toArray());
             String generic = record.getClass().getTypeParameters().length > 0 ? "<>" : "";
             return all == null ? null : "new " + type + generic + "(" + all + ")";
         }

@@ -13,10 +13,6 @@ import dev.zelotype.engine.make.Comparison;
  */
 public final class ComparedFailures {
 
-    static {
-        Comparison.prepare();
-    }
-
     private ComparedFailures() {}
 
     /**
@@ -24,6 +20,6 @@ public final class ComparedFailures {
      * host calls it before classes of tests load: once a class that catches failures has been loaded, they stay plain.
      */
     public static void fromNowOn() {
-        // The work is done once, when this class is initialised.
+        Comparison.prepare();
     }
 }

@@ -57,7 +57,7 @@ public final class LastingDoubles implements AutoCloseable {
      * @throws dev.zelotype.error.MisuseException if its class cannot be doubled
      */
     public Object spy(Object real, String name) {
-        return scene.spyOn(real, name);
+        return scene.watched(real, name);
     }
 
     /** Says that what holds the doubles is complete: calls belong to the scenes of tests from now on. */

@@ -2,10 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Args2;
 import dev.zelotype.engine.statement.Check;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -56,7 +53,7 @@ public final class Recorded2<A extends @Nullable Object, B extends @Nullable Obj
      * @return a row a call, unmodifiable
      */
     public <R extends @Nullable Object> List<R> map(Each<? super A, ? super B, ? extends R> each) {
-        return column(row -> each.of(row.first(), row.second()));
+        return map(row -> each.of(row.first(), row.second()));
     }
     /**
      * The first arguments.
@@ -64,7 +61,7 @@ public final class Recorded2<A extends @Nullable Object, B extends @Nullable Obj
      * @return one a call, unmodifiable
      */
     public List<A> firsts() {
-        return column(Args2::first);
+        return map(row -> row.first());
     }
     /**
      * The second arguments.
@@ -72,12 +69,6 @@ public final class Recorded2<A extends @Nullable Object, B extends @Nullable Obj
      * @return one a call, unmodifiable
      */
     public List<B> seconds() {
-        return column(Args2::second);
-    }
-
-    private <R extends @Nullable Object> List<R> column(Function<Args2<A, B>, R> each) {
-        List<R> column = new ArrayList<>();
-        forEach(row -> column.add(each.apply(row)));
-        return Collections.unmodifiableList(column);
+        return map(row -> row.second());
     }
 }

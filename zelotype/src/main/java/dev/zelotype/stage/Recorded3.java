@@ -2,10 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Args3;
 import dev.zelotype.engine.statement.Check;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -64,7 +61,7 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
      * @return a row a call, unmodifiable
      */
     public <R extends @Nullable Object> List<R> map(Each<? super A, ? super B, ? super C, ? extends R> each) {
-        return column(row -> each.of(row.first(), row.second(), row.third()));
+        return map(row -> each.of(row.first(), row.second(), row.third()));
     }
     /**
      * The first arguments.
@@ -72,7 +69,7 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
      * @return one a call, unmodifiable
      */
     public List<A> firsts() {
-        return column(Args3::first);
+        return map(row -> row.first());
     }
     /**
      * The second arguments.
@@ -80,7 +77,7 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
      * @return one a call, unmodifiable
      */
     public List<B> seconds() {
-        return column(Args3::second);
+        return map(row -> row.second());
     }
     /**
      * The third arguments.
@@ -88,12 +85,6 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
      * @return one a call, unmodifiable
      */
     public List<C> thirds() {
-        return column(Args3::third);
-    }
-
-    private <R extends @Nullable Object> List<R> column(Function<Args3<A, B, C>, R> each) {
-        List<R> column = new ArrayList<>();
-        forEach(row -> column.add(each.apply(row)));
-        return Collections.unmodifiableList(column);
+        return map(row -> row.third());
     }
 }

@@ -2,10 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Args4;
 import dev.zelotype.engine.statement.Check;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -73,7 +70,7 @@ public final class Recorded4<
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? extends R> each) {
-        return column(row -> each.of(row.first(), row.second(), row.third(), row.fourth()));
+        return map(row -> each.of(row.first(), row.second(), row.third(), row.fourth()));
     }
     /**
      * The first arguments.
@@ -81,7 +78,7 @@ public final class Recorded4<
      * @return one a call, unmodifiable
      */
     public List<A> firsts() {
-        return column(Args4::first);
+        return map(row -> row.first());
     }
     /**
      * The second arguments.
@@ -89,7 +86,7 @@ public final class Recorded4<
      * @return one a call, unmodifiable
      */
     public List<B> seconds() {
-        return column(Args4::second);
+        return map(row -> row.second());
     }
     /**
      * The third arguments.
@@ -97,7 +94,7 @@ public final class Recorded4<
      * @return one a call, unmodifiable
      */
     public List<C> thirds() {
-        return column(Args4::third);
+        return map(row -> row.third());
     }
     /**
      * The fourth arguments.
@@ -105,12 +102,6 @@ public final class Recorded4<
      * @return one a call, unmodifiable
      */
     public List<D> fourths() {
-        return column(Args4::fourth);
-    }
-
-    private <R extends @Nullable Object> List<R> column(Function<Args4<A, B, C, D>, R> each) {
-        List<R> column = new ArrayList<>();
-        forEach(row -> column.add(each.apply(row)));
-        return Collections.unmodifiableList(column);
+        return map(row -> row.fourth());
     }
 }

@@ -2,10 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Args5;
 import dev.zelotype.engine.statement.Check;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -81,7 +78,7 @@ public final class Recorded5<
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? super E, ? extends R> each) {
-        return column(row -> each.of(row.first(), row.second(), row.third(), row.fourth(), row.fifth()));
+        return map(row -> each.of(row.first(), row.second(), row.third(), row.fourth(), row.fifth()));
     }
     /**
      * The first arguments.
@@ -89,7 +86,7 @@ public final class Recorded5<
      * @return one a call, unmodifiable
      */
     public List<A> firsts() {
-        return column(Args5::first);
+        return map(row -> row.first());
     }
     /**
      * The second arguments.
@@ -97,7 +94,7 @@ public final class Recorded5<
      * @return one a call, unmodifiable
      */
     public List<B> seconds() {
-        return column(Args5::second);
+        return map(row -> row.second());
     }
     /**
      * The third arguments.
@@ -105,7 +102,7 @@ public final class Recorded5<
      * @return one a call, unmodifiable
      */
     public List<C> thirds() {
-        return column(Args5::third);
+        return map(row -> row.third());
     }
     /**
      * The fourth arguments.
@@ -113,7 +110,7 @@ public final class Recorded5<
      * @return one a call, unmodifiable
      */
     public List<D> fourths() {
-        return column(Args5::fourth);
+        return map(row -> row.fourth());
     }
     /**
      * The fifth arguments.
@@ -121,12 +118,6 @@ public final class Recorded5<
      * @return one a call, unmodifiable
      */
     public List<E> fifths() {
-        return column(Args5::fifth);
-    }
-
-    private <R extends @Nullable Object> List<R> column(Function<Args5<A, B, C, D, E>, R> each) {
-        List<R> column = new ArrayList<>();
-        forEach(row -> column.add(each.apply(row)));
-        return Collections.unmodifiableList(column);
+        return map(row -> row.fifth());
     }
 }

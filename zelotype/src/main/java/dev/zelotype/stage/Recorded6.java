@@ -2,10 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Args6;
 import dev.zelotype.engine.statement.Check;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -87,7 +84,7 @@ public final class Recorded6<
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? super E, ? super F, ? extends R> each) {
-        return column(row -> each.of(row.first(), row.second(), row.third(), row.fourth(), row.fifth(), row.sixth()));
+        return map(row -> each.of(row.first(), row.second(), row.third(), row.fourth(), row.fifth(), row.sixth()));
     }
     /**
      * The first arguments.
@@ -95,7 +92,7 @@ public final class Recorded6<
      * @return one a call, unmodifiable
      */
     public List<A> firsts() {
-        return column(Args6::first);
+        return map(row -> row.first());
     }
     /**
      * The second arguments.
@@ -103,7 +100,7 @@ public final class Recorded6<
      * @return one a call, unmodifiable
      */
     public List<B> seconds() {
-        return column(Args6::second);
+        return map(row -> row.second());
     }
     /**
      * The third arguments.
@@ -111,7 +108,7 @@ public final class Recorded6<
      * @return one a call, unmodifiable
      */
     public List<C> thirds() {
-        return column(Args6::third);
+        return map(row -> row.third());
     }
     /**
      * The fourth arguments.
@@ -119,7 +116,7 @@ public final class Recorded6<
      * @return one a call, unmodifiable
      */
     public List<D> fourths() {
-        return column(Args6::fourth);
+        return map(row -> row.fourth());
     }
     /**
      * The fifth arguments.
@@ -127,7 +124,7 @@ public final class Recorded6<
      * @return one a call, unmodifiable
      */
     public List<E> fifths() {
-        return column(Args6::fifth);
+        return map(row -> row.fifth());
     }
     /**
      * The sixth arguments.
@@ -135,12 +132,6 @@ public final class Recorded6<
      * @return one a call, unmodifiable
      */
     public List<F> sixths() {
-        return column(Args6::sixth);
-    }
-
-    private <R extends @Nullable Object> List<R> column(Function<Args6<A, B, C, D, E, F>, R> each) {
-        List<R> column = new ArrayList<>();
-        forEach(row -> column.add(each.apply(row)));
-        return Collections.unmodifiableList(column);
+        return map(row -> row.sixth());
     }
 }

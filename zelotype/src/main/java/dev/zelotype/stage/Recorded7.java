@@ -2,10 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Args7;
 import dev.zelotype.engine.statement.Check;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -97,7 +94,7 @@ public final class Recorded7<
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? super E, ? super F, ? super G, ? extends R> each) {
-        return column(row ->
+        return map(row ->
                 each.of(row.first(), row.second(), row.third(), row.fourth(), row.fifth(), row.sixth(), row.seventh()));
     }
     /**
@@ -106,7 +103,7 @@ public final class Recorded7<
      * @return one a call, unmodifiable
      */
     public List<A> firsts() {
-        return column(Args7::first);
+        return map(row -> row.first());
     }
     /**
      * The second arguments.
@@ -114,7 +111,7 @@ public final class Recorded7<
      * @return one a call, unmodifiable
      */
     public List<B> seconds() {
-        return column(Args7::second);
+        return map(row -> row.second());
     }
     /**
      * The third arguments.
@@ -122,7 +119,7 @@ public final class Recorded7<
      * @return one a call, unmodifiable
      */
     public List<C> thirds() {
-        return column(Args7::third);
+        return map(row -> row.third());
     }
     /**
      * The fourth arguments.
@@ -130,7 +127,7 @@ public final class Recorded7<
      * @return one a call, unmodifiable
      */
     public List<D> fourths() {
-        return column(Args7::fourth);
+        return map(row -> row.fourth());
     }
     /**
      * The fifth arguments.
@@ -138,7 +135,7 @@ public final class Recorded7<
      * @return one a call, unmodifiable
      */
     public List<E> fifths() {
-        return column(Args7::fifth);
+        return map(row -> row.fifth());
     }
     /**
      * The sixth arguments.
@@ -146,7 +143,7 @@ public final class Recorded7<
      * @return one a call, unmodifiable
      */
     public List<F> sixths() {
-        return column(Args7::sixth);
+        return map(row -> row.sixth());
     }
     /**
      * The seventh arguments.
@@ -154,12 +151,6 @@ public final class Recorded7<
      * @return one a call, unmodifiable
      */
     public List<G> sevenths() {
-        return column(Args7::seventh);
-    }
-
-    private <R extends @Nullable Object> List<R> column(Function<Args7<A, B, C, D, E, F, G>, R> each) {
-        List<R> column = new ArrayList<>();
-        forEach(row -> column.add(each.apply(row)));
-        return Collections.unmodifiableList(column);
+        return map(row -> row.seventh());
     }
 }

@@ -2,10 +2,7 @@ package dev.zelotype.stage;
 
 import dev.zelotype.call.Args8;
 import dev.zelotype.engine.statement.Check;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -104,7 +101,7 @@ public final class Recorded8<
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? super E, ? super F, ? super G, ? super H, ? extends R>
                     each) {
-        return column(row -> each.of(
+        return map(row -> each.of(
                 row.first(),
                 row.second(),
                 row.third(),
@@ -120,7 +117,7 @@ public final class Recorded8<
      * @return one a call, unmodifiable
      */
     public List<A> firsts() {
-        return column(Args8::first);
+        return map(row -> row.first());
     }
     /**
      * The second arguments.
@@ -128,7 +125,7 @@ public final class Recorded8<
      * @return one a call, unmodifiable
      */
     public List<B> seconds() {
-        return column(Args8::second);
+        return map(row -> row.second());
     }
     /**
      * The third arguments.
@@ -136,7 +133,7 @@ public final class Recorded8<
      * @return one a call, unmodifiable
      */
     public List<C> thirds() {
-        return column(Args8::third);
+        return map(row -> row.third());
     }
     /**
      * The fourth arguments.
@@ -144,7 +141,7 @@ public final class Recorded8<
      * @return one a call, unmodifiable
      */
     public List<D> fourths() {
-        return column(Args8::fourth);
+        return map(row -> row.fourth());
     }
     /**
      * The fifth arguments.
@@ -152,7 +149,7 @@ public final class Recorded8<
      * @return one a call, unmodifiable
      */
     public List<E> fifths() {
-        return column(Args8::fifth);
+        return map(row -> row.fifth());
     }
     /**
      * The sixth arguments.
@@ -160,7 +157,7 @@ public final class Recorded8<
      * @return one a call, unmodifiable
      */
     public List<F> sixths() {
-        return column(Args8::sixth);
+        return map(row -> row.sixth());
     }
     /**
      * The seventh arguments.
@@ -168,7 +165,7 @@ public final class Recorded8<
      * @return one a call, unmodifiable
      */
     public List<G> sevenths() {
-        return column(Args8::seventh);
+        return map(row -> row.seventh());
     }
     /**
      * The eighth arguments.
@@ -176,12 +173,6 @@ public final class Recorded8<
      * @return one a call, unmodifiable
      */
     public List<H> eighths() {
-        return column(Args8::eighth);
-    }
-
-    private <R extends @Nullable Object> List<R> column(Function<Args8<A, B, C, D, E, F, G, H>, R> each) {
-        List<R> column = new ArrayList<>();
-        forEach(row -> column.add(each.apply(row)));
-        return Collections.unmodifiableList(column);
+        return map(row -> row.eighth());
     }
 }

@@ -84,7 +84,9 @@ class ComparisonTest {
         try (URLClassLoader fresh =
                 new URLClassLoader(classPath.toArray(URL[]::new), ClassLoader.getPlatformClassLoader())) {
             // As a host does, before the classes of tests load.
-            Class.forName("dev.zelotype.host.ComparedFailures", true, fresh);
+            Class.forName("dev.zelotype.host.ComparedFailures", true, fresh)
+                    .getMethod("fromNowOn")
+                    .invoke(null);
             var made = Class.forName(what.getName(), true, fresh).getDeclaredConstructor();
             made.setAccessible(true);
             return ((Callable<List<String>>) made.newInstance()).call();

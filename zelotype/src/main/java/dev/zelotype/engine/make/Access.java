@@ -22,10 +22,6 @@ public final class Access {
         }
     }
 
-    private static String named(Class<?> owner, Member member) {
-        return owner.getSimpleName() + "." + member.getName();
-    }
-
     /** Says what to write so that a module can reach a member. */
     public static MisuseException refusal(Member member, Module reader, InaccessibleObjectException cause) {
         Class<?> owner = member.getDeclaringClass();
@@ -34,7 +30,9 @@ public final class Access {
         String to = reader.isNamed() ? reader.getName() : "ALL-UNNAMED";
         String flag = "run the tests with --add-opens " + module + "/" + home + "=" + to;
         return new MisuseException(
-                (member instanceof Constructor ? "The constructor of " + owner.getSimpleName() : named(owner, member))
+                (member instanceof Constructor
+                                ? "The constructor of " + owner.getSimpleName()
+                                : owner.getSimpleName() + "." + member.getName())
                         + " cannot be reached: the module " + module
                         + " does not open the package " + home + " to " + (reader.isNamed() ? to : "the class path")
                         + ".",

@@ -19,40 +19,37 @@ public final class Unwrapping {
 
     private Unwrapping() {}
 
-    /** What records for an object, or for the one behind it; null if no double stands there. */
+    /** What records for an object, or for the one behind it; null if no double is there. */
     public static @Nullable Participant participantBehind(@Nullable Object object) {
-        return DoubleClass.participantOf(behind(object));
+        Object inner = object;
+        Participant known = DoubleClass.participantOf(inner);
+        for (int depth = 0; depth < DEEPEST && inner != null && known == null; depth++) {
+            Object next = unwrapped(inner);
+            if (next == inner) {
+                return null;
+            }
+            inner = next;
+            known = DoubleClass.participantOf(inner);
+        }
+        return known;
     }
 
-    /** What stands behind all proxies in front of it. */
+    /** What is behind all proxies in front of it. */
     public static Object innermost(Object object) {
         Object inner = object;
-        for (int depth = 0; depth < DEEPEST; depth++) {
-            Object next = inner;
-            for (Unwrapper each : ALL) {
-                next = each.unwrap(next);
-            }
-            if (next == inner) {
-                return inner;
-            }
+        Object next = unwrapped(inner);
+        for (int depth = 1; depth < DEEPEST && next != inner; depth++) {
             inner = next;
+            next = unwrapped(inner);
         }
-        return inner;
+        return next;
     }
 
-    /** The double behind an object; the object itself if there is none. */
-    public static @Nullable Object behind(@Nullable Object object) {
-        Object inner = object;
-        for (int depth = 0; depth < DEEPEST && inner != null && DoubleClass.participantOf(inner) == null; depth++) {
-            Object next = inner;
-            for (Unwrapper each : ALL) {
-                next = each.unwrap(next);
-            }
-            if (next == inner) {
-                return object;
-            }
-            inner = next;
+    private static Object unwrapped(Object object) {
+        Object next = object;
+        for (Unwrapper each : ALL) {
+            next = each.unwrap(next);
         }
-        return DoubleClass.participantOf(inner) == null ? object : inner;
+        return next;
     }
 }

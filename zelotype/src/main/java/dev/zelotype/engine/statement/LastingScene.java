@@ -3,7 +3,6 @@ package dev.zelotype.engine.statement;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
-import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Unwrapping;
@@ -21,7 +20,7 @@ public final class LastingScene extends SpokenScene {
     private volatile boolean settingUp = true;
 
     public LastingScene(String title) {
-        super(title, false, Settings.unchecked(Settings.LINES_KEPT), false);
+        super(title);
     }
 
     /** Until now the container was put together: calls were no test's, and mocks answered like stubs. */
@@ -45,7 +44,7 @@ public final class LastingScene extends SpokenScene {
      * A spy on an object: the object itself if it is a double already, or if it is to be spied on in its own place,
      * which each scene does for itself.
      */
-    public Object spyOn(Object real, String name) {
+    public Object watched(Object real, String name) {
         if (DoubleClass.participantOf(real) instanceof DoubleState known) {
             return known.self();
         }
@@ -56,8 +55,8 @@ public final class LastingScene extends SpokenScene {
         return make(NewDouble.spy(name, real)).self();
     }
 
-    /** Lets the scene of this thread spy on an object in its place, or on the one behind it, if somebody watches that. */
-    public static void spyOnWatched(Object object) {
+    /** Lets the scene of this thread spy on an object in its place, or on the one behind it, if that is watched. */
+    public static void watchHere(Object object) {
         Object real = Unwrapping.innermost(object);
         String name = WATCHED.get(real);
         if (name != null) {

@@ -27,6 +27,11 @@ public class SpokenScene extends CallScene {
         super(title, open, settings, worded);
     }
 
+    /** The place of doubles outside any scene, which nobody opens. */
+    protected SpokenScene(String title) {
+        this(title, false, Settings.unchecked(Settings.LINES_KEPT), false);
+    }
+
     /** Makes a double; outside any scene, one that belongs to a scene of its own that nobody closes. */
     public static DoubleState makeDouble(NewDouble order) {
         // An object that is real elsewhere is spied on wherever the thread sees what is replaced.
@@ -38,7 +43,7 @@ public class SpokenScene extends CallScene {
                                 + " was made outside any scene, so its expectations would never be checked.",
                         "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
             }
-            DoubleState made = new SpokenScene("", false, Settings.unchecked(Settings.LINES_KEPT), false).make(order);
+            DoubleState made = new SpokenScene("").make(order);
             OutsideDoubles.note(made);
             return made;
         }

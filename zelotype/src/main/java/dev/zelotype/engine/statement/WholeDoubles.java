@@ -40,6 +40,13 @@ public final class WholeDoubles {
         return all;
     }
 
+    /** As {@link #parts}, for a verb that looks at the calls. */
+    private static List<Part> looked(String verb, Object[] doubles) {
+        List<Part> parts = parts(verb, doubles);
+        parts.forEach(part -> part.scene().look(false));
+        return parts;
+    }
+
     private static Part part(String verb, @Nullable Object object) {
         if (Unwrapping.participantBehind(object) instanceof DoubleState told) {
             Part part = told.partOfStatement();
@@ -65,8 +72,7 @@ public final class WholeDoubles {
         String sentence = "Expected no other calls than those supposed, expected or verified";
         List<Call> others = new ArrayList<>();
         List<String> counted = new ArrayList<>();
-        List<Part> parts = parts("verifyNothingElse", doubles);
-        parts.forEach(part -> part.scene().look(false));
+        List<Part> parts = looked("verifyNothingElse", doubles);
         for (Part part : parts) {
             for (Call call : part.calls()) {
                 if (!call.accounted()) {
@@ -85,8 +91,7 @@ public final class WholeDoubles {
     public static void verifyUntouched(Object... doubles) {
         List<Call> calls = new ArrayList<>();
         List<String> counted = new ArrayList<>();
-        List<Part> parts = parts("verifyUntouched", doubles);
-        parts.forEach(part -> part.scene().look(false));
+        List<Part> parts = looked("verifyUntouched", doubles);
         for (Part part : parts) {
             calls.addAll(part.calls());
             for (MethodState state : part.knownStates()) {
