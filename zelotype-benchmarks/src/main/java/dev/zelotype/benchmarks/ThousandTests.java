@@ -1,7 +1,7 @@
 package dev.zelotype.benchmarks;
 
 import dev.zelotype.challenge.Challenge;
-import dev.zelotype.challenge.ChallengeResult;
+import dev.zelotype.challenge.finding.ChallengeResult;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,5 +1,22 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.challenge.change.Baseline;
+import dev.zelotype.challenge.change.CallPlace;
+import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.change.Disturbance;
+import dev.zelotype.challenge.change.Message;
+import dev.zelotype.challenge.change.Tried;
+import dev.zelotype.challenge.change.Verdict;
+import dev.zelotype.challenge.error.ChallengeException;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.Finding;
+import dev.zelotype.challenge.judge.Judge;
+import dev.zelotype.challenge.run.Lane;
+import dev.zelotype.challenge.run.Rounds;
+import dev.zelotype.challenge.run.Schedule;
+import dev.zelotype.challenge.run.TestRun;
+import dev.zelotype.challenge.run.Trials;
+import dev.zelotype.challenge.run.WorkerProcess;
 import dev.zelotype.tools.TypeNames;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,32 +79,6 @@ public final class Challenge {
     private final Set<String> leftOut = new LinkedHashSet<>();
     private final Set<String> seenClasses = new HashSet<>();
     private final List<Lane> lanes = new CopyOnWriteArrayList<>();
-
-    /** A test as it is without disturbance. */
-    static final class Baseline {
-        final String id;
-        final List<CallPlace> sites = new ArrayList<>();
-        String name = "";
-        String type = "";
-        String family = "";
-        boolean callsSubject;
-        Map<String, String> variables = Map.of();
-        long millis;
-
-        Baseline(String id) {
-            this.id = id;
-        }
-    }
-
-    /** What became of a disturbance. */
-    record Tried(
-            Disturbance disturbance,
-            CallPlace site,
-            Verdict verdict,
-            String change,
-            boolean confirms,
-            List<CallPlace> failedChecks,
-            boolean failedOtherwise) {}
 
     /**
      * Prepares a challenge.
@@ -324,7 +315,7 @@ public final class Challenge {
         ChangedCode code = changed;
         return code == null
                 || code.has(site.caller(), site.line())
-                || code.has(test.type, 0)
+                || code.has(test.type(), 0)
                 || !site.isOfResult() && code.has(site.caller(), 0);
     }
 
@@ -364,10 +355,10 @@ public final class Challenge {
                             + " names of classes that you asked for fit."
                             + (leftOut.isEmpty() ? "" : " Left out: " + String.join("; ", leftOut)));
         }
-        tests.values().removeIf(each -> each.name.isEmpty() || each.sites.isEmpty());
+        tests.values().removeIf(each -> each.name().isEmpty() || each.sites().isEmpty());
         boolean any = !tests.isEmpty();
         if (changed != null) {
-            tests.values().removeIf(each -> each.sites.stream().noneMatch(site -> isAffected(each, site)));
+            tests.values().removeIf(each -> each.sites().stream().noneMatch(site -> isAffected(each, site)));
             silent.clear();
             again(first, new Message.WarmUp(List.copyOf(tests.keySet())), millis);
         } else {
@@ -436,7 +427,7 @@ public final class Challenge {
             Baseline known = silent.get(done.test());
             if (known != null) {
                 // Only now it is known of all classes whether some test has them call a double.
-                known.callsSubject = done.callsSubject();
+                known.callsSubject(done.callsSubject());
             }
         }
     }
@@ -447,7 +438,7 @@ public final class Challenge {
         } else if (message instanceof Message.Called called) {
             CallPlace site = new CallPlace(called.asked());
             if (meant == null || !meant.matcher(site.qualifiedMethod()).matches()) {
-                tests.computeIfAbsent(called.test(), Baseline::new).sites.add(site);
+                tests.computeIfAbsent(called.test(), Baseline::new).calls(site);
             }
         } else if (message instanceof Message.Done done) {
             ran(done);
@@ -465,14 +456,7 @@ public final class Challenge {
             Baseline of = tests.containsKey(done.test())
                     ? tests.get(done.test())
                     : silent.computeIfAbsent(done.test(), Baseline::new);
-            of.name = done.name();
-            of.type = done.testClass();
-            of.family = done.family();
-            of.millis = done.millis();
-            of.variables = new LinkedHashMap<>();
-            for (Message.Variable each : done.variables()) {
-                of.variables.put(each.name(), each.type());
-            }
+            of.ran(done);
         }
     }
 }

@@ -1,5 +1,9 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.challenge.change.CallPlace;
+import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalChallenge.Place;
 import dev.zelotype.journal.JournalChallenge.Tested;

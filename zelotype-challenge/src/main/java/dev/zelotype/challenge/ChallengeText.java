@@ -1,5 +1,8 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.ChallengedTest;
+import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.tools.Sentences;
 import dev.zelotype.tools.TestNames;
 import java.util.ArrayList;

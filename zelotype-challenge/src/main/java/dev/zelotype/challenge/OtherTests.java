@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.challenge.error.ChallengeException;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

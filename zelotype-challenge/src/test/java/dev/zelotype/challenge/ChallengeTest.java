@@ -6,6 +6,10 @@ import static dev.zelotype.challenge.Fixtures.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.error.ChallengeException;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.Finding;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -6,6 +6,10 @@ import static dev.zelotype.challenge.Fixtures.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.zelotype.challenge.error.ChallengeException;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.ChallengedTest;
+import dev.zelotype.challenge.run.TestRun;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -2,6 +2,8 @@ package dev.zelotype.challenge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.run.TestRun;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -2,6 +2,9 @@ package dev.zelotype.challenge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.Finding;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -2,7 +2,10 @@ package dev.zelotype.challenge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.zelotype.challenge.Finding.Weight;
+import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.Finding;
+import dev.zelotype.challenge.finding.Finding.Weight;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

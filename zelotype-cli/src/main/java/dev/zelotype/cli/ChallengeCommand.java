@@ -1,12 +1,12 @@
 package dev.zelotype.cli;
 
 import dev.zelotype.challenge.Challenge;
-import dev.zelotype.challenge.ChallengeException;
 import dev.zelotype.challenge.ChallengeJournal;
-import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
-import dev.zelotype.challenge.ChangeKind;
-import dev.zelotype.challenge.TestRun;
+import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.error.ChallengeException;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.run.TestRun;
 import dev.zelotype.journal.JournalWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

@@ -2,9 +2,9 @@ package dev.zelotype.cli;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
-import dev.zelotype.challenge.ChallengeResult;
-import dev.zelotype.challenge.ChallengedTest;
-import dev.zelotype.challenge.Finding;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.ChallengedTest;
+import dev.zelotype.challenge.finding.Finding;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;

@@ -1,9 +1,9 @@
 package dev.zelotype.cli;
 
 import dev.zelotype.challenge.Challenge;
-import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
-import dev.zelotype.challenge.Finding;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.Finding;
 import java.io.File;
 import java.net.URISyntaxException;
 import java.nio.file.Files;

@@ -2,10 +2,10 @@ package dev.zelotype.cli;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
-import dev.zelotype.challenge.CallPlace;
-import dev.zelotype.challenge.ChallengeResult;
-import dev.zelotype.challenge.ChangeKind;
-import dev.zelotype.challenge.Finding;
+import dev.zelotype.challenge.change.CallPlace;
+import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.report.site.Sources;
 import java.io.IOException;
 import java.io.StringWriter;

@@ -2,9 +2,9 @@ package dev.zelotype.cli;
 
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeJournal;
-import dev.zelotype.challenge.ChallengeResult;
 import dev.zelotype.challenge.ChallengeText;
-import dev.zelotype.challenge.Finding;
+import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;

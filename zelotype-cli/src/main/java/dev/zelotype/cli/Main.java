@@ -1,6 +1,6 @@
 package dev.zelotype.cli;
 
-import dev.zelotype.challenge.ChallengeException;
+import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.generate.GenerateException;
 import dev.zelotype.journal.JournalException;
 import dev.zelotype.report.site.ReportException;

@@ -42,6 +42,9 @@ class JavadocTest {
             import %s;
             import dev.zelotype.*;
             import dev.zelotype.challenge.*;
+            import dev.zelotype.challenge.change.*;
+            import dev.zelotype.challenge.finding.*;
+            import dev.zelotype.challenge.run.*;
             import dev.zelotype.conversation.*;
             import dev.zelotype.doubles.*;
             import dev.zelotype.error.*;
@@ -98,6 +101,7 @@ class JavadocTest {
 
     /** What the examples of some packages speak of besides. */
     private static final Map<String, String> MORE = Map.of(
+            "dev.zelotype.challenge.run", "List<Path> classPath;",
             "dev.zelotype.challenge", "List<Path> classPath; ChallengeResult result;",
             "dev.zelotype.host", "java.lang.reflect.Field field; java.lang.reflect.InaccessibleObjectException cause;",
             "dev.zelotype.generate", "Generator.Plan plan;",
@@ -108,7 +112,9 @@ class JavadocTest {
 
     /** Rooms that no module exports, and those of our own tools. */
     private static final Pattern INNER =
-            Pattern.compile("zelotype/(engine|basics|report|generate/(model|text|read))/|(package|module)-info");
+            Pattern.compile("zelotype/(engine|basics|report|generate/(model|text|type|read)"
+                    + "|challenge/(values|worker|judge|run/(?!TestRun)|change/(?!CallPlace|ChangeKind)|finding/Proposal))"
+                    + "|(package|module)-info");
 
     private static final Pattern PUBLIC = Pattern.compile(
             "(?s)\\A.*?\\R(?:public )(?:static |final |abstract |sealed )*(?:class|interface|enum|record|@interface) ");

@@ -10,6 +10,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -43,19 +44,35 @@ class ModulesTest {
             Map.entry("zelotype-hosts", new Floor("hosts", CORE, "journal")),
             Map.entry("zelotype-spring", new Floor("spring", "doubles", "error", "host")),
             Map.entry("zelotype-generate", new Floor("generate(\\..+)?", "tools")),
-            Map.entry("zelotype-challenge", new Floor("challenge", CORE, "basics", "journal", "tools")),
+            Map.entry("zelotype-challenge", new Floor("challenge(\\..+)?", CORE, "basics", "journal", "tools")),
             Map.entry("zelotype-report", new Floor("report(\\..+)?", CORE, "journal", "tools")),
-            Map.entry("zelotype-maven-plugin", new Floor("maven", "challenge", "generate", "host", "journal", "tools")),
+            Map.entry(
+                    "zelotype-maven-plugin",
+                    new Floor(
+                            "maven",
+                            "challenge(\\.(change|error|finding|run))?",
+                            "generate",
+                            "host",
+                            "journal",
+                            "tools")),
             Map.entry("zelotype-examples", new Floor("examples(\\..+)?", CORE, "junit", "generate")),
             Map.entry(
                     "zelotype-cli",
-                    new Floor("cli", CORE, "challenge", "examples", "generate", "journal", "report\\..+", "tools")),
+                    new Floor(
+                            "cli",
+                            CORE,
+                            "challenge(\\.(change|error|finding|run))?",
+                            "examples",
+                            "generate",
+                            "journal",
+                            "report\\..+",
+                            "tools")),
             Map.entry(
                     "zelotype-benchmarks",
                     new Floor(
                             "benchmarks",
                             CORE,
-                            "challenge",
+                            "challenge(\\..+)?",
                             "examples\\..+",
                             "generate",
                             "journal",
@@ -78,11 +95,12 @@ class ModulesTest {
                 .withImportOption(new ImportOption.DoNotIncludeTests())
                 .importPackages("dev.zelotype");
         slices().matching("dev.zelotype.(*)..").should().beFreeOfCycles().check(all);
-        slices().matching("dev.zelotype.generate.(**)")
-                .should()
-                .beFreeOfCycles()
-                .check(all);
-        slices().matching("dev.zelotype.report.(**)").should().beFreeOfCycles().check(all);
+        for (String module : List.of("challenge", "generate", "report")) {
+            slices().matching("dev.zelotype." + module + ".(**)")
+                    .should()
+                    .beFreeOfCycles()
+                    .check(all);
+        }
     }
 
     @Test

@@ -1,10 +1,5 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.ArrayTypeName;
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.ParameterizedTypeName;
-import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.WildcardTypeName;
 import dev.zelotype.generate.model.Code;
 import dev.zelotype.generate.model.ConstructorModel;
 import dev.zelotype.generate.model.MethodModel;
@@ -13,6 +8,12 @@ import dev.zelotype.generate.model.Parameter;
 import dev.zelotype.generate.model.TypeModel;
 import dev.zelotype.generate.text.ClassText;
 import dev.zelotype.generate.text.MethodText;
+import dev.zelotype.generate.type.ArrayName;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.GenericName;
+import dev.zelotype.generate.type.PrimitiveName;
+import dev.zelotype.generate.type.TypeName;
+import dev.zelotype.generate.type.WildcardName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -26,8 +27,9 @@ final class LinkedWriter {
 
     private static final String RECEIVER = "zelotype$receiver";
     private static final String METHODS = "zelotype$methods";
-    private static final TypeName RECEIVER_TYPE = ParameterizedTypeName.get(
-            ClassName.get(BiFunction.class), ClassName.OBJECT, ArrayTypeName.of(Object.class), ClassName.OBJECT);
+    private static final TypeName RECEIVER_TYPE = GenericName.of(
+            ClassName.of(BiFunction.class),
+            List.of(ClassName.OBJECT, ArrayName.of(ClassName.OBJECT), ClassName.OBJECT));
 
     private final TypeModel type;
     private final ClassText out;
@@ -102,12 +104,11 @@ final class LinkedWriter {
 
     /** Whether a cast to the type is checked: it has no type arguments but unbounded wildcards, and is no variable. */
     private static boolean isKnownWhileRunning(TypeName type) {
-        if (type instanceof ArrayTypeName array) {
-            return isKnownWhileRunning(array.componentType());
-        } else if (type instanceof ParameterizedTypeName parameterized) {
-            WildcardTypeName any = WildcardTypeName.subtypeOf(Object.class);
-            return parameterized.typeArguments().stream().allMatch(any::equals);
+        if (type instanceof ArrayName array) {
+            return isKnownWhileRunning(array.component());
+        } else if (type instanceof GenericName parameterized) {
+            return parameterized.arguments().stream().allMatch(WildcardName.ANY::equals);
         }
-        return type instanceof ClassName || type.isPrimitive() || type.equals(TypeName.VOID);
+        return type instanceof ClassName || type instanceof PrimitiveName;
     }
 }

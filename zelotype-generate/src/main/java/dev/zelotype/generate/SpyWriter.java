@@ -1,8 +1,5 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.ArrayTypeName;
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.TypeName;
 import dev.zelotype.generate.model.Code;
 import dev.zelotype.generate.model.MethodModel;
 import dev.zelotype.generate.model.Names;
@@ -12,6 +9,10 @@ import dev.zelotype.generate.model.TypeVariables;
 import dev.zelotype.generate.text.ClassText;
 import dev.zelotype.generate.text.MethodText;
 import dev.zelotype.generate.text.Outside;
+import dev.zelotype.generate.type.ArrayName;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.PrimitiveName;
+import dev.zelotype.generate.type.TypeName;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -118,16 +119,16 @@ final class SpyWriter {
         /** What is kept of an argument: of an array a copy, since whoever called may fill it again. */
         private String kept(Parameter parameter, MethodText code) {
             String name = parameter.name();
-            if (!(parameter.type() instanceof ArrayTypeName array)) {
+            if (!(parameter.type() instanceof ArrayName array)) {
                 return name;
             }
-            if (!(array.componentType() instanceof ArrayTypeName)) {
+            if (!(array.component() instanceof ArrayName)) {
                 return Code.of("$L == null ? null : $L.clone()", name, name);
             }
             String copy = Names.unusedBy(method.parameters(), name + "Kept");
             code.statement(
                     "$L $L = $L == null ? null : $L.clone()", Code.type(array.withoutAnnotations()), copy, name, name);
-            copyWithin(array.componentType(), copy, Names.unusedBy(method.parameters(), "i"), code);
+            copyWithin(array.component(), copy, Names.unusedBy(method.parameters(), "i"), code);
             return copy;
         }
 
@@ -135,12 +136,9 @@ final class SpyWriter {
             code.begin("for (int $L = 0; $L != null && $L < $L.length; $L++)", index, of, index, of, index);
             String one = of + "[" + index + "]";
             code.statement("$L = $L == null ? null : $L.clone()", one, one, one);
-            if (((ArrayTypeName) element).componentType() instanceof ArrayTypeName) {
+            if (((ArrayName) element).component() instanceof ArrayName) {
                 copyWithin(
-                        ((ArrayTypeName) element).componentType(),
-                        one,
-                        Names.unusedBy(method.parameters(), index + "i"),
-                        code);
+                        ((ArrayName) element).component(), one, Names.unusedBy(method.parameters(), index + "i"), code);
             }
             code.end();
         }
@@ -180,7 +178,7 @@ final class SpyWriter {
             if (generic) {
                 call.typeVariables(type.typeVariables());
             }
-            if (components.stream().anyMatch(each -> each.type() instanceof ArrayTypeName)) {
+            if (components.stream().anyMatch(each -> each.type() instanceof ArrayName)) {
                 byContent(call);
             }
             return call;
@@ -195,8 +193,8 @@ final class SpyWriter {
             List<String> texts = new ArrayList<>();
             for (Parameter each : components) {
                 String name = each.name();
-                String deep = each.type() instanceof ArrayTypeName array
-                        ? array.componentType().isPrimitive() ? "" : "deep"
+                String deep = each.type() instanceof ArrayName array
+                        ? array.component() instanceof PrimitiveName ? "" : "deep"
                         : null;
                 if (deep == null) {
                     equal.add(Code.of("$T.equals($L, $L.$L)", Objects.class, name, that, name));

@@ -1,9 +1,5 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.ArrayTypeName;
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
 import dev.zelotype.generate.model.Code;
 import dev.zelotype.generate.model.MethodModel;
 import dev.zelotype.generate.model.Names;
@@ -13,6 +9,11 @@ import dev.zelotype.generate.model.TypeVariables;
 import dev.zelotype.generate.text.ClassText;
 import dev.zelotype.generate.text.MethodText;
 import dev.zelotype.generate.text.Outside;
+import dev.zelotype.generate.type.ArrayName;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.PrimitiveName;
+import dev.zelotype.generate.type.TypeName;
+import dev.zelotype.generate.type.VariableName;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -168,11 +169,11 @@ final class StubWriter {
         }
 
         private String printed(Parameter parameter) {
-            return parameter.type() instanceof ArrayTypeName array
+            return parameter.type() instanceof ArrayName array
                     ? Code.of(
                             "$T.$L($L)",
                             Arrays.class,
-                            array.componentType().isPrimitive() ? "toString" : "deepToString",
+                            array.component() instanceof PrimitiveName ? "toString" : "deepToString",
                             parameter.name())
                     : parameter.name();
         }
@@ -245,7 +246,7 @@ final class StubWriter {
         }
 
         private TypeName erased(TypeName thrown) {
-            if (thrown instanceof TypeVariableName variable) {
+            if (thrown instanceof VariableName variable) {
                 return variable.bounds().isEmpty()
                         ? ClassName.OBJECT
                         : erased(variable.bounds().get(0));

@@ -1,8 +1,5 @@
 package dev.zelotype.generate;
 
-import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.ParameterizedTypeName;
-import com.palantir.javapoet.TypeName;
 import dev.zelotype.generate.model.Code;
 import dev.zelotype.generate.model.ConstructorModel;
 import dev.zelotype.generate.model.MethodModel;
@@ -12,6 +9,9 @@ import dev.zelotype.generate.model.TypeModel;
 import dev.zelotype.generate.text.ClassText;
 import dev.zelotype.generate.text.MethodText;
 import dev.zelotype.generate.text.SourceFile;
+import dev.zelotype.generate.type.AnnotationText;
+import dev.zelotype.generate.type.GenericName;
+import dev.zelotype.generate.type.TypeName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -178,7 +178,7 @@ final class Writer {
     private static List<TypeName> rawTypes(List<Parameter> parameters) {
         return parameters.stream()
                 .map(Parameter::type)
-                .map(each -> each instanceof ParameterizedTypeName generic ? generic.rawType() : each)
+                .map(each -> each instanceof GenericName generic ? generic.raw() : each)
                 .toList();
     }
 
@@ -220,7 +220,7 @@ final class Writer {
             case PACKAGE -> "";
         };
         MethodText code = new MethodText(access, method.name()).annotation(OVERRIDE);
-        for (AnnotationSpec each : method.annotations()) {
+        for (AnnotationText each : method.annotations()) {
             code.annotation(Code.annotation(each));
         }
         code.typeVariables(method.typeVariables())

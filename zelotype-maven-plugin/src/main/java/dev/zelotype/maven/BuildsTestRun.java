@@ -1,6 +1,6 @@
 package dev.zelotype.maven;
 
-import dev.zelotype.challenge.TestRun;
+import dev.zelotype.challenge.run.TestRun;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.file.Path;

@@ -2,7 +2,7 @@ package dev.zelotype.maven;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.zelotype.challenge.TestRun;
+import dev.zelotype.challenge.run.TestRun;
 import java.io.StringReader;
 import java.nio.file.Path;
 import java.util.Map;

@@ -1,13 +1,13 @@
 package dev.zelotype.generate.model;
 
-import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.ArrayTypeName;
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.CodeBlock;
-import com.palantir.javapoet.ParameterizedTypeName;
-import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
-import com.palantir.javapoet.WildcardTypeName;
+import dev.zelotype.generate.type.AnnotationText;
+import dev.zelotype.generate.type.ArrayName;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.GenericName;
+import dev.zelotype.generate.type.PrimitiveName;
+import dev.zelotype.generate.type.TypeName;
+import dev.zelotype.generate.type.VariableName;
+import dev.zelotype.generate.type.WildcardName;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
@@ -81,7 +81,7 @@ public final class Code {
     /** As {@link #type}, the last dimension of an array written as any number of arguments. */
     public static String varargs(TypeName type) {
         StringBuilder out = new StringBuilder();
-        array((ArrayTypeName) type, "...", out);
+        array((ArrayName) type, "...", out);
         return out.toString();
     }
 
@@ -100,48 +100,40 @@ public final class Code {
                 + ")";
     }
 
-    public static String annotation(AnnotationSpec annotation) {
-        Map<String, List<CodeBlock>> members = annotation.members();
+    public static String annotation(AnnotationText annotation) {
         String name = "@" + type(annotation.type());
-        if (members.isEmpty()) {
+        if (annotation.members().isEmpty()) {
             return name;
         }
         List<String> written = new ArrayList<>();
-        members.forEach((member, values) -> {
-            List<String> texts = values.stream().map(CodeBlock::toString).toList();
-            written.add(member + " = " + (texts.size() == 1 ? texts.get(0) : "{" + String.join(", ", texts) + "}"));
-        });
+        annotation.members().forEach((member, value) -> written.add(member + " = " + value));
         return name + "(" + String.join(", ", written) + ")";
     }
 
     private static void type(TypeName type, StringBuilder out) {
         if (type instanceof ClassName named) {
             named(named, named.annotations(), out);
-        } else if (type instanceof ParameterizedTypeName generic) {
+        } else if (type instanceof GenericName generic) {
             generic(generic, out);
-        } else if (type instanceof ArrayTypeName array) {
+        } else if (type instanceof ArrayName array) {
             array(array, "[]", out);
-        } else if (type instanceof WildcardTypeName wildcard) {
+        } else if (type instanceof WildcardName wildcard) {
             wildcard(wildcard, out);
-        } else if (type instanceof TypeVariableName variable) {
+        } else if (type instanceof VariableName variable) {
             annotations(variable, out);
             out.append(variable.name());
-        } else {
-            annotations(type, out);
-            out.append(type.withoutAnnotations());
+        } else if (type instanceof PrimitiveName primitive) {
+            annotations(primitive, out);
+            out.append(primitive.keyword());
         }
     }
 
     /** An annotation stands directly before the simple name, whatever stands before that. */
-    private static void named(ClassName name, Collection<AnnotationSpec> annotations, StringBuilder out) {
-        String whole = name.canonicalName();
-        String simple = name.packageName().isEmpty()
-                ? whole
-                : whole.substring(name.packageName().length() + 1);
+    private static void named(ClassName name, Collection<AnnotationText> annotations, StringBuilder out) {
         if (annotations.isEmpty()) {
-            mark(WRITTEN, name.packageName(), simple, out);
+            mark(WRITTEN, name.packageName(), name.nestedName(), out);
         } else {
-            mark(QUALIFIER, name.packageName(), simple, out);
+            mark(QUALIFIER, name.packageName(), name.nestedName(), out);
             annotations.forEach(each -> out.append(annotation(each)).append(' '));
             out.append(name.simpleName());
         }
@@ -164,63 +156,62 @@ public final class Code {
                 .append(END);
     }
 
-    private static void generic(ParameterizedTypeName type, StringBuilder out) {
-        if (type.enclosingType() == null) {
-            named(type.rawType(), together(type.annotations(), type.rawType().annotations()), out);
+    private static void generic(GenericName type, StringBuilder out) {
+        if (type.enclosing() == null) {
+            named(type.raw(), together(type.annotations(), type.raw().annotations()), out);
         } else {
-            generic(type.enclosingType(), out);
+            generic(type.enclosing(), out);
             out.append('.');
             annotations(type, out);
-            out.append(type.rawType().simpleName());
+            out.append(type.raw().simpleName());
         }
         String between = "<";
-        for (TypeName argument : type.typeArguments()) {
+        for (TypeName argument : type.arguments()) {
             out.append(between);
             type(argument, out);
             between = ", ";
         }
-        out.append(type.typeArguments().isEmpty() ? "" : ">");
+        out.append(type.arguments().isEmpty() ? "" : ">");
     }
 
-    private static Collection<AnnotationSpec> together(List<AnnotationSpec> some, List<AnnotationSpec> others) {
+    private static Collection<AnnotationText> together(List<AnnotationText> some, List<AnnotationText> others) {
         if (some.isEmpty() || others.isEmpty()) {
             return some.isEmpty() ? others : some;
         }
-        Set<AnnotationSpec> all = new LinkedHashSet<>(some);
+        Set<AnnotationText> all = new LinkedHashSet<>(some);
         all.addAll(others);
         return all;
     }
 
-    private static void array(ArrayTypeName type, String last, StringBuilder out) {
+    private static void array(ArrayName type, String last, StringBuilder out) {
         TypeName element = type;
-        while (element instanceof ArrayTypeName array) {
-            element = array.componentType();
+        while (element instanceof ArrayName array) {
+            element = array.component();
         }
         type(element, out);
-        for (TypeName each = type; each instanceof ArrayTypeName array; each = array.componentType()) {
-            if (array.isAnnotated()) {
+        for (TypeName each = type; each instanceof ArrayName array; each = array.component()) {
+            if (!array.annotations().isEmpty()) {
                 out.append(' ');
                 annotations(array, out);
             }
-            out.append(array.componentType() instanceof ArrayTypeName ? "[]" : last);
+            out.append(array.component() instanceof ArrayName ? "[]" : last);
         }
     }
 
-    private static void wildcard(WildcardTypeName type, StringBuilder out) {
+    private static void wildcard(WildcardName type, StringBuilder out) {
         annotations(type, out);
         out.append('?');
-        if (!type.lowerBounds().isEmpty()) {
+        if (type.lower() != null) {
             out.append(" super ");
-            type(type.lowerBounds().get(0), out);
-        } else if (!(type.upperBounds().get(0) instanceof ClassName bound)
-                || !bound.canonicalName().equals("java.lang.Object")) {
+            type(type.lower(), out);
+        } else if (!(type.upper() instanceof ClassName bound) || !bound.isSameAs(ClassName.OBJECT)) {
             out.append(" extends ");
-            type(type.upperBounds().get(0), out);
+            type(type.upper(), out);
         }
     }
 
     private static void annotations(TypeName type, StringBuilder out) {
-        for (AnnotationSpec annotation : type.annotations()) {
+        for (AnnotationText annotation : type.annotations()) {
             out.append(annotation(annotation)).append(' ');
         }
     }

@@ -1,6 +1,6 @@
 package dev.zelotype.generate.model;
 
-import com.palantir.javapoet.TypeName;
+import dev.zelotype.generate.type.TypeName;
 import java.util.List;
 
 /**

@@ -1,10 +1,11 @@
 package dev.zelotype.generate.model;
 
-import com.palantir.javapoet.ArrayTypeName;
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.ParameterizedTypeName;
-import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
+import dev.zelotype.generate.type.ArrayName;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.GenericName;
+import dev.zelotype.generate.type.PrimitiveName;
+import dev.zelotype.generate.type.TypeName;
+import dev.zelotype.generate.type.VariableName;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -83,12 +84,14 @@ final class EmptyAnswers {
     private EmptyAnswers() {}
 
     static String of(TypeName type) {
-        if (type.isPrimitive()) {
-            return type.equals(TypeName.BOOLEAN) ? "false" : type.equals(TypeName.CHAR) ? "'\\0'" : "0";
-        } else if (type instanceof ArrayTypeName array) {
+        if (type instanceof PrimitiveName primitive) {
+            return primitive.keyword().equals("boolean")
+                    ? "false"
+                    : primitive.keyword().equals("char") ? "'\\0'" : "0";
+        } else if (type instanceof ArrayName array) {
             return arrayOf(array);
         }
-        TypeName raw = type instanceof ParameterizedTypeName parameterized ? parameterized.rawType() : type;
+        TypeName raw = type instanceof GenericName parameterized ? parameterized.raw() : type;
         String name = raw instanceof ClassName known ? known.canonicalName() : "";
         if (name.equals("java.lang.String") || name.equals("java.lang.CharSequence")) {
             return "\"\"";
@@ -108,21 +111,21 @@ final class EmptyAnswers {
 
     /** What a future is completed with. */
     private static String ofArgument(TypeName type) {
-        TypeName argument = type instanceof ParameterizedTypeName parameterized
-                ? parameterized.typeArguments().get(0)
+        TypeName argument = type instanceof GenericName parameterized
+                ? parameterized.arguments().get(0)
                 : null;
-        boolean plain = argument instanceof ClassName || argument instanceof ParameterizedTypeName;
+        boolean plain = argument instanceof ClassName || argument instanceof GenericName;
         return plain ? of(argument) : "null";
     }
 
-    private static String arrayOf(ArrayTypeName array) {
-        TypeName element = array.componentType();
+    private static String arrayOf(ArrayName array) {
+        TypeName element = array.component();
         int dimensions = 1;
-        while (element instanceof ArrayTypeName inner) {
-            element = inner.componentType();
+        while (element instanceof ArrayName inner) {
+            element = inner.component();
             dimensions++;
         }
-        if (element instanceof ParameterizedTypeName || element instanceof TypeVariableName) {
+        if (element instanceof GenericName || element instanceof VariableName) {
             return "null";
         }
         return Code.of("new $T[0]$L", element, "[]".repeat(dimensions - 1));

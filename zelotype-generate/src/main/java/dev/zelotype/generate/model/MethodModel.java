@@ -1,7 +1,7 @@
 package dev.zelotype.generate.model;
 
-import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.TypeName;
+import dev.zelotype.generate.type.AnnotationText;
+import dev.zelotype.generate.type.TypeName;
 import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -32,7 +32,7 @@ public record MethodModel(
         String link,
         String erased,
         TypeVariables typeVariables,
-        List<AnnotationSpec> annotations,
+        List<AnnotationText> annotations,
         Set<String> warnings,
         TypeName returns,
         List<Parameter> parameters,
@@ -69,8 +69,7 @@ public record MethodModel(
     }
 
     public boolean isVoid() {
-        // There is only one; comparing it by content would print the type.
-        return returns == TypeName.VOID;
+        return returns.equals(TypeName.VOID);
     }
 
     /** A link to it in javadoc, given the code of its type. */

@@ -1,7 +1,7 @@
 package dev.zelotype.generate.model;
 
-import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.TypeName;
+import dev.zelotype.generate.type.AnnotationText;
+import dev.zelotype.generate.type.TypeName;
 import java.util.List;
 
 /**
@@ -12,7 +12,7 @@ public final class Parameter {
 
     private final TypeName type;
     private final String name;
-    private final List<AnnotationSpec> annotations;
+    private final List<AnnotationText> annotations;
     private final String declaration;
 
     /**
@@ -21,7 +21,7 @@ public final class Parameter {
      * @param type its type; of one that takes any number of arguments, the array
      * @param annotations what it is marked with
      */
-    public Parameter(TypeName type, String name, List<AnnotationSpec> annotations) {
+    public Parameter(TypeName type, String name, List<AnnotationText> annotations) {
         this.type = type;
         this.name = name;
         this.annotations = annotations;
@@ -53,7 +53,7 @@ public final class Parameter {
 
     private String annotated() {
         StringBuilder out = new StringBuilder();
-        for (AnnotationSpec each : annotations) {
+        for (AnnotationText each : annotations) {
             out.append(Code.annotation(each)).append(' ');
         }
         return out.toString();

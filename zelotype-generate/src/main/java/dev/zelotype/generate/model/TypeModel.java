@@ -1,8 +1,8 @@
 package dev.zelotype.generate.model;
 
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.ParameterizedTypeName;
-import com.palantir.javapoet.TypeName;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.GenericName;
+import dev.zelotype.generate.type.TypeName;
 import java.util.List;
 import java.util.Set;
 
@@ -44,9 +44,7 @@ public record TypeModel(
 
     /** The type with its own variables as arguments. */
     public TypeName self() {
-        return typeVariables.isEmpty()
-                ? name
-                : ParameterizedTypeName.get(name, typeVariables.all().toArray(new TypeName[0]));
+        return typeVariables.isEmpty() ? name : GenericName.of(name, typeVariables.all());
     }
 
     /** A type of the double's own that has the same variables, or the double itself. */
@@ -56,10 +54,8 @@ public record TypeModel(
 
     /** What a double answers if nobody says otherwise: where the type itself is wanted, the double. */
     public String emptyAnswer(TypeName returned) {
-        TypeName raw = returned instanceof ParameterizedTypeName generic ? generic.rawType() : returned;
-        boolean isSelf = raw instanceof ClassName known
-                && known.canonicalName().equals(name.canonicalName())
-                && returned.equals(self());
+        TypeName raw = returned instanceof GenericName generic ? generic.raw() : returned;
+        boolean isSelf = raw instanceof ClassName known && known.isSameAs(name) && returned.equals(self());
         return isSelf ? "this" : EmptyAnswers.of(returned);
     }
 

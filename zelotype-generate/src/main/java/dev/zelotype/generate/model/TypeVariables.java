@@ -1,7 +1,7 @@
 package dev.zelotype.generate.model;
 
-import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
+import dev.zelotype.generate.type.TypeName;
+import dev.zelotype.generate.type.VariableName;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -14,15 +14,15 @@ public final class TypeVariables {
 
     public static final TypeVariables NONE = new TypeVariables(List.of());
 
-    private final List<TypeVariableName> all;
+    private final List<VariableName> all;
     private final String declaration;
     private final String list;
 
-    public TypeVariables(List<TypeVariableName> all) {
+    public TypeVariables(List<VariableName> all) {
         this.all = List.copyOf(all);
         List<String> declared = new ArrayList<>();
         List<String> names = new ArrayList<>();
-        for (TypeVariableName each : all) {
+        for (VariableName each : all) {
             declared.add(declaration(each));
             names.add(each.name());
         }
@@ -32,10 +32,10 @@ public final class TypeVariables {
 
     /** One without bounds. */
     public static TypeVariables of(String name) {
-        return new TypeVariables(List.of(TypeVariableName.get(name)));
+        return new TypeVariables(List.of(VariableName.of(name)));
     }
 
-    private static String declaration(TypeVariableName variable) {
+    private static String declaration(VariableName variable) {
         StringBuilder out = new StringBuilder(Code.type(variable));
         String between = " extends ";
         for (TypeName bound : variable.bounds()) {
@@ -45,7 +45,7 @@ public final class TypeVariables {
         return out.toString();
     }
 
-    public List<TypeVariableName> all() {
+    public List<VariableName> all() {
         return all;
     }
 
@@ -64,7 +64,7 @@ public final class TypeVariables {
     }
 
     public void addNamesTo(Collection<String> names) {
-        for (TypeVariableName each : all) {
+        for (VariableName each : all) {
             names.add(each.name());
         }
     }

@@ -1,7 +1,7 @@
 package dev.zelotype.generate.read;
 
-import com.palantir.javapoet.TypeName;
 import dev.zelotype.generate.model.Code;
+import dev.zelotype.generate.type.TypeName;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -50,7 +50,7 @@ final class MethodNames {
         }
         List<String> erased = new ArrayList<>();
         for (VariableElement parameter : method.getParameters()) {
-            erased.add(Code.type(TypeName.get(types.erasure(parameter.asType()))));
+            erased.add(Code.type(TypeName.of(types.erasure(parameter.asType()))));
         }
         return method.getSimpleName() + "(" + String.join(", ", erased) + ")";
     }

@@ -1,12 +1,13 @@
 package dev.zelotype.generate.read;
 
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.TypeVariableName;
 import dev.zelotype.generate.model.ConstructorModel;
 import dev.zelotype.generate.model.MethodModel;
 import dev.zelotype.generate.model.TypeModel;
 import dev.zelotype.generate.model.TypeVariables;
 import dev.zelotype.generate.read.MethodFinder.Found;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.TypeName;
+import dev.zelotype.generate.type.VariableName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -81,7 +82,7 @@ public final class ModelReader {
             reading.noteFinalizer();
         }
         return new TypeModel(
-                ClassName.get(type),
+                ClassName.of(type),
                 elements.getBinaryName(type).toString(),
                 variables(type.getTypeParameters()),
                 type.getKind() == ElementKind.INTERFACE,
@@ -124,10 +125,10 @@ public final class ModelReader {
     }
 
     private TypeVariables variables(List<? extends TypeParameterElement> parameters) {
-        List<TypeVariableName> variables = new ArrayList<>();
+        List<VariableName> variables = new ArrayList<>();
         for (TypeParameterElement parameter : parameters) {
-            variables.add((TypeVariableName)
-                    compiler.named().ofElements().computeIfAbsent(parameter, each -> TypeVariableName.get(parameter)));
+            variables.add((VariableName)
+                    compiler.named().ofElements().computeIfAbsent(parameter, each -> TypeName.of(parameter.asType())));
         }
         return new TypeVariables(variables);
     }

@@ -1,11 +1,11 @@
 package dev.zelotype.generate.read;
 
-import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.ArrayTypeName;
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.ParameterizedTypeName;
-import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
+import dev.zelotype.generate.type.AnnotationText;
+import dev.zelotype.generate.type.ArrayName;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.GenericName;
+import dev.zelotype.generate.type.PrimitiveName;
+import dev.zelotype.generate.type.TypeName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -79,9 +79,9 @@ final class SignatureTypes {
         TypeName found = known.ofTypes().get(type);
         if (found == null) {
             TypeName plain = plainOrRebuilt(type);
-            List<AnnotationSpec> annotations = nullness(type);
+            List<AnnotationText> annotations = nullness(type);
             found = annotations.isEmpty() ? plain : plain.annotated(annotations);
-            boolean isOneOfMany = plain instanceof ClassName || plain.isPrimitive();
+            boolean isOneOfMany = plain instanceof ClassName || plain instanceof PrimitiveName;
             if (isOneOfMany && annotations.isEmpty() && warnings.isEmpty() && obstacles.isEmpty()) {
                 known.ofTypes().put(type, plain);
             }
@@ -93,7 +93,7 @@ final class SignatureTypes {
         if (type.getKind() == TypeKind.ERROR) {
             obstacles.add("refers to " + type + ", not to be found on the class path");
         } else if (type instanceof ArrayType array) {
-            return ArrayTypeName.of(name(array.getComponentType()));
+            return ArrayName.of(name(array.getComponentType()));
         } else if (type instanceof WildcardType wildcard) {
             noteWithin(wildcard.getExtendsBound());
             noteWithin(wildcard.getSuperBound());
@@ -101,22 +101,19 @@ final class SignatureTypes {
             note(declared);
             if (declared.getEnclosingType().getKind() == TypeKind.NONE) {
                 ClassName raw = (ClassName) known.ofElements()
-                        .computeIfAbsent(declared.asElement(), each -> ClassName.get((TypeElement) each));
-                return declared.getTypeArguments().isEmpty()
-                        ? raw
-                        : ParameterizedTypeName.get(raw, arguments(declared));
+                        .computeIfAbsent(declared.asElement(), each -> ClassName.of((TypeElement) each));
+                return declared.getTypeArguments().isEmpty() ? raw : GenericName.of(raw, arguments(declared));
             }
         } else if (type instanceof TypeVariable variable) {
-            return known.ofElements().computeIfAbsent(variable.asElement(), each -> TypeVariableName.get(variable));
+            return known.ofElements().computeIfAbsent(variable.asElement(), each -> TypeName.of(variable));
         }
-        return TypeName.get(type);
+        return TypeName.of(type);
     }
 
-    private TypeName[] arguments(DeclaredType type) {
-        List<? extends TypeMirror> arguments = type.getTypeArguments();
-        TypeName[] names = new TypeName[arguments.size()];
-        for (int i = 0; i < names.length; i++) {
-            names[i] = name(arguments.get(i));
+    private List<TypeName> arguments(DeclaredType type) {
+        List<TypeName> names = new ArrayList<>();
+        for (TypeMirror each : type.getTypeArguments()) {
+            names.add(name(each));
         }
         return names;
     }
@@ -162,17 +159,17 @@ final class SignatureTypes {
     }
 
     /** The annotations of a place that say whether null is allowed there, as far as their own types are known. */
-    List<AnnotationSpec> nullness(AnnotatedConstruct place) {
+    List<AnnotationText> nullness(AnnotatedConstruct place) {
         if (place.getAnnotationMirrors().isEmpty()) {
             return List.of();
         }
-        List<AnnotationSpec> found = new ArrayList<>();
+        List<AnnotationText> found = new ArrayList<>();
         for (AnnotationMirror annotation : place.getAnnotationMirrors()) {
             Element type = annotation.getAnnotationType().asElement();
             if (annotation.getAnnotationType().getKind() == TypeKind.DECLARED
                     && type.getKind() == ElementKind.ANNOTATION_TYPE
                     && NULLNESS.contains(type.getSimpleName().toString())) {
-                found.add(AnnotationSpec.get(annotation));
+                found.add(AnnotationText.of(annotation));
             }
         }
         return found;

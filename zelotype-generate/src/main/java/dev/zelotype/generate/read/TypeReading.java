@@ -1,14 +1,14 @@
 package dev.zelotype.generate.read;
 
-import com.palantir.javapoet.AnnotationSpec;
-import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
 import dev.zelotype.generate.model.ConstructorModel;
 import dev.zelotype.generate.model.MethodModel;
 import dev.zelotype.generate.model.MethodModel.Access;
 import dev.zelotype.generate.model.Parameter;
 import dev.zelotype.generate.model.TypeVariables;
 import dev.zelotype.generate.read.MethodFinder.Found;
+import dev.zelotype.generate.type.AnnotationText;
+import dev.zelotype.generate.type.TypeName;
+import dev.zelotype.generate.type.VariableName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -292,13 +292,13 @@ final class TypeReading {
     }
 
     /** A method's own variable, with bounds in the words of the type that has inherited the method. */
-    private TypeVariableName variable(TypeVariable variable) {
+    private VariableName variable(TypeVariable variable) {
         TypeMirror bound = variable.getUpperBound();
         List<? extends TypeMirror> bounds =
                 bound instanceof IntersectionType several ? several.getBounds() : List.of(bound);
-        return TypeVariableName.get(
+        return VariableName.of(
                 variable.asElement().getSimpleName().toString(),
-                bounds.stream().map(names::name).toArray(TypeName[]::new));
+                bounds.stream().map(names::name).toList());
     }
 
     private static Access widest(ExecutableElement method, List<ExecutableElement> others) {
@@ -325,11 +325,11 @@ final class TypeReading {
         return exceptions;
     }
 
-    private List<AnnotationSpec> annotations(ExecutableElement method) {
-        List<AnnotationSpec> annotations = new ArrayList<>();
+    private List<AnnotationText> annotations(ExecutableElement method) {
+        List<AnnotationText> annotations = new ArrayList<>();
         for (AnnotationMirror annotation : method.getAnnotationMirrors()) {
             if (annotation.getAnnotationType().toString().equals("java.lang.Deprecated")) {
-                annotations.add(AnnotationSpec.get(annotation));
+                annotations.add(AnnotationText.of(annotation));
             }
         }
         annotations.addAll(nullnessBeside(method, method.getReturnType()));
@@ -337,8 +337,8 @@ final class TypeReading {
     }
 
     /** Those that mark the type itself are written there. */
-    private List<AnnotationSpec> nullnessBeside(Element place, TypeMirror of) {
-        List<AnnotationSpec> annotations = names.nullness(place);
+    private List<AnnotationText> nullnessBeside(Element place, TypeMirror of) {
+        List<AnnotationText> annotations = names.nullness(place);
         if (!annotations.isEmpty()) {
             annotations.removeAll(names.nullness(of));
         }
@@ -376,7 +376,7 @@ final class TypeReading {
         List<String> called = compiler.parameterNames().of(method);
         for (int i = 0; i < actual.size(); i++) {
             VariableElement parameter = method.getParameters().get(i);
-            List<AnnotationSpec> annotations = nullnessBeside(parameter, parameter.asType());
+            List<AnnotationText> annotations = nullnessBeside(parameter, parameter.asType());
             parameters.add(new Parameter(names.name(actual.get(i)), called.get(i), annotations));
         }
         return parameters;

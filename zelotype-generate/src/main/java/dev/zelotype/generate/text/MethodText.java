@@ -1,9 +1,9 @@
 package dev.zelotype.generate.text;
 
-import com.palantir.javapoet.TypeName;
 import dev.zelotype.generate.model.Code;
 import dev.zelotype.generate.model.Parameter;
 import dev.zelotype.generate.model.TypeVariables;
+import dev.zelotype.generate.type.TypeName;
 import java.util.ArrayList;
 import java.util.List;
 

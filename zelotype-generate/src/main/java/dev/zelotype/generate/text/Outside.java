@@ -1,13 +1,13 @@
 package dev.zelotype.generate.text;
 
-import com.palantir.javapoet.ArrayTypeName;
-import com.palantir.javapoet.ClassName;
-import com.palantir.javapoet.ParameterizedTypeName;
-import com.palantir.javapoet.TypeName;
-import com.palantir.javapoet.TypeVariableName;
-import com.palantir.javapoet.WildcardTypeName;
 import dev.zelotype.generate.model.Parameter;
 import dev.zelotype.generate.model.TypeVariables;
+import dev.zelotype.generate.type.ArrayName;
+import dev.zelotype.generate.type.ClassName;
+import dev.zelotype.generate.type.GenericName;
+import dev.zelotype.generate.type.TypeName;
+import dev.zelotype.generate.type.VariableName;
+import dev.zelotype.generate.type.WildcardName;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -21,13 +21,13 @@ import java.util.Set;
 public final class Outside {
 
     /** By name, with the bounds that they have where the method is a member. */
-    private final Map<String, TypeVariableName> variables = new HashMap<>();
+    private final Map<String, VariableName> variables = new HashMap<>();
 
     private final Set<String> expanding = new HashSet<>();
 
     /** What is outside some type variables. */
     public Outside(TypeVariables variables) {
-        for (TypeVariableName variable : variables.all()) {
+        for (VariableName variable : variables.all()) {
             this.variables.put(variable.name(), variable);
         }
     }
@@ -48,14 +48,14 @@ public final class Outside {
     }
 
     private boolean mentions(TypeName type) {
-        if (type instanceof TypeVariableName variable) {
+        if (type instanceof VariableName variable) {
             return variables.containsKey(variable.name());
-        } else if (type instanceof ArrayTypeName array) {
-            return mentions(array.componentType());
-        } else if (type instanceof WildcardTypeName wildcard) {
-            return mentions(wildcard.upperBounds()) || mentions(wildcard.lowerBounds());
+        } else if (type instanceof ArrayName array) {
+            return mentions(array.component());
+        } else if (type instanceof WildcardName wildcard) {
+            return mentions(wildcard.upper()) || wildcard.lower() != null && mentions(wildcard.lower());
         }
-        return type instanceof ParameterizedTypeName parameterized && mentions(parameterized.typeArguments());
+        return type instanceof GenericName parameterized && mentions(parameterized.arguments());
     }
 
     private boolean mentions(List<TypeName> types) {
@@ -71,21 +71,21 @@ public final class Outside {
     public TypeName above(TypeName type) {
         if (!isMentionedIn(type)) {
             return type;
-        } else if (type instanceof TypeVariableName variable) {
+        } else if (type instanceof VariableName variable) {
             return aboveBound(variable);
-        } else if (type instanceof ArrayTypeName array) {
-            return ArrayTypeName.of(above(array.componentType()));
-        } else if (type instanceof ParameterizedTypeName parameterized) {
-            TypeName[] arguments =
-                    parameterized.typeArguments().stream().map(this::argument).toArray(TypeName[]::new);
-            return ParameterizedTypeName.get(parameterized.rawType(), arguments);
+        } else if (type instanceof ArrayName array) {
+            return ArrayName.of(above(array.component()));
+        } else if (type instanceof GenericName parameterized) {
+            return GenericName.of(
+                    parameterized.raw(),
+                    parameterized.arguments().stream().map(this::argument).toList());
         }
         return type;
     }
 
     /** Its first bound; what refers to itself, as in {@code T extends Comparable<T>}, ends there. */
-    private TypeName aboveBound(TypeVariableName named) {
-        TypeVariableName variable = variables.get(named.name());
+    private TypeName aboveBound(VariableName named) {
+        VariableName variable = variables.get(named.name());
         if (variable == null || variable.bounds().isEmpty() || !expanding.add(named.name())) {
             return ClassName.OBJECT;
         }
@@ -100,18 +100,14 @@ public final class Outside {
             return argument;
         }
         TypeName bound = argument;
-        if (argument instanceof WildcardTypeName wildcard) {
-            if (!wildcard.lowerBounds().isEmpty()) {
-                return any();
+        if (argument instanceof WildcardName wildcard) {
+            if (wildcard.lower() != null) {
+                return WildcardName.ANY;
             }
-            bound = wildcard.upperBounds().get(0);
+            bound = wildcard.upper();
         }
         TypeName above = above(bound);
         // What refers to itself ends there.
-        return above.equals(ClassName.OBJECT) ? any() : WildcardTypeName.subtypeOf(above);
-    }
-
-    private static TypeName any() {
-        return WildcardTypeName.subtypeOf(Object.class);
+        return above.equals(ClassName.OBJECT) ? WildcardName.ANY : WildcardName.subtypeOf(above);
     }
 }

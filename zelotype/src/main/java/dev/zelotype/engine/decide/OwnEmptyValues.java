@@ -47,7 +47,7 @@ final class OwnEmptyValues {
     }
 
     private static @Nullable Object given(EmptyValue from, Class<?> type) {
-        Object empty = Unrecorded.run(() -> from.of(type));
+        Object empty = asked(from, type);
         if (empty != null && !type.isInstance(empty)) {
             throw new MisuseException(
                     from.getClass().getName() + " gives a " + empty.getClass().getName() + " as the empty value of "
@@ -55,6 +55,15 @@ final class OwnEmptyValues {
                     "give a value of that type, or null to leave the type to others");
         }
         return empty;
+    }
+
+    private static @Nullable Object asked(EmptyValue from, Class<?> type) {
+        boolean entered = Unrecorded.enter();
+        try {
+            return from.of(type);
+        } finally {
+            Unrecorded.leave(entered);
+        }
     }
 
     /** Looked for at the first call that asks; two threads that come at once find the same. */

@@ -26,7 +26,15 @@ public final class Values {
     private Values() {}
 
     public static String print(@Nullable Object value) {
-        return value == null || isPlain(value) ? print(value, DEEPEST) : Unrecorded.run(() -> print(value, DEEPEST));
+        if (value == null || isPlain(value)) {
+            return print(value, DEEPEST);
+        }
+        boolean entered = Unrecorded.enter();
+        try {
+            return print(value, DEEPEST);
+        } finally {
+            Unrecorded.leave(entered);
+        }
     }
 
     /** As {@link #print(Object)}, of what stands in some place: a password in an array is shown nowhere. */

@@ -1,7 +1,6 @@
 package dev.zelotype.engine.make;
 
 import java.util.concurrent.atomic.AtomicInteger;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Whether this thread is just matching, comparing or printing something for Zelotype. That runs code of the test and of
@@ -16,24 +15,27 @@ public final class Unrecorded {
 
     private Unrecorded() {}
 
-    /** Code that gives something back. */
-    public interface Code<T extends @Nullable Object> {
-        T run();
-    }
-
     public static boolean here() {
         return ACTIVE.get() != 0 && HERE.get() != null;
     }
 
-    public static <T extends @Nullable Object> T run(Code<T> code) {
+    /**
+     * Begins it, unless this thread is within it already. Two calls around the code, and no code that is handed over: the
+     * stack of a condition or of a {@code toString} stays short.
+     *
+     * @return whether it began; to be given to {@link #leave} in any case
+     */
+    public static boolean enter() {
         if (here()) {
-            return code.run();
+            return false;
         }
         ACTIVE.incrementAndGet();
         HERE.set(true);
-        try {
-            return code.run();
-        } finally {
+        return true;
+    }
+
+    public static void leave(boolean entered) {
+        if (entered) {
             HERE.remove();
             ACTIVE.decrementAndGet();
         }

@@ -223,7 +223,7 @@ public final class Check extends Statement {
     private FailureText explain(Count wanted, long found, boolean interrupted) {
         scene().calls();
         String time = patience == null ? "" : " within " + Times.text(patience);
-        FailureText text = new FailureText("Expected " + wanted.text() + " of " + patternText() + time + ", but "
+        FailureText text = new FailureText("Expected " + wanted.text() + " of " + said().patternText() + time + ", but "
                 + (interrupted ? "the waiting thread was interrupted, and until then " : "") + Count.happened(found)
                 + (wanted.holds(found) && !interrupted
                         ? ", and " + Count.calls(unowned()) + " on threads of no scene"
@@ -234,7 +234,7 @@ public final class Check extends Statement {
         } else {
             text.section(found == 1 ? "The call" : "The calls", Rows.of(matching()));
         }
-        text.expected(wanted.text(), patternText());
+        text.expected(wanted.text(), said().patternText());
         return scene().withConversation(text);
     }
 }

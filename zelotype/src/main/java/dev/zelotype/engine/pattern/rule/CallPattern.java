@@ -35,14 +35,17 @@ public final class CallPattern {
     public record Condition(@Nullable String description, Predicate<Object[]> test) {
 
         boolean holds(Object[] free) {
+            boolean entered = Unrecorded.enter();
             try {
-                return Unrecorded.run(() -> test.test(free));
+                return test.test(free);
             } catch (RuntimeException e) {
                 throw new MisuseException(
                         "The condition " + (description == null ? "" : "'" + description + "' ") + "of a pattern threw "
                                 + e + ".",
                         "make it hold or not hold for any argument, null included",
                         e);
+            } finally {
+                Unrecorded.leave(entered);
             }
         }
     }

@@ -1,0 +1,225 @@
+package dev.zelotype.challenge.change;
+
+import dev.zelotype.basics.SourceText;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the supervisor and its worker tell each other, one message a line ({@link Wire}).
+ */
+public sealed interface Message {
+
+    /** To the worker: what subjects return to tests is to be looked at as well. */
+    record ShowResults() implements Message {}
+
+    /**
+     * To the worker: with what JUnit runs.
+     *
+     * @param parameters each a key, an equals sign, and a value
+     */
+    record Configure(List<String> parameters) implements Message {}
+
+    /** To the worker: tests are to run as they are. */
+    record Plan(
+            List<String> roots,
+            List<String> classes,
+            List<String> patterns,
+            List<String> includedTags,
+            List<String> excludedTags)
+            implements Message {}
+
+    /** To the worker, which is new: some tests are to run as they are, so that what they need is loaded. */
+    record WarmUp(List<String> tests) implements Message {}
+
+    /** To the worker: one disturbance of the next round. */
+    record Disturb(Disturbance disturbance) implements Message {}
+
+    /**
+     * To the worker: a statement is to be said at the end of a test, which runs with its disturbance or as it is.
+     *
+     * @param trial the class that holds the statement
+     * @param doubles the doubles that it is given
+     */
+    record Try(Disturbance disturbance, boolean disturbed, String trial, List<Named> doubles) implements Message {}
+
+    /**
+     * A double.
+     *
+     * @param name its name in messages
+     * @param type the binary name of the doubled type
+     */
+    record Named(String name, String type) {}
+
+    /** To the worker: the round is complete, and is to run. */
+    record Go() implements Message {}
+
+    /** Something is left out. */
+    record Note(String text) implements Message {}
+
+    /** A test begins. */
+    record Began(String test) implements Message {}
+
+    /** A call in an undisturbed test. */
+    record Called(String test, Asked asked) implements Message {}
+
+    /** A check that failed without ending its test. */
+    record CheckFailed(String test, String check, String receiver, String signature, String file, int line)
+            implements Message {}
+
+    /**
+     * A test has ended.
+     *
+     * @param verdict what its end says about its disturbance
+     * @param applied what was changed, in words
+     * @param failure the first line of its failure
+     * @param failed whether it failed at its end, and not only in checks on the way
+     * @param family the class that it shares with tests of the same sort
+     * @param callsSubject whether it calls what calls doubles, in this test or another
+     * @param variables the variables that a statement in it may name
+     * @param tried what became of the statement that was tried; empty if none was
+     */
+    record Done(
+            String test,
+            Verdict verdict,
+            String applied,
+            long millis,
+            String testClass,
+            String title,
+            String failure,
+            boolean failed,
+            String family,
+            boolean callsSubject,
+            List<Variable> variables,
+            String tried)
+            implements Message {
+
+        /** The statement that was tried has held. */
+        public static final String HELD = "held";
+        /** The statement that was tried has failed. */
+        public static final String FAILED = "failed";
+
+        public String name() {
+            return testClass.substring(testClass.lastIndexOf('.') + 1) + ": " + title;
+        }
+    }
+
+    /**
+     * A variable of a test.
+     *
+     * @param type its type as source
+     */
+    record Variable(String name, String type) {}
+
+    /** All tests of a plan or round have ended. */
+    record End() implements Message {}
+
+    /**
+     * A call as the supervisor needs to know it.
+     *
+     * @param ofResult whether it is the test that asks, and the subject that answers
+     * @param count how often the method of this double was called in all
+     * @param ofText how often it was called just so
+     * @param caller the class that calls
+     * @param variants how many other values its answer has
+     * @param defaulted what was answered by default; empty if something was said
+     * @param answer what was answered; empty for nothing
+     * @param future whether the answer is a future, which could stay open
+     * @param threw whether it threw
+     */
+    record Asked(
+            String key,
+            boolean ofResult,
+            int occurrence,
+            int count,
+            int ofText,
+            boolean countedExactly,
+            String receiver,
+            String type,
+            String signature,
+            String text,
+            String caller,
+            String file,
+            int line,
+            int variants,
+            String defaulted,
+            Written answer,
+            boolean future,
+            boolean threw,
+            List<Argument> arguments) {
+
+        /** The method with its type's qualified name. */
+        public String qualifiedMethod() {
+            return type + "." + signature.substring(0, signature.indexOf('('));
+        }
+
+        /** The same call, with what is known only at the end of its test. */
+        public Asked atEnd(int calls, int callsOfText, boolean exactly, List<Argument> ended) {
+            return new Asked(
+                    key,
+                    ofResult,
+                    occurrence,
+                    calls,
+                    callsOfText,
+                    exactly,
+                    receiver,
+                    type,
+                    signature,
+                    text,
+                    caller,
+                    file,
+                    line,
+                    variants,
+                    defaulted,
+                    answer,
+                    future,
+                    threw,
+                    ended);
+        }
+    }
+
+    /**
+     * An argument of a call.
+     *
+     * @param parts what can be changed of it alone
+     */
+    record Argument(String name, Use use, Written value, List<String> parts) {
+
+        public Argument as(Use other) {
+            return new Argument(name, other, value, parts);
+        }
+    }
+
+    /**
+     * A value as source.
+     *
+     * @param code an expression; empty for a value that cannot be written down
+     * @param imports the types that it names, as they are imported
+     */
+    record Written(String code, List<String> imports) {
+
+        /** What cannot be written down. */
+        public static final Written NOTHING = new Written("", List.of());
+
+        public static Written of(@Nullable Object value) {
+            SourceText source = SourceText.of(value);
+            return source == null || source.code().length() > LONGEST
+                    ? NOTHING
+                    : new Written(source.code(), List.copyOf(source.imports()));
+        }
+    }
+
+    /** Longer source is hard to read. */
+    int LONGEST = 120;
+
+    /** What can be done with an argument. */
+    enum Use {
+        /** It has another value. */
+        OTHER,
+        /** It is a callback that was run. */
+        CALLED,
+        /** It is a callback that was not run. */
+        NOT_CALLED,
+        /** Nothing. */
+        NONE
+    }
+}

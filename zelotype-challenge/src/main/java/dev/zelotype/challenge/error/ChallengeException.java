@@ -1,0 +1,21 @@
+package dev.zelotype.challenge.error;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For builds and tools: the tests cannot be challenged. The message says why, and what to do.
+ *
+ * @since 0.2
+ */
+public final class ChallengeException extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    public ChallengeException(String message) {
+        this(message, null);
+    }
+
+    public ChallengeException(String message, @Nullable Throwable cause) {
+        super(message, cause);
+    }
+}

@@ -1,0 +1,7 @@
+/**
+ * What stops a challenge.
+ */
+@NullMarked
+package dev.zelotype.challenge.error;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,57 @@
+package dev.zelotype.challenge.finding;
+
+/**
+ * For builds and tools: a test, and how many disturbances it noticed. Immutable.
+ *
+ * @since 0.2
+ */
+public final class ChallengedTest {
+
+    private final String name;
+    private final int noticed;
+    private final int unnoticed;
+    private final int unclear;
+
+    public ChallengedTest(String name, int noticed, int unnoticed, int unclear) {
+        this.name = name;
+        this.noticed = noticed;
+        this.unnoticed = unnoticed;
+        this.unclear = unclear;
+    }
+
+    /**
+     * The test's name.
+     *
+     * @return its class and its title
+     */
+    public String name() {
+        return name;
+    }
+
+    /**
+     * What it noticed.
+     *
+     * @return the number of disturbances
+     */
+    public int noticed() {
+        return noticed;
+    }
+
+    /**
+     * What it did not notice.
+     *
+     * @return the number of disturbances; another test may have noticed them
+     */
+    public int unnoticed() {
+        return unnoticed;
+    }
+
+    /**
+     * What made it crash without looking.
+     *
+     * @return the number of disturbances
+     */
+    public int unclear() {
+        return unclear;
+    }
+}

@@ -1,0 +1,141 @@
+package dev.zelotype.challenge.finding;
+
+import dev.zelotype.challenge.change.CallPlace;
+import dev.zelotype.challenge.change.ChangeKind;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * For builds and tools: something that a challenge has found. Immutable.
+ *
+ * @since 0.2
+ */
+public final class Finding {
+
+    /** How sure it is. */
+    public enum Weight {
+        /** A disturbance that no test noticed: a slip there would stay. */
+        GAP,
+        /** Tests crashed on the odd value: it is unclear whether a check would notice. */
+        UNCLEAR,
+        /** Something that no test noticed; only the author can decide whether a test should. */
+        QUESTION,
+        /** Any of these in logging, metrics or audit, or in calls that were named as minor: it does not count. */
+        MINOR,
+        /** Worth knowing, and not wrong. */
+        NOTE
+    }
+
+    private final Weight weight;
+    private final CallPlace site;
+    private final ChangeKind kind;
+    private final String sentence;
+    private final String statement;
+    private final List<Proposal> proposals;
+    private final List<String> tests;
+
+    public Finding(
+            Weight weight,
+            CallPlace site,
+            ChangeKind kind,
+            String sentence,
+            List<Proposal> proposals,
+            List<String> tests) {
+        this(weight, site, kind, sentence, "", proposals, tests);
+    }
+
+    private Finding(
+            Weight weight,
+            CallPlace site,
+            ChangeKind kind,
+            String sentence,
+            String statement,
+            List<Proposal> proposals,
+            List<String> tests) {
+        this.weight = weight;
+        this.site = site;
+        this.kind = kind;
+        this.sentence = sentence;
+        this.statement = statement;
+        this.proposals = List.copyOf(proposals);
+        this.tests = List.copyOf(tests);
+    }
+
+    /** The statements to try, the best first. */
+    public List<Proposal> proposals() {
+        return proposals;
+    }
+
+    /** The same with the statement that has been tried. */
+    public Finding with(String tried) {
+        return new Finding(weight, site, kind, sentence, tried, List.of(), tests);
+    }
+
+    /** The same as one that counts for nothing. */
+    public Finding minor() {
+        return new Finding(Weight.MINOR, site, kind, sentence, statement, proposals, tests);
+    }
+
+    /** The same with the tests of another one. */
+    public Finding alsoIn(Finding other) {
+        Set<String> all = new LinkedHashSet<>(tests);
+        all.addAll(other.tests);
+        return new Finding(weight, site, kind, sentence, statement, proposals, List.copyOf(all));
+    }
+
+    /**
+     * How sure it is.
+     *
+     * @return the weight
+     */
+    public Weight weight() {
+        return weight;
+    }
+
+    /**
+     * The call in question.
+     *
+     * @return where it stands, and of what
+     */
+    public CallPlace site() {
+        return site;
+    }
+
+    /**
+     * What was changed.
+     *
+     * @return the kind of disturbance
+     */
+    public ChangeKind kind() {
+        return kind;
+    }
+
+    /**
+     * What was found.
+     *
+     * @return one sentence
+     */
+    public String sentence() {
+        return sentence;
+    }
+
+    /**
+     * What to write at the end of a test. It has been compiled, and holds there unless the change is made.
+     *
+     * @return a statement, ready to paste, after the imports and the field that it needs, a line each; empty if there is
+     *     none
+     */
+    public String statement() {
+        return statement;
+    }
+
+    /**
+     * The tests that reach the call.
+     *
+     * @return their names
+     */
+    public List<String> tests() {
+        return tests;
+    }
+}

@@ -1,0 +1,7 @@
+/**
+ * What the disturbed runs mean: which changes no test notices, and what to write.
+ */
+@NullMarked
+package dev.zelotype.challenge.judge;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,186 @@
+package dev.zelotype.challenge.run;
+
+import dev.zelotype.challenge.change.Baseline;
+import dev.zelotype.challenge.change.CallPlace;
+import dev.zelotype.challenge.change.Disturbance;
+import dev.zelotype.challenge.finding.Finding;
+import dev.zelotype.challenge.finding.Proposal;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.function.BiConsumer;
+import java.util.function.BooleanSupplier;
+
+/**
+ * Gives the tests out to the lanes, each to that which has least to do so far, and runs these side by side. A test
+ * stays with its lane.
+ */
+public final class Rounds {
+
+    private final List<Lane> lanes;
+    private final Map<String, Integer> laneOf = new HashMap<>();
+    private final List<Schedule> schedules = new ArrayList<>();
+    private final long end;
+    private final BiConsumer<Integer, Integer> progress;
+
+    public Rounds(
+            List<Lane> lanes,
+            Map<String, Baseline> tests,
+            Schedule.Plan plan,
+            long end,
+            BiConsumer<Integer, Integer> progress) {
+        this.lanes = lanes;
+        this.end = end;
+        this.progress = progress;
+        giveOut(tests.values());
+        for (int i = 0; i < lanes.size(); i++) {
+            int lane = i;
+            List<Baseline> own = tests.values().stream()
+                    .filter(each -> laneOf(each.id()) == lane)
+                    .toList();
+            schedules.add(new Schedule(own, plan));
+        }
+    }
+
+    /** The longest first, so that none is left for the end that takes longer than all others. */
+    private void giveOut(Collection<Baseline> tests) {
+        long[] busy = new long[lanes.size()];
+        List<Baseline> longest = new ArrayList<>(tests);
+        longest.sort(Comparator.comparing((Baseline each) -> -time(each)));
+        for (Baseline each : longest) {
+            int least = 0;
+            for (int i = 1; i < busy.length; i++) {
+                least = busy[i] < busy[least] ? i : least;
+            }
+            laneOf.put(each.id(), least);
+            busy[least] += time(each);
+        }
+    }
+
+    /** What a test will take, with a millisecond for what is around each run. */
+    private static long time(Baseline test) {
+        return (test.millis() + 1) * (1 + test.sites().size());
+    }
+
+    private int laneOf(String test) {
+        return laneOf.getOrDefault(test, 0);
+    }
+
+    public void confirm(List<Disturbance> all) {
+        all.forEach(each -> schedules.get(laneOf(each.test())).confirm(each));
+    }
+
+    public void extras(Map<Disturbance, CallPlace> all) {
+        all.forEach((each, site) -> schedules.get(laneOf(each.test())).extra(each, site));
+    }
+
+    /**
+     * Runs all that is planned.
+     *
+     * @return false if it was stopped, or the time was up
+     */
+    public boolean run(BooleanSupplier stopped) throws InterruptedException {
+        return everywhere(lane -> {
+            Schedule schedule = schedules.get(lane);
+            while (!schedule.isEmpty()) {
+                if (stopped.getAsBoolean() || System.nanoTime() > end) {
+                    return false;
+                }
+                lanes.get(lane).round(schedule, this::tell);
+            }
+            return !stopped.getAsBoolean();
+        });
+    }
+
+    private interface Work {
+        boolean of(int lane) throws InterruptedException;
+    }
+
+    private boolean everywhere(Work work) throws InterruptedException {
+        if (lanes.size() == 1) {
+            return work.of(0);
+        }
+        ExecutorService threads = Executors.newFixedThreadPool(lanes.size());
+        try {
+            List<Future<Boolean>> all = new ArrayList<>();
+            for (int i = 0; i < lanes.size(); i++) {
+                int lane = i;
+                all.add(threads.submit(() -> work.of(lane)));
+            }
+            boolean complete = true;
+            for (Future<Boolean> each : all) {
+                complete &= each.get();
+            }
+            return complete;
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof InterruptedException interrupted) {
+                throw interrupted;
+            }
+            throw e.getCause() instanceof RuntimeException known ? known : new IllegalStateException(e.getCause());
+        } finally {
+            threads.shutdownNow();
+        }
+    }
+
+    private synchronized void tell() {
+        int done = 0;
+        int known = 0;
+        for (Schedule each : schedules) {
+            done += each.run();
+            known += each.known();
+        }
+        progress.accept(done, known);
+    }
+
+    /**
+     * The findings with those of their statements that hold in their test, and fail there if the change is made.
+     *
+     * @param all all tests that a finding may name
+     */
+    public List<Finding> withTried(List<Finding> findings, Trials trials, Map<String, Baseline> all)
+            throws InterruptedException {
+        Map<String, Baseline> known = new HashMap<>(all);
+        all.values().forEach(each -> known.putIfAbsent(each.name(), each));
+        for (Finding finding : findings) {
+            for (Proposal each : finding.proposals()) {
+                trials.add(each, testOf(finding, each, known).type());
+            }
+        }
+        trials.compile();
+        List<Finding> tried = new ArrayList<>(findings);
+        everywhere(lane -> {
+            for (int i = 0; i < tried.size(); i++) {
+                if (i % lanes.size() == lane) {
+                    tried.set(i, tried(findings.get(i), trials, lanes.get(lane), known));
+                }
+            }
+            return true;
+        });
+        return tried;
+    }
+
+    private Finding tried(Finding finding, Trials trials, Lane lane, Map<String, Baseline> known)
+            throws InterruptedException {
+        for (Proposal each : finding.proposals()) {
+            String type = trials.typeOf(each);
+            Baseline test = testOf(finding, each, known);
+            if (!type.isEmpty() && System.nanoTime() < end && lane.holds(each, type, test.id())) {
+                return finding.with(trials.written(each, test.type()));
+            }
+        }
+        return finding.with("");
+    }
+
+    private Baseline testOf(Finding finding, Proposal proposal, Map<String, Baseline> known) {
+        Disturbance disturbance = proposal.disturbance();
+        Baseline test = known.get(disturbance == null ? finding.tests().get(0) : disturbance.test());
+        return test == null ? new Baseline("") : test;
+    }
+}

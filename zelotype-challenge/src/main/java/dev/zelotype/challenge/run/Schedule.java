@@ -1,0 +1,183 @@
+package dev.zelotype.challenge.run;
+
+import dev.zelotype.challenge.change.Baseline;
+import dev.zelotype.challenge.change.CallPlace;
+import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.change.Disturbance;
+import dev.zelotype.challenge.change.Message;
+import dev.zelotype.challenge.change.Verdict;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.BiPredicate;
+import java.util.function.Predicate;
+
+/**
+ * What is still to be disturbed: in each round one thing for each test. Answers come first, and once one is noticed the
+ * others of the same call need not be tried, nor need the call be lost. Calls that are made where they are not made come at
+ * the end. For one thread.
+ */
+public final class Schedule {
+
+    private final Plan plan;
+    private final Map<String, Deque<Disturbance>> open = new LinkedHashMap<>();
+    private final Map<String, CallPlace> sites = new HashMap<>();
+    private int run;
+    private int known;
+
+    /**
+     * What is to be disturbed.
+     *
+     * @param changes the kinds
+     * @param wanted tells which disturbances of all that could be made are
+     * @param once whether what one test notices need not be tried in others
+     */
+    public record Plan(Set<ChangeKind> changes, BiPredicate<Disturbance, CallPlace> wanted, boolean once) {}
+
+    Schedule(Collection<Baseline> tests, Plan plan) {
+        this.plan = plan;
+        for (Baseline test : tests) {
+            List<Disturbance> all = new ArrayList<>();
+            for (CallPlace site : test.sites()) {
+                sites.put(test.id() + site.key() + site.occurrence(), site);
+                add(all, test.id(), site);
+            }
+            addOrder(all, test);
+            all.removeIf(each ->
+                    !plan.changes().contains(each.kind()) || !plan.wanted().test(each, site(each)));
+            known += all.size();
+            if (!all.isEmpty()) {
+                open.put(test.id(), new ArrayDeque<>(all));
+            }
+        }
+    }
+
+    private static void add(List<Disturbance> all, String test, CallPlace site) {
+        ChangeKind ofValue = site.isOfResult() ? ChangeKind.RESULT : ChangeKind.ANSWER;
+        for (int i = 0; i < site.variants(); i++) {
+            all.add(new Disturbance(test, site, ofValue, i));
+        }
+        if (site.isOfResult()) {
+            return;
+        }
+        all.add(new Disturbance(test, site, ChangeKind.LOST, 0));
+        if (site.isCountedExactly()) {
+            all.add(new Disturbance(test, site, ChangeKind.TWICE, 0));
+        }
+        for (int i = 0; i < site.arguments().size(); i++) {
+            Message.Argument argument = site.arguments().get(i);
+            if (argument.use() == Message.Use.OTHER) {
+                Disturbance whole = new Disturbance(test, site, ChangeKind.ARGUMENT, i);
+                all.add(whole);
+                argument.parts().forEach(part -> all.add(whole.ofPart(part)));
+            } else if (argument.use() == Message.Use.CALLED) {
+                all.add(new Disturbance(test, site, ChangeKind.CALLBACK, i));
+            }
+        }
+        if (!site.threw()) {
+            all.add(new Disturbance(test, site, ChangeKind.THROWN, 0));
+        }
+        if (site.isFuture()) {
+            all.add(new Disturbance(test, site, ChangeKind.SILENT, 0));
+        }
+    }
+
+    /** Commands that are followed by one of another collaborator. */
+    private static void addOrder(List<Disturbance> all, Baseline test) {
+        for (int i = 0; i + 1 < test.sites().size(); i++) {
+            CallPlace site = test.sites().get(i);
+            CallPlace next = test.sites().get(i + 1);
+            if (site.isCommand() && next.isCommand() && !site.receiver().equals(next.receiver())) {
+                all.add(new Disturbance(test.id(), site, ChangeKind.ORDER, 0));
+            }
+        }
+    }
+
+    boolean isEmpty() {
+        return open.isEmpty();
+    }
+
+    /** One thing for each test. */
+    List<Disturbance> next() {
+        List<Disturbance> round = new ArrayList<>();
+        open.values().forEach(all -> round.add(all.poll()));
+        open.values().removeIf(Deque::isEmpty);
+        return round;
+    }
+
+    void again(Disturbance disturbance) {
+        open.computeIfAbsent(disturbance.test(), first -> new ArrayDeque<>()).addFirst(disturbance);
+    }
+
+    /** Runs something once more that is done. */
+    void confirm(Disturbance disturbance) {
+        known++;
+        again(disturbance);
+    }
+
+    /** Makes a call in a test that does not make it. */
+    void extra(Disturbance disturbance, CallPlace site) {
+        sites.put(disturbance.test() + disturbance.site() + disturbance.occurrence(), site);
+        confirm(disturbance);
+    }
+
+    void done(Disturbance done, Verdict verdict) {
+        run++;
+        if (plan.once() && verdict == Verdict.NOTICED) {
+            leaveOutEverywhere(done);
+        }
+        if (done.kind().isOfValue() && verdict == Verdict.NOTICED) {
+            leaveOut(
+                    done,
+                    other -> other.kind() == done.kind() || other.kind() == ChangeKind.LOST && isSaidToBeQuery(done));
+        } else if (done.kind() == ChangeKind.ARGUMENT && done.part().isEmpty() && verdict != Verdict.NOTICED) {
+            // If an argument is not checked, neither are its parts.
+            leaveOut(done, other -> other.kind() == ChangeKind.ARGUMENT && other.index() == done.index());
+        }
+    }
+
+    /** A call whose answer matters must happen; whether its like in other tests may, only losing it tells. */
+    private boolean isSaidToBeQuery(Disturbance disturbance) {
+        return !plan.changes().contains(ChangeKind.EXTRA) || !site(disturbance).isCountedExactly();
+    }
+
+    /** A place that one test checks is not tried in others. */
+    private void leaveOutEverywhere(Disturbance done) {
+        for (Deque<Disturbance> rest : open.values()) {
+            int before = rest.size();
+            rest.removeIf(done::isSameChange);
+            known -= before - rest.size();
+        }
+        open.values().removeIf(Deque::isEmpty);
+    }
+
+    private void leaveOut(Disturbance done, Predicate<Disturbance> which) {
+        Deque<Disturbance> rest = open.get(done.test());
+        if (rest != null) {
+            int before = rest.size();
+            rest.removeIf(other -> done.isAtPlaceOf(other) && which.test(other));
+            known -= before - rest.size();
+            if (rest.isEmpty()) {
+                open.remove(done.test());
+            }
+        }
+    }
+
+    CallPlace site(Disturbance disturbance) {
+        return sites.get(disturbance.test() + disturbance.site() + disturbance.occurrence());
+    }
+
+    int run() {
+        return run;
+    }
+
+    int known() {
+        return known;
+    }
+}

@@ -1,0 +1,103 @@
+package dev.zelotype.challenge.run;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For builds and tools: how tests are run, so that a challenge runs them as their build does. Immutable.
+ *
+ * <pre>{@code
+ * TestRun run = TestRun.PLAIN.in(Path.of("night")).withJvmOptions(List.of("-Xmx512m"));
+ * Challenge challenge = new Challenge(classPath).runningAs(run);
+ * }</pre>
+ *
+ * @param folder the working directory; null for that of this JVM
+ * @param jvmOptions such as {@code -javaagent:...}
+ * @param environment variables beside those of this JVM
+ * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
+ * @param includedTags tag expressions; a test must fit one of them; empty for any
+ * @param excludedTags tag expressions; a test must fit none of them
+ * @since 0.2
+ */
+public record TestRun(
+        @Nullable Path folder,
+        List<String> jvmOptions,
+        Map<String, String> environment,
+        List<String> parameters,
+        List<String> includedTags,
+        List<String> excludedTags) {
+
+    /** With nothing special. */
+    public static final TestRun PLAIN = new TestRun(null, List.of(), Map.of(), List.of(), List.of(), List.of());
+
+    /**
+     * Copies the collections.
+     *
+     * @param folder the working directory; null for that of this JVM
+     * @param jvmOptions such as {@code -javaagent:...}
+     * @param environment variables beside those of this JVM
+     * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
+     * @param includedTags tag expressions; a test must fit one of them; empty for any
+     * @param excludedTags tag expressions; a test must fit none of them
+     */
+    public TestRun {
+        jvmOptions = List.copyOf(jvmOptions);
+        environment = Map.copyOf(environment);
+        parameters = List.copyOf(parameters);
+        includedTags = List.copyOf(includedTags);
+        excludedTags = List.copyOf(excludedTags);
+    }
+
+    /**
+     * Says in which folder they run.
+     *
+     * @param other the working directory
+     * @return a changed copy
+     */
+    public TestRun in(Path other) {
+        return new TestRun(other, jvmOptions, environment, parameters, includedTags, excludedTags);
+    }
+
+    /**
+     * Says with what options the JVM is started.
+     *
+     * @param options all of them
+     * @return a changed copy
+     */
+    public TestRun withJvmOptions(List<String> options) {
+        return new TestRun(folder, options, environment, parameters, includedTags, excludedTags);
+    }
+
+    /**
+     * Says which variables the tests find in their environment.
+     *
+     * @param variables those beside the variables of this JVM
+     * @return a changed copy
+     */
+    public TestRun withEnvironment(Map<String, String> variables) {
+        return new TestRun(folder, jvmOptions, variables, parameters, includedTags, excludedTags);
+    }
+
+    /**
+     * Says how the JUnit Platform is configured.
+     *
+     * @param all each as {@code key=value}
+     * @return a changed copy
+     */
+    public TestRun withParameters(List<String> all) {
+        return new TestRun(folder, jvmOptions, environment, all, includedTags, excludedTags);
+    }
+
+    /**
+     * Says which tests run by their tags.
+     *
+     * @param included tag expressions; a test must fit one of them; empty for any
+     * @param excluded tag expressions; a test must fit none of them
+     * @return a changed copy
+     */
+    public TestRun withTags(List<String> included, List<String> excluded) {
+        return new TestRun(folder, jvmOptions, environment, parameters, included, excluded);
+    }
+}

@@ -1,0 +1,105 @@
+package dev.zelotype.challenge.worker;
+
+import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.challenge.change.CallPlace;
+import dev.zelotype.host.ResultDisturber;
+import java.lang.annotation.Annotation;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The classes that hold the tests of a run, with all that is written inside them.
+ */
+final class TestClasses {
+
+    private static final List<String> USUAL_ENDS = List.of("Test", "Tests", "TestCase");
+    private static final String WITH_DOUBLES = "dev.zelotype.junit.WithDoubles";
+    private static final Pattern NOTHING = Pattern.compile("(?!)");
+    private static final Set<String> NAMES = ConcurrentHashMap.newKeySet();
+
+    private TestClasses() {}
+
+    /** Adds a class that holds a test, and what it inherits: set-up and checks of a superclass are the test's own. */
+    static void add(String name) {
+        addOuter(name);
+        try {
+            Class<?> type = Class.forName(name, false, Thread.currentThread().getContextClassLoader());
+            for (Class<?> each = type.getSuperclass(); isUsers(each); each = each.getSuperclass()) {
+                addOuter(each.getName());
+            }
+        } catch (ClassNotFoundException | LinkageError e) {
+            // A test without a class inherits nothing.
+            return;
+        }
+    }
+
+    private static void addOuter(String name) {
+        String outer = outer(name);
+        if (NAMES.add(outer)) {
+            ResultDisturber.in(outer);
+        }
+    }
+
+    /** The class that tests of the same sort share: the topmost that they inherit from, or else the outermost. */
+    static String family(String name) {
+        String outer = outer(name);
+        try {
+            Class<?> type = Class.forName(outer, false, Thread.currentThread().getContextClassLoader());
+            Class<?> top = type;
+            while (isUsers(top.getSuperclass())) {
+                top = top.getSuperclass();
+            }
+            return outer(top.getName());
+        } catch (ClassNotFoundException | LinkageError e) {
+            // A test without a class shares nothing.
+            return outer;
+        }
+    }
+
+    private static boolean isUsers(@Nullable Class<?> type) {
+        return type != null && !CodeOwner.isOfJdk(type) && !CodeOwner.isOfTestLibrary(type.getName());
+    }
+
+    static boolean has(String name) {
+        String outer = outer(name);
+        return NAMES.contains(outer) || USUAL_ENDS.stream().anyMatch(outer::endsWith);
+    }
+
+    /** Whether code is the test's own, or of a library that runs it for the test: its calls are the test's own affair. */
+    static boolean isOfTest(String name) {
+        return CodeOwner.isOfTestLibrary(name) || has(name);
+    }
+
+    /** Matches the calls that the test class, or one around it, says need no check. */
+    static Pattern unchallenged(String name) {
+        List<String> names = new ArrayList<>();
+        try {
+            Class<?> type = Class.forName(name, false, Thread.currentThread().getContextClassLoader());
+            for (Class<?> each = type; each != null; each = each.getEnclosingClass()) {
+                for (Annotation annotation : each.getAnnotations()) {
+                    // By name: tests of other hosts need no JUnit module of Zelotype's.
+                    if (annotation.annotationType().getName().equals(WITH_DOUBLES)) {
+                        Object said = annotation
+                                .annotationType()
+                                .getMethod("unchallenged")
+                                .invoke(annotation);
+                        names.addAll(List.of((String[]) said));
+                    }
+                }
+            }
+        } catch (ReflectiveOperationException | LinkageError e) {
+            // A test without a class, or whose annotation is of another version, says nothing.
+            return NOTHING;
+        }
+        return names.isEmpty() ? NOTHING : CallPlace.named(String.join(",", names));
+    }
+
+    private static String outer(String name) {
+        int inner = name.indexOf('$');
+        return inner < 0 ? name : name.substring(0, inner);
+    }
+}

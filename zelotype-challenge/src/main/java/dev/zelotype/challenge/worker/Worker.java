@@ -1,0 +1,328 @@
+package dev.zelotype.challenge.worker;
+
+import dev.zelotype.basics.Mask;
+import dev.zelotype.challenge.change.Disturbance;
+import dev.zelotype.challenge.change.Message;
+import dev.zelotype.challenge.change.Verdict;
+import dev.zelotype.challenge.change.Wire;
+import dev.zelotype.error.MisuseException;
+import dev.zelotype.host.CallDisturber;
+import dev.zelotype.host.DisturbedCall;
+import dev.zelotype.host.DisturbedScene;
+import dev.zelotype.host.ResultDisturber;
+import dev.zelotype.host.TestVariables;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.OutputStream;
+import java.io.PrintStream;
+import java.lang.StackWalker.StackFrame;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.junit.platform.engine.DiscoverySelector;
+import org.junit.platform.engine.TestExecutionResult;
+import org.junit.platform.engine.TestSource;
+import org.junit.platform.engine.UniqueId;
+import org.junit.platform.engine.discovery.ClassNameFilter;
+import org.junit.platform.engine.discovery.DiscoverySelectors;
+import org.junit.platform.engine.support.descriptor.ClassSource;
+import org.junit.platform.engine.support.descriptor.MethodSource;
+import org.junit.platform.launcher.Launcher;
+import org.junit.platform.launcher.LauncherDiscoveryRequest;
+import org.junit.platform.launcher.TagFilter;
+import org.junit.platform.launcher.TestExecutionListener;
+import org.junit.platform.launcher.TestIdentifier;
+import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
+import org.junit.platform.launcher.core.LauncherFactory;
+
+/**
+ * For Zelotype's own tools: runs tests as it is told, on the class path of the tests, in a JVM that may die of them.
+ *
+ * @since 0.2
+ */
+public final class Worker {
+
+    private final PrintStream wire;
+    private final Launcher launcher = LauncherFactory.create();
+    private List<String> parameters = List.of();
+    private volatile @Nullable Recorder recorder;
+
+    private Worker(PrintStream wire) {
+        this.wire = wire;
+    }
+
+    /**
+     * Takes commands from standard input until it ends.
+     *
+     * @param arguments none
+     * @throws IOException if the supervisor is gone
+     */
+    public static void main(String[] arguments) throws IOException {
+        PrintStream wire = System.out;
+        PrintStream nowhere = new PrintStream(OutputStream.nullOutputStream(), false, StandardCharsets.UTF_8);
+        System.setOut(nowhere);
+        System.setErr(nowhere);
+        Thread.setDefaultUncaughtExceptionHandler((thread, thrown) -> {});
+        keepNoJournal();
+        new Worker(new PrintStream(wire, true, StandardCharsets.UTF_8)).work();
+        // Threads that tests have left behind do not keep the worker.
+        Runtime.getRuntime().halt(0);
+    }
+
+    private void work() throws IOException {
+        BufferedReader commands = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
+        System.setIn(java.io.InputStream.nullInputStream());
+        CallDisturber.everywhere(new Between());
+        List<Disturbance> round = new ArrayList<>();
+        for (String line = commands.readLine(); line != null; line = commands.readLine()) {
+            Message command = Wire.message(line);
+            if (command instanceof Message.Configure configure) {
+                parameters = configure.parameters();
+            } else if (command instanceof Message.ShowResults) {
+                showResults();
+            } else if (command instanceof Message.Plan plan) {
+                baseline(plan);
+            } else if (command instanceof Message.WarmUp warmUp) {
+                Set<DiscoverySelector> selectors = new LinkedHashSet<>();
+                warmUp.tests().forEach(id -> selectors.add(DiscoverySelectors.selectUniqueId(id)));
+                run(request(List.copyOf(selectors)).build(), Map.of());
+            } else if (command instanceof Message.Disturb one) {
+                round.add(one.disturbance());
+            } else if (command instanceof Message.Try trial) {
+                Disturbance wanted = trial.disturbance();
+                Map<String, Disturbance> disturbed = trial.disturbed() ? Map.of(wanted.test(), wanted) : Map.of();
+                if (trial.disturbed()) {
+                    remember(List.of(wanted));
+                }
+                DiscoverySelector test = DiscoverySelectors.selectUniqueId(wanted.test());
+                Listener listener = new Listener(disturbed, new Trial(trial.trial(), trial.doubles()));
+                launcher.execute(request(List.of(test)).build(), listener);
+                tell(new Message.End());
+            } else if (command instanceof Message.Go) {
+                run(round);
+                round.clear();
+            } else {
+                throw new IllegalStateException("no command: " + line);
+            }
+        }
+    }
+
+    /** Stands between the subjects and their doubles, and between failing checks and their tests. */
+    private final class Between implements CallDisturber {
+
+        @Override
+        public @Nullable Object disturb(DisturbedCall call) throws Throwable {
+            Recorder now = recorder;
+            return now == null ? call.proceed() : now.take(call);
+        }
+
+        @Override
+        public void looks(DisturbedScene scene, boolean last) throws Throwable {
+            Recorder now = recorder;
+            if (now != null) {
+                now.looks(scene, last);
+            }
+        }
+
+        @Override
+        public boolean keeps(String check, String receiver, String signature, @Nullable StackFrame at) {
+            Recorder now = recorder;
+            return now != null && now.keeps(check, receiver, signature, at);
+        }
+    }
+
+    /** Stands between the tests and what they call, if this JVM lets an agent in. */
+    private void showResults() {
+        try {
+            ResultDisturber.everywhere((result, owner, method, descriptor) -> {
+                Recorder now = recorder;
+                return now == null ? result : now.result(result, owner, method, descriptor);
+            });
+        } catch (MisuseException e) {
+            tell(new Message.Note("results of subjects are as they are: " + e.getMessage()));
+        }
+    }
+
+    private void tell(Message message) {
+        wire.println(Wire.line(message));
+    }
+
+    private void baseline(Message.Plan plan) {
+        List<DiscoverySelector> selectors = new ArrayList<>();
+        plan.roots().forEach(root -> selectors.addAll(DiscoverySelectors.selectClasspathRoots(Set.of(Path.of(root)))));
+        plan.classes().forEach(name -> selectors.add(DiscoverySelectors.selectClass(name)));
+        LauncherDiscoveryRequestBuilder request = request(selectors);
+        if (!plan.patterns().isEmpty()) {
+            request.filters(
+                    ClassNameFilter.includeClassNamePatterns(plan.patterns().toArray(new String[0])));
+        }
+        if (!plan.includedTags().isEmpty()) {
+            request.filters(TagFilter.includeTags(plan.includedTags()));
+        }
+        if (!plan.excludedTags().isEmpty()) {
+            request.filters(TagFilter.excludeTags(plan.excludedTags()));
+        }
+        run(request.build(), Map.of());
+    }
+
+    private void run(List<Disturbance> round) {
+        remember(round);
+        Map<String, Disturbance> byTest = new HashMap<>();
+        Set<DiscoverySelector> selectors = new LinkedHashSet<>();
+        for (Disturbance each : round) {
+            byTest.put(each.test(), each);
+            selectors.add(DiscoverySelectors.selectUniqueId(each.test()));
+        }
+        run(request(new ArrayList<>(selectors)).build(), byTest);
+    }
+
+    /** Runs, as they are, the tests that make the calls which others are to make now, unless that is known. */
+    private void remember(List<Disturbance> round) {
+        List<DiscoverySelector> unknown = new ArrayList<>();
+        for (Disturbance each : round) {
+            if (!each.from().isEmpty() && !CallMemory.has(each.site())) {
+                unknown.add(DiscoverySelectors.selectUniqueId(each.from()));
+            }
+        }
+        if (!unknown.isEmpty()) {
+            launcher.execute(request(unknown).build(), new Listener(Map.of(), null));
+        }
+    }
+
+    /** What disturbed tests do is never written to a journal. */
+    private static void keepNoJournal() {
+        System.setProperty("zelotype.journal", "");
+    }
+
+    /** One test at a time, and no journal. */
+    private LauncherDiscoveryRequestBuilder request(List<DiscoverySelector> selectors) {
+        LauncherDiscoveryRequestBuilder request =
+                LauncherDiscoveryRequestBuilder.request().selectors(selectors);
+        for (String each : parameters) {
+            int equals = each.indexOf('=');
+            request.configurationParameter(each.substring(0, equals), each.substring(equals + 1));
+        }
+        return request.configurationParameter("junit.jupiter.execution.parallel.enabled", "false")
+                .configurationParameter("zelotype.journal", "");
+    }
+
+    private void run(LauncherDiscoveryRequest request, Map<String, Disturbance> disturbances) {
+        launcher.execute(request, new Listener(disturbances, null));
+        tell(new Message.End());
+    }
+
+    private static String firstLine(Throwable thrown) {
+        try {
+            return Mask.apply(String.valueOf(thrown.getMessage())
+                    .lines()
+                    .findFirst()
+                    .orElse(thrown.getClass().getName()));
+        } catch (Throwable e) {
+            return thrown.getClass().getName();
+        }
+    }
+
+    private final class Listener implements TestExecutionListener {
+
+        private final Map<String, Disturbance> disturbances;
+        private final @Nullable Trial trial;
+        private long began;
+
+        Listener(Map<String, Disturbance> disturbances, @Nullable Trial trial) {
+            this.disturbances = disturbances;
+            this.trial = trial;
+        }
+
+        @Override
+        public void executionStarted(TestIdentifier test) {
+            String id = test.getUniqueId();
+            TestClasses.add(className(test));
+            if (test.isTest()) {
+                recorder = new Recorder(disturbances.get(id), trial);
+                began = System.nanoTime();
+                tell(new Message.Began(id));
+            }
+        }
+
+        /** The class that declares a test; its id if there is none. */
+        private static String className(TestIdentifier test) {
+            TestSource source = test.getSource().orElse(null);
+            return source instanceof MethodSource method
+                    ? method.getClassName()
+                    : source instanceof ClassSource type ? type.getClassName() : ofId(test.getUniqueId());
+        }
+
+        /** Dynamic tests have no source of their own, but their ids say in which class they are made. */
+        private static String ofId(String id) {
+            List<UniqueId.Segment> segments = UniqueId.parse(id).getSegments();
+            String name = id;
+            for (UniqueId.Segment each : segments) {
+                if (each.getType().equals("class")) {
+                    name = each.getValue();
+                } else if (each.getType().equals("nested-class")) {
+                    name += "$" + each.getValue();
+                }
+            }
+            return name;
+        }
+
+        /** The variables that a statement in a test may name. */
+        private static List<Message.Variable> variables(TestIdentifier test) {
+            List<Message.Variable> all = new ArrayList<>();
+            try {
+                Class<?> type = Class.forName(
+                        className(test), false, Thread.currentThread().getContextClassLoader());
+                String method =
+                        test.getSource().orElse(null) instanceof MethodSource source ? source.getMethodName() : "";
+                TestVariables.of(type, method).forEach((name, of) -> all.add(new Message.Variable(name, of)));
+            } catch (ClassNotFoundException | LinkageError e) {
+                // A test without a class has none.
+                return List.of();
+            }
+            return all;
+        }
+
+        @Override
+        public void executionFinished(TestIdentifier test, TestExecutionResult result) {
+            if (!test.isTest()) {
+                return;
+            }
+            Recorder done = recorder;
+            recorder = null;
+            if (done == null) {
+                return;
+            }
+            String id = test.getUniqueId();
+            if (!disturbances.containsKey(id)) {
+                Pattern meant = TestClasses.unchallenged(className(test));
+                done.calls().stream()
+                        .filter(call -> !meant.matcher(call.qualifiedMethod()).matches())
+                        .forEach(call -> tell(new Message.Called(id, call)));
+            }
+            List<Message.CheckFailed> failedChecks = done.failedChecks(id);
+            failedChecks.forEach(Worker.this::tell);
+            Verdict verdict = Verdict.of(result);
+            tell(new Message.Done(
+                    id,
+                    failedChecks.isEmpty() ? verdict : Verdict.NOTICED,
+                    done.applied(),
+                    (System.nanoTime() - began) / 1_000_000,
+                    className(test),
+                    test.getDisplayName(),
+                    result.getThrowable().map(Worker::firstLine).orElse(""),
+                    verdict != Verdict.PASSED,
+                    TestClasses.family(className(test)),
+                    done.callsSubject(),
+                    disturbances.isEmpty() ? variables(test) : List.of(),
+                    done.tried()));
+        }
+    }
+}

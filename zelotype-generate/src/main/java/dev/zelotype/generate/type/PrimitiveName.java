@@ -1,0 +1,34 @@
+package dev.zelotype.generate.type;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A primitive type, or {@code void}.
+ *
+ * @param keyword the word for it
+ * @param annotations what it is annotated with
+ */
+public record PrimitiveName(String keyword, List<AnnotationText> annotations) implements TypeName {
+
+    private static final Map<String, String> BOXES = Map.of(
+            "boolean", "Boolean",
+            "byte", "Byte",
+            "char", "Character",
+            "double", "Double",
+            "float", "Float",
+            "int", "Integer",
+            "long", "Long",
+            "short", "Short",
+            "void", "Void");
+
+    @Override
+    public PrimitiveName with(List<AnnotationText> others) {
+        return new PrimitiveName(keyword, others);
+    }
+
+    @Override
+    public ClassName box() {
+        return new ClassName("java.lang", List.of(BOXES.get(keyword)), annotations);
+    }
+}
