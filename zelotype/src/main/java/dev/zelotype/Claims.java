@@ -93,12 +93,12 @@ public final class Claims<T> {
      * @throws dev.zelotype.error.MisuseException if a claim cannot be held against it
      */
     public void check(T real) {
-        List<String> broken = new ArrayList<>();
+        List<CheckFailure> broken = new ArrayList<>();
         for (Claim<T> claim : each()) {
             try {
                 claim.hold(real);
             } catch (CheckFailure e) {
-                broken.add(e.getMessage());
+                broken.add(e);
             }
         }
         if (!broken.isEmpty()) {
@@ -107,9 +107,10 @@ public final class Claims<T> {
                 text.append(broken.size()).append(" claims are broken:");
             }
             for (int i = 0; i < broken.size(); i++) {
-                text.append(broken.size() > 1 ? "\n\n" + (i + 1) + ". " : "").append(broken.get(i));
+                text.append(broken.size() > 1 ? "\n\n" + (i + 1) + ". " : "")
+                        .append(broken.get(i).getMessage());
             }
-            throw new CheckFailure(text.toString(), null);
+            throw broken.size() == 1 ? broken.get(0) : CheckFailure.together(text.toString(), broken);
         }
     }
 }

@@ -181,9 +181,10 @@ class ChallengeTest {
                 .satisfies(finding -> {
                     assertThat(finding.weight()).isEqualTo(Finding.Weight.GAP);
                     assertThat(finding.sentence())
-                            .matches("Watch\\.night, called at LooseChecks\\.java:\\d+, could return otherwise"
-                                    + " \\(-?\\d+ instead of -?\\d+\\), and no test notices\\."
-                                    + " Assert on the result\\.");
+                            .matches(
+                                    "Watch\\.night, called at [\\w.]+\\(LooseChecks\\.java:\\d+\\), could return otherwise"
+                                            + " \\(-?\\d+ instead of -?\\d+\\), and no test notices\\."
+                                            + " Assert on the result\\.");
                 });
         assertThat(result.findings())
                 .filteredOn(finding -> finding.weight() == Finding.Weight.QUESTION)
@@ -202,7 +203,8 @@ class ChallengeTest {
                 .filteredOn(sentence -> sentence.contains("adds nothing"))
                 .singleElement()
                 .asString()
-                .startsWith("The check \"verify(dome.open(any int)), exactly 1 call\" at LooseChecks.java:");
+                .startsWith(
+                        "The check \"verify(dome.open(any int)), exactly 1 call\" at dev.zelotype.challenged.LooseChecks.");
         assertThat(result.noticedPlaces())
                 .filteredOn(noticed -> noticed.kind() == ChangeKind.TWICE)
                 .extracting(noticed -> noticed.site().text())

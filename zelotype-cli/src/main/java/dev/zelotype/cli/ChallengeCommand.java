@@ -225,7 +225,7 @@ final class ChallengeCommand implements Callable<Integer> {
             new JournalWriter(journal, null).write(ChallengeJournal.of(result));
         }
         if (into == null && format.equals("text")) {
-            ChallengeRun.print(terminal, result);
+            ChallengeRun.print(terminal, result, sources.sources());
         } else {
             String text = switch (format) {
                 case "json" -> ChallengeJson.of(result);

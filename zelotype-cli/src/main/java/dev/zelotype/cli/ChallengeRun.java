@@ -4,6 +4,7 @@ import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeText;
 import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.challenge.finding.Finding;
+import dev.zelotype.report.site.Sources;
 import java.io.File;
 import java.net.URISyntaxException;
 import java.nio.file.Files;
@@ -67,9 +68,10 @@ final class ChallengeRun {
     }
 
     /** Prints all of a result. */
-    static void print(Terminal terminal, ChallengeResult result) {
+    static void print(Terminal terminal, ChallengeResult result, Sources sources) {
+        Links links = new Links(sources, terminal);
         ChallengeText.lines(result, terminal.width(), (part, line) -> terminal.styled(style(part), line))
-                .forEach(terminal.out()::println);
+                .forEach(line -> terminal.out().println(links.in(line)));
     }
 
     /** Prints one finding. */

@@ -246,15 +246,15 @@ final class StoryCommand implements Callable<Integer> {
                         + terminal.styled(
                                 passed ? "fg(34)" : "fg(160)", scene.outcome().word()));
         TextStory.Signs signs = terminal.unicode() ? TextStory.Signs.DRAWN : TextStory.Signs.ASCII;
+        Links links = new Links(sources.sources(), terminal);
         for (TextStory.Line line : TextStory.of(story, terminal.width(), signs)) {
-            terminal.out()
-                    .println((line.mark() == null
-                                    ? terminal.styled("faint", line.head()) + line.message()
-                                    : line.head() + terminal.styled(style(line.mark()), line.message()))
-                            .stripTrailing());
+            String text = line.mark() == null
+                    ? terminal.styled("faint", line.head()) + line.message()
+                    : line.head() + terminal.styled(style(line.mark()), line.message());
+            terminal.out().println(links.in(text.stripTrailing()));
         }
         if (!scene.failure().isEmpty()) {
-            terminal.out().println(terminal.styled("fg(160)", scene.failure()));
+            terminal.out().println(links.in(terminal.styled("fg(160)", scene.failure())));
         }
         terminal.out().println();
     }

@@ -16,8 +16,9 @@ import picocli.CommandLine.Model.UsageMessageSpec;
  * @param ansi whether colours are shown
  * @param unicode whether arrows and check marks are shown
  * @param width how many characters fit into a line
+ * @param links whether links are followed
  */
-record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode, int width) {
+record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode, int width, boolean links) {
 
     private static final int USUAL_WIDTH = 100;
     private static final int LEAST_WIDTH = 60;
@@ -26,7 +27,12 @@ record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode, in
         Charset charset = charsetOf("stdout.encoding", "sun.stdout.encoding");
         boolean unicode = charset.newEncoder().canEncode('✔');
         return new Terminal(
-                writer(System.out, charset), writer(System.err, charset), Ansi.AUTO, unicode, widthOfProcess());
+                writer(System.out, charset),
+                writer(System.err, charset),
+                Ansi.AUTO,
+                unicode,
+                widthOfProcess(),
+                Ansi.AUTO.enabled() && Links.areFollowed(System.getenv()));
     }
 
     /** As the environment says, or as wide as the terminal is; a file or a pipe is as wide as is usual. */

@@ -48,7 +48,12 @@ class MainTest {
 
     private int zelotype(boolean terminal, int width, String... arguments) {
         Terminal to = new Terminal(
-                new PrintWriter(out, true), new PrintWriter(err, true), terminal ? Ansi.ON : Ansi.OFF, terminal, width);
+                new PrintWriter(out, true),
+                new PrintWriter(err, true),
+                terminal ? Ansi.ON : Ansi.OFF,
+                terminal,
+                width,
+                terminal);
         return Main.commandLine(to).execute(arguments);
     }
 
@@ -76,9 +81,10 @@ class MainTest {
                 .isZero();
         assertThat(out.toString())
                 .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 4 of 4\n")
-                .containsPattern("camera\\.expose\\(.*\\) at NightRun\\.java:\\d+ could be left out,"
-                        + " and\\s+no\\s+test\\s+notices\\.\n"
-                        + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
+                .containsPattern(
+                        "camera\\.expose\\(.*\\)\\s+at dev\\.zelotype\\.examples\\.observatory\\.NightRun\\.\\w+\\(NightRun\\.java:\\d+\\)"
+                                + "\\s+could\\s+be\\s+left\\s+out,\\s+and\\s+no\\s+test\\s+notices\\.\n"
+                                + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
                 .containsPattern(
                         "\\d+ of \\d+ disturbed places noticed \\(\\d+\\.\\d %\\), in \\d+ runs of \\d tests\n");
         assertThat(report.resolve("data/overview.js"))
@@ -172,7 +178,7 @@ class MainTest {
                         "Expected exactly 1 call of mount.slewTo(Harrow-2), but there was none.",
                         "target: expected Harrow-2, was Quill-9",
                         "4. Can these tests fail?",
-                        "could be left out, and no",
+                        "could be left out,",
                         "verify(camera::expose).once();",
                         "5. Does the real catalog do what the stub says?",
                         "FileCatalog breaks the claim",
@@ -272,6 +278,24 @@ class MainTest {
             assertThat(err.toString()).contains(each.getValue()).doesNotContain("\tat ");
             assertThat(report).doesNotExist();
         }
+    }
+
+    @Test
+    void places_are_links_where_terminals_follow_links_and_the_sources_are_known() throws IOException {
+        String[] story = {"story", "--journal", journal(), "--test", "nobody expected"};
+        assertThat(zelotype(true, story)).isZero();
+        assertThat(out.toString()).doesNotContain("\u001b]8;;");
+        String[] withSources = Arrays.copyOf(story, story.length + 2);
+        withSources[story.length] = "--sources";
+        withSources[story.length + 1] = "../zelotype-examples/src";
+        assertThat(zelotype(true, withSources)).isZero();
+        assertThat(out.toString())
+                .containsPattern(
+                        "\u001b]8;;file:///\\S+/observatory/NightRun\\.java\u001b\\\\NightRun\\.java:\\d+\u001b]8;;\u001b\\\\");
+        assertThat(Links.areFollowed(Map.of("TERM", "xterm"))).isFalse();
+        assertThat(Links.areFollowed(Map.of("VTE_VERSION", "4999"))).isFalse();
+        assertThat(Links.areFollowed(Map.of("VTE_VERSION", "6800"))).isTrue();
+        assertThat(Links.areFollowed(Map.of("TERM_PROGRAM", "WezTerm"))).isTrue();
     }
 
     @Test

@@ -69,7 +69,7 @@ class SecretsTest {
     private static String printed(String... arguments) {
         StringWriter out = new StringWriter();
         PrintWriter writer = new PrintWriter(out, true);
-        assertThat(Main.commandLine(new Terminal(writer, writer, Ansi.OFF, false, 100))
+        assertThat(Main.commandLine(new Terminal(writer, writer, Ansi.OFF, false, 100, false))
                         .execute(arguments))
                 .as(() -> String.join(" ", arguments) + "\n" + out)
                 .isZero();

@@ -208,8 +208,8 @@ class WrongUseTest {
         String[] arguments = wrong.arguments().stream()
                 .map(word -> word.replace(FOLDER, folder.toString()).replace(FILE, file.toString()))
                 .toArray(String[]::new);
-        int code = Main.commandLine(
-                        new Terminal(new PrintWriter(out, true), new PrintWriter(err, true), Ansi.OFF, true, 100))
+        int code = Main.commandLine(new Terminal(
+                        new PrintWriter(out, true), new PrintWriter(err, true), Ansi.OFF, true, 100, false))
                 .execute(arguments);
         assertThat(code).as(err.toString()).isEqualTo(2);
         assertThat(err.toString())
@@ -239,7 +239,8 @@ class WrongUseTest {
         List<String> all = new ArrayList<>(List.of(arguments.split(" ")));
         // What no system has in a path stands for what some locales lack.
         all.add("n\0ght");
-        assertThat(Main.commandLine(new Terminal(out, out, Ansi.OFF, true, 100)).execute(all.toArray(new String[0])))
+        assertThat(Main.commandLine(new Terminal(out, out, Ansi.OFF, true, 100, false))
+                        .execute(all.toArray(new String[0])))
                 .isEqualTo(2);
         assertThat(err.toString())
                 .contains("cannot be written as a path with the characters of this system", "Set LANG")

@@ -1,6 +1,7 @@
 package dev.zelotype.junit;
 
 import dev.zelotype.Scene;
+import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.journal.TestScene;
 import java.lang.reflect.Parameter;
@@ -108,6 +109,8 @@ final class DoublesExtension
         List<String> notes = injection.notes();
         try {
             notes = injection.test().close(failure, isAborted(failure), notes);
+        } catch (CheckFailure e) {
+            throw e.failures().isEmpty() ? e : new SceneFailures(e);
         } finally {
             // What is worth knowing though it is not wrong goes into the test's report.
             if (!notes.isEmpty()) {

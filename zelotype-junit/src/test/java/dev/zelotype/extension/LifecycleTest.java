@@ -271,8 +271,8 @@ class LifecycleTest {
                         .extracting(Throwable::toString)
                         .asString()
                         .startsWith("what the doubles were asked before the test failed:\n    1  roof.open()")
-                        .containsPattern(
-                                "2  roof\\.station\\(\\) += null \\(by default\\) +LifecycleTest\\.java:\\d+"));
+                        .containsPattern("2  roof\\.station\\(\\) += null \\(by default\\)"
+                                + " +at \\S+LifecycleTest\\.java:\\d+\\)"));
         assertThat(results.testEvents().reportingEntryPublished().stream()
                         .map(event ->
                                 event.getRequiredPayload(ReportEntry.class).toString()))

@@ -29,6 +29,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.platform.engine.TestExecutionResult;
 import org.junit.platform.testkit.engine.EngineTestKit;
 import org.junit.platform.testkit.engine.Event;
+import org.opentest4j.MultipleFailuresError;
 
 /**
  * What {@link WithDoubles} does to test classes, which are run here as JUnit runs them.
@@ -94,6 +95,12 @@ class WithDoublesTest {
         @Test
         void misses() {
             expect(dome::open).once();
+        }
+
+        @Test
+        void misses_two() {
+            expect(dome::open).once();
+            expect(dome::angle).returns(3).once();
         }
 
         @Test
@@ -165,9 +172,20 @@ class WithDoublesTest {
                 .isInstanceOf(CheckFailure.class)
                 .hasMessageContaining("Expected exactly 1 call of dome.open(), but there was none.")
                 .hasMessageContaining("WithDoublesTest.java:");
+        assertThat(failure(results.get("misses_two")))
+                .isInstanceOfSatisfying(
+                        MultipleFailuresError.class,
+                        several -> assertThat(several.getFailures())
+                                .hasSize(2)
+                                .allSatisfy(each -> assertThat(each).isInstanceOf(CheckFailure.class))
+                                .map(each -> ((CheckFailure) each).details().expected())
+                                .containsExactly("exactly 1 call of dome.open()", "exactly 1 call of dome.angle()"))
+                .hasMessageMatching(
+                        "(?s)2 problems in this scene:\n\n1\\. Expected exactly 1 call of dome\\.open\\(\\).*"
+                                + "\n\n2\\. Expected exactly 1 call of dome\\.angle\\(\\).*");
         assertThat(failure(results.get("half_written")))
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("verify(dome.open()) at WithDoublesTest.java:");
+                .hasMessageContaining("verify(dome.open()) at dev.zelotype.extension.WithDoublesTest");
         assertThat(failure(results.get("fails_first")))
                 .hasMessage("first")
                 .satisfies(e -> assertThat(e.getSuppressed())

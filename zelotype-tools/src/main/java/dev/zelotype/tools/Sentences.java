@@ -23,7 +23,8 @@ public final class Sentences {
     }
 
     /**
-     * Breaks a sentence between words. It stands a little further in, and what follows the first line a little more.
+     * Breaks a sentence between words. It stands a little further in, and what follows the first line a little more. What
+     * is written as in a stack trace stays whole, since consoles lead to such a place only then.
      *
      * @param sentence the sentence
      * @param width how many characters a line may take; a longer word takes a line of its own
@@ -32,7 +33,7 @@ public final class Sentences {
     public static List<String> wrapped(String sentence, int width) {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder("  ");
-        for (String word : sentence.split(" ")) {
+        for (String word : sentence.split("(?<!\\bat) | (?!\\S+\\(\\S+:\\d+\\))")) {
             if (line.length() + word.length() >= width && line.length() > 4) {
                 lines.add(line.toString());
                 line.setLength(0);

@@ -1,6 +1,7 @@
 package dev.zelotype.error;
 
 import dev.zelotype.basics.Mask;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,6 +17,8 @@ public class CheckFailure extends ComparedError {
 
     /** Not part of a serialized failure, which is its message. */
     private final transient @Nullable FailureDetails details;
+
+    private final transient @Nullable List<CheckFailure> failures;
 
     /**
      * Makes a failure.
@@ -37,9 +40,27 @@ public class CheckFailure extends ComparedError {
      */
     @SuppressWarnings({"exports", "this-escape"})
     public CheckFailure(String message, @Nullable Throwable cause, FailureDetails details) {
+        this(message, cause, details, List.of());
+    }
+
+    @SuppressWarnings({"exports", "this-escape"})
+    private CheckFailure(
+            String message, @Nullable Throwable cause, FailureDetails details, List<CheckFailure> failures) {
         super(Mask.apply(message), Mask.cause(cause), details.comparedExpected(), details.comparedActual());
         this.details = details;
+        this.failures = failures;
         Frames.beginOutside(this);
+    }
+
+    /**
+     * Makes one failure of several.
+     *
+     * @param message what all of them say
+     * @param failures each of them
+     * @return a failure without details of its own
+     */
+    public static CheckFailure together(String message, List<CheckFailure> failures) {
+        return new CheckFailure(message, null, FailureDetails.NONE, List.copyOf(failures));
     }
 
     /**
@@ -49,5 +70,22 @@ public class CheckFailure extends ComparedError {
      */
     public FailureDetails details() {
         return details == null ? FailureDetails.NONE : details;
+    }
+
+    /**
+     * The failures that this one tells together, as at the end of a scene.
+     *
+     * <pre>{@code
+     * try {
+     *     scene.close();
+     * } catch (CheckFailure failure) {
+     *     failure.failures().forEach(each -> System.out.println(each.details().expected()));
+     * }
+     * }</pre>
+     *
+     * @return each with its own details; empty if it tells only itself
+     */
+    public List<CheckFailure> failures() {
+        return failures == null ? List.of() : failures;
     }
 }

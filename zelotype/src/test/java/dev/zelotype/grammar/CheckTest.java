@@ -101,13 +101,13 @@ class CheckTest {
                         Expected exactly 1 call of mount\\.slewTo\\(Harrow-2\\), but there was none\\.
 
                           Closest
-                            mount\\.slewTo\\(Quill-9\\)    CheckTest\\.java:\\d+
+                            mount\\.slewTo\\(Quill-9\\)    at \\S+CheckTest\\.java:\\d+\\)
                               target: expected Harrow-2, was Quill-9
 
                           Conversation \\(3 calls\\)
-                            1  mount\\.track\\(Harrow-2, 3\\)  = false \\(by default\\)    CheckTest\\.java:\\d+
-                            2  mount\\.slewTo\\(Quill-9\\)                             CheckTest\\.java:\\d+
-                            3  mount\\.rate\\(\\)              = 15                    CheckTest\\.java:\\d+""");
+                            1  mount\\.track\\(Harrow-2, 3\\)  = false \\(by default\\)    at \\S+CheckTest\\.java:\\d+\\)
+                            2  mount\\.slewTo\\(Quill-9\\)                             at \\S+CheckTest\\.java:\\d+\\)
+                            3  mount\\.rate\\(\\)              = 15                    at \\S+CheckTest\\.java:\\d+\\)""");
         assertThatThrownBy(() -> verify(mount::slewTo).never())
                 .hasMessageContaining(
                         "Expected no call of mount.slewTo(any SkyTarget), but there was 1.\n\n  The call\n    2  ");
@@ -228,7 +228,7 @@ class CheckTest {
         verifyNothingElse(mount, log);
         assertThat(describe(mount))
                 .matches("(?s)mount is a spy of Mount\\.\n\n  Told\n    mount\\.rate\\(\\)  supposed    "
-                        + "CheckTest.java:\\d+\n\n  Asked \\(1 call\\)\n    1  mount\\.rate\\(\\)  = 15 .*");
+                        + "at \\S+CheckTest.java:\\d+\\)\n\n  Asked \\(1 call\\)\n    1  mount\\.rate\\(\\)  = 15 .*");
         forgetCalls(mount, log);
         verifyUntouched(mount, log);
         assertThat(mount.rate()).as("what it is told stays").isEqualTo(15);

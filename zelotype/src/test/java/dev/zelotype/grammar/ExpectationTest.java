@@ -114,7 +114,7 @@ class ExpectationTest {
                 .hasMessageMatching("(?s)2 problems in this scene:\n\n"
                         + "1\\. Expected exactly 2 calls of mount\\.slewTo\\(any SkyTarget\\) where above the horizon, "
                         + "but there was 1\\.\n"
-                        + ".*Closest\n    mount\\.slewTo\\(Deep-1\\)    ExpectationTest\\.java:\\d+\n"
+                        + ".*Closest\n    mount\\.slewTo\\(Deep-1\\)    at [\\w.$]+\\(ExpectationTest\\.java:\\d+\\)\n"
                         + "      condition 'above the horizon' does not hold\n\n"
                         + "2\\. Expected at least 1 call of dome\\.close\\(\\), but there was none\\..*"
                         + "Conversation \\(3 calls\\).*");
@@ -182,7 +182,8 @@ class ExpectationTest {
             suppose(mount::rate).returns(15);
             assertThat(scene.conversation().notes())
                     .hasSize(severity == Severity.NOTE ? 1 : 0)
-                    .allMatch(note -> note.matches("suppose\\(mount\\.rate\\(\\)\\) at ExpectationTest\\.java:\\d+"));
+                    .allMatch(note -> note.matches(
+                            "suppose\\(mount\\.rate\\(\\)\\) at [\\w.$]+\\(ExpectationTest\\.java:\\d+\\)"));
             if (severity == Severity.FAIL) {
                 assertThatThrownBy(scene::close).hasMessageContaining("No call needed suppose(mount.rate())");
             } else {

@@ -78,7 +78,7 @@ class FailureTest {
             assertThatThrownBy(each::run)
                     .isInstanceOf(CheckFailure.class)
                     .hasMessageMatching("(?s).*Supposed, but not needed by any call\n"
-                            + " +suppose\\(mount\\.rate\\(\\)\\) at FailureTest\\.java:\\d+.*");
+                            + " +suppose\\(mount\\.rate\\(\\)\\) at \\S+FailureTest\\.java:\\d+\\).*");
         }
     }
 
@@ -122,7 +122,8 @@ class FailureTest {
         ports.read("focus");
         assertThatThrownBy(() -> verify(dome::open).once())
                 .hasMessageMatching("(?s).*ports\\.read\\(\"focus\"\\) += 0 \\(by default\\).*\n"
-                        + " +another method of that name: ports\\.read\\(any int\\) +FailureTest\\.java:\\d+\n.*");
+                        + " +another method of that name: ports\\.read\\(any int\\)"
+                        + " +at \\S+FailureTest\\.java:\\d+\\)\n.*");
     }
 
     @Test
@@ -155,9 +156,9 @@ class FailureTest {
         assertThat(failure).isInstanceOf(ClassCastException.class);
         assertThat(failure.getSuppressed()[0].toString())
                 .containsPattern("\n *Answers of the type that cannot be cast, and where they were supposed\n"
-                        + "  +names\\.get\\(\\) = 5 +FailureTest\\.java:\\d+\n"
+                        + "  +names\\.get\\(\\) = 5 +at \\S+FailureTest\\.java:\\d+\\)\n"
                         + " *Supposed, but not needed by any call\n"
-                        + " +suppose\\(mount\\.rate\\(\\)\\) at FailureTest\\.java:\\d+\n"
+                        + " +suppose\\(mount\\.rate\\(\\)\\) at \\S+FailureTest\\.java:\\d+\\)\n"
                         + " *Default methods without a supposition ran their own code and threw\n"
                         + " +ports\\.summary\\(\"focus\"\\) ran Ports\\.summary");
     }
@@ -219,11 +220,11 @@ class FailureTest {
         assertThatThrownBy(() -> verify(dome::open).once())
                 .isInstanceOf(CheckFailure.class)
                 .hasMessageMatching("(?s).*row\\.getString\\(\"title\"\\) +=( )\"\" \\(by default\\).*"
-                        + "closest supposed: row\\.getString\\(\"titel\"\\)    FailureTest\\.java:\\d+\n"
+                        + "closest supposed: row\\.getString\\(\"titel\"\\)    at \\S+FailureTest\\.java:\\d+\\)\n"
                         + " +columnLabel: expected \"titel\", was \"title\"\n.*"
                         + " *Supposed, but not needed by any call\n"
-                        + " +suppose\\(row\\.getString\\(\"altitude\"\\)\\) at FailureTest.*"
-                        + "suppose\\(row\\.getString\\(\"titel\"\\)\\) at FailureTest.*");
+                        + " +suppose\\(row\\.getString\\(\"altitude\"\\)\\) at \\S+FailureTest.*"
+                        + "suppose\\(row\\.getString\\(\"titel\"\\)\\) at \\S+FailureTest.*");
     }
 
     @Test

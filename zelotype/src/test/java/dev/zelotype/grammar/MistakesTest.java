@@ -77,7 +77,7 @@ class MistakesTest {
         assertThat(misuse).as(mistake.getName() + " is no error").isNotNull();
         assertThat(misuse.getMessage()).as(mistake.getName()).contains("\n  Cure: ");
         return misuse.getMessage()
-                .replaceAll("Mistakes(InStatements)?\\.java:\\d+", "Mistakes.java:...")
+                .replaceAll("at [\\w.$]+\\(Mistakes(InStatements)?\\.java:\\d+\\)", "at ...(Mistakes.java:...)")
                 .replaceAll("\\bMistakes(InStatements)?\\$(?=[A-Z])", "");
     }
 

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge.change;
 
+import dev.zelotype.basics.CodePlace;
 import dev.zelotype.tools.TypeNames;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,9 +34,7 @@ public final class CallPlace {
                 "",
                 check.signature(),
                 check.check(),
-                "",
-                check.file(),
-                check.line(),
+                check.at(),
                 0,
                 "",
                 Message.Written.NOTHING,
@@ -204,16 +203,26 @@ public final class CallPlace {
      * @return the source file and line
      */
     public String place() {
-        return asked.file() + ":" + asked.line();
+        return asked.from().file() + ":" + asked.from().line();
     }
 
     /**
-     * The class that calls.
+     * Where it stands, as consoles of development environments lead there.
      *
-     * @return its binary name; empty for a check of a test
+     * @return such as {@code at dev.observatory.NightRun.observe(NightRun.java:65)}
+     */
+    public String at() {
+        Message.Place from = asked.from();
+        return CodePlace.at(from.type(), from.method(), from.file(), from.line());
+    }
+
+    /**
+     * The class whose code makes the call, or holds the check.
+     *
+     * @return its binary name
      */
     public String caller() {
-        return asked.caller();
+        return asked.from().type();
     }
 
     /**
@@ -222,7 +231,7 @@ public final class CallPlace {
      * @return the name of the file without folders
      */
     public String file() {
-        return asked.file();
+        return asked.from().file();
     }
 
     /**
@@ -231,7 +240,7 @@ public final class CallPlace {
      * @return the line, from 1; less than 1 if that is not known
      */
     public int line() {
-        return asked.line();
+        return asked.from().line();
     }
 
     /** The method with the name of its double, which tests of a class mostly share. */

@@ -63,8 +63,15 @@ public sealed interface Message {
     record Called(String test, Asked asked) implements Message {}
 
     /** A check that failed without ending its test. */
-    record CheckFailed(String test, String check, String receiver, String signature, String file, int line)
-            implements Message {}
+    record CheckFailed(String test, String check, String receiver, String signature, Place at) implements Message {}
+
+    /**
+     * A place in code.
+     *
+     * @param type the binary name of its class
+     * @param file its file; the class if that is not known
+     */
+    record Place(String type, String method, String file, int line) {}
 
     /**
      * A test has ended.
@@ -119,7 +126,7 @@ public sealed interface Message {
      * @param ofResult whether it is the test that asks, and the subject that answers
      * @param count how often the method of this double was called in all
      * @param ofText how often it was called just so
-     * @param caller the class that calls
+     * @param from where it is made
      * @param variants how many other values its answer has
      * @param defaulted what was answered by default; empty if something was said
      * @param answer what was answered; empty for nothing
@@ -137,9 +144,7 @@ public sealed interface Message {
             String type,
             String signature,
             String text,
-            String caller,
-            String file,
-            int line,
+            Place from,
             int variants,
             String defaulted,
             Written answer,
@@ -165,9 +170,7 @@ public sealed interface Message {
                     type,
                     signature,
                     text,
-                    caller,
-                    file,
-                    line,
+                    from,
                     variants,
                     defaulted,
                     answer,

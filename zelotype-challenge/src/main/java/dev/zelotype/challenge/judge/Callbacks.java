@@ -54,7 +54,7 @@ final class Callbacks {
                         Weight.QUESTION,
                         site,
                         ChangeKind.CALLBACK,
-                        "No test runs the callback that " + site.text() + " at " + site.place() + " is given as "
+                        "No test runs the callback that " + site.text() + " " + site.at() + " is given as "
                                 + names.get(key) + ". Let an answer run it: suppose(...).does(...).",
                         List.of(),
                         List.copyOf(reaching.get(key))));

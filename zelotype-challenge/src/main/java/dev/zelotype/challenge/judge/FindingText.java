@@ -50,7 +50,7 @@ final class FindingText {
 
     private String sentence(Weight weight, Group group) {
         CallPlace site = group.site;
-        String what = site.text() + " at " + site.place();
+        String what = site.text() + " " + site.at();
         boolean gap = weight != Weight.UNCLEAR;
         String unnoticed = gap
                 ? ", and no test notices."
@@ -69,7 +69,7 @@ final class FindingText {
                         + (gap ? " Assert on what the callback does." : "");
             case TWICE -> what + " could be made twice" + unnoticed;
             case RESULT ->
-                site.text() + ", called at " + site.place() + ", could return otherwise" + change + unnoticed
+                site.text() + ", called " + site.at() + ", could return otherwise" + change + unnoticed
                         + (gap ? " Assert on the result." : "");
             case THROWN ->
                 "If " + what + " failed (" + group.change

@@ -67,7 +67,7 @@ final class Notes {
                         Weight.NOTE,
                         check,
                         ChangeKind.LOST,
-                        "The check \"" + check.text() + "\" at " + check.place()
+                        "The check \"" + check.text() + "\" " + check.at()
                                 + " adds nothing: whatever was changed to make it fail made"
                                 + " another check fail as well.",
                         List.of(),
@@ -101,7 +101,7 @@ final class Notes {
                     site,
                     ChangeKind.ANSWER,
                     (count == 1 ? "1 test depends" : count + " tests depend") + " on the default answer "
-                            + site.defaulted() + " of " + site.text() + " at " + site.place() + ".",
+                            + site.defaulted() + " of " + site.text() + " " + site.at() + ".",
                     proposal == null ? List.of() : List.of(proposal),
                     List.copyOf(leaning.get(key))));
         });

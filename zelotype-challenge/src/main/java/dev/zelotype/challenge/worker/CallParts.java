@@ -82,8 +82,11 @@ final class CallParts {
         return call.watched(place, "a lambda", told, runs);
     }
 
-    /** The file of a frame; its class if that is not known. */
-    static String file(StackFrame frame) {
-        return frame.getFileName() == null ? frame.getClassName() : frame.getFileName();
+    static Message.Place place(StackFrame frame) {
+        return new Message.Place(
+                frame.getClassName(),
+                frame.getMethodName(),
+                frame.getFileName() == null ? frame.getClassName() : frame.getFileName(),
+                frame.getLineNumber());
     }
 }

@@ -37,12 +37,7 @@ final class KeptChecks {
     synchronized List<Message.CheckFailed> all(String test) {
         return failed.values().stream()
                 .map(each -> new Message.CheckFailed(
-                        test,
-                        each.check(),
-                        each.receiver(),
-                        each.signature(),
-                        CallParts.file(each.at()),
-                        each.at().getLineNumber()))
+                        test, each.check(), each.receiver(), each.signature(), CallParts.place(each.at())))
                 .toList();
     }
 }

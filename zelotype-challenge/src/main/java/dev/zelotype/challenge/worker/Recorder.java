@@ -191,9 +191,7 @@ final class Recorder {
                 owner,
                 signature,
                 text,
-                caller.getClassName(),
-                CallParts.file(caller),
-                caller.getLineNumber(),
+                CallParts.place(caller),
                 variants,
                 "",
                 Message.Written.NOTHING,
@@ -238,9 +236,7 @@ final class Recorder {
                     call.type(),
                     call.signature(),
                     text,
-                    caller.getClassName(),
-                    CallParts.file(caller),
-                    caller.getLineNumber(),
+                    CallParts.place(caller),
                     variants,
                     call.ending() == Ending.DEFAULTED && call.returnType() != void.class
                             ? DisturbedCall.print(answer)

@@ -177,7 +177,7 @@ class AnswersTest {
             untold.humidity();
 
             assertThat(scene.conversationText())
-                    .startsWith("1  untold.humidity()  = 0 (by default)    AnswersTest.java:");
+                    .startsWith("1  untold.humidity()  = 0 (by default)    at dev.zelotype.examples.guide.AnswersTest");
         }
     }
 }

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.calls;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.CodePlace;
 import dev.zelotype.engine.make.Overflow;
 import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodType;
@@ -97,12 +98,19 @@ public final class Lines {
         return frame;
     }
 
-    /** The frame as a place that people can go to, such as {@code NightRun.java:41}. */
+    /** The frame in short, such as {@code NightRun.java:41}. */
     public static String text(@Nullable StackFrame frame) {
         if (frame == null) {
             return "";
         }
         String file = frame.getFileName();
         return file == null ? frame.getClassName() : file + ":" + frame.getLineNumber();
+    }
+
+    /** The frame as a place that consoles lead to; empty if there is none. */
+    public static String at(@Nullable StackFrame frame) {
+        return frame == null
+                ? ""
+                : CodePlace.at(frame.getClassName(), frame.getMethodName(), frame.getFileName(), frame.getLineNumber());
     }
 }

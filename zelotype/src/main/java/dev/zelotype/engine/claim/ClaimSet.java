@@ -83,7 +83,7 @@ public final class ClaimSet {
             for (Supposition each : said.suppositions()) {
                 all.add(new Told(
                         each.patternText() + " " + words(each),
-                        each.line(),
+                        each.place(),
                         each.frame() == null
                                 ? ""
                                 : topLevel(each.frame().getDeclaringClass()).getName(),
@@ -311,7 +311,7 @@ public final class ClaimSet {
                 .section("Asked both", List.of(Calls.call(claim.about(), method, arguments)))
                 .section("They", Columns.align(rows))
                 .differing(differences)
-                .section("Claimed at", List.of(Columns.gap(claim.patternText() + " " + words(claim), claim.line())));
+                .section("Claimed", List.of(Columns.gap(claim.patternText() + " " + words(claim), claim.at())));
         throw text.failure(real.thrown());
     }
 

@@ -190,7 +190,7 @@ public final class Demand extends Rule {
 
     @Override
     public String[] row() {
-        return new String[] {patternText(), count.text() + ", so far " + calls, line()};
+        return new String[] {patternText(), count.text() + ", so far " + calls, at()};
     }
 
     /** What is said of calls beyond the count that may be another test's. */
@@ -205,7 +205,7 @@ public final class Demand extends Rule {
         return new FailureText("Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls)
                         + ", and " + Count.calls(more) + " on threads of no scene.")
                 .expected(count.text(), patternText())
-                .section("Expected at", line().isEmpty() ? List.of() : List.of(line()));
+                .section("Expected", at().isEmpty() ? List.of() : List.of(at()));
     }
 
     /** What is missing, or null if it is met. */
@@ -217,7 +217,7 @@ public final class Demand extends Rule {
         return new FailureText(
                         "Expected " + count.text() + " of " + patternText() + ", but " + Count.happened(calls) + ".")
                 .expected(count.text(), patternText())
-                .section("Expected at", line().isEmpty() ? List.of() : List.of(line()))
+                .section("Expected", at().isEmpty() ? List.of() : List.of(at()))
                 .closest(Calls.closest(pattern(), state.calls(), state.part().callsOfOverloads(state.method())));
     }
 }

@@ -104,7 +104,7 @@ final class Hints {
                     lines.add(Columns.gap(
                             Calls.call(call) + " = "
                                     + Values.print(state.method().name(), answer),
-                            rule.line()));
+                            rule.at()));
                 }
             }
         }

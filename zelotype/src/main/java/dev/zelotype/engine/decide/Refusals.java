@@ -34,7 +34,7 @@ final class Refusals {
                 ? List.of("make it a stub, with stub(" + simpleType(told) + ".class)")
                 : Calls.statementsFor(told.name(), method, arguments);
         return new FailureText(sentence)
-                .section("Called at", at(call))
+                .section("Called", at(call))
                 .section("Told about this method", toldAbout(part, method, arguments))
                 .section("If the call is right, write", cure);
     }
@@ -44,7 +44,7 @@ final class Refusals {
     }
 
     private static List<String> at(Call call) {
-        return call.caller() == null ? List.of() : List.of(Lines.text(call.caller()));
+        return call.caller() == null ? List.of() : List.of(Lines.at(call.caller()));
     }
 
     private static List<String> toldAbout(Part part, DoubledMethod method, Object[] arguments) {
@@ -69,7 +69,7 @@ final class Refusals {
     /** A call that was expected, but not that often. */
     static FailureText tooOften(Demand exhausted, Call call) {
         return new FailureText(Calls.call(call) + " was called once too often.")
-                .section("Called at", at(call))
+                .section("Called", at(call))
                 .section("Expected", Columns.align(List.<String[]>of(exhausted.row())));
     }
 
@@ -78,7 +78,7 @@ final class Refusals {
         DoubleState told = ((MethodState) call.log()).part().owner();
         return new FailureText(Calls.call(call) + " was called " + times + " times from the same line, and each time"
                         + " no supposition covered it.")
-                .section("Called at", line.isEmpty() ? List.of() : List.of(line))
+                .section("Called", line.isEmpty() ? List.of() : List.of(line))
                 .section(
                         "If a loop waits for another answer, say it",
                         List.of(Calls.allowing(told.name(), call.log().method())));
@@ -87,7 +87,7 @@ final class Refusals {
     /** A call that was expected, but not yet or no longer. */
     static FailureText outOfOrder(Demand early, Demand before, Call call) {
         return new FailureText(Calls.call(call) + " came out of order.")
-                .section("Called at", at(call))
+                .section("Called", at(call))
                 .section(
                         before.comesBefore(early) ? "Expected before it" : "Expected after it, and already begun",
                         Columns.align(List.<String[]>of(before.row())));

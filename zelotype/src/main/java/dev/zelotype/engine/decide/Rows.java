@@ -37,7 +37,7 @@ public final class Rows {
             return overloadSaid(call);
         }
         List<String> lines = new ArrayList<>();
-        lines.add(Columns.gap("closest supposed: " + closest.patternText(), closest.line()));
+        lines.add(Columns.gap("closest supposed: " + closest.patternText(), closest.at()));
         differences.forEach(difference -> lines.add("  " + difference));
         return lines;
     }
@@ -47,7 +47,7 @@ public final class Rows {
         List<String> lines = new ArrayList<>();
         for (Rule each :
                 ((MethodState) call.log()).part().rulesOfOverloads(call.log().method())) {
-            lines.add(Columns.gap("another method of that name: " + each.patternText(), each.line()));
+            lines.add(Columns.gap("another method of that name: " + each.patternText(), each.at()));
         }
         return lines;
     }

@@ -82,6 +82,6 @@ public class Rule extends Said {
 
     /** It on one line, as cells. */
     public String[] row() {
-        return new String[] {patternText(), "supposed", line()};
+        return new String[] {patternText(), "supposed", at()};
     }
 }

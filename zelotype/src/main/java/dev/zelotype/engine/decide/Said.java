@@ -61,14 +61,19 @@ public class Said {
         return frame;
     }
 
-    /** Where it stands in the test. */
-    public final String line() {
+    /** Where it stands in the test, in short. */
+    public final String place() {
         return Lines.text(frame);
+    }
+
+    /** Where it stands in the test, as consoles lead there. */
+    public final String at() {
+        return Lines.at(frame);
     }
 
     /** It with its line, for messages. */
     @Override
     public final String toString() {
-        return verb.call() + "(" + patternText() + ") at " + line();
+        return (verb.call() + "(" + patternText() + ") " + at()).stripTrailing();
     }
 }

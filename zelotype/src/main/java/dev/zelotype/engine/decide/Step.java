@@ -60,12 +60,12 @@ public sealed interface Step {
     }
 
     /** Answers with what a lambda makes of the free parameters. */
-    record Answering(Shape lambda, @Nullable String line) implements Step {
+    record Answering(Shape lambda, @Nullable String place) implements Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
             return fitting(
-                    lambda.spread(heard(call, pattern)), owner, call.log().method(), line);
+                    lambda.spread(heard(call, pattern)), owner, call.log().method(), place);
         }
     }
 
@@ -80,13 +80,13 @@ public sealed interface Step {
     }
 
     /** Answers with what a lambda makes of the real code and the free parameters. */
-    record Surrounding(Around lambda, @Nullable String line) implements Step {
+    record Surrounding(Around lambda, @Nullable String place) implements Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
             Shape real = free -> owner.runReal(call.log().method(), pattern.arguments(call.arguments(), free));
             return fitting(
-                    lambda.spread(real, heard(call, pattern)), owner, call.log().method(), line);
+                    lambda.spread(real, heard(call, pattern)), owner, call.log().method(), place);
         }
     }
 
@@ -112,10 +112,10 @@ public sealed interface Step {
 
     /** An answer that was worked out, unless the method cannot give it back. */
     private static @Nullable Object fitting(
-            @Nullable Object answer, DoubleState owner, DoubledMethod method, @Nullable String line) {
+            @Nullable Object answer, DoubleState owner, DoubledMethod method, @Nullable String place) {
         if (method.returnType() != void.class && !Fitting.fits(answer, method.returnType())) {
             throw new MisuseException(
-                    "The answer computed for " + owner.name() + "." + method.name() + " at " + line + " does not fit: "
+                    "The answer computed for " + owner.name() + "." + method.name() + " " + place + " does not fit: "
                             + Fitting.misfit(answer, method.returnType()) + ".",
                     "answer with a value of that type");
         }

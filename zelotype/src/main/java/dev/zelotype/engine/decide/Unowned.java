@@ -28,7 +28,7 @@ public final class Unowned {
             @Nullable StackFrame caller) {
 
         String line() {
-            return Columns.gap(Calls.call(owner, method, arguments) + " on " + thread, Lines.text(caller));
+            return Columns.gap(Calls.call(owner, method, arguments) + " on " + thread, Lines.at(caller));
         }
     }
 

@@ -138,7 +138,7 @@ public final class Calls {
         List<String[]> rows = new ArrayList<>();
         int first = Math.max(0, calls.size() - MOST_IN_CONVERSATION);
         for (Call call : calls.subList(first, calls.size())) {
-            rows.add(new String[] {call.number() + "  " + call(call), answer(call), Lines.text(call.caller())});
+            rows.add(new String[] {call.number() + "  " + call(call), answer(call), Lines.at(call.caller())});
         }
         List<String> lines = new ArrayList<>();
         List<String> aligned = Columns.align(rows);
@@ -173,7 +173,7 @@ public final class Calls {
         if (best == null) {
             return calls.isEmpty() ? overload(pattern, ofOverloads) : FailureText.Closest.NONE;
         }
-        return new FailureText.Closest(call(best), Lines.text(best.caller()), differences);
+        return new FailureText.Closest(call(best), Lines.at(best.caller()), differences);
     }
 
     private static FailureText.Closest overload(CallPattern pattern, List<Call> calls) {
@@ -183,7 +183,7 @@ public final class Calls {
         Call last = calls.get(calls.size() - 1);
         return new FailureText.Closest(
                 call(last),
-                Lines.text(last.caller()),
+                Lines.at(last.caller()),
                 List.of("another method of that name: expected "
                         + pattern.method().signature() + ", was "
                         + last.log().method().signature()));

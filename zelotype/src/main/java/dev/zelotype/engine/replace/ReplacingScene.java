@@ -107,7 +107,7 @@ public abstract class ReplacingScene {
         String place = Replacing.toCome(replacedOne, this);
         if (place != null) {
             throw new MisuseException(
-                    "The call at " + place
+                    "The call " + place
                             + " would run the real code: it is in a method that is already running, which the JVM"
                             + " can no longer change.",
                     "open the scene before that method begins (with @WithDoubles, or in a @BeforeEach), or put the call into"

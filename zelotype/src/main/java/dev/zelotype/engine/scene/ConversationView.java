@@ -147,7 +147,7 @@ public final class ConversationView {
                     .parameters(statement.pattern().rules().length)
                     .pinned(statement.pattern().pinned())
                     .order(orders.indexOf(order) + 1)
-                    .place(statement.line())
+                    .place(statement.place())
                     .build());
         }
     }

@@ -8,6 +8,7 @@ import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.make.Sneaky;
 import dev.zelotype.engine.pattern.PatternReader;
 import dev.zelotype.engine.statement.SpokenScene;
+import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandles;
 import java.util.ArrayList;
@@ -150,10 +151,14 @@ public final class SceneState extends SpokenScene {
         }
         failures.addAll(misuses);
         FailureText all = new FailureText(numbered(failures));
-        if (failures.size() == 1 && texts.size() == 1) {
-            all.takeDetails(texts.get(0));
+        if (failures.size() == 1) {
+            return withConversation(texts.isEmpty() ? all : all.takeDetails(texts.get(0)))
+                    .failure(null);
         }
-        return withConversation(all).failure(null);
+        List<CheckFailure> each = new ArrayList<>();
+        texts.forEach(text -> each.add(text.failure(null)));
+        failures.subList(texts.size(), failures.size()).forEach(text -> each.add(new CheckFailure(text, null)));
+        return CheckFailure.together(withConversation(all).toString(), each);
     }
 
     private static String numbered(List<String> texts) {

@@ -141,7 +141,7 @@ public final class Order {
         FailureText text = new FailureText(sentence)
                 .section("Wanted", wanted)
                 .section("Happened", Rows.of(calls))
-                .section("Stated at", List.of(Lines.text(Lines.caller())));
+                .section("Stated", List.of(Lines.at(Lines.caller())));
         return scene.withHints(text).failure(null);
     }
 }

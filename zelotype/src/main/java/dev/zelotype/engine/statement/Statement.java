@@ -179,9 +179,14 @@ public abstract class Statement {
         return said.frame();
     }
 
-    /** Where it stands in the test. */
-    public final String line() {
-        return said.line();
+    /** Where it stands in the test, in short. */
+    public final String place() {
+        return said.place();
+    }
+
+    /** Where it stands in the test, as consoles lead there. */
+    public final String at() {
+        return said.at();
     }
 
     final void refuseIfNotRecorded() {

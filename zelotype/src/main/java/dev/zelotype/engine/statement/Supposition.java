@@ -133,7 +133,7 @@ public class Supposition extends Statement {
     public final void runs(@Nullable Shape lambda, boolean acts) {
         say(() -> {
             refuseNull(lambda);
-            add(acts ? new Step.Acting(lambda) : new Step.Answering(lambda, line()));
+            add(acts ? new Step.Acting(lambda) : new Step.Answering(lambda, at()));
         });
     }
 
@@ -141,7 +141,7 @@ public class Supposition extends Statement {
         say(() -> {
             refuseNull(lambda);
             refuseWithoutReal();
-            add(new Step.Surrounding(lambda, line()));
+            add(new Step.Surrounding(lambda, at()));
         });
     }
 

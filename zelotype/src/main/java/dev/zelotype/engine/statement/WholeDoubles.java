@@ -181,7 +181,7 @@ public final class WholeDoubles {
                 rows.add(new String[] {
                     supposition.patternText(),
                     "supposed" + (supposition.used() ? "" : ", not needed yet"),
-                    supposition.line()
+                    supposition.at()
                 });
             }
         }

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.weave;
 
+import dev.zelotype.basics.CodePlace;
 import java.lang.StackWalker.StackFrame;
 import java.lang.ref.WeakReference;
 import java.lang.reflect.Executable;
@@ -188,7 +189,7 @@ final class RunningCalls {
      *
      * @param replaced the method or constructor that is called
      * @param isOfScene whether another thread belongs to the scene
-     * @return the place, such as {@code NightRun.java:12}; null if there is none
+     * @return the place, such as {@code at dev.observatory.NightRun.observe(NightRun.java:12)}; null if there is none
      */
     @Nullable
     String toCome(Executable replaced, Opening opening, Predicate<Thread> isOfScene) {
@@ -205,7 +206,7 @@ final class RunningCalls {
                                 new Resolved(replaced, sites, old.type.get()),
                                 each.opened());
                 if (line != null) {
-                    return place(old.type.get(), line);
+                    return place(old.type.get(), old.method, line);
                 }
             }
         }
@@ -252,7 +253,7 @@ final class RunningCalls {
                             new Resolved(replaced, sites, old.type.get()),
                             false);
             if (line != null) {
-                return place(old.type.get(), line);
+                return place(old.type.get(), old.method, line);
             }
         }
         return null;
@@ -290,13 +291,13 @@ final class RunningCalls {
     }
 
     /** Told by the class, since the JVM has forgotten the file. */
-    private static String place(Class<?> type, int line) {
+    private static String place(Class<?> type, String method, int line) {
         Class<?> top = type;
         while (top.getEnclosingClass() != null) {
             top = top.getEnclosingClass();
         }
         String file = ClassFile.sourceOf(type);
         String name = file == null ? top.getSimpleName() + ".java" : file;
-        return line > 0 ? name + ":" + line : type.getName();
+        return CodePlace.at(type.getName(), method, name, line);
     }
 }

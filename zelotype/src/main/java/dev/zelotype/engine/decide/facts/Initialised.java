@@ -27,8 +27,8 @@ public final class Initialised {
                 ? "new " + Values.typeName(replaced.owner())
                 : Values.typeName(replaced.owner()) + "." + replaced.name();
         String what = Values.typeName(found.type()) + " keeps what a test supposed of " + method + "(...)";
-        if (here.add(Columns.gap(what, Lines.text(found.frame())))) {
-            note(Columns.gap(what + ", since the scene " + scene, Lines.text(found.frame())));
+        if (here.add(Columns.gap(what, Lines.at(found.frame())))) {
+            note(Columns.gap(what + ", since the scene " + scene, Lines.at(found.frame())));
         }
     }
 

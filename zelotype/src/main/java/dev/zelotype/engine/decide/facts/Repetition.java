@@ -22,7 +22,7 @@ public final class Repetition {
 
     /** Takes a look; true if the same was found more than a million questions long. */
     public synchronized boolean goesOn(Call call, boolean asksItself) {
-        String now = Lines.text(Lines.caller(asksItself));
+        String now = Lines.at(Lines.caller(asksItself));
         Object[] before = arguments;
         boolean repeated = before != null && now.equals(line) && Equality.same(before, call.arguments());
         same = repeated ? same + 1 : 0;

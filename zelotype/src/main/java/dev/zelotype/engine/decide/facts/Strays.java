@@ -26,7 +26,7 @@ public final class Strays {
         }
         NOTED.add(Columns.gap(
                 Calls.call(log.owner(), log.method(), arguments) + ", a double of the scene " + scene,
-                Lines.text(Lines.caller())));
+                Lines.at(Lines.caller())));
     }
 
     /** What was noted since somebody last asked. */

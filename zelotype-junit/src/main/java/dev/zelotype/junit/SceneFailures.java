@@ -1,0 +1,26 @@
+package dev.zelotype.junit;
+
+import dev.zelotype.error.CheckFailure;
+import org.opentest4j.MultipleFailuresError;
+
+/**
+ * Several failures at the end of a test, in the form that development environments show one by one, each with what was
+ * expected beside what came closest. Its message tells the conversation once.
+ */
+final class SceneFailures extends MultipleFailuresError {
+
+    private static final long serialVersionUID = 1L;
+
+    private final String message;
+
+    SceneFailures(CheckFailure all) {
+        super("", all.failures());
+        message = String.valueOf(all.getMessage());
+        setStackTrace(all.getStackTrace());
+    }
+
+    @Override
+    public String getMessage() {
+        return message;
+    }
+}
