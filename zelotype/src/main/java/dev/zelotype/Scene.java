@@ -1,6 +1,7 @@
 package dev.zelotype;
 
 import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.ConversationStatements;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.make.Comparison;
@@ -222,6 +223,20 @@ public final class Scene implements AutoCloseable {
      */
     public String conversationText() {
         return ConversationView.textOf(state);
+    }
+
+    /**
+     * The conversation so far as statements to paste: what the doubles answered as {@code suppose}, what they were told as
+     * {@code verify}. Of a spy on a real object that is what the real one does.
+     *
+     * <pre>{@code
+     * System.out.println(scene.statements().only("catalog").text(Form.CLAIMS));
+     * }</pre>
+     *
+     * @return the statements
+     */
+    public ConversationStatements statements() {
+        return ConversationStatements.of(ConversationView.of(state));
     }
 
     /**

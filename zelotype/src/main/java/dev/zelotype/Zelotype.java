@@ -20,6 +20,7 @@ import dev.zelotype.call.Query7;
 import dev.zelotype.call.Query8;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.make.Comparison;
+import dev.zelotype.engine.statement.Before;
 import dev.zelotype.engine.statement.Check;
 import dev.zelotype.engine.statement.Expectation;
 import dev.zelotype.engine.statement.Order;
@@ -444,6 +445,34 @@ public final class Zelotype {
      */
     public static void inThisOrder(Act0 statements) {
         Order.inThisOrder(statements);
+    }
+
+    /**
+     * Runs suppositions that hold once a call was made: what a double with a state says. A claim in such a block makes the
+     * call of the real object, too, before it asks.
+     *
+     * <pre>{@code
+     * suppose(weather::humidity).returns(40);
+     * after(dome::open, () -> suppose(weather::humidity).returns(70));
+     * }</pre>
+     *
+     * @param call the call, with its values; it is not made
+     * @param suppositions what holds afterwards; blocks in blocks are calls one after the other
+     * @throws dev.zelotype.error.MisuseException if it is no call of a double
+     */
+    public static void after(Act0 call, Act0 suppositions) {
+        Before.after(call, suppositions);
+    }
+
+    /**
+     * As {@link #after(Act0, Act0)}, for a call that gives something back.
+     *
+     * @param call the call, with its values; it is not made
+     * @param suppositions what holds afterwards
+     * @throws dev.zelotype.error.MisuseException if it is no call of a double
+     */
+    public static void after(Query0<?> call, Act0 suppositions) {
+        Before.after(call, suppositions);
     }
 
     /**

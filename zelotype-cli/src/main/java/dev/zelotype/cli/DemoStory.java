@@ -1,10 +1,15 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.Scene;
+import dev.zelotype.Zelotype;
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.ChallengeText;
 import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.challenge.finding.Finding;
+import dev.zelotype.conversation.ConversationStatements;
+import dev.zelotype.examples.observatory.FileCatalog;
+import dev.zelotype.examples.observatory.TargetCatalog;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
@@ -12,6 +17,7 @@ import dev.zelotype.journal.JournalWriter;
 import dev.zelotype.report.site.Sources;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -65,6 +71,11 @@ final class DemoStory {
         });
         title("Does the real catalog do what the stub says? A claim that it breaks");
         broken.forEach(printer::add);
+        line("  The real one tells what the stub should say:");
+        told(folder)
+                .lines()
+                .filter(each -> each.contains("suppose("))
+                .forEach(each -> line("    " + terminal.styled("fg(31)", each.strip())));
 
         Path page = ReportCommand.write(terminal, JournalOption.of(folder), into, "The demo", Sources.NONE);
         line("");
@@ -74,6 +85,19 @@ final class DemoStory {
         line("  challenge all of the tests      ./demo --challenge");
         line("  write a test of your own        README.md, \"Use it\"; docs/guide/start.md");
         return asMeant ? 0 : 1;
+    }
+
+    /** What the real catalog answers, as claims. */
+    private static String told(Path folder) throws IOException {
+        Path file = Files.writeString(folder.resolve("catalog.txt"), "Harrow-2 47\nQuill-9 61\n");
+        FileCatalog real = new FileCatalog(file);
+        try (Scene scene = Scene.open()) {
+            TargetCatalog catalog = Zelotype.stub(TargetCatalog.class, "catalog");
+            Zelotype.suppose(catalog::find).answers(real::find);
+            catalog.find("Harrow-2");
+            catalog.find("Nowhere-1");
+            return scene.statements().text(ConversationStatements.Form.CLAIMS);
+        }
     }
 
     private void read(Path folder) {

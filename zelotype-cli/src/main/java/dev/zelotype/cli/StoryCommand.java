@@ -1,6 +1,8 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.conversation.ConversationStatements;
 import dev.zelotype.conversation.Role;
+import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.site.StoryPage;
 import dev.zelotype.report.story.Mermaid;
@@ -45,7 +47,8 @@ import picocli.CommandLine.Spec;
         footer = {
             "  zelotype story --test closes_when_humid",
             "  zelotype story --class NightRunTest --outcome failed --format html --into story.html",
-            "  zelotype story --test long_night --calls 100-140 --format svg --into night.svg"
+            "  zelotype story --test long_night --calls 100-140 --format svg --into night.svg",
+            "  zelotype story --test a_clear_night --format java --double catalog --as claims"
         })
 final class StoryCommand implements Callable<Integer> {
 
@@ -73,7 +76,8 @@ final class StoryCommand implements Callable<Integer> {
             names = "--format",
             paramLabel = "FORMAT",
             defaultValue = "text",
-            description = "text, mermaid, svg, png, html (to step through). Default: ${DEFAULT-VALUE}.")
+            description = "text, mermaid, svg, png, html (to step through), java (statements to paste). Default:"
+                    + " ${DEFAULT-VALUE}.")
     private String format;
 
     @Option(
@@ -84,6 +88,17 @@ final class StoryCommand implements Callable<Integer> {
 
     @Option(names = "--calls", paramLabel = "FIRST-LAST", description = "Only these calls, such as 100-140.")
     private String calls = "";
+
+    @Option(
+            names = "--as",
+            paramLabel = "FORM",
+            description =
+                    "What java writes: suppositions (what was answered), checks (what was commanded), both, or claims"
+                            + " (a method for each double, to hold against the real object). Default: both.")
+    private String form = "";
+
+    @Option(names = "--double", paramLabel = "NAME", description = "With java: only statements about this double.")
+    private String receiver = "";
 
     @Mixin
     private SourcesOption sources = new SourcesOption();
@@ -132,7 +147,11 @@ final class StoryCommand implements Callable<Integer> {
     }
 
     private void refuseWrongUse() {
-        OptionCheck.refuseNoFormat(spec, format, "text", "mermaid", "svg", "png", "html");
+        OptionCheck.refuseNoFormat(spec, format, "text", "mermaid", "svg", "png", "html", "java");
+        if (!format.equals("java") && !(form.isEmpty() && receiver.isEmpty())) {
+            throw new ParameterException(spec.commandLine(), "--as and --double go with --format java.");
+        }
+        form();
         if (!List.of("", "passed", "failed", "aborted").contains(outcome)) {
             throw new ParameterException(
                     spec.commandLine(), "Unknown outcome '" + outcome + "': give passed, failed or aborted.");
@@ -212,7 +231,9 @@ final class StoryCommand implements Callable<Integer> {
             return;
         }
         Writer text = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
-        if (format.equals("html")) {
+        if (format.equals("java")) {
+            text.append(statements(scenes.get(0)));
+        } else if (format.equals("html")) {
             StoryPage.write(first, sources.sources(), text);
         } else {
             for (JournalScene scene : scenes) {
@@ -231,6 +252,34 @@ final class StoryCommand implements Callable<Integer> {
         for (TextStory.Line line : TextStory.of(story, terminal.width(), TextStory.Signs.DRAWN)) {
             text.append((line.head() + line.message()).stripTrailing()).append('\n');
         }
+    }
+
+    private String statements(JournalScene scene) {
+        ConversationStatements statements = ConversationStatements.of(scene.conversation());
+        if (!receiver.isEmpty()
+                && scene.conversation().doubles().stream()
+                        .noneMatch(each -> each.name().equals(receiver))) {
+            throw new ParameterException(
+                    spec.commandLine(),
+                    "--double=" + receiver + " is none of the test's doubles: "
+                            + String.join(
+                                    ", ",
+                                    scene.conversation().doubles().stream()
+                                            .map(NamedDouble::name)
+                                            .toList())
+                            + ".");
+        }
+        return (receiver.isEmpty() ? statements : statements.only(receiver)).text(form());
+    }
+
+    private ConversationStatements.Form form() {
+        for (ConversationStatements.Form each : ConversationStatements.Form.values()) {
+            if (each.name().equalsIgnoreCase(form.isEmpty() ? "both" : form)) {
+                return each;
+            }
+        }
+        throw new ParameterException(
+                spec.commandLine(), "Unknown form '" + form + "': give suppositions, checks, both or claims.");
     }
 
     private void print(Story story) {

@@ -46,6 +46,7 @@ class JavadocTest {
             import dev.zelotype.challenge.finding.*;
             import dev.zelotype.challenge.run.*;
             import dev.zelotype.conversation.*;
+            import dev.zelotype.conversation.ConversationStatements.Form;
             import dev.zelotype.doubles.*;
             import dev.zelotype.error.*;
             import dev.zelotype.examples.observatory.*;

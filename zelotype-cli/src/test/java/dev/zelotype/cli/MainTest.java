@@ -82,8 +82,8 @@ class MainTest {
         assertThat(out.toString())
                 .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 4 of 4\n")
                 .containsPattern(
-                        "camera\\.expose\\(.*\\)\\s+at dev\\.zelotype\\.examples\\.observatory\\.NightRun\\.\\w+\\(NightRun\\.java:\\d+\\)"
-                                + "\\s+could\\s+be\\s+left\\s+out,\\s+and\\s+no\\s+test\\s+notices\\.\n"
+                        "camera\\.expose\\(.*\\)\\s+at dev\\.zelotype\\.examples\\.observatory\\.NightRun\\.\\w+"
+                                + "\\(NightRun\\.java:\\d+\\)\\s+could\\s+be\\s+left\\s+out,\\s+and\\s+no\\s+test\\s+notices\\.\n"
                                 + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
                 .containsPattern(
                         "\\d+ of \\d+ disturbed places noticed \\(\\d+\\.\\d %\\), in \\d+ runs of \\d tests\n");
@@ -182,6 +182,7 @@ class MainTest {
                         "verify(camera::expose).once();",
                         "5. Does the real catalog do what the stub says?",
                         "FileCatalog breaks the claim",
+                        "suppose(() -> catalog.find(\"Harrow-2\")).returns(Optional.of(new SkyTarget(\"Harrow-2\", 47)));",
                         "Next",
                         report + File.separator + "index.html",
                         "./demo --challenge");
@@ -281,6 +282,28 @@ class MainTest {
     }
 
     @Test
+    void a_test_is_told_as_statements_to_paste() throws IOException {
+        String journal = journal();
+        String[] claims = {
+            "story", "--journal", journal, "--test", "nobody expected", "--format", "java", "--as", "claims"
+        };
+        assertThat(zelotype(false, claims)).isZero();
+        assertThat(out.toString()).startsWith("import static dev.zelotype.Zelotype.*;\n\nimport ");
+        assertThat(out.toString()).contains("class FromConversation {\n\n    static void claimsOf", "suppose(() -> ");
+        String[] checks = {
+            "story", "--journal", journal, "--test", "nobody expected", "--format", "java", "--double", "dome"
+        };
+        assertThat(zelotype(false, checks)).isZero();
+        assertThat(out.toString())
+                .contains("static void checks(Dome dome) {\n        verify(() -> dome.open()).once();\n");
+        String[] unknown = {
+            "story", "--journal", journal, "--test", "nobody expected", "--format", "java", "--double", "roof"
+        };
+        assertThat(zelotype(false, unknown)).isEqualTo(2);
+        assertThat(err.toString()).contains("--double=roof is none of the test's doubles: ");
+    }
+
+    @Test
     void places_are_links_where_terminals_follow_links_and_the_sources_are_known() throws IOException {
         String[] story = {"story", "--journal", journal(), "--test", "nobody expected"};
         assertThat(zelotype(true, story)).isZero();
@@ -290,8 +313,8 @@ class MainTest {
         withSources[story.length + 1] = "../zelotype-examples/src";
         assertThat(zelotype(true, withSources)).isZero();
         assertThat(out.toString())
-                .containsPattern(
-                        "\u001b]8;;file:///\\S+/observatory/NightRun\\.java\u001b\\\\NightRun\\.java:\\d+\u001b]8;;\u001b\\\\");
+                .containsPattern("\u001b]8;;file:///\\S+/observatory/NightRun\\.java\u001b\\\\"
+                        + "NightRun\\.java:\\d+\u001b]8;;\u001b\\\\");
         assertThat(Links.areFollowed(Map.of("TERM", "xterm"))).isFalse();
         assertThat(Links.areFollowed(Map.of("VTE_VERSION", "4999"))).isFalse();
         assertThat(Links.areFollowed(Map.of("VTE_VERSION", "6800"))).isTrue();

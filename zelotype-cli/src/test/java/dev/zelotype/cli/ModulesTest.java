@@ -62,7 +62,7 @@ class ModulesTest {
                             "cli",
                             CORE,
                             "challenge(\\.(change|error|finding|run))?",
-                            "examples",
+                            "examples(\\.observatory)?",
                             "generate",
                             "journal",
                             "report\\..+",

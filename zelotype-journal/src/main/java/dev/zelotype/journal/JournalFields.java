@@ -3,6 +3,7 @@ package dev.zelotype.journal;
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonToken;
+import dev.zelotype.conversation.ValueSource;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -156,6 +157,31 @@ final class JournalFields {
             objects.add(new JournalFields(map, words));
         }
         return objects;
+    }
+
+    List<ValueSource> sources(String name) throws Damaged {
+        List<ValueSource> sources = new ArrayList<>();
+        for (JournalFields each : objects(name)) {
+            sources.add(each.source());
+        }
+        return sources;
+    }
+
+    ValueSource source(String name) throws Damaged {
+        if (!fields.containsKey(name)) {
+            return ValueSource.AS_TOLD;
+        }
+        if (fields.get(name) instanceof Map<?, ?> map) {
+            return new JournalFields(map, words).source();
+        }
+        throw new Damaged("\"" + name + "\" is not an object");
+    }
+
+    private ValueSource source() throws Damaged {
+        if (has("code")) {
+            return ValueSource.of(text("code"), texts("imports"));
+        }
+        return has("type") ? ValueSource.unwritten(word("type")) : ValueSource.AS_TOLD;
     }
 
     private List<?> list(String name) throws Damaged {

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.core.JsonGenerator;
 import dev.zelotype.basics.Mask;
 import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.ValueSource;
 import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.NamedDouble;
 import java.io.IOException;
@@ -286,7 +287,40 @@ public final class JournalWriter {
             if (call.failed()) {
                 out.writeBooleanField("failed", true);
             }
+            sources(out, call);
         });
+    }
+
+    /** Only of values whose text is not their source: most are told already. */
+    private void sources(JsonGenerator out, RecordedCall call) throws IOException {
+        boolean told = true;
+        for (int i = 0; i < call.arguments().size(); i++) {
+            told &= call.argumentSource(i) == ValueSource.AS_TOLD;
+        }
+        if (!told) {
+            out.writeArrayFieldStart("sources");
+            for (int i = 0; i < call.arguments().size(); i++) {
+                source(out, call.argumentSource(i));
+            }
+            out.writeEndArray();
+        }
+        if (call.answerSource() != ValueSource.AS_TOLD) {
+            out.writeFieldName("answerSource");
+            source(out, call.answerSource());
+        }
+    }
+
+    private void source(JsonGenerator out, ValueSource source) throws IOException {
+        out.writeStartObject();
+        if (source.isUnwritten()) {
+            out.writeStringField("type", masked(source.type()));
+        } else if (source != ValueSource.AS_TOLD) {
+            out.writeStringField("code", masked(source.code()));
+            if (!source.imports().isEmpty()) {
+                strings(out, "imports", source.imports());
+            }
+        }
+        out.writeEndObject();
     }
 
     private void typeLine(JsonGenerator lines, DoubledType type) throws IOException {

@@ -289,6 +289,8 @@ final class SceneReader {
                 .micros(fields.count("micros", 0))
                 .tookMicros(fields.count("took", -1))
                 .failed(fields.flag("failed"))
+                .argumentSources(fields.sources("sources"))
+                .answerSource(fields.source("answerSource"))
                 .build();
     }
 

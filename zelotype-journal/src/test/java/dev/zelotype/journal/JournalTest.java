@@ -11,6 +11,7 @@ import dev.zelotype.conversation.Ending;
 import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.conversation.Role;
 import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.ValueSource;
 import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.Kind;
@@ -51,6 +52,16 @@ class JournalTest {
                     .micros(each.ordinal() * 3_000_000_000L)
                     .tookMicros(each == Ending.RUNNING ? -1 : each.ordinal())
                     .failed(each == Ending.ANSWERED)
+                    .argumentSources(
+                            each == Ending.REAL
+                                    ? List.of(
+                                            ValueSource.of("new Note(\"ab\")", List.of("dev.observatory.Note")),
+                                            ValueSource.AS_TOLD)
+                                    : List.of())
+                    .answerSource(
+                            each == Ending.THREW
+                                    ? ValueSource.unwritten("java.util.function.Consumer")
+                                    : ValueSource.AS_TOLD)
                     .build());
         }
         for (Verb verb : Verb.values()) {

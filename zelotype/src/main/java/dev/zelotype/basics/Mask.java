@@ -16,6 +16,9 @@ public final class Mask {
     /** What stands in the place of what must not be shown. */
     public static final String MASKED = "***";
 
+    private static final Pattern SECRET =
+            Pattern.compile("(?i).*(passw|passphrase|passcode|secret|credential|pin$).*|pin|pwd");
+
     private static volatile @Nullable Pattern hidden;
 
     private Mask() {}
@@ -36,6 +39,16 @@ public final class Mask {
      */
     public static boolean isSet() {
         return hidden != null;
+    }
+
+    /**
+     * Whether what has such a name is most likely a password.
+     *
+     * @param name the name of a parameter or of a part of a record
+     * @return true for {@code password}, {@code newPin} and the like
+     */
+    public static boolean isSecretName(String name) {
+        return SECRET.matcher(name).matches();
     }
 
     /**

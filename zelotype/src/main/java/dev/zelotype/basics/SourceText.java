@@ -8,19 +8,25 @@ import java.math.BigInteger;
 import java.net.URI;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.MonthDay;
 import java.time.Period;
 import java.time.ZoneId;
 import java.time.temporal.Temporal;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,7 +43,9 @@ import org.jspecify.annotations.Nullable;
  */
 public record SourceText(String code, SortedSet<String> imports) {
 
-    private static final int MOST_ELEMENTS = 10;
+    private static final int MOST_ELEMENTS = 30;
+    /** As many as {@code Map.of} takes. */
+    private static final int MOST_ENTRIES = 10;
 
     /**
      * A value as source.
@@ -56,6 +64,9 @@ public record SourceText(String code, SortedSet<String> imports) {
         if (type.isArray()) {
             String element = name(type.getComponentType(), imports);
             return element == null ? null : element + "[]";
+        }
+        if (type.isPrimitive()) {
+            return type.getName();
         }
         String qualified = type.getCanonicalName();
         if (qualified == null || type.isHidden() || type.isSynthetic()) {
@@ -117,6 +128,20 @@ public record SourceText(String code, SortedSet<String> imports) {
                 return optional.isEmpty()
                         ? called(Optional.class, "empty")
                         : called(Optional.class, "of", optional.get());
+            } else if (value instanceof OptionalInt optional) {
+                return optional.isEmpty()
+                        ? called(OptionalInt.class, "empty")
+                        : called(OptionalInt.class, "of", optional.getAsInt());
+            } else if (value instanceof OptionalLong optional) {
+                return optional.isEmpty()
+                        ? called(OptionalLong.class, "empty")
+                        : called(OptionalLong.class, "of", optional.getAsLong());
+            } else if (value instanceof OptionalDouble optional) {
+                return optional.isEmpty()
+                        ? called(OptionalDouble.class, "empty")
+                        : called(OptionalDouble.class, "of", optional.getAsDouble());
+            } else if (value.getClass() == CompletableFuture.class) {
+                return future((CompletableFuture<?>) value);
             } else if (value instanceof Collection<?> all) {
                 return collection(all);
             } else if (value instanceof Map<?, ?> map) {
@@ -182,10 +207,19 @@ public record SourceText(String code, SortedSet<String> imports) {
 
         private @Nullable String collection(Collection<?> all) {
             boolean list = all instanceof List;
-            if (!list && !(all instanceof Set) || hasNull(all) || all.size() > MOST_ELEMENTS) {
+            if (!list && !(all instanceof Set) || all.size() > MOST_ELEMENTS) {
                 return null;
+            } else if (hasNull(all)) {
+                return list && all.size() > 1 ? called(Arrays.class, "asList", all.toArray()) : null;
             }
             return called(list ? List.class : Set.class, "of", all.toArray());
+        }
+
+        /** Of one that is completed; what it will be completed with is unknown of another. */
+        private @Nullable String future(CompletableFuture<?> future) {
+            return future.isDone() && !future.isCompletedExceptionally()
+                    ? called(CompletableFuture.class, "completedFuture", future.join())
+                    : null;
         }
 
         private static boolean hasNull(Collection<?> all) {
@@ -198,7 +232,7 @@ public record SourceText(String code, SortedSet<String> imports) {
                 all.add(key);
                 all.add(value);
             });
-            return hasNull(all) || map.size() > MOST_ELEMENTS ? null : called(Map.class, "of", all.toArray());
+            return hasNull(all) || map.size() > MOST_ENTRIES ? null : called(Map.class, "of", all.toArray());
         }
 
         private @Nullable String array(Object array) {
@@ -223,6 +257,9 @@ public record SourceText(String code, SortedSet<String> imports) {
             List<Object> parts = new ArrayList<>();
             try {
                 for (RecordComponent component : record.getClass().getRecordComponents()) {
+                    if (Mask.isSecretName(component.getName())) {
+                        return null;
+                    }
                     component.getAccessor().setAccessible(true);
                     parts.add(component.getAccessor().invoke(record));
                 }
@@ -257,8 +294,8 @@ public record SourceText(String code, SortedSet<String> imports) {
             } else if (value instanceof Temporal
                     && value.getClass().getPackageName().equals("java.time")) {
                 return parsed(value.getClass(), value);
-            } else if (value instanceof Period) {
-                return parsed(Period.class, value);
+            } else if (value instanceof Period || value instanceof MonthDay) {
+                return parsed(value.getClass(), value);
             } else if (value instanceof ZoneId zone) {
                 return called(ZoneId.class, "of", zone.getId());
             } else if (value instanceof UUID id) {

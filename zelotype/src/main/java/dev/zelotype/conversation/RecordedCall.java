@@ -25,6 +25,8 @@ public final class RecordedCall {
     private final long micros;
     private final long tookMicros;
     private final boolean failed;
+    private final List<ValueSource> argumentSources;
+    private final ValueSource answerSource;
 
     private RecordedCall(Builder from) {
         this.number = from.number;
@@ -42,6 +44,8 @@ public final class RecordedCall {
         this.micros = from.micros;
         this.tookMicros = from.tookMicros;
         this.failed = from.failed || from.ending == Ending.THREW;
+        this.argumentSources = List.copyOf(from.argumentSources);
+        this.answerSource = from.answerSource;
     }
 
     /**
@@ -115,6 +119,25 @@ public final class RecordedCall {
      */
     public String answer() {
         return answer;
+    }
+
+    /**
+     * How an argument would be written in a test.
+     *
+     * @param argument its place, from 0
+     * @return its source
+     */
+    public ValueSource argumentSource(int argument) {
+        return argument < argumentSources.size() ? argumentSources.get(argument) : ValueSource.AS_TOLD;
+    }
+
+    /**
+     * How what was returned or thrown would be written in a test.
+     *
+     * @return its source
+     */
+    public ValueSource answerSource() {
+        return answerSource;
     }
 
     /**
@@ -256,6 +279,8 @@ public final class RecordedCall {
         private long micros;
         private long tookMicros = -1;
         private boolean failed;
+        private List<ValueSource> argumentSources = List.of();
+        private ValueSource answerSource = ValueSource.AS_TOLD;
 
         private Builder() {}
 
@@ -333,6 +358,28 @@ public final class RecordedCall {
          */
         public Builder answer(String value) {
             this.answer = value;
+            return this;
+        }
+
+        /**
+         * Sets how the arguments would be written in a test.
+         *
+         * @param value one for each argument; none if the text of each is its source
+         * @return this builder
+         */
+        public Builder argumentSources(List<ValueSource> value) {
+            this.argumentSources = value;
+            return this;
+        }
+
+        /**
+         * Sets how what was returned or thrown would be written in a test.
+         *
+         * @param value it
+         * @return this builder
+         */
+        public Builder answerSource(ValueSource value) {
+            this.answerSource = value;
             return this;
         }
 

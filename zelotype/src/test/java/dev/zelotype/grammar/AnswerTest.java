@@ -335,4 +335,20 @@ class AnswerTest {
                     .isEqualTo(expected);
         }
     }
+
+    @Test
+    void null_can_be_answered_again_and_again() {
+        Names names = stub(Names.class);
+        // What the compiler makes of returns(null, null).
+        suppose(names::first).returns(null, (String[]) null).returns("Harrow-2");
+        assertThat(names.first()).isNull();
+        assertThat(names.first()).isNull();
+        assertThat(names.first()).isEqualTo("Harrow-2");
+        assertThatThrownBy(() -> suppose(names::first).fails(null, (Throwable[]) null))
+                .isInstanceOf(MisuseException.class);
+    }
+
+    interface Names {
+        String first();
+    }
 }

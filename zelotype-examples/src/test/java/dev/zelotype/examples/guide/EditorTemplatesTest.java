@@ -65,9 +65,9 @@ class EditorTemplatesTest {
 
     @Test
     void what_the_templates_write_compiles() throws Exception {
-        StringBuilder source = new StringBuilder(
-                "import static dev.zelotype.Zelotype.*; import dev.zelotype.Scene;"
-                        + " import dev.zelotype.examples.observatory.*; class Templates { WeatherStation weather; Dome dome; Mount mount;");
+        StringBuilder source = new StringBuilder("import static dev.zelotype.Zelotype.*; import dev.zelotype.Scene;"
+                + " import dev.zelotype.examples.observatory.*;"
+                + " class Templates { WeatherStation weather; Dome dome; Mount mount;");
         int number = 0;
         for (String code : templates("intellij.xml").values()) {
             source.append("\nvoid m")

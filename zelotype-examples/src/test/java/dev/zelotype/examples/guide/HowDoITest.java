@@ -370,6 +370,17 @@ class HowDoITest {
         assertThat(site.mount().rate()).isEqualTo(15);
     }
 
+    // ... answer differently after another call?
+    @Test
+    void answer_differently_after_another_call() {
+        suppose(weather::humidity).returns(40);
+        after(dome::open, () -> suppose(weather::humidity).returns(70));
+
+        assertThat(weather.humidity()).isEqualTo(40);
+        dome.open();
+        assertThat(weather.humidity()).isEqualTo(70);
+    }
+
     // ... have two doubles of one type?
     @Test
     void have_two_doubles_of_one_type() {

@@ -75,7 +75,8 @@ class OverloadsTest {
                         + " import org.springframework.core.env.Environment; import java.util.logging.Logger;"
                         + " import jakarta.jms.Message; import jakarta.persistence.Query; import java.sql.Connection;"
                         + " class Overloads { interface Repository<T, K> { <S extends T> S save(S one);"
-                        + " <S extends T> Iterable<S> saveAll(Iterable<S> all); void delete(T one); void delete(Iterable<T> all); }\n");
+                        + " <S extends T> Iterable<S> saveAll(Iterable<S> all);"
+                        + " void delete(T one); void delete(Iterable<T> all); }\n");
         for (int i = 0; i < rows.size(); i++) {
             String receiver = rows.get(i).reference().replaceFirst("::.*", "");
             String parameter =

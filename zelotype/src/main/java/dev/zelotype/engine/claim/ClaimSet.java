@@ -14,6 +14,7 @@ import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.scene.SceneState;
+import dev.zelotype.engine.statement.Before;
 import dev.zelotype.engine.statement.Statement;
 import dev.zelotype.engine.statement.Supposition;
 import dev.zelotype.error.CheckFailure;
@@ -106,7 +107,10 @@ public final class ClaimSet {
 
     private static String words(Supposition claim) {
         List<String> steps = new ArrayList<>();
-        claim.rule().steps().forEach(step -> steps.add(step.said()));
+        boolean nothing = claim.method().givesNothing();
+        claim.rule()
+                .steps()
+                .forEach(step -> steps.add(nothing && step instanceof Step.Value ? "does nothing" : step.said()));
         return String.join(", then ", steps);
     }
 
@@ -202,6 +206,9 @@ public final class ClaimSet {
             Said said = run(scene);
             claim = said.suppositions().get(index);
             examples = examples(claim);
+            for (Before each : claim.befores()) {
+                Caller.callDouble(each.method(), each.arguments(), each.about());
+            }
             for (Object[] example : examples) {
                 refuseUncovered(claim, example);
                 List<Reaction> outcomes = new ArrayList<>();
@@ -213,6 +220,15 @@ public final class ClaimSet {
             }
         } finally {
             scene.close();
+        }
+        for (Before each : claim.befores()) {
+            Reaction led = Caller.callReal(each.method(), each.arguments(), real, limit, 0);
+            if (led.thrown() != null) {
+                throw new CheckFailure(
+                        "The claim " + claim + " cannot be held: " + each.text() + " of the real object "
+                                + led.said(false) + ".",
+                        led.thrown());
+            }
         }
         for (int i = 0; i < examples.length; i++) {
             Object target = target(scene, claim, real);

@@ -5,7 +5,6 @@ import dev.zelotype.basics.Mask;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,9 +13,6 @@ import org.jspecify.annotations.Nullable;
 final class Legible {
 
     private static final List<Charset> CHARSETS = List.of(StandardCharsets.UTF_8, StandardCharsets.ISO_8859_1);
-    /** How people call what nobody is to see; passwords are arrays so that they can be wiped. */
-    private static final Pattern SECRET =
-            Pattern.compile("(?i).*(passw|passphrase|passcode|secret|credential|pin$).*|pin|pwd");
     /** Longer ones hold no text that a person would read. */
     private static final int LONGEST = 1 << 20;
 
@@ -24,7 +20,7 @@ final class Legible {
 
     /** Whether a value is hidden by where it stands, whatever the mask says. */
     static boolean isSecret(String place, @Nullable Object value) {
-        return value instanceof char[] && SECRET.matcher(place).matches();
+        return value instanceof char[] && Mask.isSecretName(place);
     }
 
     /** Whether the mask hides a part of what stands in an array or collection, from its first element to its last. */

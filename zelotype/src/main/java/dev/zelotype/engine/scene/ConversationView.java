@@ -92,9 +92,14 @@ public final class ConversationView {
             answer = worded.answerText();
         }
         told.failed(failed || isFailedFuture(call.answer()));
-        told.arguments(arguments == null ? Calls.arguments(method, call.arguments()) : arguments);
-        return told.answer(isSilent(call) ? "" : answer == null ? Values.print(method.name(), call.answer()) : answer)
-                .build();
+        List<String> texts = arguments == null ? Calls.arguments(method, call.arguments()) : arguments;
+        told.arguments(texts).argumentSources(ValueSources.ofArguments(method, call.arguments(), texts));
+        if (!isSilent(call)) {
+            String text = answer == null ? Values.print(method.name(), call.answer()) : answer;
+            Class<?> type = call.ending() == Ending.THREW ? Throwable.class : method.returnType();
+            told.answer(text).answerSource(ValueSources.of(call.answer(), text, type));
+        }
+        return told.build();
     }
 
     private static boolean isFailedFuture(@Nullable Object answer) {

@@ -35,6 +35,7 @@ public class Supposition extends Statement {
 
     private final Rule rule;
     private final List<Object[]> examples = new ArrayList<>();
+    private final @Nullable Before before = Before.current();
     private @Nullable BiPredicate<Object, Object> comparison;
 
     Supposition(Rule rule, Part part) {
@@ -48,6 +49,10 @@ public class Supposition extends Statement {
 
     public static Supposition of(Serializable shape) {
         Supposition statement = new Supposition(read(shape, true));
+        Before before = statement.before;
+        if (before != null) {
+            statement.narrow(before.narrowed(statement.pattern()));
+        }
         if (statement.scene().isShared()) {
             throw new MisuseException(
                     "suppose(" + statement.patternText() + ") was said outside any scene, but scenes share "
@@ -78,7 +83,9 @@ public class Supposition extends Statement {
      * Adds an answer for each value, all at once; none of them if one is refused. Without lambdas, since the first ones that
      * a JVM links take longer than all the rest.
      */
-    private void addAll(boolean fails, @Nullable Object first, @Nullable Object[] more) {
+    private void addAll(boolean fails, @Nullable Object first, @Nullable Object @Nullable [] given) {
+        // The compiler takes a second null for the array of all that follow.
+        Object[] more = given == null ? new Object[] {null} : given;
         try {
             Step[] steps = new Step[more.length + 1];
             for (int i = 0; i < steps.length; i++) {
@@ -201,6 +208,11 @@ public class Supposition extends Statement {
     }
 
     /** The double that it is about. */
+    /** The calls that must have been made before, in their order. */
+    public final List<Before> befores() {
+        return before == null ? List.of() : before.all();
+    }
+
     public final DoubleState about() {
         return part().owner();
     }
