@@ -49,7 +49,7 @@ public final class Claim<T> {
     }
 
     /**
-     * The line that it stands in.
+     * The line of the statement.
      *
      * @return the line of the source file; 0 if not known
      */

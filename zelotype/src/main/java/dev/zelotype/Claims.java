@@ -54,7 +54,7 @@ public final class Claims<T> {
      * @return the claims, to be held against nothing but the real methods
      */
     public static Claims<Void> ofStatics(Runnable claims) {
-        return new Claims<>(new ClaimSet(null, nobody -> claims.run()));
+        return new Claims<>(new ClaimSet(null, none -> claims.run()));
     }
 
     /**

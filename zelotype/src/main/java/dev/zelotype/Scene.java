@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For tests: one test's doubles with their one log of calls. While it is open it is current on the thread that opened it and
- * on threads started from there: doubles made there belong to it. So does what is said there of doubles that were made
+ * on threads started from there: doubles made there belong to it. So do statements made there about doubles that were made
  * elsewhere, outside any scene or in an outer one: it ends with the scene. Closing checks what was expected, and reports
  * statements that were left half written.
  *

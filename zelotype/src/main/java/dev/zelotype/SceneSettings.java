@@ -88,7 +88,7 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * Says what the empty values of some types are, which doubles answer when nobody said anything.
+     * Sets the empty values of some types, which doubles return as default answers.
      *
      * @param said gives them; it is asked before the services that do ({@link EmptyValue})
      * @return the changed settings
@@ -100,7 +100,7 @@ public final class SceneSettings implements Settings {
     /**
      * What gives the empty values of some types in this scene.
      *
-     * @return what was said; null if nothing was
+     * @return the setting; null if it was not set
      */
     @Override
     public @Nullable EmptyValue emptyValue() {

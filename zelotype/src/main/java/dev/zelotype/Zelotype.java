@@ -108,7 +108,7 @@ public final class Zelotype {
     private Zelotype() {}
 
     /**
-     * Makes a stub: it gives canned answers, and an empty value where nobody said what to answer.
+     * Makes a stub: it gives canned answers, and a default answer where no answer was supposed.
      *
      * <pre>{@code
      * WeatherStation weather = stub(WeatherStation.class);
@@ -161,7 +161,7 @@ public final class Zelotype {
     }
 
     /**
-     * As {@link #stub(Class)}, of several types at once.
+     * As {@link #stub(Class)}, of several types together.
      *
      * <pre>{@code
      * Dome dome = stub(Dome.class, AutoCloseable.class);
@@ -178,7 +178,7 @@ public final class Zelotype {
     }
 
     /**
-     * Makes a mock: a call neither supposed nor expected fails at once, and expectations are checked when the scene closes.
+     * Makes a mock: an unexpected call fails immediately, and expectations are checked when the scene closes.
      *
      * <pre>{@code
      * Dome dome = mock(Dome.class);
@@ -231,7 +231,7 @@ public final class Zelotype {
     }
 
     /**
-     * As {@link #mock(Class)}, of several types at once.
+     * As {@link #mock(Class)}, of several types together.
      *
      * <pre>{@code
      * Dome dome = mock(Dome.class, AutoCloseable.class);
@@ -301,7 +301,7 @@ public final class Zelotype {
     }
 
     /**
-     * As {@link #spy(Class)}, of several types at once.
+     * As {@link #spy(Class)}, of several types together.
      *
      * <pre>{@code
      * Dome dome = spy(Dome.class, AutoCloseable.class);
@@ -346,7 +346,7 @@ public final class Zelotype {
     }
 
     /**
-     * As {@link #dummy(Class)}, of several types at once.
+     * As {@link #dummy(Class)}, of several types together.
      *
      * <pre>{@code
      * Dome dome = dummy(Dome.class, AutoCloseable.class);
@@ -420,7 +420,7 @@ public final class Zelotype {
      * @param name what messages call it from now on
      * @param <T> the double's type
      * @return the same double
-     * @throws dev.zelotype.error.MisuseException if it is no double, or the name is blank
+     * @throws dev.zelotype.error.MisuseException if it is not a double, or the name is blank
      */
     public static <T> T named(T one, String name) {
         return Orders.named(one, name);
@@ -458,7 +458,7 @@ public final class Zelotype {
      *
      * @param call the call, with its values; it is not made
      * @param suppositions what holds afterwards; blocks in blocks are calls one after the other
-     * @throws dev.zelotype.error.MisuseException if it is no call of a double
+     * @throws dev.zelotype.error.MisuseException if it is not a call of a double
      */
     public static void after(Act0 call, Act0 suppositions) {
         Before.after(call, suppositions);
@@ -469,7 +469,7 @@ public final class Zelotype {
      *
      * @param call the call, with its values; it is not made
      * @param suppositions what holds afterwards
-     * @throws dev.zelotype.error.MisuseException if it is no call of a double
+     * @throws dev.zelotype.error.MisuseException if it is not a call of a double
      */
     public static void after(Query0<?> call, Act0 suppositions) {
         Before.after(call, suppositions);
@@ -497,7 +497,7 @@ public final class Zelotype {
 
     /**
      * Watches classes from now on in the current scene: calls of their static methods and constructors, and of the methods
-     * of all their instances, are recorded and run as usual, so that they can be verified afterwards. Classes of which
+     * of all their instances, are recorded and run as usual, so that they can be verified afterwards. Classes whose
      * something is supposed or expected are watched anyway.
      *
      * <pre>{@code
@@ -900,7 +900,7 @@ public final class Zelotype {
 
     /**
      * Says that a call must happen: once if nothing else is said. It is checked when the scene closes, and a call too many
-     * fails at once. May also say what the call answers.
+     * fails immediately. May also say what the call answers.
      *
      * <pre>{@code
      * expect(dome::open).once();

@@ -13,7 +13,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * An answered and recorded call of which a journal will tell: it is printed as it happens.
+ * An answered and recorded call with a journal: its values are printed as it happens.
  */
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 2, time = 1)

@@ -22,7 +22,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * Writes journals of tests that are larger than anybody means them to be, and tells each as text, as a page or in a report.
+ * Writes journals of tests that are larger than intended, and shows each as text, as a page or in a report.
  *
  * <p>Given {@code write} and a folder, it writes the journals. Given {@code text}, {@code page} or {@code report}, the
  * folder and the name of a journal, it prints the milliseconds of reading and telling, and the megabytes of the page.

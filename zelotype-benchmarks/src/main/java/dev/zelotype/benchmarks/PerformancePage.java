@@ -82,7 +82,7 @@ public final class PerformancePage {
                 1.0,
                 "ns");
         row(
-                "an answered call that a journal will tell of (goal: 200 ns)",
+                "an answered call that goes into a journal (goal: 200 ns)",
                 figure(jmh(DetailedCallBenchmark.class), "detailed"),
                 "the same without a journal",
                 zelotype,
@@ -135,7 +135,7 @@ public final class PerformancePage {
     private void measureWoven() throws RunnerException {
         Collection<RunResult> results = jmh(WovenBenchmark.class);
         row(
-                "a woven static method that nobody replaces",
+                "a woven static method that is not replaced",
                 figure(results, "woven"),
                 "the same, not woven",
                 figure(results, "plain"),
@@ -511,7 +511,7 @@ public final class PerformancePage {
         return output;
     }
 
-    /** The class path without the libraries that draw reports, which no test has; opening them would cost time. */
+    /** The class path without the libraries that draw reports: tests do not have them, and opening them would cost time. */
     private static String testClassPath() throws IOException {
         List<String> entries = new ArrayList<>();
         for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
@@ -585,7 +585,7 @@ public final class PerformancePage {
 
                 %s
 
-                Tests that are larger than anybody means them to be, told by a JVM with %d MB of heap:
+                Tests that are larger than intended, shown by a JVM with %d MB of heap:
 
                 | the test made | as text | as a page | in a report |
                 |---|---|---|---|
@@ -599,14 +599,14 @@ public final class PerformancePage {
                 of the whole tests it names nothing wrongly (`PlantedGapsTest`). The observatory's tests (`./demo
                 --challenge`) take 5 s.
 
-                Where a goal is missed, what stands in the way:
+                Why the missed goals are missed:
 
                 - A call keeps more than what it is compared with: it is linked in so that other threads may call at the
                   same time, and so that a check looks only at the calls of its own method. It takes 64 bytes, 40 of them
                   its record. Where threads share a double, each call takes its place among all with one atomic step more
                   than the queue needs.
                 - A new double belongs to a scene, which counts it, names it and can show it, in 228 bytes; a proxy belongs
-                  to nobody and takes 141. The row holds the making of the scene as well.
+                  to no scene and takes 141. The row holds the making of the scene as well.
                 - Without the agent a suite links a lambda for each statement, for which the JVM takes a fifth of a
                   millisecond: the rows with the same lambdas show it. With the agent, or with patterns in place, there is
                   none. What is left is compiling byte code, ours and JUnit's for the callbacks around each test: of 1,044
@@ -624,7 +624,7 @@ public final class PerformancePage {
                 to 2.24, with a median of 1.93.
 
                 Linked doubles save the making of classes, and pay for finding and loading them from where the tests are.
-                What they are for is a JVM in which no class may be made.
+                They are for a JVM in which classes cannot be defined.
                 """.formatted(
                         String.join("\n", rows),
                         System.getProperty("java.version"),

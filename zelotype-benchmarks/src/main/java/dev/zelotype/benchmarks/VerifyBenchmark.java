@@ -12,7 +12,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * A check that looks at every call of a method: of a thousand, and of a million; a figure tells of one call.
+ * A check that looks at every call of a method: of a thousand, and of a million; the figure is for one call.
  */
 @Warmup(iterations = 3, time = 1)
 @Fork(1)

@@ -8,7 +8,7 @@ import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Setup;
 
 /**
- * A static method of a class that was woven and of which nothing is replaced any more, against the same one never woven.
+ * A static method of a class that was woven and is not replaced any more, against the same one never woven.
  */
 @Fork(2)
 public class WovenBenchmark extends Measured {

@@ -1,4 +1,4 @@
 /**
- * For people who want to know what doubles cost: benchmarks whose results are ratios measured in the same run.
+ * What doubles cost: benchmarks whose results are ratios measured in the same run.
  */
 package dev.zelotype.benchmarks;

@@ -110,7 +110,7 @@ public final class Challenge {
     /**
      * Sets the calls that need no check: these are not disturbed.
      *
-     * @param names methods with their types, such as {@code NightLog.append}, with commas between; a star stands for
+     * @param names methods with their types, such as {@code NightLog.append}, with commas between; a star matches
      *     anything
      * @return this
      */
@@ -122,7 +122,7 @@ public final class Challenge {
     /**
      * Says which calls are told apart and count for nothing, beside those of logging, metrics and audit.
      *
-     * @param names methods with their types, such as {@code NightLog.append}, with commas between; a star stands for
+     * @param names methods with their types, such as {@code NightLog.append}, with commas between; a star matches
      *     anything
      * @return this
      */
@@ -235,7 +235,7 @@ public final class Challenge {
      *
      * @param progress hears how many of the disturbances known so far were run
      * @return what was found
-     * @throws ChallengeException if there are no tests that can be challenged
+     * @throws ChallengeException if no test can be challenged
      */
     public ChallengeResult run(BiConsumer<Integer, Integer> progress) {
         long end = limit == null ? Long.MAX_VALUE : System.nanoTime() + limit.toNanos();

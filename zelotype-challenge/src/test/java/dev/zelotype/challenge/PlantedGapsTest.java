@@ -21,7 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
  */
 class PlantedGapsTest {
 
-    /** Of how many places, in percent, it may be said wrongly that nobody looks. */
+    /** How many places, in percent, may be reported wrongly. */
     private static final double MOST_FALSE_ALARMS = 1;
 
     /** Gaps that are named on tests which are whole; each was read. There is none. */
@@ -54,7 +54,7 @@ class PlantedGapsTest {
      * @param checks what it checks
      * @param left what is left of the checks when one is taken away
      * @param kind what must then be found
-     * @param method of which method
+     * @param method its method
      */
     private record Shape(String subject, String told, String checks, String left, ChangeKind kind, String method) {}
 

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 
-/** A subject whose every word with its collaborators matters to somebody. */
+/** A subject whose every call matters to some test. */
 final class Watch {
 
     interface Weather {

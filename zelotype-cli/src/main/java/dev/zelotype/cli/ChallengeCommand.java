@@ -262,7 +262,7 @@ final class ChallengeCommand implements Callable<Integer> {
             throw wrong("--jvms must be at least 1, but was " + jvms + ".");
         }
         if (directory != null && !Files.isDirectory(directory)) {
-            throw wrong("There is no folder " + directory + ", which --directory names.");
+            throw wrong("The folder " + directory + " does not exist: give an existing folder to --directory.");
         }
         OutputFile.refuseFolder(spec, into);
         if (journal != null && (journal.toString().isBlank() || Files.isRegularFile(journal))) {

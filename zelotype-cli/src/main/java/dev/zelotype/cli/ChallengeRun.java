@@ -16,7 +16,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.ToIntFunction;
 
 /**
- * Runs a challenge from the terminal: with progress, and so that an interrupt still tells what was found.
+ * Runs a challenge from the terminal: with progress; an interrupt still prints what was found.
  */
 final class ChallengeRun {
 

@@ -63,7 +63,7 @@ final class CoverageCommand implements Callable<Integer> {
     @Option(
             names = "--platform",
             description = "Types of the JDK and of other platforms as well. They are left out, and do not count, unless"
-                    + " --only asks for them or there are no others.")
+                    + " --only asks for them or nothing else was doubled.")
     private boolean platform;
 
     @Option(

@@ -71,7 +71,7 @@ final class DemoStory {
         });
         title("Does the real catalog do what the stub says? A claim that it breaks");
         broken.forEach(printer::add);
-        line("  The real one tells what the stub should say:");
+        line("  What the real one does, as suppositions for the stub:");
         told(folder)
                 .lines()
                 .filter(each -> each.contains("suppose("))

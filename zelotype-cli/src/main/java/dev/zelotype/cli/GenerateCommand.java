@@ -130,7 +130,7 @@ final class GenerateCommand implements Callable<Integer> {
         return exitCode(outcomes);
     }
 
-    /** Files stand there whole or not at all; who interrupts is told how many do. */
+    /** Each file is written whole or not at all; an interrupt prints how many were. */
     private List<GeneratedFile> write(Generator.Plan plan) {
         AtomicInteger written = new AtomicInteger();
         return Terminal.interruptible(
@@ -186,7 +186,7 @@ final class GenerateCommand implements Callable<Integer> {
         }
     }
 
-    /** This command as somebody would type it, without what only tries things out. */
+    /** This command as it would be typed, without options that only try things out. */
     private String again() {
         StringBuilder command = new StringBuilder("zelotype generate");
         from.forEach(place -> command.append(" --from ").append(word(place)));

@@ -46,7 +46,7 @@ final class JournalOption {
         read(terminal, JournalSink.ofScenes(scenes));
     }
 
-    /** As {@link #read(Terminal, Consumer)}, with all that stands in it. */
+    /** As {@link #read(Terminal, Consumer)}, with everything in it. */
     void read(Terminal terminal, JournalSink sink) {
         if (journal.toString().isEmpty()) {
             throw new ParameterException(

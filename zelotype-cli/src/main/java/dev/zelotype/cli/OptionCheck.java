@@ -15,7 +15,7 @@ final class OptionCheck {
 
     private OptionCheck() {}
 
-    /** Refuses what is no percentage. */
+    /** Refuses a value that is not a percentage. */
     static void refuseNoShare(CommandSpec spec, double failUnder) {
         if (!(failUnder >= 0 && failUnder <= 100)) {
             throw new ParameterException(

@@ -85,7 +85,10 @@ class InterruptTest {
         return files;
     }
 
-    /** What differs from one run to the next: times, and the figures of all reports so far, of which each must be whole. */
+    /**
+     * What differs from one run to the next: times, and the figures of all reports so far; each of these must be
+     * complete.
+     */
     private static String settled(String text) {
         return text.replaceAll("\"(micros|took)\":\\d+", "")
                 .replaceAll("\"history\":\\[(\\{\"seconds\":[^{}]*},?)+]", "")

@@ -25,7 +25,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * The examples in the javadoc compile, in a class that has what they speak of.
+ * The examples in the javadoc compile, in a class that declares what they use.
  */
 class JavadocTest {
 
@@ -100,7 +100,7 @@ class JavadocTest {
             }
             """;
 
-    /** What the examples of some packages speak of besides. */
+    /** What the examples of some packages use besides. */
     private static final Map<String, String> MORE = Map.of(
             "dev.zelotype.challenge.run", "List<Path> classPath;",
             "dev.zelotype.challenge", "List<Path> classPath; ChallengeResult result;",
@@ -123,7 +123,7 @@ class JavadocTest {
     @TempDir
     Path made;
 
-    /** Those of {@code zelotype-hosts} need two more test frameworks; they stand in the builds below {@code consumer}. */
+    /** Those of {@code zelotype-hosts} need two more test frameworks; they are in the builds below {@code consumer}. */
     private static Stream<String> modules() {
         return Stream.of(
                 "zelotype",

@@ -83,7 +83,8 @@ class MainTest {
                 .containsPattern("NightRunTest: a humid night keeps the dome closed +noticed 4 of 4\n")
                 .containsPattern(
                         "camera\\.expose\\(.*\\)\\s+at dev\\.zelotype\\.examples\\.observatory\\.NightRun\\.\\w+"
-                                + "\\(NightRun\\.java:\\d+\\)\\s+could\\s+be\\s+left\\s+out,\\s+and\\s+no\\s+test\\s+notices\\.\n"
+                                + "\\(NightRun\\.java:\\d+\\)\\s+could\\s+be\\s+left\\s+out,"
+                                + "\\s+and\\s+no\\s+test\\s+notices\\.\n"
                                 + " +verify\\(camera::expose\\)\\.once\\(\\);\n")
                 .containsPattern(
                         "\\d+ of \\d+ disturbed places noticed \\(\\d+\\.\\d %\\), in \\d+ runs of \\d tests\n");
@@ -252,7 +253,7 @@ class MainTest {
                         "--journal",
                         journal,
                         "--test",
-                        "nobody expected",
+                        "an unexpected call",
                         "--format",
                         "html",
                         "--sources",
@@ -263,8 +264,8 @@ class MainTest {
         assertThat(page).content().contains("dome.close();");
         Map<String, String> wrong = Map.of(
                 "no/such/folder", "The sources in no/such/folder cannot be read: there is no no/such/folder.",
-                "pom.xml", "There is no source of Java, Kotlin, Groovy or Scala in pom.xml.",
-                "src/main/resources", "There is no source of Java, Kotlin, Groovy or Scala in src/main/resources.");
+                "pom.xml", "No source of Java, Kotlin, Groovy or Scala was found in pom.xml.",
+                "src/main/resources", "No source of Java, Kotlin, Groovy or Scala was found in src/main/resources.");
         for (Map.Entry<String, String> each : wrong.entrySet()) {
             assertThat(zelotype(
                             false,
@@ -285,19 +286,19 @@ class MainTest {
     void a_test_is_told_as_statements_to_paste() throws IOException {
         String journal = journal();
         String[] claims = {
-            "story", "--journal", journal, "--test", "nobody expected", "--format", "java", "--as", "claims"
+            "story", "--journal", journal, "--test", "an unexpected call", "--format", "java", "--as", "claims"
         };
         assertThat(zelotype(false, claims)).isZero();
         assertThat(out.toString()).startsWith("import static dev.zelotype.Zelotype.*;\n\nimport ");
         assertThat(out.toString()).contains("class FromConversation {\n\n    static void claimsOf", "suppose(() -> ");
         String[] checks = {
-            "story", "--journal", journal, "--test", "nobody expected", "--format", "java", "--double", "dome"
+            "story", "--journal", journal, "--test", "an unexpected call", "--format", "java", "--double", "dome"
         };
         assertThat(zelotype(false, checks)).isZero();
         assertThat(out.toString())
                 .contains("static void checks(Dome dome) {\n        verify(() -> dome.open()).once();\n");
         String[] unknown = {
-            "story", "--journal", journal, "--test", "nobody expected", "--format", "java", "--double", "roof"
+            "story", "--journal", journal, "--test", "an unexpected call", "--format", "java", "--double", "roof"
         };
         assertThat(zelotype(false, unknown)).isEqualTo(2);
         assertThat(err.toString()).contains("--double=roof is none of the test's doubles: ");
@@ -305,7 +306,7 @@ class MainTest {
 
     @Test
     void places_are_links_where_terminals_follow_links_and_the_sources_are_known() throws IOException {
-        String[] story = {"story", "--journal", journal(), "--test", "nobody expected"};
+        String[] story = {"story", "--journal", journal(), "--test", "an unexpected call"};
         assertThat(zelotype(true, story)).isZero();
         assertThat(out.toString()).doesNotContain("\u001b]8;;");
         String[] withSources = Arrays.copyOf(story, story.length + 2);
@@ -324,10 +325,10 @@ class MainTest {
     @Test
     void a_story_is_found_and_drawn() throws IOException {
         String journal = journal();
-        assertThat(zelotype(false, "story", "--journal", journal, "--test", "nobody expected"))
+        assertThat(zelotype(false, "story", "--journal", journal, "--test", "an unexpected call"))
                 .isZero();
         assertThat(out.toString())
-                .contains("TroubledNight: a call that nobody expected  failed\n")
+                .contains("TroubledNight: an unexpected call  failed\n")
                 .contains("x unexpected: close()")
                 .contains("==> + expected   --> - allowed   ==x x unexpected");
         assertThat(out.toString().lines()).allMatch(line -> line.length() <= 100);
@@ -453,7 +454,7 @@ class MainTest {
                 .isEqualTo(2);
         assertThat(err.toString())
                 .startsWith(
-                        "There is no journal in no/such/place. Run the tests with zelotype.journal=no/such/place first.")
+                        "No journal was found in no/such/place. Run the tests with zelotype.journal=no/such/place first.")
                 .doesNotContain("\tat ");
         assertThat(Path.of("x")).doesNotExist();
     }
@@ -504,7 +505,7 @@ class MainTest {
                 .as(err.toString())
                 .isZero();
         String written = Files.readString(stub);
-        String command = written.lines().findFirst().orElseThrow().replaceFirst(".*anew with: zelotype ", "");
+        String command = written.lines().findFirst().orElseThrow().replaceFirst(".*To write it again: zelotype ", "");
         Files.delete(stub);
         // As a shell takes it apart: blanks between words, but for those in quotes.
         String[] words = Pattern.compile("'([^']*)'|(\\S+)")

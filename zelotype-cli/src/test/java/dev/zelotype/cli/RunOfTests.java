@@ -22,7 +22,7 @@ final class RunOfTests implements TestExecutionListener {
     private final StringWriter told = new StringWriter();
     private final PrintWriter out = new PrintWriter(told, true);
 
-    /** Runs the classes; gives back what their failures and what was published say. */
+    /** Runs the classes; returns the messages of their failures and what was published. */
     static String of(Path journal, Map<String, String> settings, String... classes) {
         RunOfTests run = new RunOfTests();
         LauncherFactory.create()

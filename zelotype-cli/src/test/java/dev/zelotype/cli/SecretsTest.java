@@ -19,8 +19,8 @@ import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine.Help.Ansi;
 
 /**
- * What a mask hides stands in no output: neither in what a failed test says, nor in the journal, nor in anything that is
- * made of it.
+ * What a mask hides appears in no output: neither in the message of a failed test, nor in the journal, nor in anything
+ * that is made of it.
  */
 class SecretsTest {
 

@@ -28,7 +28,7 @@ class WrongUseTest {
     @TempDir
     Path temporary;
 
-    /** Arguments, and a part of what is said about them. */
+    /** Arguments, and a part of the message about them. */
     private record Wrong(List<String> arguments, String said) {
 
         @Override
@@ -47,8 +47,8 @@ class WrongUseTest {
                 wrong("Unmatched argument at index 0: 'nonsense'", "nonsense"),
                 wrong("Unknown example 'surplus': give one of night-run, claims, partial", "demo", "surplus"),
                 wrong("Missing required option: '--before=FOLDER'", "compare"),
-                wrong("There is no journal in no/such", "compare", "--before", "no/such"),
-                wrong("There is no journal in ", "compare", "--before", FOLDER),
+                wrong("No journal was found in no/such", "compare", "--before", "no/such"),
+                wrong("No journal was found in ", "compare", "--before", FOLDER),
                 wrong("Missing required option: '--into=FOLDER'", "report"),
                 wrong("Missing required option: '--into=FOLDER'", "generate"),
                 wrong("Say what to write doubles for", "generate", "--into", "x"),
@@ -56,8 +56,8 @@ class WrongUseTest {
                 wrong("contradict each other", "generate", "--into", "x", "--type", "a.B", "--check", "--dry-run"),
                 wrong("contradict each other", "generate", "--into", "x", "--type", "a.B", "--dry-run", "--force"),
                 wrong("A png is not for terminals", "story", "--format", "png"),
-                wrong("There is no type a.B", "generate", "--into", "x", "--type", "a.B"),
-                wrong("There is no file or folder no/such", "generate", "--into", "x", "--from", "no/such")));
+                wrong("Type a.B was not found", "generate", "--into", "x", "--type", "a.B"),
+                wrong("File or folder no/such does not exist", "generate", "--into", "x", "--from", "no/such")));
         for (String command : List.of("demo", "story", "coverage", "report", "generate")) {
             all.add(wrong("Unknown option: '--nonsense'", command, "--into", "x", "--nonsense"));
             all.add(wrong("Unknown option: '-x'", command, "--into", "x", "-x"));
@@ -73,7 +73,13 @@ class WrongUseTest {
             {"No test was found", "--class-path", here, "--class", "no.Such"},
             {"Unknown change 'ordre'", "--class-path", here, "--change", "lost,ordre"},
             {"--jvms must be at least 1, but was 0", "--class-path", here, "--jvms", "0"},
-            {"There is no folder no/such, which --directory names", "--class-path", here, "--directory", "no/such"},
+            {
+                "The folder no/such does not exist: give an existing folder to --directory.",
+                "--class-path",
+                here,
+                "--directory",
+                "no/such"
+            },
             {"Value for option option '--env'", "--class-path", here, "--env", "SITE"},
             {"--since=-x is not a commit", "--class-path", here, "--since=-x"},
             {"does not know what has changed since no-such-branch", "--class-path", here, "--since", "no-such-branch"},
@@ -111,8 +117,8 @@ class WrongUseTest {
         for (String command : List.of("story", "coverage", "report")) {
             for (String[] journal : new String[][] {
                 {"", "--journal names no folder"},
-                {"no/such/place", "There is no journal in no/such/place"},
-                {FOLDER, "There is no journal in "}
+                {"no/such/place", "No journal was found in no/such/place"},
+                {FOLDER, "No journal was found in "}
             }) {
                 List<String> arguments = new ArrayList<>(List.of(command, "--journal", journal[0]));
                 if (command.equals("report")) {
@@ -237,7 +243,7 @@ class WrongUseTest {
         StringWriter err = new StringWriter();
         PrintWriter out = new PrintWriter(err, true);
         List<String> all = new ArrayList<>(List.of(arguments.split(" ")));
-        // What no system has in a path stands for what some locales lack.
+        // A character that no system allows in a path is used for one that some locales lack.
         all.add("n\0ght");
         assertThat(Main.commandLine(new Terminal(out, out, Ansi.OFF, true, 100, false))
                         .execute(all.toArray(new String[0])))

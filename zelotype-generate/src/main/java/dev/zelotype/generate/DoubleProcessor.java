@@ -61,7 +61,7 @@ public final class DoubleProcessor extends AbstractProcessor {
         return true;
     }
 
-    /** What stands in the annotation is read as the compiler knows it: there are no classes yet, and some may be missing. */
+    /** The annotation is read as the compiler knows it: its classes do not exist yet, and some may be missing. */
     private void write(Element asking, AnnotationMirror asked) {
         Map<String, List<?>> values = new HashMap<>();
         processingEnv

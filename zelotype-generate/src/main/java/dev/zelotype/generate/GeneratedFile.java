@@ -35,7 +35,7 @@ public record GeneratedFile(Path file, State state, List<String> difference) {
         SAME("up to date"),
         /** It was generated, and a person has edited it since. */
         EDITED("edited by hand"),
-        /** It was never generated: somebody has written it, and it is never overwritten. */
+        /** It was written by hand, and is never overwritten. */
         FOREIGN("not ours"),
         /** It was generated for a type that is not there any more. */
         VANISHED("its type is gone");

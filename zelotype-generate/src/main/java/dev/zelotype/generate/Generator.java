@@ -74,7 +74,7 @@ public final class Generator {
      * Adds types of the class path or of the JDK.
      *
      * @param names their qualified names; {@code *} matches anything within the last part of a name
-     * @throws GenerateException if there is no such type
+     * @throws GenerateException if the type does not exist
      */
     public void addTypes(List<String> names) {
         List<String> whole = new ArrayList<>();
@@ -133,7 +133,7 @@ public final class Generator {
      * @param styles the sorts of doubles
      * @param packageName the package of the doubles; empty for that of each type, where linked doubles go in any case
      * @param folder the root folder of the sources
-     * @param again how to write the files again, a command for the first line of each; files that stand in the folder
+     * @param again how to write the files again, a command for the first line of each; files that are in the folder
      *     with the same line, but are not written any more, are reported as vanished
      * @return the plan
      * @throws GenerateException if no type was found, or two would be written to the same file
@@ -246,7 +246,7 @@ public final class Generator {
         }
 
         /**
-         * As {@link #write(boolean)}, and tells each file that stands there whole.
+         * As {@link #write(boolean)}, and reports each file that is written whole.
          *
          * @param force whether files edited by hand are overwritten as well
          * @param written is given each file when it is written

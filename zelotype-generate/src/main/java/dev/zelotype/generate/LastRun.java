@@ -77,7 +77,7 @@ public final class LastRun {
     /** What is remembered of a double: the type is empty for one that is not written any more. */
     private record Output(String state, String type) {}
 
-    /** What stands in the file; of the types that got no double, each is named by the line that is said of it. */
+    /** The content of the file; a type without a double is identified by the line that reports it. */
     private record Remembered(
             String settings,
             Map<Path, Source> sources,
@@ -121,7 +121,7 @@ public final class LastRun {
             return withCommas.isEmpty() ? Set.of() : Set.of(withCommas.split(","));
         }
 
-        /** Whether a type stands in a source file, but in none of these. */
+        /** Whether a type is in a source file, but in none of these. */
         boolean isOfOtherThan(Set<Path> read, String type) {
             Path file = files.get(type);
             return file != null && !read.contains(file);
@@ -133,7 +133,7 @@ public final class LastRun {
      *
      * @param memory the file that remembers; there is none before the first run
      * @param settings all that decides what is written, apart from files
-     * @param classPath jars, with the sources beside them, and folders of class files; one that is missing counts as such
+     * @param classPath jars, with their source jars, and folders of class files; one that is missing counts as such
      * @param places what doubles are written for, as {@link Generator#addFrom} takes it
      * @throws GenerateException if a file cannot be looked at
      */
@@ -278,7 +278,7 @@ public final class LastRun {
      * @param generator the generator that {@link #addTo} has given its types
      * @param plan what it has planned
      * @param outcomes what became of it
-     * @param notes what the run had to say, one line each
+     * @param notes the messages of the run, one line each
      * @throws GenerateException if it cannot be written
      */
     public void remember(Generator generator, Generator.Plan plan, List<GeneratedFile> outcomes, List<String> notes) {
@@ -329,7 +329,7 @@ public final class LastRun {
     }
 
     /**
-     * What the last run had to say, to be said again by a run that is spared.
+     * The messages of the last run, repeated by a run that has nothing to do.
      *
      * @return one line each; empty before the first run
      */
@@ -382,7 +382,7 @@ public final class LastRun {
                     .map(entry -> entry.getName() + " " + entry.getSize() + " " + entry.getCrc())
                     .collect(Collectors.joining("\n"));
         } catch (IOException e) {
-            // No jar: whoever reads it says so.
+            // Not a jar: whoever reads it reports that.
             return stateOf(jar);
         }
     }

@@ -21,7 +21,7 @@ import java.util.function.BiFunction;
 
 /**
  * Writes, as source, the class that is else made while tests run: each method hands its number and its arguments to what
- * answers for the double. The list of methods tells whoever loads the class which number stands for which.
+ * answers for the double. The list of methods maps each number to its method.
  */
 final class LinkedWriter {
 
@@ -102,7 +102,10 @@ final class LinkedWriter {
         out.method(code);
     }
 
-    /** Whether a cast to the type is checked: it has no type arguments but unbounded wildcards, and is no variable. */
+    /**
+     * Whether a cast to the type is checked: it has no type arguments but unbounded wildcards, and is not a type
+     * variable.
+     */
     private static boolean isKnownWhileRunning(TypeName type) {
         if (type instanceof ArrayName array) {
             return isKnownWhileRunning(array.component());

@@ -12,7 +12,7 @@ package dev.zelotype.generate;
 @FunctionalInterface
 public interface Progress {
 
-    /** Says nothing to anybody. */
+    /** Reports nothing. */
     Progress NONE = (doing, done, total) -> {};
 
     /**

@@ -89,7 +89,7 @@ record SourceRecord(Path file, String packageName, Set<String> declared, Set<Str
         return names;
     }
 
-    /** The simple names of its types that stand in a package and in no other type. */
+    /** The simple names of its top-level types. */
     Set<String> outermostIn(String name) {
         Set<String> names = new HashSet<>();
         if (name.equals(packageName)) {

@@ -178,7 +178,7 @@ final class StubWriter {
                     : parameter.name();
         }
 
-        /** A method by which a test sets the answer. */
+        /** A method that sets the answer. */
         private MethodText said(String word, String javadoc) {
             return new MethodText("public", word).javadoc(javadoc).returns(self);
         }

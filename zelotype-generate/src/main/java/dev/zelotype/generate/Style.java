@@ -20,11 +20,11 @@ public enum Style {
     STRICT("StrictStub"),
     /** A wrapper over a real object, or none, that keeps all calls as typed records. */
     SPY("Spy"),
-    /** A skeleton in which every method is left to write, and says so when called. */
+    /** A skeleton in which every method throws until it is written. */
     FAKE("Fake"),
     /**
      * The class that Zelotype would make while the tests run; found on the class path, it is used instead, for every
-     * kind of double. It stands in the package of the doubled type.
+     * kind of double. It is in the package of the doubled type.
      */
     LINKED("$ZelotypeDouble");
 
@@ -57,7 +57,7 @@ public enum Style {
      *
      * @param words the words, in any letters
      * @return the styles
-     * @throws GenerateException if a word is no style
+     * @throws GenerateException if a word is not a style
      */
     public static Set<Style> ofWords(List<String> words) {
         Set<Style> styles = EnumSet.noneOf(Style.class);

@@ -88,12 +88,12 @@ final class TypeSource {
         leftOut.put(type + " " + reason, type);
     }
 
-    /** Says that another run will want to know of the sources. */
+    /** Keeps the sources for another run. */
     void keepRecords() {
         isRecording = true;
     }
 
-    /** The source files that were read or are known from before, if anybody wants to know. */
+    /** The source files that were read or are known from before, if they are kept. */
     Collection<SourceRecord> records() {
         return records.values();
     }
@@ -104,7 +104,7 @@ final class TypeSource {
         unnamedBefore += unnamedMethods;
     }
 
-    /** How many methods of a source file's types have parameters that nobody names. */
+    /** How many methods of a source file's types have parameters without names. */
     int unnamedOf(Path source) {
         return unnamed.getOrDefault(source, 0);
     }
@@ -253,7 +253,7 @@ final class TypeSource {
 
     private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
         String name = type.getQualifiedName().toString();
-        // A plain class among others is not what anybody asked for; it is worth no word.
+        // A plain class among others was not asked for, so it is not reported.
         if (wanted.test(name) && Doublable.isDoublableKind(type)) {
             read(reader, type, name);
         }
@@ -349,7 +349,7 @@ final class TypeSource {
         for (String name : names) {
             TypeElement type = task.getElements().getTypeElement(name);
             if (type == null) {
-                throw new GenerateException("There is no type " + name + " on the class path " + classPath
+                throw new GenerateException("Type " + name + " was not found on the class path " + classPath
                         + ". Give the jar or folder that holds it with --class-path.");
             }
             read(reader, type, name);
@@ -404,7 +404,7 @@ final class TypeSource {
         return new ModelReader(task.getElements(), task.getTypes(), names, new Bridges(classPath));
     }
 
-    /** How many methods have parameters that nobody names. */
+    /** How many methods have parameters without names. */
     int unnamed() {
         return unnamedBefore
                 + parameterNames.stream().mapToInt(ParameterNames::unknown).sum();
@@ -417,7 +417,7 @@ final class TypeSource {
 
     static List<Path> sourcesBelow(Path place) {
         if (!Files.exists(place)) {
-            throw new GenerateException("There is no file or folder " + place + ".");
+            throw new GenerateException("File or folder " + place + " does not exist.");
         }
         return below(place, files -> files.filter(TypeSource::isSource).sorted().toList());
     }

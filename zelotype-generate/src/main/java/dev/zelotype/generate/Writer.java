@@ -137,7 +137,7 @@ final class Writer {
         }
     }
 
-    /** The head of every double of a type: what it extends, whether it should not be used any more, what is no news. */
+    /** The head of every double of a type: what it extends, whether it is deprecated, which warnings are suppressed. */
     static void extend(ClassText out, TypeModel type) {
         out.supertypes((type.isInterface() ? "implements " : "extends ") + Code.type(type.self()));
         if (type.isDeprecated()) {
@@ -184,7 +184,7 @@ final class Writer {
 
     private void constructor(ConstructorModel constructor, boolean withReal) {
         List<Parameter> parameters = constructor.parameters();
-        // The compiler adds such a constructor, but only where there is no other one.
+        // The compiler adds such a constructor, but only if it is the only one.
         boolean needless = parameters.isEmpty()
                 && constructor.exceptions().isEmpty()
                 && style != Style.SPY

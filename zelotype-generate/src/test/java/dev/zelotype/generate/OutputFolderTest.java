@@ -136,9 +136,9 @@ class OutputFolderTest extends Workshop {
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("No interface and no abstract class was found.");
         Generator generator = new Generator(List.of(), Progress.NONE);
         assertThatThrownBy(() -> generator.addTypes(List.of("sky.Nowhere")))
-                .hasMessageContaining("There is no type sky.Nowhere");
+                .hasMessageContaining("Type sky.Nowhere was not found");
         assertThatThrownBy(() -> generator.addFrom(List.of(Path.of("no/such/place")), "*"))
-                .hasMessageContaining("There is no file or folder no/such/place");
+                .hasMessageContaining("File or folder no/such/place does not exist");
         assertThat(folder.resolve("out")).doesNotExist();
     }
 

@@ -200,7 +200,7 @@ class RandomInterfacesTest extends Workshop {
         assertThat(forms).isGreaterThan(methods.size());
     }
 
-    /** The method of the interface that a setter speaks of: the one whose calls it changes. */
+    /** The method of the interface that a setter is for: the one whose calls it changes. */
     private static Method spokenOf(Method setter, Object stub, List<Method> methods, String word) throws Exception {
         String spoken = setter.getName().substring(0, setter.getName().length() - word.length());
         List<Method> named = methods.stream()

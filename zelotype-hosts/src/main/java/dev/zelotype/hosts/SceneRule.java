@@ -42,7 +42,7 @@ public final class SceneRule implements TestRule {
     public Scene scene() {
         if (test == null) {
             throw new MisuseException(
-                    "No test is running, so there is no scene.", "ask for it in a test or in a @Before method");
+                    "No test is running, so no scene is open.", "ask for it in a test or in a @Before method");
         }
         return test.scene();
     }

@@ -16,7 +16,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
     /** What {@link Place#found} says of a place at which some test noticed. */
     public static final String NOTICED = "noticed";
 
-    /** What {@link Place#found} says of a place at which no test noticed. */
+    /** The value of {@link Place#found} for a place without a test that noticed. */
     public static final String GAP = "gap";
 
     /**
@@ -86,7 +86,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
     }
 
     /**
-     * The places of which something was found.
+     * The places with a finding.
      *
      * @param found what
      * @return how many

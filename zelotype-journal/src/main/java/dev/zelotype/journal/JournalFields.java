@@ -32,7 +32,7 @@ final class JournalFields {
         this.words = words;
     }
 
-    /** A line that is not as the format says; the message tells what, in the words of the format. */
+    /** A line that does not follow the format; the message explains it in the words of the format. */
     static final class Damaged extends Exception {
         private static final long serialVersionUID = 1L;
 

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 
 /**
  * For readers of journals: reads journals, scene by scene, in memory bounded by the largest scene. What is damaged costs the
- * scene that it stands in, and nothing else.
+ * scene that contains it, and nothing else.
  *
  * <pre>{@code
  * Losses losses = JournalReader.read(
@@ -34,7 +34,7 @@ public final class JournalReader {
      * @param folderOrFile what to read
      * @param sink is given each scene that could be read
      * @return what could not
-     * @throws JournalException if there is no journal, or it is of a newer version
+     * @throws JournalException if no journal is found, or it is of a newer version
      */
     public static Losses read(Path folderOrFile, Consumer<JournalScene> sink) {
         return read(folderOrFile, JournalSink.ofScenes(sink));
@@ -46,7 +46,7 @@ public final class JournalReader {
      * @param folderOrFile what to read
      * @param sink is given what could be read
      * @return what could not
-     * @throws JournalException if there is no journal, or it is of a newer version
+     * @throws JournalException if no journal is found, or it is of a newer version
      */
     public static Losses read(Path folderOrFile, JournalSink sink) {
         List<Path> files = files(folderOrFile);
@@ -73,7 +73,7 @@ public final class JournalReader {
             files.add(folderOrFile);
         }
         if (files.isEmpty()) {
-            throw new JournalException("There is no journal in " + folderOrFile
+            throw new JournalException("No journal was found in " + folderOrFile
                     + ". Run the tests with zelotype.journal=" + folderOrFile + " first.");
         }
         return files;

@@ -3,7 +3,7 @@ package dev.zelotype.journal;
 import java.util.function.Consumer;
 
 /**
- * For readers of journals: is given what stands in one, in its order. What it does not take is passed over.
+ * For readers of journals: receives the lines of one in their order. What it does not override is ignored.
  *
  * <pre>{@code
  * JournalReader.read(folder, new JournalSink() {

@@ -45,7 +45,7 @@ public final class JournalWriter {
     /** The version of the format that is written. */
     public static final int VERSION = 1;
 
-    /** What stands in the place of what must not be shown. */
+    /** Replaces what must not be shown. */
     public static final String MASKED = Mask.MASKED;
 
     private final Path file;

@@ -223,7 +223,7 @@ final class SceneReader {
         return null;
     }
 
-    /** A scene of which the beginning is missing. */
+    /** A scene without its beginning. */
     private void orphan(int id, int number) {
         if (lostIds.add(id)) {
             losses.sceneLost(file + ":" + number + ": the beginning of its scene is missing");

@@ -150,7 +150,7 @@ public final class TestScene {
                 }
             });
         } catch (JournalException e) {
-            // Without a journal that can be read nobody knows.
+            // Without a readable journal the tests are unknown.
             return List.of();
         }
         return tests;
@@ -254,7 +254,7 @@ public final class TestScene {
             what.accept(
                     WRITERS.computeIfAbsent(settings.journal(), folder -> new JournalWriter(folder, settings.mask())));
         } catch (JournalException e) {
-            // A test that passed does not fail because its journal cannot be kept; but somebody should know.
+            // A test that passed does not fail because its journal cannot be kept; but it must be reported.
             if (WARNED.compareAndSet(false, true)) {
                 System.getLogger(TestScene.class.getName()).log(System.Logger.Level.WARNING, e.getMessage());
             }

@@ -34,7 +34,7 @@ public final class TestSettings {
     private static final String TASKS = "zelotype.tasks";
     private static final Set<String> KNOWN = new TreeSet<>(List.of(JOURNAL, MASK, UNUSED, LINES, TASKS));
     private static final String PREFIX = "zelotype.";
-    /** Names that differ by more letters are somebody else's. */
+    /** Names that differ by more letters are not meant as Zelotype's. */
     private static final int NEAR = 2;
 
     private final SceneSettings scene;
@@ -91,7 +91,7 @@ public final class TestSettings {
             for (String known : KNOWN) {
                 if (distance(name.toLowerCase(Locale.ROOT), known) <= NEAR) {
                     throw new MisuseException(
-                            "There is no setting " + name + ".", "write " + known + "; the settings are " + KNOWN);
+                            "Unknown setting " + name + ".", "write " + known + "; the settings are " + KNOWN);
                 }
             }
         }

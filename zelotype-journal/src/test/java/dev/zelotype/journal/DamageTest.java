@@ -29,7 +29,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * What is damaged in a journal costs the scene that it stands in, is told once, and costs nothing else.
+ * What is damaged in a journal costs its scene, is reported once, and costs nothing else.
  */
 class DamageTest {
 
@@ -319,7 +319,7 @@ class DamageTest {
                 .hasMessageContaining("up to version 1");
         Path nowhere = folder.resolve("nowhere");
         assertThatThrownBy(() -> JournalReader.read(nowhere, scene -> {}))
-                .hasMessageContaining("There is no journal in " + nowhere);
+                .hasMessageContaining("No journal was found in " + nowhere);
     }
 
     @Test

@@ -123,7 +123,7 @@ final class DoublesExtension
         return failure instanceof TestAbortedException;
     }
 
-    /** A test that failed before it had a scene, as in its constructor, is in the journal all the same. */
+    /** A test that failed before it had a scene, as in its constructor, is in the journal too. */
     @Override
     public void testFailed(ExtensionContext context, Throwable cause) {
         if (store(context).get(OPENED) == null) {

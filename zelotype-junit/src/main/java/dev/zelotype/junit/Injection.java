@@ -165,7 +165,7 @@ final class Injection {
             writable(field);
             hasSubject = true;
             if (field.getAnnotations().length > 1 && field.get(instance) != null) {
-                // Another annotation has it filled by somebody else, such as a container.
+                // Another annotation means that a container fills it.
                 test.hosted().subjectIs(field.get(instance));
                 return;
             }
@@ -207,7 +207,7 @@ final class Injection {
         return parameter.isNamePresent() ? parameter.getName() : null;
     }
 
-    /** The double of this type and name; made now if nobody asked for it before. */
+    /** The double of this type and name; made now if it was not asked for before. */
     private Object declare(Kind kind, Class<?> type, @Nullable String name) {
         Declared known = declared.get(new Wish(type, name));
         if (known == null) {

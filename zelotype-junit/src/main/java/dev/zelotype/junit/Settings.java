@@ -23,7 +23,7 @@ final class Settings {
 
     private Settings() {}
 
-    /** Worked out once a class and run, since each test asks; the names of what is set are looked at once a run. */
+    /** Worked out once a class and run, since each test asks; the names of what is set are read once a run. */
     static TestSettings of(ExtensionContext context) {
         ExtensionContext.Store store = context.getRoot().getStore(SETTINGS);
         store.getOrComputeIfAbsent("names that are set", key -> {

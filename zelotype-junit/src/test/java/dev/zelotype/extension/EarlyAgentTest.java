@@ -34,7 +34,7 @@ class EarlyAgentTest {
         }
     }
 
-    /** Opens a session as launchers do, and tells what has become of a class that loads in it. */
+    /** Opens a session as launchers do, and returns what has become of a class that loads in it. */
     static final class Child {
         private Child() {}
 

@@ -307,7 +307,7 @@ class InjectionTest {
             } else {
                 assertThat(failure(events))
                         .isInstanceOf(MisuseException.class)
-                        .hasMessageContaining("There is no setting " + name)
+                        .hasMessageContaining("Unknown setting " + name)
                         .hasMessageContaining("write " + right.toLowerCase(Locale.ROOT) + ";");
             }
         } finally {

@@ -112,7 +112,7 @@ public final class ChallengeMojo extends AbstractMojo {
     @Override
     public void execute() throws MojoExecutionException, MojoFailureException {
         if (skip || !new File(project.getBuild().getTestOutputDirectory()).isDirectory()) {
-            getLog().info(skip ? "Left out." : "There are no test classes.");
+            getLog().info(skip ? "Left out." : "No test classes were found.");
             return;
         }
         if (!(failUnder >= 0 && failUnder <= 100)) {

@@ -72,7 +72,7 @@ class GoalsTest {
                 .containsExactly(folder.resolve("doubles").toString());
         assertThat(folder.resolve("doubles/sky/DomeStub.java"))
                 .content()
-                .contains("Write it anew with: mvn zelotype:generate");
+                .contains("To write it again: mvn zelotype:generate");
         check.execute();
 
         Path spy = folder.resolve("doubles/sky/DomeSpy.java");
@@ -134,7 +134,7 @@ class GoalsTest {
                     .anyMatch(method -> method.getName().startsWith("zelotype$pattern$"));
         }
         compile.run();
-        assertThat(file).as("compiled anew").hasBinaryContent(compiled);
+        assertThat(file).as("compiled again").hasBinaryContent(compiled);
     }
 
     /** Each change that could change a double, or has changed one, and what must be so before the run that follows. */
@@ -273,7 +273,7 @@ class GoalsTest {
         return number % 3 == 0 ? "sea" : "sky";
     }
 
-    /** Writes one of the sources anew: it may refer to any other, and extend those before it. */
+    /** Rewrites one of the sources: it may refer to any other, and extend those before it. */
     private void edit(Random random, int number, int step) throws IOException {
         int other = random.nextInt(EDITED);
         String named = switch (random.nextInt(3)) {
@@ -346,7 +346,7 @@ class GoalsTest {
                 .anyMatch(line -> line.startsWith("Source files read: 5; 2 of 10"));
     }
 
-    /** What a run had to say is said again by the one that is spared. */
+    /** The messages of a run are repeated by one that has nothing to do. */
     @Test
     void warnings_are_not_lost_with_the_work() throws Exception {
         source("package sky; public interface Dome { void open(); }");

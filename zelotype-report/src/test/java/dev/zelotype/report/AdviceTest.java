@@ -24,7 +24,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * How often the report's advice is right: statements of an observatory's tests, each with the word of somebody who has read
+ * How often the report's advice is right: statements of an observatory's tests, each with the verdict of a reader who knows
  * it. A rule that is wrong more often than once in five is not published.
  */
 class AdviceTest {

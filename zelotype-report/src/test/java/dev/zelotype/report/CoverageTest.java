@@ -81,7 +81,7 @@ class CoverageTest {
         assertThat(unclaimed(coverage(name, CoverageTest::half))).containsExactly("rate(int) 1 of 2");
         assertThat(coverage(name, CoverageTest::all).rows(Coverage.Order.NAME))
                 .filteredOn(row -> row.method().startsWith("mount"))
-                .as("what only carries on a chain is no answer")
+                .as("what only carries on a chain is not an answer")
                 .extracting(Coverage.Row::answers, Coverage.Row::called)
                 .containsExactly(tuple(0, 1));
     }

@@ -45,7 +45,7 @@ import org.w3c.dom.NodeList;
  */
 class ReportTest {
 
-    /** Addresses that name something, and that nobody fetches. */
+    /** Addresses that name something, and that are not fetched. */
     private static final String NAMES_NOT_PLACES =
             "https?://(www\\.w3\\.org|www\\.chartjs\\.org|github\\.com/(chartjs|kurkle))[^ \"]*";
 
@@ -179,7 +179,7 @@ class ReportTest {
                 .filter(Coverage.Row::isOfPlatform)
                 .toList();
         assertThat(Coverage.own(ofPlatform))
-                .as("where there are no others")
+                .as("where nothing else was doubled")
                 .hasSize(1)
                 .isEqualTo(ofPlatform);
         assertThat(coverage.rows(Order.MOST).get(7).called()).isZero();

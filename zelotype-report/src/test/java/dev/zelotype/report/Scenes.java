@@ -22,7 +22,7 @@ import java.util.List;
  */
 final class Scenes {
 
-    /** What nobody should put into a page unescaped. */
+    /** What must not appear in a page unescaped. */
     static final String HOSTILE =
             "</script><img src=x onerror=\"alert(1)\">&'\u2028]]>{{title}}\n!include x\n@enduml #;%%";
 

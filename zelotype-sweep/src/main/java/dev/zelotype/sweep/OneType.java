@@ -35,7 +35,7 @@ final class OneType {
                     || type.isLocalClass()) {
                 return;
             }
-            // A type whose initializer or superclass fails here is of no use to anybody, doubled or not.
+            // A type whose initializer or superclass fails here is useless, doubled or not.
             type.getDeclaringClass();
             type.getMethods();
             type.getDeclaredMethods();

@@ -62,7 +62,7 @@ public final class SourceSweep {
             Doubles of all styles (base, stub, strict, spy, fake, linked) written as source for every interface and
             abstract class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` (without
             `auxiliaryclass`, which is said of a library's own files). Written by `zelotype-sweep/sources`. *Left out*
-            counts the doubles that no source can be written for, each of which is said with its reason: the type is
+            counts the doubles that no source can be written for, each with its reason: the type is
             sealed or private, can only be doubled in its own package, has only static methods, is only a preview,
             refers to what is not there, or has a method that no Java class can write. A *bad* file is one that the
             compiler refuses or warns of.
@@ -163,7 +163,7 @@ public final class SourceSweep {
                     .filter(outcome -> outcome.state() == GeneratedFile.State.NEW)
                     .count();
         } catch (GenerateException e) {
-            // A package without an interface, or one of which nothing can be written.
+            // A package without an interface, or without a type that can be written.
             reasons.add(e.getMessage());
         }
         leftOut += generator.leftOut().size();

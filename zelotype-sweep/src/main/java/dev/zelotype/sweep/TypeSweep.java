@@ -90,7 +90,7 @@ public final class TypeSweep {
                 """
 
                 A method that gives its own type may go on with the same object, as a builder's do, or lead to another one, as
-                `getParent()` and `next()` do. Of %d such methods, %d of which give the object itself by the code of most of
+                `getParent()` and `next()` do. Of %d such methods, %d return the object itself by the code of most of
                 their implementations here, a stub does as they do for %d (%.0f %%).
                 """
                         .formatted(

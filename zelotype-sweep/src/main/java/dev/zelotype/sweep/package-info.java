@@ -1,4 +1,4 @@
 /**
- * For people who want to know which types can be doubled: a program that tries them all.
+ * A program that tries which types can be doubled.
  */
 package dev.zelotype.sweep;

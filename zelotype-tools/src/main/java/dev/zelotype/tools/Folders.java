@@ -6,7 +6,7 @@ import java.nio.file.Path;
 import java.util.stream.Stream;
 
 /**
- * For Zelotype's own tools: what lies in folders. Stateless.
+ * For Zelotype's own tools: the files in folders. Stateless.
  */
 public final class Folders {
 

@@ -14,7 +14,7 @@ public final class TestNames {
     /**
      * A test's name without underscores, and without the brackets of a method.
      *
-     * @param name the name, such as {@code NightRunTest: a_humid_night()}; a name that is no method's stays as it is
+     * @param name the name, such as {@code NightRunTest: a_humid_night()}; other names stay as they are
      * @return the same to read, such as {@code NightRunTest: a humid night}
      */
     public static String readable(String name) {

@@ -13,7 +13,7 @@ public final class TypeNames {
     private TypeNames() {}
 
     /**
-     * Whether a type comes with a platform or a language, and is nobody's own.
+     * Whether a type comes with a platform or a language.
      *
      * @param name its qualified or binary name
      * @return such as true for {@code java.sql.ResultSet}
@@ -45,7 +45,7 @@ public final class TypeNames {
     }
 
     /**
-     * Which names somebody asks for.
+     * Which names are asked for.
      *
      * @param wanted names with commas between them, in which a star matches anything; blanks around a name do not count
      * @return a pattern that a wanted name matches as a whole

@@ -83,7 +83,7 @@ public final class WholeFiles {
 
     /**
      * Writes a file whole, whatever interrupts it: a file that was there stays until the new one takes its place. Its folder
-     * is made if it is missing. What is no ordinary file, such as a pipe or a device, is written to as what it is.
+     * is made if it is missing. A pipe or a device is written to directly.
      *
      * @param file the file
      * @param content writes what it holds
@@ -122,7 +122,7 @@ public final class WholeFiles {
         });
     }
 
-    /** A new file. Mostly its folder is there, and then nobody asks for it. */
+    /** A new file. Its folder mostly exists, so it is only made if writing fails. */
     private static OutputStream created(Path file) throws IOException {
         try {
             // Of thousands of small files, it opens one in a third less time than what the other way gives.
@@ -255,7 +255,7 @@ public final class WholeFiles {
             try {
                 delete(folder);
             } catch (IOException | UncheckedIOException e) {
-                // Nobody can be told any more; the folder lies among the temporary ones.
+                // It is too late to report it; the folder is a temporary one.
                 continue;
             }
         }

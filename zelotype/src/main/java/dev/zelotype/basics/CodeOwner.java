@@ -1,7 +1,7 @@
 package dev.zelotype.basics;
 
 /**
- * Whose code a class is, told by its name as in a stack trace. Each list stands here and nowhere else. Stateless.
+ * Whose code a class is, told by its name as in a stack trace. Each list is here and nowhere else. Stateless.
  *
  * <pre>{@code
  * boolean ours = CodeOwner.isOurs(frame.getClassName());
@@ -31,7 +31,7 @@ public final class CodeOwner {
     private static final String PROXY = "$Proxy";
 
     private static final String[] JDK = {"java.", "jdk.", "sun."};
-    /** What runs tests, and what they check with: its calls are nobody's subject's, and it runs the test's own lambdas. */
+    /** What runs tests, and what they check with: its calls are not the subject's, and it runs the test's own lambdas. */
     private static final String[] OF_TESTS = {
         "org.junit.",
         "junit.framework.",
@@ -52,7 +52,7 @@ public final class CodeOwner {
     private CodeOwner() {}
 
     /**
-     * Whether a class is Zelotype's own, or one of doubles: what it calls is called by nobody's subject.
+     * Whether a class is Zelotype's own, or one of doubles: its calls are not calls of the subject.
      *
      * @param className the binary name
      * @return true if it is

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Mask {
 
-    /** What stands in the place of what must not be shown. */
+    /** Replaces what must not be shown. */
     public static final String MASKED = "***";
 
     private static final Pattern SECRET =

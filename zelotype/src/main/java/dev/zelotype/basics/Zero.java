@@ -4,7 +4,7 @@ import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a variable of a type holds before anybody writes into it.
+ * The initial value of a variable of a type.
  */
 public final class Zero {
 

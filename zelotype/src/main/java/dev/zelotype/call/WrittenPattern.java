@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For Zelotype's own agent and build goal: a pattern of a test, as the compiler wrote it down. They put it in the place
- * of the lambda that the JVM would link there, since a pattern is only read. If something runs it all the same, it runs
+ * of the lambda that the JVM would link there, since a pattern is only read. If something runs it anyway, it runs
  * what the lambda would. Immutable.
  *
  * @since 0.2

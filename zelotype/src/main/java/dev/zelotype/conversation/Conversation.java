@@ -38,7 +38,7 @@ public final class Conversation {
     }
 
     /**
-     * Begins a new conversation, in which nobody has said anything.
+     * Begins a new, empty conversation.
      *
      * @return a builder
      */

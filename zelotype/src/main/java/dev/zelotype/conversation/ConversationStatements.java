@@ -13,7 +13,7 @@ import java.util.TreeSet;
 /**
  * A conversation as statements of a test: Java that compiles, with its imports. Repeated calls are folded. A value that
  * has no literal becomes a free parameter where it was passed, and a variable to fill where it was answered; one that a mask
- * hides becomes a name that does not compile until somebody writes the value. Immutable.
+ * hides becomes a name that does not compile until the value is written. Immutable.
  *
  * <pre>{@code
  * String code = ConversationStatements.of(scene.conversation()).only("catalog").text(Form.CLAIMS);
@@ -70,7 +70,7 @@ public final class ConversationStatements {
      * The statements as a source file.
      *
      * @param form what is written
-     * @return a class with one method for each part; each takes the doubles that it speaks of
+     * @return a class with one method for each part; each takes the doubles that it names
      */
     public String text(Form form) {
         return text(form, "FromConversation");
@@ -133,7 +133,7 @@ public final class ConversationStatements {
         return calls;
     }
 
-    /** What stands for a value that may not be shown. */
+    /** Replaces a value that must not be shown. */
     static String hidden(String text) {
         return HIDDEN + " /* " + text.replace("*/", "* /") + ": write the value here */";
     }

@@ -3,7 +3,7 @@ package dev.zelotype.conversation;
 import java.util.List;
 
 /**
- * For readers of results: one call of a double, as plain values. What a call tells stands here once, for failures, journals,
+ * For readers of results: one call of a double, as plain values. It holds what failures, journals,
  * stories and coverage alike. Immutable; more may be told in later versions.
  *
  * @since 0.2

@@ -10,7 +10,7 @@ import java.util.Locale;
 public enum Role {
     /** An expectation was met by it, or a check has found it. */
     EXPECTED,
-    /** It may happen, and nobody insists on it. */
+    /** It may happen, and is not required. */
     ALLOWED,
     /** The double refused it. */
     UNEXPECTED,

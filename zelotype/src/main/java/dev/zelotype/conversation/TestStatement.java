@@ -159,7 +159,7 @@ public final class TestStatement {
     }
 
     /**
-     * The number of the {@code inThisOrder} block that it stands in, from 1; 0 for none.
+     * The number of the {@code inThisOrder} block that contains it, from 1; 0 for none.
      *
      * @return it
      */
@@ -357,7 +357,7 @@ public final class TestStatement {
         }
 
         /**
-         * Sets the number of the {@code inThisOrder} block that it stands in, from 1.
+         * Sets the number of the {@code inThisOrder} block that contains it, from 1.
          *
          * @param value it
          * @return this builder

@@ -3,7 +3,7 @@ package dev.zelotype.doubles;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Gives the empty values of a team's own types, or of a library's: what a double answers when nobody said anything. Without
+ * Gives the empty values of a team's own types, or of a library's: the default answers of a double. Without
  * it such a type answers null.
  *
  * <p>Name the class in a file {@code META-INF/services/dev.zelotype.doubles.EmptyValue} of the tests, or give it to a scene:
@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * }</pre>
  *
  * <p>It is asked before Zelotype's own empty values, on the thread that makes the call, and may be asked by several threads
- * at once. What a scene was given is asked before what the services give.
+ * at the same time. What a scene was given comes before what the services give.
  *
  * @since 0.2
  */

@@ -7,10 +7,10 @@ package dev.zelotype.doubles;
  */
 public enum Kind {
 
-    /** Gives canned answers; a call that nobody supposed is answered with an empty value. */
+    /** Gives canned answers; a call without a supposed answer gets an empty value. */
     STUB("stub"),
 
-    /** Is told beforehand what it will be asked; a call neither supposed nor expected fails at once. */
+    /** Knows beforehand which calls to expect; a call neither supposed nor expected fails immediately. */
     MOCK("mock"),
 
     /** Records what it is asked; answers like a stub, or passes calls on to a real object. */

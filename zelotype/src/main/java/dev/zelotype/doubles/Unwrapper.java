@@ -1,7 +1,7 @@
 package dev.zelotype.doubles;
 
 /**
- * For frameworks: tells what object stands behind a proxy that a framework has put in front of it, so that statements
+ * For frameworks: finds the object behind a proxy of a framework, so that statements
  * may name the proxy. A service: implementations are named in {@code META-INF/services/dev.zelotype.doubles.Unwrapper}.
  * Asked in statements only, never when a double is called; from any thread.
  *
@@ -18,7 +18,7 @@ public interface Unwrapper {
      * What stands behind an object.
      *
      * @param object what a statement names; never null
-     * @return the object behind; the same one if it is no proxy that this knows
+     * @return the object behind; the same one if it is not a proxy that this class knows
      */
     Object unwrap(Object object);
 }

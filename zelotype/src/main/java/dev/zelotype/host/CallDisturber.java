@@ -4,8 +4,8 @@ import java.lang.StackWalker.StackFrame;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts that challenge tests: stands between subjects and doubles, and may change what becomes of a call. Called on the
- * calling thread.
+ * For hosts that challenge tests: receives calls between subjects and doubles, and may change what becomes of a call.
+ * Called on the calling thread.
  *
  * @since 0.2
  */

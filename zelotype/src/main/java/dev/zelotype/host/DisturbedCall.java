@@ -127,7 +127,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * Something that stands for a callback and tells when that is run.
+     * Something that replaces a callback and reports when it is run.
      *
      * @param argument the callback's number, from 0; {@link #isCallback} tells whether it is one
      * @param text what it says that it is
@@ -249,7 +249,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * Whether the code that calls throws the answer away at once, so that nobody could notice another.
+     * Whether the calling code drops the answer, so that a different one could not be noticed.
      *
      * @return false also if the code cannot be read
      */

@@ -18,11 +18,11 @@ public final class DisturbedScene {
     }
 
     /**
-     * A double that the test can speak of.
+     * A double that the test can name.
      *
      * @param name its name in messages
      * @param type the binary name of the doubled type
-     * @return the double; null if there is none, or if it stands for a class
+     * @return the double; null if there is none, or if it represents a class
      */
     @SuppressWarnings("exports")
     public @Nullable Object named(String name, String type) {
@@ -31,7 +31,7 @@ public final class DisturbedScene {
     }
 
     /**
-     * Lets a double be called by nobody: that is recorded, and counts for expectations, but consumes no answer and runs
+     * Records a call of a double without a caller: it counts for expectations, but consumes no answer and runs
      * nothing.
      *
      * @param name its name in messages
@@ -39,7 +39,7 @@ public final class DisturbedScene {
      * @param signature the method, with the simple names of its parameters' types
      * @param arguments what it is given
      * @return false if the test has no such double and method
-     * @throws Throwable if nobody expects it
+     * @throws Throwable if it is not expected
      */
     @SuppressWarnings("exports")
     public boolean alsoCall(String name, String type, String signature, @Nullable Object[] arguments) throws Throwable {

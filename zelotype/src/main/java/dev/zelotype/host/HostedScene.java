@@ -133,7 +133,7 @@ public final class HostedScene {
      * Hears of every scene that a test opens itself, with {@code Scene.open()}, and that is closed from now on, in the whole
      * JVM: its conversation, on the thread that closes it.
      *
-     * @param to what hears of it; null for nobody
+     * @param to what receives it; null for none
      */
     @SuppressWarnings("exports")
     public static void tellOfOwnScenes(@Nullable Consumer<Conversation> to) {

@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * For builds and hosts of tests: patterns that cost no lambda. A pattern is only read, so what the compiler wrote down
- * of it can stand in the place of the lambda that the JVM would link. With {@code -javaagent} that happens while
+ * of it can replace the lambda that the JVM would link. With {@code -javaagent} that happens while
  * classes load. Safe for use from any thread.
  *
  * <pre>{@code

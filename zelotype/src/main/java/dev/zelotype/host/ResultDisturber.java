@@ -4,8 +4,8 @@ import dev.zelotype.engine.weave.Results;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts that challenge tests: stands between what a test calls and the test, and may change what is returned. Called on
- * the calling thread.
+ * For hosts that challenge tests: receives results between what a test calls and the test, and may change what is
+ * returned. Called on the calling thread.
  *
  * @since 0.2
  */
@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 public interface ResultDisturber {
 
     /**
-     * A call of a test has come back.
+     * A call of a test has returned.
      *
      * @param result what it gave; a box for a primitive, null for a call that gives nothing
      * @param owner the binary name of the class that the test's code names
@@ -26,7 +26,7 @@ public interface ResultDisturber {
     Object disturb(@Nullable Object result, String owner, String method, String descriptor);
 
     /**
-     * Lets a disturber stand between tests and what they call. Calls of the JDK, of test frameworks and of Zelotype are left
+     * Sets a disturber between tests and what they call. Calls of the JDK, of test frameworks and of Zelotype are left
      * alone, and so are those that a class makes of itself.
      *
      * @param disturber the disturber
@@ -37,10 +37,10 @@ public interface ResultDisturber {
     }
 
     /**
-     * Says that a class is a test, so that the disturber sees what its calls give back.
+     * Marks a class as a test, so that the disturber sees what its calls return.
      *
      * @param name the binary name of a top-level class; those within it are meant as well. Without effect unless a
-     *     disturber stands there
+     *     disturber is set
      */
     static void in(String name) {
         Results.in(name);

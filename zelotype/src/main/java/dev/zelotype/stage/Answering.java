@@ -70,7 +70,7 @@ public class Answering<Q extends Shape, D extends Shape, O extends Around, R ext
      *
      * @param answer the lambda
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if there is no real code
+     * @throws dev.zelotype.error.MisuseException if the method has no real code
      */
     public final Answering<Q, D, O, R> around(O answer) {
         statement.around(answer);
@@ -98,7 +98,7 @@ public class Answering<Q extends Shape, D extends Shape, O extends Around, R ext
      * Calls the real code: the spied object's, or the code that the doubled type itself has.
      *
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if there is no real code
+     * @throws dev.zelotype.error.MisuseException if the method has no real code
      */
     public final Answering<Q, D, O, R> callsReal() {
         statement.callsReal();

@@ -12,7 +12,7 @@ public final class Check0 extends Counting {
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check0(Check statement) {

@@ -15,7 +15,7 @@ public final class Check1<A extends @Nullable Object> extends Counting {
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check1(Check statement) {

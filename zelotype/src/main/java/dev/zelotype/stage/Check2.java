@@ -16,7 +16,7 @@ public final class Check2<A extends @Nullable Object, B extends @Nullable Object
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check2(Check statement) {

@@ -18,7 +18,7 @@ public final class Check3<A extends @Nullable Object, B extends @Nullable Object
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check3(Check statement) {

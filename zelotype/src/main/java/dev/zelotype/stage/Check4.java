@@ -23,7 +23,7 @@ public final class Check4<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check4(Check statement) {

@@ -25,7 +25,7 @@ public final class Check5<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check5(Check statement) {

@@ -27,7 +27,7 @@ public final class Check6<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check6(Check statement) {

@@ -29,7 +29,7 @@ public final class Check7<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check7(Check statement) {

@@ -31,7 +31,7 @@ public final class Check8<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public Check8(Check statement) {

@@ -46,7 +46,7 @@ public class Doing<D extends Shape, O extends Around> {
      *
      * @param action the lambda
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if there is no real code
+     * @throws dev.zelotype.error.MisuseException if the method has no real code
      */
     public final Doing<D, O> around(O action) {
         statement.around(action);
@@ -74,7 +74,7 @@ public class Doing<D extends Shape, O extends Around> {
      * Calls the real code: the spied object's, or the code that the doubled type itself has.
      *
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if there is no real code
+     * @throws dev.zelotype.error.MisuseException if the method has no real code
      */
     public final Doing<D, O> callsReal() {
         statement.callsReal();

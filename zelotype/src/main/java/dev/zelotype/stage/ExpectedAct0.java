@@ -15,7 +15,7 @@ public final class ExpectedAct0 extends ExpectedDoing<Act0, AroundAct0> {
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct0(Expectation statement) {

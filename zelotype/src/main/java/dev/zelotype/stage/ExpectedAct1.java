@@ -18,7 +18,7 @@ public final class ExpectedAct1<A extends @Nullable Object> extends ExpectedDoin
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct1(Expectation statement) {

@@ -20,7 +20,7 @@ public final class ExpectedAct2<A extends @Nullable Object, B extends @Nullable 
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct2(Expectation statement) {

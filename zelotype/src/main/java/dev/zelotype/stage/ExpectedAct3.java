@@ -21,7 +21,7 @@ public final class ExpectedAct3<A extends @Nullable Object, B extends @Nullable 
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct3(Expectation statement) {

@@ -26,7 +26,7 @@ public final class ExpectedAct4<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct4(Expectation statement) {

@@ -28,7 +28,7 @@ public final class ExpectedAct5<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct5(Expectation statement) {

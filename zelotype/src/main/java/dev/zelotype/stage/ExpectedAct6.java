@@ -30,7 +30,7 @@ public final class ExpectedAct6<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct6(Expectation statement) {

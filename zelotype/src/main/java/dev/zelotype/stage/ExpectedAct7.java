@@ -32,7 +32,7 @@ public final class ExpectedAct7<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct7(Expectation statement) {

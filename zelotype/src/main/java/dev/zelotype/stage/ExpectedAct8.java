@@ -34,7 +34,7 @@ public final class ExpectedAct8<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedAct8(Expectation statement) {

@@ -125,7 +125,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
      *
      * @param answer the lambda
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if there is no real code
+     * @throws dev.zelotype.error.MisuseException if the method has no real code
      */
     public final ExpectedAnswering<Q, D, O, R> around(O answer) {
         statement.around(answer);
@@ -153,7 +153,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
      * Calls the real code: the spied object's, or the code that the doubled type itself has.
      *
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if there is no real code
+     * @throws dev.zelotype.error.MisuseException if the method has no real code
      */
     public final ExpectedAnswering<Q, D, O, R> callsReal() {
         statement.callsReal();

@@ -101,7 +101,7 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
      *
      * @param action the lambda
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if there is no real code
+     * @throws dev.zelotype.error.MisuseException if the method has no real code
      */
     public final ExpectedDoing<D, O> around(O action) {
         statement.around(action);
@@ -129,7 +129,7 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
      * Calls the real code: the spied object's, or the code that the doubled type itself has.
      *
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if there is no real code
+     * @throws dev.zelotype.error.MisuseException if the method has no real code
      */
     public final ExpectedDoing<D, O> callsReal() {
         statement.callsReal();

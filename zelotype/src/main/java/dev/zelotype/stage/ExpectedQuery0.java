@@ -19,7 +19,7 @@ public final class ExpectedQuery0<R extends @Nullable Object>
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery0(Expectation statement) {

@@ -22,7 +22,7 @@ public final class ExpectedQuery1<A extends @Nullable Object, R extends @Nullabl
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery1(Expectation statement) {

@@ -24,7 +24,7 @@ public final class ExpectedQuery2<A extends @Nullable Object, B extends @Nullabl
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery2(Expectation statement) {

@@ -29,7 +29,7 @@ public final class ExpectedQuery3<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery3(Expectation statement) {

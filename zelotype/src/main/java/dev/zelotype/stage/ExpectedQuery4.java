@@ -31,7 +31,7 @@ public final class ExpectedQuery4<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery4(Expectation statement) {

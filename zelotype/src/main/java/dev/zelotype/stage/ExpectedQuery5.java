@@ -33,7 +33,7 @@ public final class ExpectedQuery5<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery5(Expectation statement) {

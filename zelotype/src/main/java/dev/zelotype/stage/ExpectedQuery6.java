@@ -36,7 +36,7 @@ public final class ExpectedQuery6<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery6(Expectation statement) {

@@ -38,7 +38,7 @@ public final class ExpectedQuery7<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery7(Expectation statement) {

@@ -43,7 +43,7 @@ public final class ExpectedQuery8<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public ExpectedQuery8(Expectation statement) {

@@ -14,7 +14,7 @@ public final class SupposedAct0 extends Doing<Act0, AroundAct0> {
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedAct0(Supposition statement) {

@@ -17,7 +17,7 @@ public final class SupposedAct1<A extends @Nullable Object> extends Doing<Act1<A
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedAct1(Supposition statement) {

@@ -19,7 +19,7 @@ public final class SupposedAct2<A extends @Nullable Object, B extends @Nullable 
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedAct2(Supposition statement) {

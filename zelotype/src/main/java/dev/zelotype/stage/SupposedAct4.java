@@ -25,7 +25,7 @@ public final class SupposedAct4<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedAct4(Supposition statement) {

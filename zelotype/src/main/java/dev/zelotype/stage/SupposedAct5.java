@@ -27,7 +27,7 @@ public final class SupposedAct5<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedAct5(Supposition statement) {

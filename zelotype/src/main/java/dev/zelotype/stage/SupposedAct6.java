@@ -29,7 +29,7 @@ public final class SupposedAct6<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedAct6(Supposition statement) {

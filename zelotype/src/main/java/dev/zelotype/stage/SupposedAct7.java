@@ -31,7 +31,7 @@ public final class SupposedAct7<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedAct7(Supposition statement) {

@@ -33,7 +33,7 @@ public final class SupposedAct8<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedAct8(Supposition statement) {

@@ -20,7 +20,7 @@ public final class SupposedQuery0<R extends @Nullable Object> extends Answering<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery0(Supposition statement) {

@@ -24,7 +24,7 @@ public final class SupposedQuery1<A extends @Nullable Object, R extends @Nullabl
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery1(Supposition statement) {

@@ -26,7 +26,7 @@ public final class SupposedQuery2<A extends @Nullable Object, B extends @Nullabl
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery2(Supposition statement) {

@@ -31,7 +31,7 @@ public final class SupposedQuery3<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery3(Supposition statement) {

@@ -33,7 +33,7 @@ public final class SupposedQuery4<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery4(Supposition statement) {

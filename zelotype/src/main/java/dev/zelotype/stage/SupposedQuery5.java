@@ -35,7 +35,7 @@ public final class SupposedQuery5<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery5(Supposition statement) {

@@ -37,7 +37,7 @@ public final class SupposedQuery6<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery6(Supposition statement) {

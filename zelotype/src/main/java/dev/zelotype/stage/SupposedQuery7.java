@@ -40,7 +40,7 @@ public final class SupposedQuery7<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery7(Supposition statement) {

@@ -45,7 +45,7 @@ public final class SupposedQuery8<
     /**
      * For the library itself.
      *
-     * @param statement what is said
+     * @param statement the statement
      */
     @SuppressWarnings("exports")
     public SupposedQuery8(Supposition statement) {

@@ -1,6 +1,6 @@
 /**
  * What may be said next in a sentence, one class for each number of free parameters. For tests, which seldom name these
- * types: they are what {@code suppose}, {@code expect} and {@code verify} give back. All classes whose names end in a number
+ * types: they are what {@code suppose}, {@code expect} and {@code verify} return. All classes whose names end in a number
  * are written from templates.
  */
 @NullMarked

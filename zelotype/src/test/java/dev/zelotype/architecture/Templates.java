@@ -16,7 +16,7 @@ import java.util.stream.IntStream;
 
 /**
  * Writes the classes that differ only by the number of free parameters, each from one template in {@code src/templates}.
- * To write them anew, run {@code TemplatesTest} with {@code -Dzelotype.templates=write}, then the formatter.
+ * To write them again, run {@code TemplatesTest} with {@code -Dzelotype.templates=write}, then the formatter.
  */
 final class Templates {
 

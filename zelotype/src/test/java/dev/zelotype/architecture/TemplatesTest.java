@@ -28,7 +28,7 @@ class TemplatesTest {
         assertThat(written).hasSizeGreaterThan(80);
         for (Map.Entry<Path, String> file : written.entrySet()) {
             assertThat(words(Files.readString(file.getKey())))
-                    .as("%s: write it anew with -Dzelotype.templates=write", file.getKey())
+                    .as("%s: write it again with -Dzelotype.templates=write", file.getKey())
                     .isEqualTo(words(file.getValue()));
         }
     }

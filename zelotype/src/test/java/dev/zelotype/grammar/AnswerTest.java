@@ -315,7 +315,7 @@ class AnswerTest {
                 }
                 case 1 -> {
                     suppose((Object any) -> index.of(any, shelf))
-                            .where("is no text", any -> !(any instanceof String))
+                            .where("is not a text", any -> !(any instanceof String))
                             .returns(answer);
                     covered.add((k, s) -> !(k instanceof String) && Objects.equals(shelf, s));
                 }

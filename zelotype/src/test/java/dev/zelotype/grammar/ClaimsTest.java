@@ -434,7 +434,7 @@ class ClaimsTest {
                     suppose(h::ships);
                 }),
                 refused(
-                        "a future that nobody completes",
+                        "a future that is never completed",
                         "was not completed within",
                         h -> suppose(() -> h.forecast("x")).returns(new CompletableFuture<>())));
     }
@@ -509,7 +509,7 @@ class ClaimsTest {
         float[] sums();
     }
 
-    /** A real one, of which everything comes late, or never. */
+    /** A real one whose answers come late, or never. */
     private record Slow(long millis) implements Beacon {
 
         private static void rest(long millis) {

@@ -37,7 +37,7 @@ import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 
 /**
- * A conversation tells what was said and asked, and what the test thinks of it.
+ * A conversation holds the statements and calls, and how the test judges them.
  */
 class ConversationTest {
 
@@ -127,7 +127,7 @@ class ConversationTest {
                 List<String> asked = new ArrayList<>(List.of("Harrow-2"));
                 names.apply(asked);
                 asked.add("Quill-9");
-                // Printing this argument asks a double, which is no call of the subject.
+                // Printing this argument calls a double, which is not a call of the subject.
                 Mount mount = stub(Mount.class);
                 names.apply(new Object() {
                     @Override

@@ -53,7 +53,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * What nobody said an answer for: containers that can be filled, and nothing that leads code round in circles.
+ * Default answers: containers that can be filled, and nothing that leads code round in circles.
  */
 class EmptyValuesTest {
 

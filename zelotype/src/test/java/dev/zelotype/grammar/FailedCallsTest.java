@@ -101,7 +101,7 @@ class FailedCallsTest {
         fine.put("kept for later", (time, onFrame, onFailure) -> kept.add(onFailure));
         fine.put("named", this::succeeding);
         fine.put("nothing", (time, onFrame, onFailure) -> {});
-        fine.put("an exception for somebody else", (time, onFrame, onFailure) -> kept.add(new Exception("mine")));
+        fine.put("an exception for another consumer", (time, onFrame, onFailure) -> kept.add(new Exception("mine")));
         fine.put("another branch", (time, onFrame, onFailure) -> {
             if (time.toSeconds() > 60) {
                 onFailure.accept(SHUTTER);

@@ -308,7 +308,7 @@ class FailureTest {
         Thread.currentThread().interrupt();
         assertThatThrownBy(
                         () -> verify(dome::close).within(Duration.ofMillis(5)).never())
-                .as("nobody knows what would have come")
+                .as("later calls can no longer be observed")
                 .hasMessageContaining("was interrupted");
         assertThat(Thread.interrupted()).isTrue();
     }

@@ -74,7 +74,7 @@ class MistakesTest {
         } catch (MisuseException e) {
             misuse = e;
         }
-        assertThat(misuse).as(mistake.getName() + " is no error").isNotNull();
+        assertThat(misuse).as(mistake.getName() + " is not an error").isNotNull();
         assertThat(misuse.getMessage()).as(mistake.getName()).contains("\n  Cure: ");
         return misuse.getMessage()
                 .replaceAll("at [\\w.$]+\\(Mistakes(InStatements)?\\.java:\\d+\\)", "at ...(Mistakes.java:...)")

@@ -195,7 +195,7 @@ class NewObjectsTest {
     @Test
     void classes_of_the_jdk_behave_as_told_throughout() {
         Random told = stub(Random.class);
-        int never = -7; // which no real Random gives here
+        int never = -7; // a real Random never gives that here
         suppose((Integer most) -> told.nextInt(most)).returns(never);
         suppose(() -> new Random()).returns(told);
         suppose(() -> new Date());
@@ -204,7 +204,7 @@ class NewObjectsTest {
         assertThat(harbour.jdk()).containsExactly(never, 0L, true);
         assertThatThrownBy(() -> suppose((String text) -> new Parsed(text)).returns((Parsed) null))
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("is null, which no constructor gives");
+                .hasMessageContaining("is null, but a constructor cannot return null");
         scene.close();
         assertThat(harbour.jdk()).as("put back").doesNotContain(never);
     }

@@ -42,9 +42,7 @@ class ScopeTest {
         for (int test = 1; test <= 3; test++) {
             try (Scene scene = Scene.open()) {
                 verifyUntouched(weather);
-                assertThat(weather.humidity())
-                        .as("what was said when it was made")
-                        .isEqualTo(40);
+                assertThat(weather.humidity()).as("the statements made with it").isEqualTo(40);
                 suppose(weather::humidity).returns(95);
                 expect(weather::sensors).once();
                 assertThat(weather.humidity()).isEqualTo(95);

@@ -315,7 +315,7 @@ public class StatementsTest {
             text.append("b");
             assertThat(scene.statements().only("desk").text(Form.CHECKS))
                     .contains("verify((Object any1) -> desk.note(\"x\", any1)).once();");
-            assertThat(scene.statements().only("nobody").text(Form.CHECKS)).contains("static void checks() {\n    }");
+            assertThat(scene.statements().only("unknown").text(Form.CHECKS)).contains("static void checks() {\n    }");
         }
     }
 }

@@ -29,8 +29,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Code of the test that runs while something is matched, compared or printed sees what is said, and leaves no trace;
- * calls of which nobody knows whose they are break no check silently.
+ * Code of the test that runs while something is matched, compared or printed sees the statements, and leaves no trace;
+ * calls with an unknown owner break no check silently.
  */
 @SuppressWarnings("try")
 class TraceTest {

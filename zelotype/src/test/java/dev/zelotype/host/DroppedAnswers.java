@@ -4,7 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Notes of each call whether its answer is thrown away. It stands in a package of Zelotype, as the engine takes the nearest
+ * Notes for each call whether its answer is dropped. It is in a package of Zelotype, because the engine takes the nearest
  * code of any other for the one that calls.
  */
 public record DroppedAnswers(List<Boolean> seen) implements CallDisturber {

@@ -31,7 +31,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * What replacing does to a whole JVM: nothing stays in memory, nothing is disturbed, and what runs for real is said.
+ * What replacing does to a whole JVM: nothing stays in memory, nothing is disturbed, and what really runs is reported.
  */
 class JvmTest {
 

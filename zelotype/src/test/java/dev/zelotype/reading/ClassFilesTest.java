@@ -15,7 +15,7 @@ import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Class files of every age and compiler: their methods and their calls are woven alike, or somebody says so.
+ * Class files of every age and compiler: their methods and their calls are woven alike, or that is reported.
  */
 class ClassFilesTest {
 

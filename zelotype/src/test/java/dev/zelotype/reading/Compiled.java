@@ -181,7 +181,7 @@ public enum Compiled {
         }
     }
 
-    /** Loads classes and shows nobody their files. */
+    /** Loads classes and does not expose their files. */
     private static final class Secretive extends ClassLoader {
 
         private final Path classes;

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Whether the calling code throws an answer away: each line that stands here is a call of a subject, on a line of its own.
+ * Whether the calling code drops an answer: each line here is a call of a subject, on a line of its own.
  */
 class DroppedAnswerTest {
 

@@ -161,7 +161,7 @@ class CallFormsTest {
         return filled(out + "}\n", target);
     }
 
-    /** Statements stand in a class of their own, so that no call to be replaced runs already. */
+    /** Statements are in a class of their own, so that no call to be replaced runs already. */
     private static String statement(Target target) {
         return filled(HEAD + """
                 public class SayNAME {

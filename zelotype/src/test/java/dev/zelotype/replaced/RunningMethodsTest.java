@@ -66,7 +66,7 @@ class RunningMethodsTest {
                 try (Scene s = Scene.open()) { suppose(() -> TimeZone.getAvailableIDs()).returns(null); \
                 return text(TimeZone.getAvailableIDs()); }
                 """);
-        add("a loop that comes back only after the scene", "real, told, real, told", """
+        add("a loop that returns only after the scene", "real, told, real, told", """
                 String said = "";
                 for (int i = 0; i < 2; i++) {
                     said += (i == 0 ? "" : ", ") + text(Currency.getAvailableCurrencies());

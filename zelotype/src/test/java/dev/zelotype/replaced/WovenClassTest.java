@@ -90,7 +90,7 @@ class WovenClassTest {
 
     private static final List<Class<?>> TYPES = List.of(Rig.class, Rig.Part.class, Rig.Side.class, Rig.Plate.class);
 
-    /** All that reflection tells of a class. */
+    /** All that reflection shows of a class. */
     private static List<String> seen(Class<?> type) {
         List<String> seen = new ArrayList<>(List.of(type.toGenericString(), texts(type.getAnnotations())));
         List<Executable> all = new ArrayList<>(Arrays.asList(type.getDeclaredMethods()));

@@ -18,7 +18,7 @@ public final class Baseline {
     private boolean callsSubject;
     private long millis;
 
-    /** A test of which nothing is known yet. */
+    /** A test before its first run. */
     public Baseline(String id) {
         this.id = id;
     }

@@ -1,5 +1,5 @@
 /**
- * What a challenge changes in which call of which test, and how it tells the JVM that runs the test.
+ * The changes that a challenge makes, the calls that it changes, and the messages to the JVM that runs the tests.
  */
 @NullMarked
 package dev.zelotype.challenge.change;

@@ -72,7 +72,7 @@ final class Groups {
     /**
      * Whether another finding at the same place covers it. A call whose answer some test looks at is looked
      * at; one that may be left out may have any argument. Who said what it answers means the answer to matter, so that
-     * is what is told of a query, and not that it may be left out.
+     * is reported for a query, and not that it may be left out.
      */
     boolean isSaidAlready(Group group) {
         Group answer = of(group.site, ChangeKind.ANSWER);

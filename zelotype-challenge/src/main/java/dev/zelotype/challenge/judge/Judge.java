@@ -22,7 +22,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Says what the disturbed runs mean. A disturbance that any test of the suite notices is no gap, whichever tests do not; of
+ * Says what the disturbed runs mean. A disturbance that any test of the suite notices is not a gap; of
  * several other answers one that is noticed is enough.
  */
 public final class Judge {

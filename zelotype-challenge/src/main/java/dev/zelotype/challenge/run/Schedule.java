@@ -35,7 +35,7 @@ public final class Schedule {
      * What is to be disturbed.
      *
      * @param changes the kinds
-     * @param wanted tells which disturbances of all that could be made are
+     * @param wanted selects the disturbances that are made, of all that could be
      * @param once whether what one test notices need not be tried in others
      */
     public record Plan(Set<ChangeKind> changes, BiPredicate<Disturbance, CallPlace> wanted, boolean once) {}

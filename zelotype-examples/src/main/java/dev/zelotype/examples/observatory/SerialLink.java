@@ -9,7 +9,7 @@ public final class SerialLink {
 
     public SerialLink(String port) {
         this.port = port;
-        throw new IllegalStateException("There is no port " + port + " on this machine.");
+        throw new IllegalStateException("Port " + port + " does not exist on this machine.");
     }
 
     /** Sends a command; gives the motor's answer. */

@@ -1,4 +1,4 @@
 /**
- * For everybody who wants to see Zelotype at work: a small made-up observatory. All sites and targets are invented.
+ * An example of Zelotype at work: a small made-up observatory. All sites and targets are invented.
  */
 package dev.zelotype.examples.observatory;

@@ -28,7 +28,7 @@ import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
 
 /**
- * Sources as the compiler reads them: comments, strings and methods that nobody calls are no place for code.
+ * Sources as the compiler reads them: comments, strings and methods that are never called do not count as code.
  */
 final class CodeThatRuns {
 
@@ -68,7 +68,7 @@ final class CodeThatRuns {
             return "The compiler does not understand this";
         }
         boolean stands = sequences.stream().anyMatch(sequence -> stands(wanted, open, sequence));
-        return stands ? "" : "This stands in no code that runs";
+        return stands ? "" : "This is not part of code that runs";
     }
 
     /** As a file, as members of a class, or as statements. */
@@ -93,7 +93,7 @@ final class CodeThatRuns {
         return List.of();
     }
 
-    /** The last one may be left open: then the one that stands there begins so. */
+    /** The last one may be left open: then the code only has to begin like it. */
     private static boolean stands(List<String> wanted, int open, List<String> sequence) {
         int last = wanted.size() - 1;
         String end = wanted.get(last);

@@ -248,7 +248,7 @@ class HowDoITest {
         verify(dome::close).within(ofSeconds(5)).once();
     }
 
-    // ... run work at once that the subject gives to an executor?
+    // ... run work immediately that the subject gives to an executor?
     @Test
     void run_work_at_once() {
         suppose(executor::execute).does(Runnable::run);

@@ -50,7 +50,7 @@ class ExposurePlanTest {
         }
     }
 
-    /** The log after it has grown: nobody edits {@link ListLog}. */
+    /** The log after it has grown; {@link ListLog} is not edited. */
     interface GrownLog extends NightLog {
         void flush();
     }

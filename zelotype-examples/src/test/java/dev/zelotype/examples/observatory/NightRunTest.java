@@ -100,7 +100,7 @@ class NightRunTest {
         assertThat(run.observe(List.of("Harrow-2", "Quill-9"))).isZero();
 
         verify(log::append)
-                .where("tells of the camera", entry -> entry.text().startsWith("camera failed"))
+                .where("about the camera", entry -> entry.text().startsWith("camera failed"))
                 .once();
         verify(mount::park).once();
     }

@@ -48,7 +48,7 @@ class TroubledNight {
     }
 
     @Test
-    void a_call_that_nobody_expected() {
+    void an_unexpected_call() {
         expect(dome::open).once();
 
         run.observe(List.of("Harrow-2"));

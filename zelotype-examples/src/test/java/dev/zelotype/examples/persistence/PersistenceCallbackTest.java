@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 @WithDoubles
 class PersistenceCallbackTest {
 
-    /** Held, because the JDK forgets the level of a logger that nobody refers to. */
+    /** Held, because the JDK forgets the level of a logger without references. */
     private static final Logger QUIET = Logger.getLogger("org.hibernate");
 
     @Test

@@ -5,7 +5,7 @@ import org.jspecify.annotations.Nullable;
 import reactor.core.publisher.Flux;
 import reactor.core.publisher.Mono;
 
-/** The empty values of publishers: nothing comes, and that at once. */
+/** The empty values of publishers: they complete immediately without an element. */
 public final class NothingComes implements EmptyValue {
 
     @Override

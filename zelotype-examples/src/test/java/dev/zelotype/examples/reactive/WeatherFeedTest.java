@@ -14,7 +14,7 @@ import reactor.core.publisher.Flux;
 import reactor.core.publisher.Mono;
 
 /**
- * Publishers: what nobody supposed is empty and not null, since this project says so in one small class.
+ * Publishers: default answers are empty and not null, by one small class of this project.
  */
 @WithDoubles
 class WeatherFeedTest {

@@ -17,8 +17,8 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Pieces of Java source, as plain text but for the classes: each stands there as a mark until the whole file is known, and
- * with it the name by which the file can call it. No name of Java holds the characters of the marks.
+ * Pieces of Java source, as plain text but for the classes: each is a mark until the whole file is known, and
+ * with it the name that the file can use for it. Java names never contain the characters of the marks.
  */
 public final class Code {
 
@@ -36,7 +36,7 @@ public final class Code {
     /** The sort of a class in javadoc, for whose sake nothing is imported. */
     public static final char MENTIONED = 'm';
 
-    /** The sort of a class of which only what stands before its last simple name is meant, with the dot. */
+    /** The sort of a qualifier: the part of a class name before its last simple name, with the dot. */
     public static final char QUALIFIER = 'q';
 
     /** The marks of the few classes that doubles are made of. */

@@ -22,11 +22,11 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * What a written double answers if nobody says otherwise: something empty of the right type, else {@code null}.
+ * The default answer of a written double: something empty of the right type, else {@code null}.
  */
 final class EmptyAnswers {
 
-    /** What is made again for each call, so that nobody meets what somebody else has put in. */
+    /** What is made again for each call, because callers may change it. */
     private static final Map<String, Class<?>> NEW = Map.ofEntries(
             Map.entry("java.lang.Iterable", ArrayList.class),
             Map.entry("java.util.Collection", ArrayList.class),

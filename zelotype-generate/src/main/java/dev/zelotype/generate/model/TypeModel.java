@@ -13,7 +13,7 @@ import java.util.Set;
  * @param binaryName its name as class files know it
  * @param typeVariables its type variables, with their bounds
  * @param isInterface whether it is an interface, or else an abstract class
- * @param boundToPackage whether a double can only stand in the same package
+ * @param boundToPackage whether a double must be in the same package
  * @param ofJdk whether it is of a module of the JDK, to whose packages nothing can be added
  * @param isDeprecated whether it should not be used any more
  * @param warnings what compilers warn of where a double of it is written, by their names
@@ -52,7 +52,7 @@ public record TypeModel(
         return own + typeVariables.asArguments();
     }
 
-    /** What a double answers if nobody says otherwise: where the type itself is wanted, the double. */
+    /** The default answer of a double: the double itself where its type is returned. */
     public String emptyAnswer(TypeName returned) {
         TypeName raw = returned instanceof GenericName generic ? generic.raw() : returned;
         boolean isSelf = raw instanceof ClassName known && known.isSameAs(name) && returned.equals(self());

@@ -40,7 +40,7 @@ public final class Bridges {
         this.classPath = urls.toArray(new URL[0]);
     }
 
-    /** Whether a type can have any that nobody else knows of. */
+    /** Whether a type can have any that the compiler does not show. */
     boolean mayBeIn(TypeElement type) {
         return classPath.length > 0
                 && type.getAnnotationMirrors().stream()

@@ -78,7 +78,7 @@ public final class Doublable {
                 : open;
     }
 
-    /** Whether a double can only stand in the same package. */
+    /** Whether a double must be in the same package. */
     static boolean isBoundToPackage(TypeElement type, List<MethodModel> methods) {
         for (Element e = type; e instanceof TypeElement; e = e.getEnclosingElement()) {
             if (Access.of(e) != Access.PUBLIC) {
@@ -102,7 +102,7 @@ public final class Doublable {
         return module.startsWith("java.") || module.startsWith("jdk.");
     }
 
-    /** The compiler tells nobody of the mark by which it knows them; it stands in the class file. */
+    /** The compiler does not expose the mark of such types; it is in the class file. */
     static boolean isPreview(Elements elements, TypeElement type) {
         String file = elements.getBinaryName(type).toString().replace('.', '/') + ".class";
         try (InputStream in = ClassLoader.getSystemResourceAsStream(file)) {

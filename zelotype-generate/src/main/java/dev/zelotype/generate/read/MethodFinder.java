@@ -28,7 +28,7 @@ final class MethodFinder {
     private final Elements elements;
     private final Types types;
     private final Bridges bridges;
-    /** What every type inherits is looked at once. */
+    /** What every type inherits is read one time. */
     private final Map<ExecutableElement, String> keysOfObject = new LinkedHashMap<>();
 
     private final Map<Element, String> descriptors = new HashMap<>();
@@ -64,7 +64,7 @@ final class MethodFinder {
      */
     record Methods(List<Found> own, List<Found> ofObject) {}
 
-    /** Whether a method is that of {@code Object} and of nobody else. */
+    /** Whether a method is declared by {@code Object} only. */
     boolean isOfObject(Found found) {
         return found.others().isEmpty() && keysOfObject.containsKey(found.method());
     }
@@ -91,7 +91,7 @@ final class MethodFinder {
             }
         }
         if (type.getKind() == ElementKind.INTERFACE) {
-            // Its doubles are classes all the same, and have what interfaces do not promise: clone.
+            // Its doubles are classes anyway, and have what interfaces do not promise: clone.
             for (ExecutableElement method : keysOfObject.keySet()) {
                 if (isOverridable(method) && isObjectMethod(method)) {
                     ofObject.putIfAbsent(key(type, method), new Found(method, List.of()));
@@ -164,14 +164,14 @@ final class MethodFinder {
     private boolean replaces(TypeElement type, ExecutableElement method, ExecutableElement known) {
         boolean overridesKnown = types.isSubsignature(member(type, method), member(type, known));
         boolean knownOverrides = types.isSubsignature(member(type, known), member(type, method));
-        // One without type arguments stands in for one with them, but not the other way round.
+        // A raw type can replace a parameterised one, but not the other way round.
         return overridesKnown == knownOverrides
                 ? types.isSubtype(returned(type, method), returned(type, known))
                         && !types.isSameType(returned(type, method), returned(type, known))
                 : overridesKnown;
     }
 
-    /** A method with the types that its variables stand for in a type; what the type itself declares is as it stands. */
+    /** A method with the types that replace its variables in a type; what the type itself declares is unchanged. */
     ExecutableType member(TypeElement type, ExecutableElement method) {
         if (method.getEnclosingElement().equals(type)) {
             return (ExecutableType) method.asType();

@@ -7,8 +7,8 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 
 /**
- * What parameters are called. Class files mostly do not say: then a sources jar that lies beside tells, or else they are
- * counted.
+ * What parameters are called. Class files mostly do not name them: then a sources jar in the same folder does, or else
+ * they are counted.
  */
 public final class ParameterNames {
 
@@ -23,7 +23,7 @@ public final class ParameterNames {
         this.sources = sources;
     }
 
-    /** How many methods were met whose parameters nobody names. */
+    /** How many methods without parameter names were met. */
     public int unknown() {
         return unknown;
     }

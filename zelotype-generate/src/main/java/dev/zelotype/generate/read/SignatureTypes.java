@@ -41,7 +41,7 @@ final class SignatureTypes {
      * Names that were found before, for whatever type.
      *
      * @param ofElements of classes and type variables
-     * @param ofTypes of types of which there is nothing else to say, by the compiler's one object for each
+     * @param ofTypes of types without warnings or obstacles, by the compiler's one object for each
      * @param plain classes that whoever names them may name, without a warning
      */
     record Known(Map<Element, TypeName> ofElements, Map<TypeMirror, TypeName> ofTypes, Set<Element> plain) {

@@ -28,7 +28,7 @@ import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
 
 /**
- * The sources that lie beside jars of classes, as {@code sky-sources.jar} beside {@code sky.jar}; only parsed, for the
+ * The sources in the same folder as jars of classes, as {@code sky-sources.jar} beside {@code sky.jar}; only parsed, for the
  * names that class files leave out.
  */
 public final class SourceJars {
@@ -44,7 +44,7 @@ public final class SourceJars {
         }
     }
 
-    /** Where the sources of a jar would be, whether or not they are there; none for what is no jar. */
+    /** Where the sources of a jar would be, whether or not they are there; none for a path that is not a jar. */
     public static Optional<Path> beside(Path place) {
         String name = place.getFileName() == null ? "" : place.getFileName().toString();
         return name.endsWith(".jar")

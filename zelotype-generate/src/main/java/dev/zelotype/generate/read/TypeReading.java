@@ -104,7 +104,7 @@ final class TypeReading {
         }
         if (type.getNestingKind() == NestingKind.TOP_LEVEL
                 && !type.getModifiers().contains(Modifier.PUBLIC)) {
-            // It may stand in a file of another name, which is said of whoever uses it.
+            // It may be in a file of another name, and the compiler warns whoever uses it.
             warnings.add("auxiliaryclass");
         }
         if (isA(java.io.Serializable.class)) {
@@ -136,7 +136,7 @@ final class TypeReading {
     }
 
     /**
-     * Looks at what lies above a type: what a supertype that is missing declares, nobody knows; whoever overrides what a
+     * Looks at the supertypes of a type: what a missing supertype declares is unknown; whoever overrides what a
      * supertype advises against is warned, even if a type between says nothing of it.
      */
     void lookAbove(TypeMirror of, boolean inherited, Set<Element> seen) {
@@ -256,7 +256,7 @@ final class TypeReading {
         }
     }
 
-    /** What the type's own variable stands for cannot be said within a method that has one of the same name. */
+    /** The type's own variable cannot be named within a method that has one of the same name. */
     private void refuseHiddenVariables(ExecutableElement method) {
         TypeElement declaring = (TypeElement) method.getEnclosingElement();
         if (declaring.equals(type) || declaring.getTypeParameters().isEmpty()) {
@@ -351,7 +351,8 @@ final class TypeReading {
             warnings.add("removal");
         }
         Boolean forRemoval = deprecated.get(method.getSimpleName().toString());
-        // A compiler of another language may say so without the annotation, which a double then has not either.
+        // A compiler of another language may mark it without the annotation, and the double then has no annotation
+        // either.
         boolean annotated = method.getAnnotation(Deprecated.class) != null;
         if (!annotated && (forRemoval != null || elements.isDeprecated(method))) {
             warnings.add("deprecation");

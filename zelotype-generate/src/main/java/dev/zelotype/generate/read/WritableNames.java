@@ -7,7 +7,7 @@ import javax.lang.model.element.Name;
 
 /**
  * Names that Java source can hold: compilers of other languages write others. The same few come again and again, so each is
- * looked at once.
+ * read one time.
  */
 final class WritableNames {
 

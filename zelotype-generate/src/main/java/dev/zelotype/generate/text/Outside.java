@@ -16,7 +16,7 @@ import java.util.Set;
 
 /**
  * Types of a generic method as they can be said outside it, where its own type variables mean nothing: each becomes what
- * fits whatever it stands for. {@code Map<K, List<K>>} becomes {@code Map<?, ? extends List<?>>}.
+ * fits whatever replaces it. {@code Map<K, List<K>>} becomes {@code Map<?, ? extends List<?>>}.
  */
 public final class Outside {
 

@@ -12,7 +12,7 @@ import java.util.TreeSet;
 import java.util.function.Predicate;
 
 /**
- * The text of one source file: decides what it imports, by which name it calls each class, and where long lines are broken.
+ * The text of one source file: decides what it imports, how it names each class, and where long lines are broken.
  */
 public final class SourceFile {
 
@@ -28,10 +28,10 @@ public final class SourceFile {
     private final String marked;
     /** Simple names that mean something else here than a class of the package or an import. */
     private final Set<String> taken;
-    /** Each mark with the name that stands in its place, in the order in which the file has them. */
+    /** Each mark with the name that replaces it, in the order of the file. */
     private final Map<String, String> names = new LinkedHashMap<>();
 
-    /** By the simple name of what stands in no other class, its package. */
+    /** The package of each top-level class, by its simple name. */
     private final Map<String, String> shortened = new HashMap<>();
 
     private SourceFile(String packageName, Set<String> neighbours, ClassText type, Set<String> hidden) {

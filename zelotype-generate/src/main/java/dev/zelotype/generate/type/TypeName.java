@@ -4,7 +4,7 @@ import java.util.List;
 import javax.lang.model.type.TypeMirror;
 
 /**
- * A type as source names it. Two names are equal if the same text stands for both.
+ * A type as source names it. Two names are equal if they are written the same.
  */
 public sealed interface TypeName permits ArrayName, ClassName, GenericName, PrimitiveName, VariableName, WildcardName {
 

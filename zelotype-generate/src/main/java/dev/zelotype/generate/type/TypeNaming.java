@@ -74,7 +74,7 @@ final class TypeNaming {
         return new GenericName(enclosing, raw, List.copyOf(arguments), List.of());
     }
 
-    /** The word for a type that is no object. What the compiler prints may have annotations before it. */
+    /** The word for a primitive type or void. What the compiler prints may have annotations before it. */
     private static String keyword(TypeMirror type) {
         return type.getKind().name().toLowerCase(Locale.ROOT);
     }

@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
  * A type argument that leaves open what it is.
  *
  * @param upper what it extends; {@link ClassName#OBJECT} if it says nothing
- * @param lower what it is above, if it says so
+ * @param lower its lower bound, if it has one
  * @param annotations what it is annotated with
  */
 public record WildcardName(TypeName upper, @Nullable TypeName lower, List<AnnotationText> annotations)

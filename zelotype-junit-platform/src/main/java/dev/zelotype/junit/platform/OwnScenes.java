@@ -19,7 +19,7 @@ import org.junit.platform.launcher.TestPlan;
  * Notes the scenes that tests open themselves in the journal, if there is one: once their test has ended, since it may fail
  * after its scene was closed. The JUnit Platform finds it on the class path; without a journal it does nothing.
  *
- * <p>It has a jar of its own, which is no named module: a platform on the class path could not load a listener of a module
+ * <p>It has a jar of its own, which is not a named module: a platform on the class path cannot load a module's listener
  * that does not read it.
  *
  * @since 0.2
@@ -48,7 +48,7 @@ public final class OwnScenes implements TestExecutionListener {
                 HostedScene.tellOfOwnScenes(this::closed);
             }
         } catch (MisuseException e) {
-            // The first test that has a scene says so.
+            // The first test that has a scene reports it.
             settings = null;
         }
     }

@@ -38,7 +38,7 @@ public final class Coverage implements JournalSink {
     /** What came of claims; broken once is broken. */
     private final Map<Claimed, Boolean> claims = new HashMap<>();
 
-    /** How a test can speak of a method, or meet it. */
+    /** How a test can mention a method, or call it. */
     private enum Way {
         SUPPOSED,
         EXPECTED,
@@ -130,7 +130,7 @@ public final class Coverage implements JournalSink {
             int failed) {
 
         /**
-         * How many answers nobody has compared with a real object.
+         * How many answers were not compared with a real object.
          *
          * @return the number
          */
@@ -250,10 +250,10 @@ public final class Coverage implements JournalSink {
     }
 
     /**
-     * Leaves out types that come with a platform or a language: nobody means to exercise all of a {@code ResultSet}.
+     * Leaves out types that come with a platform or a language: no project exercises all of a {@code ResultSet}.
      *
      * @param rows the methods to look at
-     * @return those of other types; all of them if there are no others
+     * @return those of other types; all of them if every type is of that kind
      */
     public static List<Row> own(List<Row> rows) {
         List<Row> own = rows.stream().filter(row -> !row.isOfPlatform()).toList();

@@ -111,7 +111,7 @@ final class Adviser {
                         && answers.getOrDefault(candidate.method(), Set.of()).size() > 1;
     }
 
-    /** The methods, by type, of which no test looks at the answer: there the check of the call is all there is. */
+    /** The methods, by type, whose answer no test looks at: there the check of the call is the only check. */
     private static Set<String> gaps(@Nullable JournalChallenge challenge) {
         Set<String> gaps = new HashSet<>();
         Set<String> noticed = new HashSet<>();

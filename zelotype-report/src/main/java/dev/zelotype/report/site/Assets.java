@@ -33,7 +33,7 @@ final class Assets {
         Mustache.compiler().compile(text(template)).execute(prepared, to);
     }
 
-    /** How a page's content security policy names a script or style that stands in the page itself. */
+    /** How a page's content security policy names a script or style that is part of the page. */
     static String hash(String text) {
         try {
             byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));

@@ -64,7 +64,7 @@ final class CallNames {
         return ASKS.matcher(name).matches() && !DOES_AS_WELL.matcher(name).matches();
     }
 
-    /** Whether a method may be the name of a property, as {@code humidity()}: it takes nothing, and is no verb. */
+    /** Whether a method may be the name of a property, as {@code humidity()}: it has no parameters, and is not a verb. */
     static boolean mayNameProperty(String signature) {
         String name = name(signature);
         String first = name.replaceFirst("[A-Z].*", "");

@@ -8,7 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.Set;
 
 /**
- * How often something was found, and in which tests, of which some are kept.
+ * How often something was found, and some of the tests in which it was.
  */
 final class Found {
 

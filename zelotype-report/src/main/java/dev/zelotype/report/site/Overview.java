@@ -78,7 +78,7 @@ final class Overview {
         return challenge;
     }
 
-    /** What reviewers would say, and of which tests. */
+    /** What a reviewer would remark, and on which tests. */
     Map<Advice, List<Integer>> advice() {
         return adviser.advice(challenge);
     }

@@ -137,7 +137,7 @@ final class OverviewJson {
         out.writeEndArray();
     }
 
-    /** All but what was noticed, of which the number will do. */
+    /** Everything except what was noticed, which is only counted. */
     private void challenge(JournalChallenge challenge) throws IOException {
         out.writeObjectFieldStart("challenge");
         out.writeNumberField("runs", challenge.runs());

@@ -9,7 +9,7 @@ import java.io.IOException;
 import java.io.Writer;
 
 /**
- * JSON that may stand in a script of a page.
+ * JSON that is safe within a script of a page.
  */
 final class ScriptJson {
 

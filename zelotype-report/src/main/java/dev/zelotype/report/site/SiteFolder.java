@@ -8,8 +8,8 @@ import java.nio.file.Path;
 import java.util.stream.Stream;
 
 /**
- * Where a site goes. It grows in a folder beside, which takes the place of an earlier site at the end, so that nobody ever
- * sees half of one.
+ * Where a site goes. It grows in a folder beside, which takes the place of an earlier site at the end, so that no
+ * reader ever sees half of one.
  */
 final class SiteFolder {
 

@@ -41,7 +41,7 @@ public final class Sources {
      *
      * @param folders the folders; source files of Java, Kotlin, Groovy and Scala in them
      * @return the sources
-     * @throws ReportException if one of the folders cannot be read, or there are no sources in it
+     * @throws ReportException if one of the folders cannot be read, or it contains no sources
      */
     public static Sources in(List<Path> folders) {
         Map<String, List<Path>> found = new HashMap<>();
@@ -52,7 +52,7 @@ public final class Sources {
                         .toList();
                 if (sources.isEmpty()) {
                     throw new ReportException(
-                            "There is no source of Java, Kotlin, Groovy or Scala in " + folder
+                            "No source of Java, Kotlin, Groovy or Scala was found in " + folder
                                     + ". Give folders of sources, such as src/main/java.",
                             null);
                 }

@@ -89,7 +89,7 @@ public final class Comparison {
         return lines;
     }
 
-    /** All calls of a test are shown, since the ones before tell how it came to a changed one. */
+    /** All calls of a test are shown, because the ones before explain a changed one. */
     private static List<String> difference(List<String> earlier, List<String> now) {
         List<String> lines = new ArrayList<>();
         int at = 0;

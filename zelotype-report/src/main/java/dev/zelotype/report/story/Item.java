@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 public sealed interface Item {
 
     /**
-     * How many calls it stands for.
+     * How many calls it represents.
      *
      * @return the number, at least 1; 0 for a missing call
      */
@@ -146,7 +146,7 @@ public sealed interface Item {
         }
 
         /**
-         * Whether the answer is an empty value, since nobody said what to answer.
+         * Whether the answer is a default answer, because none was supposed.
          *
          * @return false for a call that gives nothing back
          */

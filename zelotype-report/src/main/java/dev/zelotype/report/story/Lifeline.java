@@ -1,7 +1,7 @@
 package dev.zelotype.report.story;
 
 /**
- * For Zelotype's own tools: somebody who takes part in a conversation.
+ * For Zelotype's own tools: a participant of a conversation.
  *
  * @param name what the pictures call it
  * @param role what it is: {@code subject}, {@code caller}, or the kind of a double

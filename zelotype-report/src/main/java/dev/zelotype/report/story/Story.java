@@ -27,7 +27,7 @@ import java.util.Set;
  *
  * @param scene the test
  * @param lifelines who takes part, callers first
- * @param items what was asked, in its order; missing calls at the end
+ * @param items the calls in their order; missing calls at the end
  */
 public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> items) {
 
@@ -62,7 +62,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
     }
 
     /**
-     * What a double is to its test. A class of which static methods or constructors were replaced goes by its own name, and
+     * What a double is to its test. A class whose static methods or constructors were replaced has its own name, and
      * records like a spy; it is called what it is.
      *
      * @param info the double
@@ -85,7 +85,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
     }
 
     /**
-     * The doubles that nobody asked anything, and that nobody was to ask.
+     * The doubles that received no call, and were not expected to.
      *
      * @return their names, each with what it is
      */
@@ -208,7 +208,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
             return callers.computeIfAbsent(TypeNames.named(className), name -> {
                 boolean subject = TypeNames.named(conversation.subject()).equals(name) && !name.isEmpty();
                 lifelines.add(new Lifeline(
-                        name.isEmpty() ? "somebody" : TypeNames.simple(name), subject ? "subject" : "caller", ""));
+                        name.isEmpty() ? "unknown" : TypeNames.simple(name), subject ? "subject" : "caller", ""));
                 return lifelines.size() - 1;
             });
         }

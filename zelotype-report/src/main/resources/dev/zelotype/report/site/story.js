@@ -89,7 +89,7 @@ const zelotypeStory = (() => {
     return drawn("path", {class: "tip open", d: `M${x - 6} ${y - 6} l12 12 m0 -12 l-12 12`});
   }
 
-  /* Where each row begins; a story of any length is laid out at once, and drawn only where one looks. */
+  /* Where each row begins; a story of any length is laid out in one go, and drawn only where it is visible. */
   function tops(all) {
     const found = new Float64Array(all.length + 1);
     let y = TOP;
@@ -257,7 +257,7 @@ const zelotypeStory = (() => {
     return list;
   }
 
-  /* Shows a story in a place of the page; gives back what keys should do. Of the options, `at` is the step to begin with, and
+  /* Shows a story in a place of the page; returns what keys should do. Of the options, `at` is the step to begin with, and
      `moved` is told each step that is chosen. */
   function show(place, story, options) {
     const all = rows(story);
@@ -317,11 +317,11 @@ const zelotypeStory = (() => {
     }
 
     /* A screen more than is seen is drawn above and below, so that scrolling meets no empty part. */
-    function redraw(anew) {
+    function redraw(all) {
       const seen = Math.max(frame.clientHeight, 300);
       const top = frame.scrollTop, bottom = top + seen;
       const enough = rowAt(starts, Math.max(0, top - HEADS)) >= shown.first && rowAt(starts, bottom) <= shown.last;
-      if (!enough || anew) {
+      if (!enough || all) {
         shown = draw(Math.max(0, top - seen), bottom + seen);
         mark();
       }
@@ -408,7 +408,7 @@ const zelotypeStory = (() => {
     document.addEventListener("keydown", running.key);
   }
 
-  /* Fields that say nothing are left out of the file, and places stand in a table. */
+  /* Empty fields are left out of the file, and places are kept in a table. */
   function read(story) {
     let going = null;
     const whole = message => {

@@ -9,7 +9,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One call of a double, from its door to its answer. Its call data are fixed before anybody can see it; how it ended
+ * One call of a double, from its door to its answer. Its call data are fixed before it is published; how it ended
  * is added by the calling thread and seen by others as soon as the call returns.
  *
  * <p>Calls of the thread that owns the scene, by far the most, are numbered without any lock; a call of another thread
@@ -25,7 +25,7 @@ public class Call {
         }
     };
 
-    /** The answer of real code that nobody saw. */
+    /** The unknown answer of real code. */
     public static final Object UNSEEN = new Object();
 
     private static final Call[] NO_ECHOES = {};
@@ -45,7 +45,7 @@ public class Call {
     private final MethodLog log;
     /** How many calls of the owning thread there were, this one included. */
     private final int own;
-    /** The place among all calls, once somebody has put them in order. */
+    /** The place among all calls, once they have been put in order. */
     private int rank;
 
     private final Object[] arguments;
@@ -67,7 +67,7 @@ public class Call {
         this.arguments = arguments;
     }
 
-    /** A call of which it is known where it was made, as are the first of a scene. */
+    /** A call with its place in the code, as the first calls of a scene have it. */
     static final class Placed extends Call {
 
         private final StackFrame caller;
@@ -83,7 +83,7 @@ public class Call {
         }
     }
 
-    /** A call that no log keeps: it is only counted, or nobody's. */
+    /** A call that no log keeps: it is only counted, or belongs to no scene. */
     static final class Unkept extends Call {
 
         private final boolean counted;
@@ -133,7 +133,7 @@ public class Call {
         }
 
         /**
-         * Says which scenes around see it as well; before anybody can see it in its own.
+         * Sets which outer scenes see it as well; before it is published in its own.
          *
          * @param counted whether its own log only counts it
          */
@@ -294,7 +294,7 @@ public class Call {
         return 0;
     }
 
-    /** Whether a log keeps it, so that somebody may look at it later. */
+    /** Whether a log keeps it, so that it can be looked at later. */
     public boolean isKept() {
         return true;
     }
@@ -314,7 +314,7 @@ public class Call {
         accounted = true;
     }
 
-    /** Takes back what was noted, since the statement turned out to speak of other calls. */
+    /** Withdraws what was noted, because the statement turned out to cover other calls. */
     public void giveBack() {
         accounted = false;
         expected = false;

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>Calls of the thread that made the log are simply counted. A call of another thread notes how many of those there
  * were, and its own place among the calls of all other threads. So whatever happened before something else, by any
- * means by which one thread can know of another, also comes before it in {@link Call#IN_ORDER}.
+ * means of synchronization between threads, also comes before it in {@link Call#IN_ORDER}.
  */
 public final class CallLog {
 
@@ -52,12 +52,12 @@ public final class CallLog {
         return System.nanoTime() - opened;
     }
 
-    /** A call that is not kept, since it is nobody's: its scene is over, or it only helps to print something. */
+    /** A call that is not kept, because it belongs to no scene: its scene is closed, or it only helps to print something. */
     public Call leaveOut(MethodLog log, Object[] arguments) {
         return new Call.Unkept(log, arguments, false);
     }
 
-    /** Links what the end of a call needs, for calls that end where there is no room left on the stack to link anything. */
+    /** Links what the end of a call needs, for calls that end when the stack is exhausted. */
     public static void load() {
         Call call = new Call(null, 0, new Object[0]);
         call.end(Ending.RUNNING, null);
@@ -67,7 +67,7 @@ public final class CallLog {
     /**
      * Keeps a call, or counts it if only the numbers of its method are kept.
      *
-     * @param woven whether the called method itself stands on the stack
+     * @param woven whether the called method itself is on the stack
      * @param worded whether its times are kept, and its words where they may change
      * @param words the arguments as they are now; null if they can be put into words later
      */

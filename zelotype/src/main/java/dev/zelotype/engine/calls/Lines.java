@@ -81,7 +81,7 @@ public final class Lines {
         return caller(false);
     }
 
-    /** As {@link #caller()}; a woven method that was called stands on the stack itself and is passed over. */
+    /** As {@link #caller()}; a woven method that was called is on the stack itself and is skipped. */
     public static @Nullable StackFrame caller(boolean woven) {
         try {
             return WALKER.walk(woven ? FirstOutside.WOVEN : FirstOutside.PLAIN);

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The calls of one method of one double, newest first, without a lock: those of the thread that owns the scene in one
- * chain, which nobody else writes, and those of all other threads in another, where a call is linked in by one
+ * chain, which only it writes, and those of all other threads in another, where a call is linked in by one
  * compare-and-set.
  */
 public class MethodLog {

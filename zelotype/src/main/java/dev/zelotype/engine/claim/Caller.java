@@ -30,7 +30,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Caller {
 
-    /** How long to wait for what does not come, unless somebody says otherwise. */
+    /** The default time to wait for an answer. */
     static final Duration USUAL_LIMIT = Duration.ofSeconds(5);
 
     private final DoubledMethod method;
@@ -48,7 +48,7 @@ final class Caller {
         }
     }
 
-    /** Asks a double, given as what stands behind it: it answers at once. */
+    /** Calls a double, given as its state: it answers immediately. */
     static Reaction callDouble(DoubledMethod method, Object[] example, @Nullable Object target) {
         Reaction reaction = new Caller(method, example).call(target, USUAL_LIMIT);
         if (reaction.late() != null) {

@@ -156,7 +156,7 @@ public final class ClaimSet {
         return new Said(scene, about, suppositions);
     }
 
-    /** Claims speak of the collaborator, of what chains lead to, of what it answers with, or of static methods. */
+    /** Claims are about the collaborator, the end of a chain, a double that it returns, or static methods. */
     private static void refuseOther(SceneState scene, @Nullable DoubleState about, Supposition claim) {
         DoubleState spokenOf = claim.about();
         boolean known = spokenOf == about || spokenOf.doubleClass().isWoven() || parent(scene, spokenOf) != null;

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Likeness {
 
-    /** More elements of a stream or an iterator nobody compares. */
+    /** More elements of a stream or an iterator are not compared. */
     private static final int MOST = 10_000;
 
     private static final double EXACT = 1e-9;
@@ -122,7 +122,7 @@ final class Likeness {
         return all;
     }
 
-    /** What a value holds that can be looked at once only. */
+    /** The elements of a value that can be read only once. */
     static @Nullable Object settled(@Nullable Object value) {
         Iterator<?> elements = value instanceof BaseStream<?, ?> stream
                 ? stream.iterator()

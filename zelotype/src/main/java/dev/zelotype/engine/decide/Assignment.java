@@ -23,7 +23,7 @@ final class Assignment {
     /** More ways than these are not followed. */
     private static final int MOST = 20_000;
 
-    /** A call, its place in time, and the demands that speak of it. */
+    /** A call, its place in time, and the demands that cover it. */
     record Taken(long at, Call call, List<Demand> covering) {
 
         Taken without(Demand demand) {
@@ -49,7 +49,7 @@ final class Assignment {
     /**
      * Gives out calls again, if that can be done.
      *
-     * @param demands all that speak of the calls, and those in an order with them
+     * @param demands all that cover the calls, and those in an order with them
      * @param calls the calls
      * @param whole whether every demand must get as many as it wants, as after the last call
      * @return true if it was done; otherwise nothing has changed

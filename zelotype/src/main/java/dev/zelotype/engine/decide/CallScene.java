@@ -73,7 +73,7 @@ public class CallScene extends ReplacingScene {
      * Starts a scene.
      *
      * @param title what messages call it; empty for a name after its doubles
-     * @param open whether it is a scene that somebody opened and will close, and not the place of a double outside any
+     * @param open whether it is a scene that is opened and closed, and not the place of a double outside any
      * @param settings how it behaves
      * @param worded whether calls are put into words as they happen
      */
@@ -129,7 +129,7 @@ public class CallScene extends ReplacingScene {
         }
     }
 
-    /** The calls of doubles from outside any scene of which nobody knows whose they are. */
+    /** The calls of doubles from outside any scene whose owner is unknown. */
     public final Unowned unowned() {
         return unowned;
     }
@@ -323,7 +323,7 @@ public class CallScene extends ReplacingScene {
         return disturber;
     }
 
-    /** Lets somebody stand between the subject and the doubles from now on; null for nobody. */
+    /** Sets a disturber between the subject and the doubles; null removes it. */
     public final void disturbBy(@Nullable Disturber one) {
         disturber = one;
     }
@@ -340,7 +340,7 @@ public class CallScene extends ReplacingScene {
         }
     }
 
-    /** The double of a name and a type that the test of this scene can speak of; null if there is none. */
+    /** The double of a name and a type that the test of this scene can name; null if it has none. */
     public final @Nullable DoubleState find(String name, String type) {
         for (DoubleState each : cast()) {
             if (each.isCalled(name, type)) {
@@ -351,12 +351,12 @@ public class CallScene extends ReplacingScene {
     }
 
     /**
-     * Lets a double be called by nobody: that is recorded, and counts for expectations, but consumes no answer and runs
+     * Records a call of a double without a caller: it counts for expectations, but consumes no answer and runs
      * nothing.
      *
      * @param signature the method, with the simple names of its parameters' types
      * @return false if it has no such method
-     * @throws dev.zelotype.error.UnexpectedCall if nobody expects it
+     * @throws dev.zelotype.error.UnexpectedCall if it is not expected
      */
     public final boolean alsoCall(DoubleState callee, String signature, Object[] arguments) throws Throwable {
         DoubledMethod method = callee.doubleClass().method(signature);
@@ -367,7 +367,7 @@ public class CallScene extends ReplacingScene {
         return true;
     }
 
-    /** A call begins: it is kept in the log, unless it is nobody's. */
+    /** A call begins: it is kept in the log, unless it belongs to no scene. */
     final Call begin(MethodState state, Object[] arguments) {
         if (closed) {
             Strays.note(title(), state, arguments);

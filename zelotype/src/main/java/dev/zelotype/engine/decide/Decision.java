@@ -12,7 +12,7 @@ import dev.zelotype.error.MisuseException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What becomes of one call: it is disturbed if somebody wants that, logged, decided about (by a demand, a rule, or what the
+ * What becomes of one call: it is disturbed if there is a disturber, logged, decided about (by a demand, a rule, or what the
  * double's kind says), answered and ended, in this order.
  */
 final class Decision {
@@ -28,7 +28,7 @@ final class Decision {
                 : disturber.disturb(new Passage(state, arguments));
     }
 
-    /** As {@link #of}, but a call that no statement covers is only logged; null stands for its real code. */
+    /** As {@link #of}, but a call that no statement covers is only logged; null means its real code. */
     static Object @Nullable [] ifTold(MethodState state, Object[] arguments) throws Throwable {
         CallScene scene = state.part().scene();
         if (scene.disturber() != null) {
@@ -47,7 +47,7 @@ final class Decision {
         return new Object[] {answered(rule, state, call)};
     }
 
-    /** As {@link #unrecorded}, but for a call that no statement covers null stands for its real code. */
+    /** As {@link #unrecorded}, but for a call that no statement covers null means its real code. */
     static Object @Nullable [] unrecordedIfTold(Part part, DoubledMethod method, Object[] arguments) throws Throwable {
         return part.isTold(method, arguments) ? new Object[] {unrecorded(part, method, arguments)} : null;
     }
@@ -88,7 +88,7 @@ final class Decision {
         }
     }
 
-    /** Decides about a call that is logged and to which nobody listens: it meets what is expected, or is refused. */
+    /** Decides about a call that is logged and not disturbed: it meets what is expected, or is refused. */
     static void recordOnly(Call call) throws Throwable {
         MethodState state = (MethodState) call.log();
         Rule rule = ruleFor(state, call);
@@ -102,7 +102,7 @@ final class Decision {
         end(call, Ending.ANSWERED, null);
     }
 
-    /** Answers a call that is to leave no trace: with what was said, else with an empty value. */
+    /** Answers a call that must leave no trace: with the supposed answer, else with an empty value. */
     static @Nullable Object answerOnly(Call call) throws Throwable {
         MethodState state = (MethodState) call.log();
         DoubleState owner = state.part().owner();
@@ -245,7 +245,7 @@ final class Decision {
     }
 
     /**
-     * Answers a call of which nobody said what to answer.
+     * Answers a call without a supposed answer.
      *
      * @param demand says that the call must happen, but not what it answers; or null
      */
@@ -282,7 +282,7 @@ final class Decision {
         };
     }
 
-    /** Runs the code of a default method, of which few who read a test know; so it is noted if that throws. */
+    /** Runs the code of a default method, which readers of a test easily overlook; so it is noted if it throws. */
     private static @Nullable Object ownCode(MethodState state, Call call) throws Throwable {
         try {
             return state.part().owner().runOwn(state.method(), call.arguments());

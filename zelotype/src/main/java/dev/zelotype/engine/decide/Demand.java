@@ -48,7 +48,7 @@ public final class Demand extends Rule {
         return count;
     }
 
-    /** Whether the test has said how often, and does not leave it at once. */
+    /** Whether the test has given a count itself, and not relied on the default of one. */
     public boolean isCounted() {
         return counted;
     }
@@ -136,7 +136,7 @@ public final class Demand extends Rule {
         calls = 0;
     }
 
-    /** Another demand turned out not to speak of some calls. */
+    /** Another demand turned out not to cover some calls. */
     void isAlone(Demand narrowed) {
         taken.replaceAll(each -> each.covering().contains(narrowed)
                         && !narrowed.covers(each.call().arguments())

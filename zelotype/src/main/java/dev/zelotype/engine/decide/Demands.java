@@ -171,7 +171,7 @@ public final class Demands {
         return allowing != null ? new Judged(allowing, null, null) : new Judged(null, early, exhausted);
     }
 
-    /** Some demands, and all others that speak of the same methods or stand in the same orders, and so on. */
+    /** Some demands, and all others that cover the same methods or belong to the same orders, and so on. */
     private static Set<Demand> together(List<Demand> some) {
         Set<Demand> all = new LinkedHashSet<>();
         Deque<Demand> open = new ArrayDeque<>(some);
@@ -189,7 +189,7 @@ public final class Demands {
         ANEW,
         /** No way lets them all be met. */
         IMPOSSIBLE,
-        /** There is no choice, or there are too many calls. */
+        /** There is only one choice, or there are too many calls. */
         AS_BEFORE
     }
 
@@ -259,7 +259,7 @@ public final class Demands {
                 return each;
             }
         }
-        throw new IllegalStateException("nobody has taken " + taken);
+        throw new IllegalStateException("not taken: " + taken);
     }
 
     /** What is missing, one text for each demand that is not met. */

@@ -96,7 +96,7 @@ public final class DoubleState extends Participant {
         return real != null && doubleClass().isWoven();
     }
 
-    /** Whether a spy on an object is that object or stands in front of it, as the end of a sentence. */
+    /** Whether a spy on an object is that object or a proxy of it, as the end of a sentence. */
     public String whatItIs() {
         if (real == null || isOfClass()) {
             return "";
@@ -178,7 +178,7 @@ public final class DoubleState extends Participant {
         }
     }
 
-    /** Whether the called method itself stands on the stack, since it asked. */
+    /** Whether the called method itself is on the stack, because it calls the engine. */
     boolean asksItself(DoubledMethod method) {
         return doubleClass().isWoven() ? method.asksItself() : doubleClass().isFinal(method);
     }
@@ -208,21 +208,21 @@ public final class DoubleState extends Participant {
         return Decision.construct(state.part().scene().begin(state, arguments));
     }
 
-    /** A new object that nobody constructs: a stub of its own where code of the JDK would run on empty fields. */
+    /** A new object without a constructor call: a stub of its own where code of the JDK would run on empty fields. */
     Object bare(Class<?> type) {
         return Replacing.runsJdkCode(type)
                 ? scene.make(NewDouble.of(Kind.STUB, null, type)).self()
                 : BARE;
     }
 
-    /** What a call answers of which nobody said what to answer. */
+    /** The default answer of a call. */
     @Nullable
     Object emptyValue(DoubledMethod method) {
         return EmptyValues.of(method, self(), doubleClass().doubledType(), scene);
     }
 
     /**
-     * What the one who answers for a replaced class was told of calls on any instance, of which this double is one.
+     * What was supposed of calls on any instance of a replaced class; this double is one.
      *
      * @return the answer in an array, or null if it was told nothing
      */
@@ -287,7 +287,7 @@ public final class DoubleState extends Participant {
         return method.hasCode() && method.executable().getDeclaringClass() != Object.class;
     }
 
-    /** Whether calls of which nothing is said go on to a real object. */
+    /** Whether unsupposed calls go on to a real object. */
     boolean hasRealObject() {
         return real != null;
     }

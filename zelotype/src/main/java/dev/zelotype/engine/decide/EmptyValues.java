@@ -53,7 +53,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a call answers that nobody configured: something empty of the right type. Collections are new and can be changed.
+ * The default answer of a call: something empty of the right type. Collections are new and can be changed.
  */
 final class EmptyValues {
 

@@ -90,7 +90,7 @@ final class Hints {
         }
     }
 
-    /** Where answers were supposed that could not be cast: generic code lets them pass until somebody uses them. */
+    /** Where answers were supposed that could not be cast: generic code lets them pass until they are used. */
     private static List<String> wronglyTyped(Throwable failure, CallScene scene) {
         Set<String> lines = new LinkedHashSet<>();
         String message = failure instanceof ClassCastException ? String.valueOf(failure.getMessage()) : "";

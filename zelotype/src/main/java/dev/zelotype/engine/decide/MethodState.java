@@ -40,13 +40,13 @@ public final class MethodState extends MethodLog {
         return part;
     }
 
-    /** Whether the called method itself stands on the stack, since it asked. */
+    /** Whether the called method itself is on the stack, because it calls the engine. */
     boolean asksItself() {
         return asksItself;
     }
 
     /**
-     * Refuses a question that nobody has said an answer to and that is asked without end.
+     * Refuses a call that has no supposed answer and is repeated without end.
      *
      * @return the call
      */

@@ -28,7 +28,7 @@ final class OwnEmptyValues {
         this.said = said;
     }
 
-    /** The empty value of a type for a call on this thread to a double of some scene; null if nobody gives one. */
+    /** The empty value of a type for a call on this thread to a double of some scene; null if none is defined. */
     static @Nullable Object of(Class<?> type, CallScene scene) {
         CallScene current = (CallScene) Seat.current();
         for (CallScene each = current == null ? scene : current; each != null; each = each.outer()) {
@@ -66,7 +66,7 @@ final class OwnEmptyValues {
         }
     }
 
-    /** Looked for at the first call that asks; two threads that come at once find the same. */
+    /** Looked for at the first call that asks; two threads that come at the same time find the same. */
     private List<EmptyValue> services() {
         List<EmptyValue> known = services;
         if (known == null) {

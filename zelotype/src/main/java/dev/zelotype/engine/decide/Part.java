@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What one double is told and asked in one scene. A double that outlives scenes, or is used in an inner one, has a part for
- * each: what is said there counts first, then what was said around it. The part goes with its scene.
+ * each: its statements count first, then those of the scenes around it. The part ends with its scene.
  */
 public final class Part {
 
@@ -92,7 +92,7 @@ public final class Part {
         return state;
     }
 
-    /** The newest rule that covers a call; what was said around this scene counts last. */
+    /** The newest rule that covers a call; rules of outer scenes count last. */
     public @Nullable Rule covering(DoubledMethod method, Object[] arguments) {
         for (Part part = this; part != null; part = part.beneath()) {
             MethodState state = part.states[method.index()];

@@ -48,7 +48,7 @@ public final class Passage {
     }
 
     /**
-     * Answers as if the call had come, though nobody will know of it: it is neither recorded, nor counted for any
+     * Answers as if the call had come, but leaves no trace: it is neither recorded, nor counted for any
      * expectation, nor passed on, and consumes no answer.
      */
     public @Nullable Object lose() throws Throwable {

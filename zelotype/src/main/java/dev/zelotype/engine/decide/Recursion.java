@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Recursion {
 
-    /** So often only a method without end stands on a stack that has run out. */
+    /** Only endless recursion is on an exhausted stack this often. */
     private static final int FEWEST = 20;
 
     /** After so many decisions have ended, there is room on the stack again to look at it and to load classes. */
@@ -31,7 +31,7 @@ final class Recursion {
 
     private Recursion() {}
 
-    /** Loads what is needed where there is no room left on the stack to load a class. */
+    /** Loads classes early that are needed when the stack is exhausted. */
     static void load() {
         Objects.requireNonNull(Unwinding.class);
         Objects.requireNonNull(Sneaky.class);

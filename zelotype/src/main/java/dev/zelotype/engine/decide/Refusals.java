@@ -19,7 +19,7 @@ final class Refusals {
 
     private Refusals() {}
 
-    /** A call that nobody supposed or expected. */
+    /** A call that was neither supposed nor expected. */
     static FailureText unexpected(Call call) {
         Part part = ((MethodState) call.log()).part();
         DoubleState told = part.owner();

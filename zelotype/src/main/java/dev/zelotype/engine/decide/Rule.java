@@ -9,7 +9,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What some calls answer: a queue of steps of which the last one stays.
+ * What some calls answer: a queue of steps; the last one stays.
  */
 public class Rule extends Said {
 
@@ -25,7 +25,7 @@ public class Rule extends Said {
         super(verb, pattern, frame);
     }
 
-    /** Adds answers, all at once for calls on other threads; true if they are the first. */
+    /** Adds answers in one step for calls on other threads; true if they are the first. */
     public final synchronized boolean add(Step... more) {
         Step[] known = steps;
         Step[] longer = Arrays.copyOf(known, known.length + more.length);

@@ -61,12 +61,12 @@ public class Said {
         return frame;
     }
 
-    /** Where it stands in the test, in short. */
+    /** Its place in the test, in short. */
     public final String place() {
         return Lines.text(frame);
     }
 
-    /** Where it stands in the test, as consoles lead there. */
+    /** Its place in the test, in the form that consoles turn into links. */
     public final String at() {
         return Lines.at(frame);
     }

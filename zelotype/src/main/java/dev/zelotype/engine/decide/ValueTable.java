@@ -22,7 +22,7 @@ final class ValueTable {
     private final Map<Values, Integer> newest = new ConcurrentHashMap<>();
     private volatile int[] others = NONE;
 
-    /** The arguments of a call of which each is a value that its own class alone equals. */
+    /** The arguments of a call if each is a value that is equal only to values of its own class. */
     private record Values(@Nullable Object[] arguments) {
 
         @Override
@@ -87,7 +87,7 @@ final class ValueTable {
         return arePlain(values) && pattern.conditions().isEmpty() ? new Values(values) : null;
     }
 
-    /** Whether neither {@code equals} nor {@code hashCode} is anybody's but the JDK's. */
+    /** Whether {@code equals} and {@code hashCode} are the JDK's own. */
     private static boolean arePlain(@Nullable Object[] arguments) {
         for (Object each : arguments) {
             boolean plain = each == null

@@ -158,7 +158,7 @@ public final class Calls {
      * The call that differs least from a pattern, with its differences; empty if there is none.
      *
      * @param calls those of the pattern's own method
-     * @param ofOverloads those of other methods of that name, of which the last is told if there are no others
+     * @param ofOverloads those of other methods of that name; the last is shown if the method has no calls
      */
     public static FailureText.Closest closest(CallPattern pattern, List<Call> calls, List<Call> ofOverloads) {
         Call best = null;
@@ -194,7 +194,7 @@ public final class Calls {
         return Differences.of(pattern, arguments);
     }
 
-    /** The statements to write if a call that nobody expected is right. */
+    /** The statements to write if an unexpected call is right. */
     public static List<String> statementsFor(String name, DoubledMethod method, Object[] arguments) {
         String any = anyCall(name, method);
         String exactly = method.parameterTypes().length > 0 && allLiteral(arguments)

@@ -40,7 +40,7 @@ public final class Columns {
         return lines;
     }
 
-    /** Two texts with a gap, or the first alone if there is no second. */
+    /** Two texts with a gap, or the first alone if the second is empty. */
     public static String gap(String left, String right) {
         return right.isEmpty() ? left : left + GAP + right;
     }

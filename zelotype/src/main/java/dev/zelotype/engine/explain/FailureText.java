@@ -53,7 +53,7 @@ public final class FailureText {
         return this;
     }
 
-    /** Says what was expected, if that is no number of calls. */
+    /** Sets what was expected, if it is not a number of calls. */
     public FailureText expected(String words) {
         expected = words;
         return this;
@@ -109,7 +109,7 @@ public final class FailureText {
         return FailureDetails.of(expected, pattern, closest.call(), closest.differences(), conversation);
     }
 
-    /** The failure of a check that says so. */
+    /** The failure with this text. */
     public CheckFailure failure(@Nullable Throwable cause) {
         return new CheckFailure(toString(), cause, details());
     }

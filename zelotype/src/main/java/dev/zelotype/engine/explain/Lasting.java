@@ -8,8 +8,8 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Which values read the same whenever they are printed, so that it can be done later: printing them runs nobody's code, and
- * they never change.
+ * Which values read the same whenever they are printed, so that it can be done later: printing them runs no code
+ * outside the JDK, and they never change.
  */
 public final class Lasting {
 

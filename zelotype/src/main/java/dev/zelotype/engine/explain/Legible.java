@@ -23,7 +23,7 @@ final class Legible {
         return value instanceof char[] && Mask.isSecretName(place);
     }
 
-    /** Whether the mask hides a part of what stands in an array or collection, from its first element to its last. */
+    /** Whether the mask hides a part of an array or collection, from its first element to its last. */
     static boolean isMasked(Object value) {
         if (!Mask.isSet()) {
             return false;

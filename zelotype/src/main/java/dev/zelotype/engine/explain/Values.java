@@ -37,7 +37,7 @@ public final class Values {
         }
     }
 
-    /** As {@link #print(Object)}, of what stands in some place: a password in an array is shown nowhere. */
+    /** As {@link #print(Object)}, of a value with a name: a password in an array is never shown. */
     public static String print(String place, @Nullable Object value) {
         return Legible.isSecret(place, value) ? Mask.MASKED : print(value);
     }
@@ -47,7 +47,7 @@ public final class Values {
         return Legible.isSecret(place, value) || Legible.isMasked(value);
     }
 
-    /** Whether printing it runs nobody's code. */
+    /** Whether printing it runs no code outside the JDK. */
     private static boolean isPlain(Object value) {
         return value instanceof String
                 || value instanceof Number && CodeOwner.isOfJdk(value.getClass())

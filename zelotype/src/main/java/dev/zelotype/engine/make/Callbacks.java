@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 public final class Callbacks {
 
     private static final Object[] NONE = {};
-    /** By type, since each call that a journal tells of asks. */
+    /** By type, because each call that goes into a journal asks. */
     private static final ClassValue<Boolean> TAKES_FAILURE = new ClassValue<>() {
         @Override
         protected Boolean computeValue(Class<?> type) {
@@ -24,7 +24,7 @@ public final class Callbacks {
 
     private Callbacks() {}
 
-    /** Whether the type has just one method to write, apart from those that every object has, and is no mere value. */
+    /** Whether the type has just one method to write, apart from those that every object has, and is not a plain value. */
     public static boolean isOne(Class<?> type) {
         if (!type.isInterface() || type == Comparable.class) {
             return false;
@@ -68,10 +68,10 @@ public final class Callbacks {
     }
 
     /**
-     * An object that stands for a callback, whose own code runs for default methods.
+     * An object that replaces a callback, whose own code runs for default methods.
      *
      * @param type the interface that it implements
-     * @param callback what it stands for, and is equal to; null for nothing
+     * @param callback what it replaces, and is equal to; null for nothing
      * @param text what it says that it is; null for what the callback says
      * @param heard is handed all calls of methods that are to be written
      */

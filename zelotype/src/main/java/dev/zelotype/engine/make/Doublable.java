@@ -42,7 +42,7 @@ final class Doublable {
         return null;
     }
 
-    /** What to double in place of a sealed type: the first that it permits and that is open to anybody; null if none is. */
+    /** What to double in place of a sealed type: the first permitted subtype that can be extended; null if none can. */
     static @Nullable Class<?> open(Class<?> type) {
         if (!type.isSealed()) {
             return reason(type) == null ? type : null;

@@ -104,7 +104,7 @@ public final class DoubleClass {
         return Doublable.reason(type) == null;
     }
 
-    /** The class of doubles of several types at once: at most one class, and any interfaces. */
+    /** The class of doubles of several types together: at most one class, and any interfaces. */
     public static DoubleClass of(Class<?> first, List<Class<?>> all) {
         if (all.size() == 1) {
             return of(first);
@@ -117,7 +117,7 @@ public final class DoubleClass {
         return made;
     }
 
-    /** What answers for an object, or null if it is no double. */
+    /** What answers for an object, or null if it is not a double. */
     public static @Nullable Participant participantOf(@Nullable Object object) {
         if (object == null) {
             return null;
@@ -155,7 +155,7 @@ public final class DoubleClass {
         return generated == doubledType;
     }
 
-    /** What a double is called to which nobody gives a name. */
+    /** The default name of a double. */
     public String variableName() {
         return variableName;
     }

@@ -114,7 +114,7 @@ final class DoubleClassWriter {
         return slot;
     }
 
-    /** While the superclass's constructor runs there is no receiver yet, so its calls of itself go to its own code. */
+    /** While the superclass's constructor runs the receiver is not set yet, so its calls of itself go to its own code. */
     private static void callUpWithoutReceiver(
             MethodVisitor code, Class<?> superclass, DoubledMethod method, String descriptor) {
         Label received = new Label();
@@ -148,7 +148,7 @@ final class DoubleClassWriter {
         code.visitEnd();
     }
 
-    /** Written again, for the type's own bridge would stand between the double and the code that calls it. */
+    /** Written again, because the type's own bridge would be between the double and its caller. */
     private void bridge(MethodTable.Bridge bridge) {
         String name = bridge.method().getName();
         Type[] narrow = Type.getArgumentTypes(bridge.behind());

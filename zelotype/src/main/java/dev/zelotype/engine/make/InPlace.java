@@ -8,7 +8,7 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Objects of real classes for which somebody else answers, or of which something is to be remembered: by identity, and
+ * Objects of real classes whose calls are answered by a participant, or that have remembered data: by identity, and
  * without keeping them alive. Safe for use from any thread.
  *
  * @param <V> what is known of an object
@@ -82,7 +82,7 @@ public final class InPlace<V> {
         return nearest;
     }
 
-    /** Lets somebody answer for an object from now on, besides those of other scenes. */
+    /** Lets a participant answer for an object from now on, besides those of other scenes. */
     public static void answer(Object object, Participant participant) {
         PARTICIPANTS.change(object, known -> {
             Answering[] more = known == null ? new Answering[1] : Arrays.copyOf(known, known.length + 1);
@@ -91,7 +91,7 @@ public final class InPlace<V> {
         });
     }
 
-    /** Lets somebody no longer answer for an object. */
+    /** Lets a participant no longer answer for an object. */
     public static void release(Object object, Participant participant) {
         PARTICIPANTS.change(object, known -> {
             if (known == null) {

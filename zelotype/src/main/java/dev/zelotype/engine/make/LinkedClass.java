@@ -17,7 +17,7 @@ final class LinkedClass {
 
     private LinkedClass() {}
 
-    /** The class that stands beside a type for its doubles, or null. */
+    /** The precompiled class of a type's doubles, or null. */
     static @Nullable Class<?> beside(Class<?> type) {
         try {
             Class<?> found = Class.forName(type.getName() + CodeOwner.MARK, false, type.getClassLoader());

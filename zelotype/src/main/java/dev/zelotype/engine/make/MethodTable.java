@@ -120,7 +120,7 @@ final class MethodTable {
         for (int i = 0; i < known.size(); i++) {
             DoubledMethod method = byDescriptor.get(known.get(i));
             if (method == null || i >= numbered.length) {
-                return "there is no " + known.get(i) + " any more";
+                return known.get(i) + " does not exist any more";
             }
             DoubledMethod again = new DoubledMethod(i, (Method) method.executable());
             again.descriptors().addAll(method.descriptors());
@@ -239,7 +239,7 @@ final class MethodTable {
             }
         }
         if (candidates.size() > 1) {
-            // Overloads: only the code of the bridge tells which of them it calls.
+            // Overloads: only the code of the bridge shows which of them it calls.
             String called = BridgeCode.descriptorCalledBy(method);
             for (Method candidate : candidates) {
                 if (Type.getMethodDescriptor(candidate).equals(called)) {

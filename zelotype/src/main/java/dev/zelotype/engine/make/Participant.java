@@ -79,7 +79,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     /** The double itself. */
     public abstract Object self();
 
-    /** Whether it wants to know of calls of a method: always for a double, for a replaced class if somebody asked for it. */
+    /** Whether it receives calls of a method: always for a double, for a replaced class if it is watched. */
     public abstract boolean hears(DoubledMethod method);
 
     /** Whether a statement of the test covers a call. */
@@ -100,7 +100,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
      */
     public abstract void noteOnly(DoubledMethod method, Object[] arguments, boolean accounted);
 
-    /** How many scenes lie between this thread and the one that it answers in: 0 for the innermost, -1 if it is in none. */
+    /** How many scenes are between this thread and the one that it answers in: 0 for the innermost, -1 if it is in none. */
     public abstract int distance();
 
     /** Whether it is the double that some object is, and not a spy on an object that is real otherwise. */
@@ -112,7 +112,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     /**
      * Answers a call of a constructor.
      *
-     * @return null if the real constructor is to run; else what answers for the new object, or {@link #BARE} for nobody
+     * @return null if the real constructor is to run; else what answers for the new object, or {@link #BARE} for none
      */
     public abstract @Nullable Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable;
 }

@@ -40,7 +40,7 @@ public final class Reading {
     }
 
     /**
-     * Begins to read a pattern, which may stand in code that is itself computing a value for one.
+     * Begins to read a pattern, which may be within code that is itself computing a value for one.
      *
      * @return whether it does, to be handed to {@link #goBack}
      */

@@ -65,7 +65,7 @@ final class Frame {
         return values;
     }
 
-    /** The value itself, of which none may be a symbol. */
+    /** The value itself, which must not be a symbol. */
     @Nullable
     Object known(@Nullable Object value) {
         if (value instanceof Wide wide) {
@@ -88,7 +88,7 @@ final class Frame {
         return known(pop());
     }
 
-    /** As {@link #known}; a lambda that the pattern makes is made for real. */
+    /** As {@link #known}; a lambda that the pattern creates is really created. */
     @Nullable
     Object knownOrMade(@Nullable Object value, RealCode real) throws Throwable {
         return value instanceof NewLambda lambda

@@ -107,7 +107,7 @@ final class LambdaCode extends ClassVisitor {
 
     /**
      * Whether a compiler wrote a method for the body of a lambda or for a reference: javac marks such methods, others give
-     * them telling names, or names of two parts to private methods that nobody overrides.
+     * them speaking names, or names of two parts to private methods that are not overridden.
      */
     static boolean isOfCompiler(int modifiers, String method) {
         int closed = Opcodes.ACC_PRIVATE | Opcodes.ACC_STATIC | Opcodes.ACC_FINAL;

@@ -42,7 +42,7 @@ final class LambdaReader {
     private final Refused refused;
     private final Frame frame;
     private final @Nullable Object self;
-    /** What the pattern has made and may change, since nobody else sees it. */
+    /** What the pattern has created and may change, because it is not visible elsewhere. */
     private final Set<Object> alone = Collections.newSetFromMap(new IdentityHashMap<>());
 
     private @Nullable Call call;

@@ -31,7 +31,7 @@ final class Links {
 
     private Links() {}
 
-    /** Whether a double can stand there; values and containers are better given as they are. */
+    /** Whether a double can be a link; values and containers are better given as they are. */
     static boolean canBeLink(Class<?> type) {
         if (type.isArray() || type.isEnum() || type.isRecord() || type.isSealed() || type == Object.class) {
             return false;

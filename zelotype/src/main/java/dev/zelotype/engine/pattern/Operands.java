@@ -75,7 +75,7 @@ final class Operands {
         return values;
     }
 
-    /** Arguments of which lambdas are made for real, since real code may run them. */
+    /** Arguments whose lambdas are really created, because real code may run them. */
     Object[] made(Object[] arguments) throws Throwable {
         for (int i = 0; i < arguments.length; i++) {
             if (arguments[i] instanceof NewLambda lambda) {

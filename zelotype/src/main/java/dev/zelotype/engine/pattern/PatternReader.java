@@ -39,7 +39,7 @@ public final class PatternReader {
     private final Class<?>[] freeTypes;
 
     /**
-     * A further call of a chain, asked of what the call before it gives.
+     * A further call of a chain, on the result of the call before it.
      *
      * @param type the type that the double in between must have
      * @param name the method's name

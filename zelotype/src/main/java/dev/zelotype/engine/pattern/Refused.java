@@ -6,7 +6,7 @@ import dev.zelotype.error.MisuseException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is said of lambdas that are no patterns.
+ * The messages for lambdas that are not patterns.
  */
 final class Refused {
 

@@ -8,7 +8,7 @@ import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What stands on the reader's stack in place of values. Everything else there is a real value; of the primitives,
+ * The symbols on the reader's stack in place of values. Everything else there is a real value; of the primitives,
  * {@code int} and its narrower kin are {@code Integer}s.
  */
 final class Symbols {
@@ -30,7 +30,7 @@ final class Symbols {
     /** What a call of the pattern returns. */
     record Result(Call call, boolean wide) {}
 
-    /** An object of which no constructor has run yet. */
+    /** An object whose constructor has not run yet. */
     static final class Unmade {
         final String type;
 
@@ -39,7 +39,7 @@ final class Symbols {
         }
     }
 
-    /** A lambda that the pattern itself makes; made for real only if somebody wants to run it. */
+    /** A lambda that the pattern itself makes; really created only if it is run. */
     record NewLambda(MethodCode.Dynamic recipe, Object[] captured) {}
 
     /** An array that the pattern itself makes; some of its elements may be symbols. */
@@ -76,7 +76,7 @@ final class Symbols {
         }
     }
 
-    /** What a call is asked of. */
+    /** The receiver of a call. */
     enum Asked {
         A_DOUBLE,
         WHAT_A_CALL_GAVE,
@@ -87,9 +87,9 @@ final class Symbols {
     /**
      * A call that the pattern means, and never makes.
      *
-     * @param asked what it is asked of
-     * @param participant the double it is asked of; null if it is none
-     * @param method the double's method; null if it is asked of something else
+     * @param asked the kind of receiver
+     * @param participant the double that receives it; null if it is not a double
+     * @param method the double's method; null for another receiver
      * @param owner the type whose method the code names
      * @param name the method's name, or {@code <init>}
      * @param descriptor the method's descriptor

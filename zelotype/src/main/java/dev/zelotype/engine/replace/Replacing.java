@@ -173,7 +173,7 @@ public final class Replacing {
         return whole;
     }
 
-    /** What is said about a question after calls that nobody was listening to. */
+    /** The refusal of a check after calls that were not watched. */
     public static MisuseException notWatched(String what, String typeName) {
         return new MisuseException(
                 what + " was not watched: how often it was called so far is unknown.",
@@ -292,7 +292,7 @@ public final class Replacing {
         type.finalsAsk();
     }
 
-    /** As {@link #doubleFinals}, where an agent is there already: nobody waits for one just to be on the safe side. */
+    /** As {@link #doubleFinals}, if an agent is there already: attaching one just in case would take too long. */
     public static void doubleFinalsIfReady(DoubleClass type) {
         if (!type.finals().isEmpty() && Seat.current() != null && isReady()) {
             doubleFinals(type);
@@ -304,7 +304,7 @@ public final class Replacing {
         return !runsJdkCode(type) || DoubleClass.canDouble(type);
     }
 
-    /** Whether objects of a class run code of the JDK, which does not ask, on fields that a constructor has to fill. */
+    /** Whether objects of a class run code of the JDK, which is not woven, on fields that a constructor has to fill. */
     public static boolean runsJdkCode(Class<?> type) {
         for (Class<?> c = type; c != null && c != Object.class && c != Record.class; c = c.getSuperclass()) {
             if (CodeOwner.isOfJdk(c)) {

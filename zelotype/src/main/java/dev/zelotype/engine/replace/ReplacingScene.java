@@ -124,7 +124,7 @@ public abstract class ReplacingScene {
         return realRuns.counts();
     }
 
-    /** The classes that run the real code though this scene replaces what they call, since nobody can change them. */
+    /** The classes that run the real code though this scene replaces what they call, because they cannot be changed. */
     public final List<String> unchanged() {
         return Replacing.unchanged(this);
     }

@@ -138,7 +138,7 @@ public final class Seat implements Predicate<Thread> {
         return Thread.currentThread() == taker;
     }
 
-    /** Where this thread is, to come back to with {@link #sit}. */
+    /** Where this thread is, to return to with {@link #sit}. */
     static @Nullable Seat here() {
         return CURRENT.get();
     }

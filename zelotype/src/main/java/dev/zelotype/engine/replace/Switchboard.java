@@ -50,7 +50,7 @@ final class Switchboard implements Decider {
         return object != null && BARE.get(object) != null;
     }
 
-    /** Somebody who hears of a call, with the method and the arguments as it knows them. */
+    /** A participant that receives a call, with the method and the arguments as it knows them. */
     private record Hearer(Participant who, DoubledMethod method, Object[] arguments) {
 
         boolean isTold() {
@@ -58,7 +58,7 @@ final class Switchboard implements Decider {
         }
     }
 
-    /** Those that stand for the class of a call in the scenes of this thread, the innermost scene first. */
+    /** The participants for the class of a call in the scenes of this thread, the innermost scene first. */
     private List<Hearer> wholes(WovenMethod method, @Nullable Object self, Object[] arguments) {
         ReplacingScene scene = Seat.current();
         if (scene == null) {
@@ -83,7 +83,7 @@ final class Switchboard implements Decider {
     }
 
     /**
-     * The one that stands for a class in the nearest scene and hears of the call; it knows what is said around that
+     * The participant for a class in the nearest scene that receives the call; it knows the statements around that
      * scene.
      */
     private static @Nullable Hearer whole(

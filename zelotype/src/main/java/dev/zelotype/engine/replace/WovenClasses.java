@@ -71,7 +71,7 @@ final class WovenClasses {
         return all;
     }
 
-    /** Objects of a real class: bare ones can be made; who answers for them is kept beside them. */
+    /** Objects of a real class: bare ones can be made; their participants are kept separately. */
     private static final class WovenInstances implements DoubleClass.Instances {
 
         private final Class<?> type;

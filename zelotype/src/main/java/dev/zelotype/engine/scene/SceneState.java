@@ -48,19 +48,19 @@ public final class SceneState extends SpokenScene {
         return type.cast(shown.apply(this));
     }
 
-    /** Lets somebody stand between subjects and doubles in every scene that opens from now on; null for nobody. */
+    /** Sets a disturber between subjects and doubles in every scene that opens from now on; null removes it. */
     public static void disturbAll(@Nullable Disturber disturber) {
         everywhere = disturber;
         OutsideDoubles.keep(disturber != null);
     }
 
-    /** Lets somebody hear of every scene that a test has opened itself and closes from now on; null for nobody. */
+    /** Sets what receives every scene that a test has opened itself and closes from now on; null removes it. */
     public static void tellOfClosed(@Nullable Consumer<SceneState> to) {
         teller = to;
     }
 
     /**
-     * Whether somebody hears of scenes that tests open themselves, so that calls are to be put into words as they
+     * Whether scenes that tests open themselves are reported, so that calls must be put into words as they
      * happen.
      */
     public static boolean isToldOf() {

@@ -137,7 +137,7 @@ public final class SubjectBuilder {
         return known.self();
     }
 
-    /** A new subject; what nobody declared becomes a double of the given kind. */
+    /** A new subject; undeclared collaborators become doubles of the given kind. */
     public synchronized Object subject(Class<?> type, Kind others) {
         subjectType = type;
         if (type.isInterface() || Modifier.isAbstract(type.getModifiers()) || type.isArray() || type.isPrimitive()) {
@@ -355,7 +355,7 @@ public final class SubjectBuilder {
         return known.self();
     }
 
-    /** Lets subjects be given a double that was made elsewhere; an object that is no double is left alone. */
+    /** Lets subjects be given a double that was made elsewhere; an object that is not a double is left alone. */
     public synchronized void lend(Object object) {
         if (Unwrapping.participantBehind(object) instanceof DoubleState known
                 && !known.isOfClass()

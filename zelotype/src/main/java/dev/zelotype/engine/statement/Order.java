@@ -48,7 +48,7 @@ public final class Order {
         }
         if (order.demands.size() + order.checks.size() < 2) {
             throw new MisuseException(
-                    "inThisOrder(...) holds fewer than two statements, so there is no order to keep.",
+                    "inThisOrder(...) holds fewer than two statements, so the order has nothing to check.",
                     "put at least two expect(...) or verify(...) statements with their counts in it");
         }
         if (!order.checks.isEmpty()) {
@@ -79,7 +79,7 @@ public final class Order {
     }
 
     /**
-     * How far the calls read as the checks, each of which takes as many in a row as its count says. For each check it is
+     * How far the calls match the checks; each check takes as many in a row as its count allows. For each check it is
      * worked out once after how many calls it can be done, so the time grows with the calls, not with the ways to read them.
      *
      * @return the greatest number of calls that some of the checks account for, and how many checks these are

@@ -16,7 +16,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The side of a scene that statements meet: what was said in it, in its order, and what was left half said.
+ * The part of a scene that holds its statements: in their order, and those that are unfinished.
  */
 public class SpokenScene extends CallScene {
 
@@ -27,12 +27,12 @@ public class SpokenScene extends CallScene {
         super(title, open, settings, worded);
     }
 
-    /** The place of doubles outside any scene, which nobody opens. */
+    /** The place of doubles outside any scene, which is never opened. */
     protected SpokenScene(String title) {
         this(title, false, Settings.unchecked(Settings.LINES_KEPT), false);
     }
 
-    /** Makes a double; outside any scene, one that belongs to a scene of its own that nobody closes. */
+    /** Makes a double; outside any scene, one that belongs to a scene of its own that is never closed. */
     public static DoubleState makeDouble(NewDouble order) {
         // An object that is real elsewhere is spied on wherever the thread sees what is replaced.
         CallScene scene = order.isInPlace() ? (CallScene) Seat.current() : current();
@@ -63,7 +63,7 @@ public class SpokenScene extends CallScene {
         said.add(statement);
     }
 
-    /** A check has failed: the test ends here, unless somebody wants to see the others fail first. */
+    /** A check has failed: the test ends here, unless a disturber keeps the failure. */
     final void failed(Statement check, CheckFailure failure) {
         Disturber disturber = disturber();
         if (disturber == null || !disturber.keeps(check.said(), check.count().text(), failure)) {

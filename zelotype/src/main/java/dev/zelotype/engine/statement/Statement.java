@@ -179,12 +179,12 @@ public abstract class Statement {
         return said.frame();
     }
 
-    /** Where it stands in the test, in short. */
+    /** Its place in the test, in short. */
     public final String place() {
         return said.place();
     }
 
-    /** Where it stands in the test, as consoles lead there. */
+    /** Its place in the test, in the form that consoles turn into links. */
     public final String at() {
         return said.at();
     }

@@ -27,7 +27,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Says what some calls answer: a queue of answers of which the last one stays. It takes effect with its first answer.
+ * Says what some calls answer: a queue of answers; the last one stays. It takes effect with its first answer.
  */
 public class Supposition extends Statement {
 
@@ -80,7 +80,7 @@ public class Supposition extends Statement {
     }
 
     /**
-     * Adds an answer for each value, all at once; none of them if one is refused. Without lambdas, since the first ones that
+     * Adds an answer for each value in one step; none of them if one is refused. Without lambdas, since the first ones that
      * a JVM links take longer than all the rest.
      */
     private void addAll(boolean fails, @Nullable Object first, @Nullable Object @Nullable [] given) {
@@ -102,7 +102,7 @@ public class Supposition extends Statement {
         DoubledMethod method = method();
         if (method.isConstructor() && value == null) {
             throw new MisuseException(
-                    "The answer of " + this + " is null, which no constructor gives.",
+                    "The answer of " + this + " is null, but a constructor cannot return null.",
                     "return an object, such as stub(" + method.returnType().getSimpleName() + ".class)");
         }
         if (!Fitting.fits(value, method.returnType())) {
@@ -227,7 +227,7 @@ public class Supposition extends Statement {
     private void refuseWithoutReal() {
         if (!part().owner().hasReal(method())) {
             throw new MisuseException(
-                    this + " cannot call real code: the method is abstract and there is no real object.",
+                    this + " cannot call real code: the method is abstract and the double has no real object.",
                     !method().hasCode()
                             ? "say what it answers, or make the double with spy(realObject)"
                             : "say what it answers");
@@ -246,7 +246,7 @@ public class Supposition extends Statement {
         }
     }
 
-    /** The free parameters that a key of a table stands for: itself, or the parts of a tuple. */
+    /** The free parameters that a key of a table represents: itself, or the parts of a tuple. */
     private Object[] freeOf(@Nullable Object key) {
         if (key == null || !(key instanceof Record) || !key.getClass().getName().startsWith(TUPLES)) {
             return new Object[] {key};

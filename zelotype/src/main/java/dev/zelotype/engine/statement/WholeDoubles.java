@@ -102,7 +102,7 @@ public final class WholeDoubles {
         refuse(parts.get(0).scene(), "Expected no call at all of " + names(doubles), calls, counted);
     }
 
-    /** Says how many calls there were of which nothing else is known. */
+    /** Tells how many calls were only counted. */
     private static void addCounted(List<String> lines, MethodLog log, long calls) {
         if (calls > 0) {
             lines.add(log.owner().name() + "." + log.method().signature() + "    " + Count.calls(calls)

@@ -20,7 +20,7 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * The instructions of a method and where each goes on, to see which calls can still come when it stands at one of them.
+ * The instructions of a method and where each goes on, to see which calls can still follow one of them.
  */
 final class CallsAhead {
 
@@ -58,7 +58,7 @@ final class CallsAhead {
         return found.isEmpty() ? null : found.get(0);
     }
 
-    /** Reads the method of a name that has some line, of which only the name is known; null if there is none. */
+    /** Reads the method that has a name and some line, if only the name is known; null if there is none. */
     static @Nullable CallsAhead of(byte[] code, String name, int line) {
         List<CallsAhead> all = read(code, name, null);
         for (CallsAhead each : all) {
@@ -261,7 +261,7 @@ final class CallsAhead {
         }
     }
 
-    /** The offsets of the calls by which a method may have come to another one in some line; 0 or less for any line. */
+    /** The offsets of the calls through which a method may have called another one in some line; 0 or less for any line. */
     Set<Integer> callsOf(String called, int line) {
         Set<Integer> found = new HashSet<>();
         calls.forEach((offset, named) -> {
@@ -285,10 +285,10 @@ final class CallsAhead {
     /**
      * The first line in which one of some methods is called later.
      *
-     * @param from where the method stands: at calls that have not come back
+     * @param from the offsets of the calls that have not returned
      * @param wanted the methods
      * @param endsWithClose whether nothing counts any more once something was closed
-     * @return the line, 0 if the class file has no lines; null if there is no such call
+     * @return the line, 0 if the class file has no lines; null without such a call
      */
     @Nullable
     Integer reaches(Set<Integer> from, Meaning wanted, boolean endsWithClose) {

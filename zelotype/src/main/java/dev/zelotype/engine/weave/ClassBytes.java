@@ -7,7 +7,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A class file as the JVM's specification lays it out, with only as much of it read as somebody asks for. The library
+ * A class file as the JVM's specification lays it out, with only as much of it read as is needed. The library
  * for byte code is not used here: it takes longer to get going than all of this, in each class that loads.
  */
 final class ClassBytes {
@@ -42,7 +42,7 @@ final class ClassBytes {
     private final List<Member> methods = new ArrayList<>();
     private int beginOfMethods;
     private int endOfMethods;
-    /** Where each recipe stands by which the JVM links something: a method, the number of its arguments, and these. */
+    /** The position of each bootstrap entry: a method, the number of its arguments, and these. */
     private int @Nullable [] recipes;
 
     /** A method, with where it and its code begin and end; the code is empty if it has none. */
@@ -331,7 +331,7 @@ final class ClassBytes {
     }
 
     /**
-     * Adds what the compiler wrote down of a lambda. No name of Java holds the dot that stands between.
+     * Adds what the compiler wrote down of a lambda. Java names never contain the dot between them.
      *
      * @param goesOn whether there is one before it
      */

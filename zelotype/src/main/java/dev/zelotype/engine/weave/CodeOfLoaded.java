@@ -38,7 +38,7 @@ public final class CodeOfLoaded {
                 instrumentation.removeTransformer(last);
             }
         } catch (MisuseException | UnmodifiableClassException | LinkageError e) {
-            // Whoever asked says what to do without it.
+            // The caller decides what to do then.
             return null;
         } finally {
             LOOKING.remove();

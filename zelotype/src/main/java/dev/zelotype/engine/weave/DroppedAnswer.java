@@ -15,7 +15,7 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Answers that the calling code throws away at once: another one could not be noticed by anybody.
+ * Answers that the calling code drops: a different one could not be noticed.
  */
 public final class DroppedAnswer {
 

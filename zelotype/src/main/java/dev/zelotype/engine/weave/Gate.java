@@ -44,7 +44,7 @@ import org.objectweb.asm.MethodVisitor;
 final class Gate {
 
     static final String PREFIX = "java/lang/ZelotypeGate";
-    /** Whether methods that ask themselves have anybody to ask. */
+    /** Whether woven methods have a target to call. */
     static final String ACTIVE = "active";
 
     static final String DECIDER = "decider";
@@ -206,7 +206,7 @@ final class Gate {
         end(link);
     }
 
-    /** A method that tells the carrier of a task if a flag says so. */
+    /** A method that reports the carrier of a task if a flag is set. */
     private static void writeTold(ClassWriter out, String name, String what, String flag) {
         MethodVisitor told = out.visitMethod(ACC_PUBLIC | ACC_STATIC, what, TOLD_TYPE, null, null);
         told.visitCode();

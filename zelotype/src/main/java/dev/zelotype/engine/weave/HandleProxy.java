@@ -6,7 +6,7 @@ import java.lang.reflect.Proxy;
 
 /**
  * Objects of functional interfaces behind which a method handle stands, for where the JDK's own lambdas cannot be made:
- * those belong to the module that they stand in, and know only plain methods.
+ * those belong to their module, and know only plain methods.
  */
 public final class HandleProxy {
 

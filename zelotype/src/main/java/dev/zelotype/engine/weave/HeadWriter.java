@@ -106,7 +106,7 @@ final class HeadWriter extends ClassVisitor {
         code.visitInsn(NOP);
     }
 
-    /** Says what is on the stack, where class files tell that. */
+    /** Adds a stack map frame, if the class file has them. */
     private void frame(MethodVisitor code, int sort, Object[] stack) {
         if (framed) {
             code.visitFrame(sort, 0, null, stack.length, stack);

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Initializers {
 
-    /** Deeper down nobody looks: frames cost, and deep stacks are those of recursions. */
+    /** Deeper frames are not looked at: frames cost, and deep stacks are those of recursions. */
     private static final int DEEPEST = 16;
 
     private static final StackWalker WALKER =
@@ -63,7 +63,7 @@ public final class Initializers {
                 seen.add(type);
             }
             if (seen != null) {
-                // They run, and not in their initialisers. The name of a method is dear, so nobody asks for it again.
+                // They run, and not in their initialisers. The name of a method is expensive, so it is read once.
                 for (Looked each : seen) {
                     each.done = true;
                 }

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Puts what the compiler wrote down of a pattern in the place of the lambda that the JVM would link there, only for it to be
- * read. A pattern is told by the next instruction: it is handed to a statement at once. All other lambdas stay.
+ * read. A pattern is told by the next instruction: it hands it directly to a statement. All other lambdas stay.
  *
  * <p>The instruction that links is as long as one that pushes a small number and one that calls a method. So no code moves,
  * and lines, frames, and the probes of coverage stay as they are; a method for each sort of lambda, and constants, are added
@@ -243,7 +243,7 @@ public final class PatternPatch {
         out[at + 4] = (byte) (int) maker;
     }
 
-    /** Adds a method that gives patterns of a type, and gives the constant by which it is called. */
+    /** Adds a method that returns patterns of a type, and returns the constant to call it. */
     private int maker(String type, int group) {
         int close = type.indexOf(')');
         List<String> captured = parameters(type);

@@ -20,7 +20,7 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Shows somebody what the calls in some classes give back, before those classes see it.
+ * Passes what the calls in some classes return to a listener, before those classes see it.
  */
 public final class Results implements ClassFileTransformer {
 
@@ -164,7 +164,7 @@ public final class Results implements ClassFileTransformer {
             }
         }
 
-        /** Code may pass on what it may not name; what is shown to somebody has to be named afterwards. */
+        /** Code may pass on what it may not name; what is passed to a listener has to be named afterwards. */
         private boolean mayName(Type given) {
             Type element = given.getSort() == Type.ARRAY ? given.getElementType() : given;
             String name = element.getSort() == Type.OBJECT ? element.getInternalName() : own;

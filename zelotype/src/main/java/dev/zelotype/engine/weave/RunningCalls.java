@@ -33,7 +33,7 @@ final class RunningCalls {
         final WeakReference<Class<?>> type;
 
         final String method;
-        /** Null for another thread's, of which the JVM tells only the name. */
+        /** Null for another thread's: the JVM gives only the name. */
         final @Nullable String descriptor;
         /** From the bottom of the stack. */
         final int place;
@@ -41,7 +41,7 @@ final class RunningCalls {
         final int line;
 
         final String called;
-        /** What its code calls for real. */
+        /** The calls of real code in its code. */
         Sites unasked;
 
         @Nullable

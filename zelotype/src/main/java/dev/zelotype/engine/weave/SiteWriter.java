@@ -215,7 +215,7 @@ final class SiteWriter extends ClassVisitor {
                     Type.getMethodType(descriptor),
                     caller);
             if (copies == 1) {
-                // Nobody keeps the object.
+                // The object is not kept.
                 super.visitInsn(POP);
             }
         }

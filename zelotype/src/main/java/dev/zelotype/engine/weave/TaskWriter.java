@@ -152,7 +152,7 @@ final class TaskWriter extends ClassVisitor {
         }
     }
 
-    /** A loop that runs tasks which do not tell of themselves. */
+    /** A loop that runs tasks which do not report themselves. */
     private final class RunsThroughGate extends MethodVisitor {
 
         private final String type;

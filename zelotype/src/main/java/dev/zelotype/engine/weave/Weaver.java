@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
 /**
- * Weaves classes: from then on their methods and constructors ask before they run. A woven class that nobody replaces
+ * Weaves classes: from then on their methods and constructors ask before they run. A woven class that is not replaced
  * anything of costs one look at a field a call.
  */
 public final class Weaver implements ClassFileTransformer, BiFunction<Object, Object[], Object> {
@@ -143,7 +143,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         gate.letTasksCarry(replacing > 0);
     }
 
-    /** Lets tasks of pools and timers tell of themselves, by weaving some classes of the JDK. */
+    /** Lets tasks of pools and timers report themselves, by weaving some classes of the JDK. */
     public synchronized void weaveTasks() {
         if (!weavesTasks) {
             weavesTasks = true;
@@ -256,7 +256,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return running.toCome(executable, opening, isOfScene);
     }
 
-    /** All at once, since each time stops the JVM; if one of them cannot be changed, one by one. */
+    /** All together, because each time stops the JVM; if one of them cannot be changed, one by one. */
     private void retransformSites(List<Class<?>> callers) {
         try {
             if (!callers.isEmpty()) {

@@ -1,5 +1,5 @@
 /**
- * Inside the engine: calls that no double can receive (static, final, constructors) are led past it all the same.
+ * Inside the engine: calls that no double can receive (static, final, constructors) are led past it as well.
  */
 @NullMarked
 package dev.zelotype.engine.weave;

@@ -163,8 +163,6 @@ class DecisionTest {
         assertThat(mount.turn("north") + mount.turn("south")).isEqualTo(6);
         assertThat(scene.calls()).isEmpty();
         assertThat(state(all).countedOnly()).isEqualTo(2);
-        assertThat(state(all).unaccountedCounted())
-                .as("the rule speaks of them")
-                .isZero();
+        assertThat(state(all).unaccountedCounted()).as("the rule covers them").isZero();
     }
 }

@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Expectations accept a conversation exactly if its calls can be given out to them so that order and counts hold: held
- * against trying all ways. Patterns overlap, some stand in an order, and some sentences are finished only after calls.
+ * against trying all ways. Patterns overlap, some belong to an order, and some sentences are finished only after calls.
  */
 class ExpectationModelTest {
 
@@ -30,7 +30,7 @@ class ExpectationModelTest {
         void press(String letter);
     }
 
-    /** A sentence: the letters that it covers, how often, and whether that is said at once or later. */
+    /** A sentence: the letters that it covers, how often, and whether that is said immediately or later. */
     private static final class Sentence {
 
         final String letters;

@@ -18,7 +18,7 @@ public record Count(int min, int max) {
         return of(times, times);
     }
 
-    /** So many calls, both ends included; {@link Integer#MAX_VALUE} stands for any number. */
+    /** So many calls, both ends included; {@link Integer#MAX_VALUE} means any number. */
     public static Count of(int min, int max) {
         if (min == 0 && max == Integer.MAX_VALUE) {
             throw new MisuseException(

@@ -5,13 +5,13 @@ import dev.zelotype.doubles.Kind;
 /**
  * What tells one kind of doubles from another.
  *
- * @param unsaid what becomes of a call of which nobody said anything
+ * @param unsaid what becomes of a call that no statement covers
  * @param canBeSupposed whether a double of this kind can be told what it answers
  * @param takesExpectations whether it can be told beforehand what it will be asked
  */
 public record KindRule(Unsaid unsaid, boolean canBeSupposed, boolean takesExpectations) {
 
-    /** What becomes of a call of which nobody said anything. */
+    /** What becomes of a call that no statement covers. */
     public enum Unsaid {
         /** It is answered with an empty value. */
         EMPTY,

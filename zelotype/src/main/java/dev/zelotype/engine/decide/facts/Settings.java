@@ -5,8 +5,8 @@ import dev.zelotype.doubles.Severity;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a scene behaves, as all its floors read it. It is passed whole, so that a new setting stands here, where users say it
- * ({@code SceneSettings}), and where it counts.
+ * How a scene behaves, as all its floors read it. It is passed whole, so that a new setting is added here, where users
+ * set it ({@code SceneSettings}), and where it counts.
  */
 public interface Settings {
 
@@ -37,17 +37,17 @@ public interface Settings {
     /**
      * What gives the empty values of some types.
      *
-     * @return what was said; null if nothing was
+     * @return the setting; null if it was not set
      */
     @Nullable
     EmptyValue emptyValue();
 
-    /** For scenes that no test opens: nobody hears of suppositions that nobody needs. */
+    /** For scenes that no test opens: unused suppositions are not reported. */
     static Settings unchecked(int linesOfCalls) {
         return new Unchecked(linesOfCalls);
     }
 
-    /** Of a scene in which nobody checks what was needed. */
+    /** Of a scene that does not check which suppositions were used. */
     record Unchecked(int linesOfCalls) implements Settings {
 
         @Override

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * What a spy is made of that wraps a real object whose own class can be neither woven nor extended: the nearest
  * superclass that can be, and the interfaces. It must fit wherever a test can write the object's type, so an object
- * with a type that a test can write and nobody can extend is refused.
+ * with a type that a test can name and that cannot be extended is refused.
  */
 public final class Wrappers {
 

@@ -13,7 +13,7 @@ public final class Concatenation {
     /**
      * Puts a text together.
      *
-     * @param recipe the text with marks for what stands in it
+     * @param recipe the text with marks for its arguments
      * @param constants the recipe itself, then the constants
      */
     public static String of(String recipe, Object[] constants, Object[] arguments) {

@@ -224,8 +224,8 @@ public final class Harmless {
     /**
      * Whether calling a method of an object can be taken for looking at a value.
      *
-     * @param owner the class that the pattern stands in
-     * @param made whether the pattern itself has made the object, so that nobody else sees it change
+     * @param owner the class that contains the pattern
+     * @param made whether the pattern itself has created the object, so that the change is not visible elsewhere
      */
     public static boolean onlyLooks(
             Class<?> owner, Object target, String method, String descriptor, @Nullable Object self, boolean made) {
@@ -290,7 +290,7 @@ public final class Harmless {
                 || method.equals("valueOf");
     }
 
-    /** Whether an object is new and stands for nothing else, given the method of the JDK that gave it. */
+    /** Whether an object is new and shared with nothing else, given the method of the JDK that returned it. */
     public static boolean makesNew(@Nullable Object from, boolean made, String method, @Nullable Object given) {
         if (given == null || given == from || !CodeOwner.isOfJdk(given.getClass())) {
             return false;
@@ -326,7 +326,7 @@ public final class Harmless {
         return false;
     }
 
-    /** Whether a class is the one that the pattern stands in, one around it, or a lambda of it. */
+    /** Whether a class is the one that contains the pattern, one around it, or a lambda of it. */
     private static boolean isOwn(Class<?> owner, Class<?> type) {
         if (type.isHidden()) {
             return type.getNestHost() == owner.getNestHost();

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
  */
 public interface ArgumentRule {
 
-    /** Whether an argument is covered; {@code free} takes up what the free parameters stand for. */
+    /** Whether an argument is covered; {@code free} receives the values of the free parameters. */
     boolean covers(@Nullable Object argument, Object[] free);
 
     /** Whether another rule says the same of an argument. */
@@ -23,7 +23,7 @@ public interface ArgumentRule {
      */
     record Free(int parameter, Class<?> type, Class<?> passedAs) implements ArgumentRule {
 
-        /** Marks a parameter of which no argument has been seen yet; a parameter used twice must be the same twice. */
+        /** Marks a parameter without an argument so far; a parameter used twice must have equal arguments. */
         static final Object OPEN = new Object();
 
         @Override

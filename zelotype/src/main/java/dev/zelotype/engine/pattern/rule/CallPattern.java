@@ -148,7 +148,7 @@ public final class CallPattern {
         return coversAll || free(arguments) != null;
     }
 
-    /** What the free parameters stand for in a call, or null if the call is not covered. */
+    /** The values of the free parameters in a call, or null if the call is not covered. */
     public Object @Nullable [] free(Object[] arguments) {
         Object[] free = openValues();
         for (int i = 0; i < rules.length; i++) {
@@ -328,7 +328,7 @@ public final class CallPattern {
         return new CallPattern(participant, method, rules, freeTypes, List.copyOf(all));
     }
 
-    /** Whoever looks at the free parameters needs all of them to stand in this very call, not in a chain's earlier one. */
+    /** Looking at the free parameters needs all of them in this very call, not in a chain's earlier one. */
     public void refuseUnlessAllFreeHere() {
         boolean[] here = new boolean[freeTypes.length];
         for (ArgumentRule rule : rules) {
