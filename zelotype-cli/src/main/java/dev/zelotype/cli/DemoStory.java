@@ -62,7 +62,7 @@ final class DemoStory {
         show(CLEAR);
         title("A test that fails: the message alone is enough to mend the code");
         line(terminal.styled("bold", "TroubledNight: " + FAILING));
-        message(failing).lines().forEach(text -> line("  " + terminal.styled("fg(160)", text)));
+        message(failing).lines().forEach(text -> line("  " + terminal.styled("fg(160)", fitted(text))));
         title("Can these tests fail? A challenge changes one thing at a time, and finds a gap");
         ChallengeRun.run(terminal, new Challenge(ChallengeRun.ownClassPath()).classes(nights.testClasses()), result -> {
             gap(result);
@@ -135,6 +135,13 @@ final class DemoStory {
             }
         }
         return "";
+    }
+
+    /** A line with its place in short where the terminal is too narrow for it. */
+    private String fitted(String text) {
+        return text.length() + 2 <= terminal.width()
+                ? text
+                : text.replaceFirst(" at [\\w.$]+\\(([\\w$]+\\.java:\\d+)\\)$", " $1");
     }
 
     private void gap(ChallengeResult result) {
