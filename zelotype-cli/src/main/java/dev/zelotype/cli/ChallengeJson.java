@@ -65,7 +65,7 @@ final class ChallengeJson {
         out.writeEndObject();
     }
 
-    private static void strings(JsonGenerator out, String name, Iterable<String> texts) throws IOException {
+    static void strings(JsonGenerator out, String name, Iterable<String> texts) throws IOException {
         out.writeArrayFieldStart(name);
         for (String text : texts) {
             out.writeString(text);

@@ -1,12 +1,22 @@
 package dev.zelotype.cli;
 
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
+import dev.zelotype.report.site.ComparisonPage;
 import dev.zelotype.report.story.Comparison;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
 
 /**
  * Tells what has changed between subjects and their doubles from one test run to another.
@@ -25,7 +35,8 @@ import picocli.CommandLine.Option;
         footerHeading = "%nExamples:%n",
         footer = {
             "  zelotype compare --before main/target/journal",
-            "  zelotype compare --before before --journal after --check"
+            "  zelotype compare --before before --journal after --check",
+            "  zelotype compare --before before --format html --into changed.html"
         })
 final class CompareCommand implements Callable<Integer> {
 
@@ -44,39 +55,101 @@ final class CompareCommand implements Callable<Integer> {
     @Option(names = "--check", description = "Exit code 1 if a test's conversation has changed.")
     private boolean check;
 
+    @Option(
+            names = "--format",
+            paramLabel = "FORMAT",
+            defaultValue = "text",
+            description = "text, json, html (a page by itself). Default: ${DEFAULT-VALUE}.")
+    private String format;
+
+    @Option(names = "--into", paramLabel = "FILE", description = "The file to write. Default: the terminal.")
+    private Path into;
+
+    @Spec
+    private CommandSpec spec;
+
     CompareCommand(Terminal terminal) {
         this.terminal = terminal;
     }
 
     @Override
     public Integer call() {
+        OptionCheck.refuseNoFormat(spec, format, "text", "json", "html");
+        OutputFile.refuseFolder(spec, into);
         Comparison comparison = new Comparison();
         JournalOption.of(before).read(terminal, comparison::addBefore);
         journal.read(terminal, comparison::addAfter);
+        if (format.equals("text") && into == null) {
+            lines(comparison, true).forEach(terminal.out()::println);
+        } else {
+            String text = switch (format) {
+                case "json" -> json(comparison);
+                case "html" -> ComparisonPage.of(comparison, sum(comparison));
+                default -> String.join(System.lineSeparator(), lines(comparison, false)) + System.lineSeparator();
+            };
+            if (into == null) {
+                terminal.out().print(text);
+                terminal.out().flush();
+            } else {
+                OutputFile.write(into, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
+                terminal.out().println("written to " + into);
+            }
+        }
+        return check && !comparison.changed().isEmpty() ? 1 : 0;
+    }
+
+    private List<String> lines(Comparison comparison, boolean styled) {
+        List<String> lines = new ArrayList<>();
         for (Comparison.Changed test : comparison.changed()) {
-            terminal.out().println(terminal.styled("bold", test.title()));
-            test.lines().forEach(this::print);
-            terminal.out().println();
+            lines.add(styled ? terminal.styled("bold", test.title()) : test.title());
+            for (String line : test.lines()) {
+                lines.add("  " + (styled ? terminal.styled(style(line), line) : line));
+            }
+            lines.add("");
         }
-        tell("new", comparison.fresh());
-        tell("gone", comparison.gone());
-        int changed = comparison.changed().size();
-        terminal.out()
-                .println((changed == 1 ? "1 test asks" : changed + " tests ask") + " otherwise, " + comparison.same()
-                        + " as before, " + comparison.fresh().size() + " new, "
-                        + comparison.gone().size() + " gone");
-        return check && changed > 0 ? 1 : 0;
+        tell("new", comparison.fresh(), lines);
+        tell("gone", comparison.gone(), lines);
+        lines.add(sum(comparison));
+        return lines;
     }
 
-    private void print(String line) {
-        String style = line.startsWith("+") ? "fg(34)" : line.startsWith("-") ? "fg(160)" : "faint";
-        terminal.out().println("  " + terminal.styled(style, line));
+    private static String style(String line) {
+        return line.startsWith("+") ? "fg(34)" : line.startsWith("-") ? "fg(160)" : "faint";
     }
 
-    private void tell(String what, List<String> tests) {
-        tests.forEach(test -> terminal.out().println(what + ": " + test));
+    private static void tell(String what, List<String> tests, List<String> lines) {
+        tests.forEach(test -> lines.add(what + ": " + test));
         if (!tests.isEmpty()) {
-            terminal.out().println();
+            lines.add("");
         }
+    }
+
+    private static String sum(Comparison comparison) {
+        int changed = comparison.changed().size();
+        return (changed == 1 ? "1 test asks" : changed + " tests ask") + " otherwise, " + comparison.same()
+                + " as before, " + comparison.fresh().size() + " new, "
+                + comparison.gone().size() + " gone";
+    }
+
+    private static String json(Comparison comparison) {
+        StringWriter text = new StringWriter();
+        try (JsonGenerator out = new JsonFactory().createGenerator(text).useDefaultPrettyPrinter()) {
+            out.writeStartObject();
+            out.writeArrayFieldStart("changed");
+            for (Comparison.Changed test : comparison.changed()) {
+                out.writeStartObject();
+                out.writeStringField("test", test.title());
+                ChallengeJson.strings(out, "lines", test.lines());
+                out.writeEndObject();
+            }
+            out.writeEndArray();
+            ChallengeJson.strings(out, "new", comparison.fresh());
+            ChallengeJson.strings(out, "gone", comparison.gone());
+            out.writeNumberField("same", comparison.same());
+            out.writeEndObject();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.append('\n').toString();
     }
 }

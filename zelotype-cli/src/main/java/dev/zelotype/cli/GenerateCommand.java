@@ -158,7 +158,7 @@ final class GenerateCommand implements Callable<Integer> {
             if (Files.isRegularFile(place) && !isJar(place)) {
                 throw new ParameterException(
                         spec.commandLine(),
-                        place + ", which --class-path names, cannot be read as a jar. Give jars and" + " folders.");
+                        place + ", given to --class-path, cannot be read as a jar. Give jars and folders.");
             }
         }
     }

@@ -4,16 +4,19 @@ import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.generate.GenerateException;
 import dev.zelotype.journal.JournalException;
 import dev.zelotype.report.site.ReportException;
+import dev.zelotype.tools.Closest;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.List;
 import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Help.Ansi.Style;
 import picocli.CommandLine.Help.ColorScheme;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 import picocli.CommandLine.TypeConversionException;
@@ -36,6 +39,8 @@ import picocli.CommandLine.UnmatchedArgumentException;
             CompareCommand.class,
             ChallengeCommand.class,
             GenerateCommand.class,
+            ManCommand.class,
+            CommandLine.HelpCommand.class,
             AutoComplete.GenerateCompletion.class
         },
         exitCodeListHeading = "%nExit codes:%n",
@@ -98,9 +103,25 @@ public final class Main implements Runnable {
         CommandLine commandLine = problem.getCommandLine();
         PrintWriter err = commandLine.getErr();
         err.println(problem.getMessage());
-        UnmatchedArgumentException.printSuggestions(problem, err);
+        boolean suggested = UnmatchedArgumentException.printSuggestions(problem, err);
+        if (!suggested && problem instanceof UnmatchedArgumentException unmatched) {
+            suggest(unmatched, err);
+        }
         err.println("For all options: " + commandLine.getCommandSpec().qualifiedName() + " --help");
         return CommandLine.ExitCode.USAGE;
+    }
+
+    private static void suggest(UnmatchedArgumentException problem, PrintWriter err) {
+        List<String> options = problem.getCommandLine().getCommandSpec().options().stream()
+                .map(OptionSpec::longestName)
+                .toList();
+        for (String each : problem.getUnmatched()) {
+            List<String> closest =
+                    each.startsWith("-") ? Closest.to(each.replaceFirst("=.*", ""), options) : List.<String>of();
+            if (!closest.isEmpty()) {
+                err.println("Did you mean " + String.join(" or ", closest) + "?");
+            }
+        }
     }
 
     private static int explain(Exception problem, CommandLine commandLine, CommandLine.ParseResult parsed)

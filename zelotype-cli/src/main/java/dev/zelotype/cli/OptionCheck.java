@@ -49,7 +49,7 @@ final class OptionCheck {
     static void refuseMissing(CommandSpec spec, Path place) {
         if (!Files.exists(place)) {
             throw new ParameterException(
-                    spec.commandLine(), "There is no " + place + ", which --class-path names. Give jars and folders.");
+                    spec.commandLine(), place + ", given to --class-path, does not exist. Give jars and folders.");
         }
     }
 }

@@ -9,6 +9,7 @@ import dev.zelotype.report.story.Mermaid;
 import dev.zelotype.report.story.Picture;
 import dev.zelotype.report.story.Story;
 import dev.zelotype.report.story.TextStory;
+import dev.zelotype.tools.Closest;
 import dev.zelotype.tools.TestNames;
 import java.io.BufferedWriter;
 import java.io.ByteArrayOutputStream;
@@ -19,8 +20,10 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -115,8 +118,10 @@ final class StoryCommand implements Callable<Integer> {
         refuseWrongUse();
         List<JournalScene> found = new ArrayList<>();
         List<String> names = new ArrayList<>();
+        Set<String> all = new LinkedHashSet<>();
         boolean many = format.equals("text") || format.equals("mermaid");
         journal.read(terminal, scene -> {
+            all.add(method(scene));
             if (fits(scene)) {
                 names.add(scene.test() + "  " + scene.title());
                 if (many && into == null) {
@@ -127,7 +132,12 @@ final class StoryCommand implements Callable<Integer> {
             }
         });
         if (names.isEmpty()) {
-            terminal.err().println("No test in " + journal.path() + " fits. Leave --test, --class or --outcome out.");
+            List<String> closest = test.isEmpty() ? List.of() : Closest.to(test, all);
+            terminal.err()
+                    .println("No test in " + journal.path() + " fits. "
+                            + (closest.isEmpty()
+                                    ? "Leave --test, --class or --outcome out."
+                                    : "Did you mean --test " + String.join(" or --test ", closest) + "?"));
             return 1;
         }
         if (!many && names.size() > 1) {
@@ -177,12 +187,16 @@ final class StoryCommand implements Callable<Integer> {
     private boolean fits(JournalScene scene) {
         String name = scene.test();
         String className = name.contains("#") ? name.substring(0, name.indexOf('#')) : name;
-        String method = name.substring(name.indexOf('#') + 1);
+        String method = method(scene);
         return (contains(scene.title(), test)
                         || contains(TestNames.readable(scene.title()), test)
                         || contains(method, test))
                 && (contains(scene.group(), testClass) || contains(className, testClass))
                 && (outcome.isEmpty() || scene.outcome().name().equalsIgnoreCase(outcome));
+    }
+
+    private static String method(JournalScene scene) {
+        return scene.test().substring(scene.test().indexOf('#') + 1);
     }
 
     private static boolean contains(String text, String part) {

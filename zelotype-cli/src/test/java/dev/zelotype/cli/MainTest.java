@@ -16,6 +16,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javax.tools.ToolProvider;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -302,6 +303,66 @@ class MainTest {
         };
         assertThat(zelotype(false, unknown)).isEqualTo(2);
         assertThat(err.toString()).contains("--double=roof is none of the test's doubles: ");
+    }
+
+    @Test
+    void a_misspelt_word_is_met_with_the_closest_one() throws IOException {
+        String journal = journal();
+        assertThat(zelotype(false, "story", "--journal", journal, "--test", "an_unexpceted_call"))
+                .isEqualTo(1);
+        assertThat(err.toString()).contains("Did you mean --test an_unexpected_call?");
+        assertThat(zelotype(false, "story", "--jurnal=x")).isEqualTo(2);
+        assertThat(err.toString()).contains("Did you mean --journal?");
+        assertThat(zelotype(false, "strory")).isEqualTo(2);
+        assertThat(err.toString()).contains("Did you mean: zelotype story");
+        assertThat(zelotype(false, "help", "story")).isZero();
+        assertThat(out.toString()).contains("Usage: zelotype story");
+    }
+
+    @Test
+    void the_manual_page_has_each_command_with_its_options() {
+        assertThat(zelotype(false, "generate-man")).isZero();
+        String page = out.toString();
+        assertThat(page)
+                .startsWith(".TH ZELOTYPE 1 ")
+                .contains(
+                        ".SS story\n", ".TP\n\\fB\\-\\-test\\fR=\\fITEXT\\fR\n", ".SS generate\n", ".SH EXIT STATUS\n")
+                .doesNotContain("${", "%n");
+        assertThat(page.lines()).allMatch(line -> line.startsWith(".") || !line.startsWith("'"));
+    }
+
+    @Test
+    void two_runs_are_compared_in_any_format() throws IOException {
+        String before = journal();
+        Path after = Files.createDirectories(report.resolveSibling("after"));
+        for (Path file : files(Path.of(before))) {
+            Files.writeString(
+                    after.resolve(file.getFileName()), Files.readString(file).replace("Quill-9", "Quill<10>"));
+        }
+        Path page = report.resolveSibling("changed.html");
+        String[] compare = {"compare", "--before", before, "--journal", after.toString(), "--format"};
+        assertThat(zelotype(false, with(compare, "html", "--into", page.toString(), "--check")))
+                .isEqualTo(1);
+        assertThat(page)
+                .content()
+                .contains("<span class=\"gone\">- ", "Quill&lt;10&gt;")
+                .doesNotContain("Quill<10>");
+        assertThat(zelotype(false, with(compare, "json"))).isZero();
+        assertThat(out.toString()).contains("\"changed\" : [", "\"lines\" : [", "\"same\" : ");
+        assertThat(zelotype(false, with(compare, "xml"))).isEqualTo(2);
+        assertThat(err.toString()).contains("Unknown format 'xml': give text, json or html.");
+    }
+
+    private static String[] with(String[] some, String... more) {
+        List<String> all = new ArrayList<>(List.of(some));
+        all.addAll(List.of(more));
+        return all.toArray(new String[0]);
+    }
+
+    private static List<Path> files(Path folder) throws IOException {
+        try (Stream<Path> all = Files.list(folder)) {
+            return all.filter(Files::isRegularFile).toList();
+        }
     }
 
     @Test

@@ -66,7 +66,7 @@ class WrongUseTest {
         String here = "target/test-classes";
         for (String[] odd : new String[][] {
             {"Missing required option: '--class-path=PATH'"},
-            {"There is no no/such, which --class-path names", "--class-path", "no/such"},
+            {"no/such, given to --class-path, does not exist", "--class-path", "no/such"},
             {"--class-path names no folder of test classes", "--class-path", ""},
             {"--class-path names no folder of test classes", "--class-path", FILE},
             {"No test was found", "--class-path", FOLDER},
@@ -174,7 +174,7 @@ class WrongUseTest {
         }
         for (String path : List.of("no/such.jar", FOLDER + ":no/such", "nowhere")) {
             all.add(wrong(
-                    "which --class-path names",
+                    "given to --class-path",
                     "generate",
                     "--type",
                     "java.lang.Runnable",
