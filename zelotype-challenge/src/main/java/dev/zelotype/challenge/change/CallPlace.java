@@ -17,11 +17,21 @@ public final class CallPlace {
 
     private final Message.Asked asked;
 
+    /**
+     * Makes the place of a call.
+     *
+     * @param asked the call as the JVM of the tests reports it
+     */
     public CallPlace(Message.Asked asked) {
         this.asked = asked;
     }
 
-    /** A check of a test instead of a call, since a finding can be about one as well. */
+    /**
+     * A check of a test instead of a call, since a finding can be about one as well.
+     *
+     * @param check the check
+     * @return its place
+     */
     public static CallPlace ofCheck(Message.CheckFailed check) {
         return new CallPlace(new Message.Asked(
                 check.check(),
@@ -43,47 +53,84 @@ public final class CallPlace {
                 List.of()));
     }
 
-    /** Whether it is the test that asks here, and the subject that answers. */
+    /**
+     * Whether it is the test that calls here, and the subject that answers.
+     *
+     * @return whether it is
+     */
     public boolean isOfResult() {
         return asked.ofResult();
     }
 
-    /** Whether the test says how many such calls there are, and would not have one more. */
+    /**
+     * Whether the test gives the number of such calls, and would fail with one more.
+     *
+     * @return whether it does
+     */
     public boolean isCountedExactly() {
         return asked.countedExactly();
     }
 
+    /**
+     * What tells the place apart from all others of the run.
+     *
+     * @return the key
+     */
     public String key() {
         return asked.key();
     }
 
-    /** Matches what {@link #qualifiedMethod} returns for methods that are given with their types. */
+    /**
+     * Makes a pattern of methods that are given with their types.
+     *
+     * @param names the methods, with commas between; a star matches anything
+     * @return what matches their {@link #qualifiedMethod}
+     */
     public static Pattern named(String names) {
         return Pattern.compile("(.*[.$])?(" + TypeNames.wanted(names) + ")");
     }
 
+    /**
+     * The method with the qualified name of its type.
+     *
+     * @return such as {@code dev.observatory.NightLog.note}
+     */
     public String qualifiedMethod() {
         return asked.qualifiedMethod();
     }
 
+    /**
+     * Which of the calls at this place it is.
+     *
+     * @return its number, from 0
+     */
     public int occurrence() {
         return asked.occurrence();
     }
 
-    /** How often the method of this double was called in all. */
+    /**
+     * How often the method of this double was called in all.
+     *
+     * @return the number of calls
+     */
     public int count() {
         return asked.count();
     }
 
-    /** How often it was called just so. */
+    /**
+     * How often it was called with just these arguments.
+     *
+     * @return the number of calls
+     */
     public int ofText() {
         return asked.ofText();
     }
 
     /**
-     * The call as the pattern of a statement; empty if an argument cannot be written down.
+     * The call as the pattern of a statement.
      *
      * @param variable the receiver, as the test names it
+     * @return the pattern; empty if an argument cannot be written down
      */
     public String written(String variable) {
         List<String> values = new ArrayList<>();
@@ -99,64 +146,123 @@ public final class CallPlace {
                 + String.join(", ", values) + ")";
     }
 
-    /** Whether it is a call of a method that a test replaces for all instances. */
+    /**
+     * Whether it is a call of a method that a test replaces for all instances.
+     *
+     * @return whether it is
+     */
     public boolean isOfInstance() {
         return !arguments().isEmpty() && name(0).equals("instance");
     }
 
-    /** Whether the receiver is a class, and no double that a variable could hold. */
+    /**
+     * Whether the receiver is a class, and not a double that a variable could hold.
+     *
+     * @return whether it is
+     */
     public boolean isOfClass() {
         return receiver().equals(simpleType()) || isOfInstance();
     }
 
-    /** The simple name of the type of the double. */
+    /**
+     * The simple name of the type of the double.
+     *
+     * @return the name
+     */
     public String simpleType() {
         return type().substring(Math.max(type().lastIndexOf('.'), type().lastIndexOf('$')) + 1);
     }
 
-    /** The types that the source of its arguments and of its answer names. */
+    /**
+     * The types that the source of its arguments and of its answer names.
+     *
+     * @return their qualified names
+     */
     public Set<String> imports() {
         Set<String> imports = new TreeSet<>(asked.answer().imports());
         arguments().forEach(each -> imports.addAll(each.value().imports()));
         return imports;
     }
 
-    /** An argument as source; empty if it cannot be written down. */
+    /**
+     * An argument as source.
+     *
+     * @param argument its place, from 0
+     * @return an expression; empty if it cannot be written down
+     */
     public String value(int argument) {
         return arguments().get(argument).value().code();
     }
 
-    /** What was answered, as source; empty if that cannot be written down. */
+    /**
+     * The answer as source.
+     *
+     * @return an expression; empty if it cannot be written down
+     */
     public String answer() {
         return asked.answer().code();
     }
 
+    /**
+     * Whether the answer is a future, which could stay open.
+     *
+     * @return whether it is
+     */
     public boolean isFuture() {
         return asked.future();
     }
 
+    /**
+     * Whether the call threw.
+     *
+     * @return whether it did
+     */
     public boolean threw() {
         return asked.threw();
     }
 
-    /** Whether its answer is not used. */
+    /**
+     * Whether its answer is not used.
+     *
+     * @return whether it is dropped or void
+     */
     public boolean isCommand() {
         return variants() == 0 && !isOfResult();
     }
 
+    /**
+     * How many other answers could be tried.
+     *
+     * @return their number
+     */
     public int variants() {
         return asked.variants();
     }
 
-    /** What was answered by default; empty if something was said. */
+    /**
+     * The default answer, as text.
+     *
+     * @return the text; empty if an answer was supposed
+     */
     public String defaulted() {
         return asked.defaulted();
     }
 
+    /**
+     * The arguments.
+     *
+     * @return one for each, in their order
+     */
     public List<Message.Argument> arguments() {
         return asked.arguments();
     }
 
+    /**
+     * The name of a parameter.
+     *
+     * @param argument its place, from 0
+     * @return the name
+     */
     public String name(int argument) {
         return arguments().get(argument).name();
     }
@@ -243,11 +349,20 @@ public final class CallPlace {
         return asked.from().line();
     }
 
-    /** The method with the name of its double, which tests of a class mostly share. */
+    /**
+     * The method with the name of its double, which tests of a class mostly share.
+     *
+     * @return such as {@code log.note(String)}
+     */
     public String called() {
         return receiver() + "." + signature();
     }
 
+    /**
+     * The name of the method.
+     *
+     * @return the signature up to its parameters
+     */
     public String method() {
         return signature().substring(0, signature().indexOf('('));
     }

@@ -35,12 +35,20 @@ public enum ChangeKind {
     /** The call is made after the next one of another collaborator. Only if it is asked for. */
     ORDER;
 
-    /** Whether a value that is passed on is altered: it is enough if one of several other values is noticed. */
+    /**
+     * Whether a value that is passed on is altered: it is enough if one of several other values is noticed.
+     *
+     * @return whether it is
+     */
     public boolean isOfValue() {
         return this == ANSWER || this == RESULT;
     }
 
-    /** Whether only the author of a test knows if it should be noticed, so that it counts for nothing. */
+    /**
+     * Whether only the author of a test knows if it should be noticed, so that it counts for nothing.
+     *
+     * @return whether it is
+     */
     public boolean isQuestion() {
         return this == EXTRA || this == THROWN || this == SILENT || this == ORDER;
     }

@@ -12,6 +12,14 @@ public final class ChallengedTest {
     private final int unnoticed;
     private final int unclear;
 
+    /**
+     * Makes the result of one test.
+     *
+     * @param name its name for people
+     * @param noticed how many changes it noticed
+     * @param unnoticed how many it did not notice
+     * @param unclear how many it crashed on
+     */
     public ChallengedTest(String name, int noticed, int unnoticed, int unclear) {
         this.name = name;
         this.noticed = noticed;

@@ -35,6 +35,16 @@ public final class Finding {
     private final List<Proposal> proposals;
     private final List<String> tests;
 
+    /**
+     * Makes a finding.
+     *
+     * @param weight how sure it is
+     * @param site the call in question
+     * @param kind what was changed
+     * @param sentence the finding for people
+     * @param proposals the statements to try, the best first
+     * @param tests the tests that reach the call
+     */
     public Finding(
             Weight weight,
             CallPlace site,
@@ -62,22 +72,40 @@ public final class Finding {
         this.tests = List.copyOf(tests);
     }
 
-    /** The statements to try, the best first. */
+    /**
+     * The statements to try, the best first.
+     *
+     * @return the statements
+     */
     public List<Proposal> proposals() {
         return proposals;
     }
 
-    /** The same with the statement that has been tried. */
+    /**
+     * The same with the statement that has been tried.
+     *
+     * @param tried the statement; empty if none served
+     * @return another finding
+     */
     public Finding with(String tried) {
         return new Finding(weight, site, kind, sentence, tried, List.of(), tests);
     }
 
-    /** The same as one that counts for nothing. */
+    /**
+     * The same as one that counts for nothing.
+     *
+     * @return another finding
+     */
     public Finding minor() {
         return new Finding(Weight.MINOR, site, kind, sentence, statement, proposals, tests);
     }
 
-    /** The same with the tests of another one. */
+    /**
+     * The same with the tests of another one.
+     *
+     * @param other the other finding
+     * @return another finding
+     */
     public Finding alsoIn(Finding other) {
         Set<String> all = new LinkedHashSet<>(tests);
         all.addAll(other.tests);
