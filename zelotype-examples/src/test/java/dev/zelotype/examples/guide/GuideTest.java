@@ -32,7 +32,8 @@ class GuideTest {
         code = new CodeThatRuns(List.of(
                 Path.of("src"),
                 Path.of("target/generated-test-sources/test-annotations"),
-                Path.of("../zelotype-spring/src/test")));
+                Path.of("../zelotype-spring/src/test"),
+                Path.of("../zelotype-cdi/src/test")));
     }
 
     static List<Path> pages() throws IOException {
