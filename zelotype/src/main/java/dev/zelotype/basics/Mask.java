@@ -16,6 +16,9 @@ public final class Mask {
     /** Replaces what must not be shown. */
     public static final String MASKED = "***";
 
+    /** The name of a group by which a mask asks for encoded forms, too. */
+    private static final String ENCODED = "(?<encoded>";
+
     private static final Pattern SECRET =
             Pattern.compile("(?i).*(passw|passphrase|passcode|secret|credential|pin$).*|pin|pwd");
 
@@ -73,7 +76,8 @@ public final class Mask {
             return text;
         }
         try {
-            return pattern.matcher(text).replaceAll(MASKED);
+            String shown = pattern.matcher(text).replaceAll(MASKED);
+            return pattern.pattern().contains(ENCODED) ? EncodedText.hidden(pattern, shown, MASKED) : shown;
         } catch (StackOverflowError e) {
             // The expression is too deep for a text of this length: better nothing than too much.
             return MASKED;

@@ -7,12 +7,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
+import dev.zelotype.basics.Mask;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.host.HostedScene;
 import java.nio.CharBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Base64;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -154,5 +157,28 @@ class MaskTest {
                     .hasMessageNotContaining("'o', 'p'")
                     .hasMessageNotContaining("'s', 'e'");
         }
+    }
+
+    @Test
+    void encoded_forms_are_hidden_if_the_mask_asks_for_them() {
+        Random random = new Random(11);
+        Pattern plain = Pattern.compile("key-[0-9a-f]{6}");
+        Pattern encoded = Pattern.compile("(?<encoded>key-[0-9a-f]{6})");
+        for (int i = 0; i < 300; i++) {
+            String secret = String.format("key-%06x", random.nextInt(0x1000000));
+            byte[] bytes = ("x".repeat(random.nextInt(4)) + secret + ":é").getBytes(StandardCharsets.UTF_8);
+            for (String form : List.of(
+                    Base64.getEncoder().encodeToString(bytes),
+                    Base64.getEncoder().withoutPadding().encodeToString(bytes),
+                    Base64.getUrlEncoder().encodeToString(bytes),
+                    HexFormat.of().formatHex(bytes),
+                    HexFormat.of().withUpperCase().formatHex(bytes))) {
+                String text = "Authorization: Basic " + "abc".substring(random.nextInt(4)) + form + " (again)";
+                assertThat(Mask.apply(encoded, text)).doesNotContain(form).endsWith(" (again)");
+                assertThat(Mask.apply(plain, text)).isEqualTo(text);
+            }
+        }
+        String harmless = "NightRunTest.observes/all_the_targets 47465f deadbeef 2031-03-01T00:00:00Z";
+        assertThat(Mask.apply(encoded, harmless)).isEqualTo(harmless);
     }
 }
