@@ -211,7 +211,12 @@ final class CoverageCommand implements Callable<Integer> {
                     right(backed(row)));
         }
         long exercised = rows.stream().filter(Row::isExercised).count();
+        String legend = rows.stream().allMatch(row -> row.answers() == 0)
+                ? ""
+                : "backed: how many of the supposed answers a claim holds against a real object"
+                        + System.lineSeparator();
         return table
+                + legend
                 + String.format(
                         Locale.ROOT,
                         "%d of %d methods are exercised (%.1f %%)%n",

@@ -441,6 +441,10 @@ class MainTest {
         assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "*.Mount", "--fail-under", "51"))
                 .isEqualTo(1);
         assertThat(err.toString()).contains("50.0 % of the methods are exercised, less than the 51.0 % asked for.");
+        assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "*.TargetCatalog"))
+                .isZero();
+        assertThat(out.toString())
+                .contains("\nbacked: how many of the supposed answers a claim holds against a real object\n");
         Path file = report.resolveSibling("coverage.csv");
         assertThat(zelotype(false, "coverage", "--journal", journal, "--format", "csv", "--into", file.toString()))
                 .isZero();

@@ -10,6 +10,7 @@ import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.journal.JournalChallenge;
+import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalScene.Outcome;
 import dev.zelotype.report.site.Site;
@@ -234,6 +235,26 @@ class AdviceTest {
                     .as("unsaid: %s", unsaid.get(rule))
                     .isLessThan(good.size());
         });
+    }
+
+    @Test
+    void a_broken_claim_names_the_tests_that_rely_on_it() throws IOException {
+        String type = "dev.observatory.WeatherStation";
+        try (Site site = new Site(folder.resolve("report"), "x")) {
+            site.add(Scenes.troubled());
+            for (String place : List.of("NightRunTest.java:20", "NightRunTest.java:999")) {
+                site.add(JournalClaim.of(type, "humidityAt(String)", "weather.humidityAt(String)")
+                        .place(place)
+                        .real("dev.observatory.RealStation")
+                        .broken("expected 40, was 41")
+                        .build());
+            }
+            site.finish();
+            assertThat(folder.resolve("report/data/overview.js"))
+                    .content()
+                    .containsPattern("NightRunTest.java:20\"[^}]*\"tests\":\\[0\\]")
+                    .containsPattern("NightRunTest.java:999\"[^}]*\"tests\":\\[\\]");
+        }
     }
 
     @Test

@@ -16,7 +16,7 @@ public final class Mask {
     /** Replaces what must not be shown. */
     public static final String MASKED = "***";
 
-    /** The name of a group by which a mask asks for encoded forms, too. */
+    /** A group of this name asks for encoded forms, too. */
     private static final String ENCODED = "(?<encoded>";
 
     private static final Pattern SECRET =

@@ -3,11 +3,14 @@ package dev.zelotype.report.site;
 import dev.zelotype.conversation.Conversation;
 import dev.zelotype.conversation.Ending;
 import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.coverage.Coverage;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +30,9 @@ final class Overview {
     final Map<String, Found> defaulted = new TreeMap<>();
     final Map<String, Found> unused = new TreeMap<>();
     final List<JournalClaim> claims = new ArrayList<>();
+    /** The tests that use a supposition, by its place and method: a claim is such a supposition. */
+    final Map<String, Found> relying = new HashMap<>();
+
     private final Adviser adviser = new Adviser();
     private @Nullable JournalChallenge challenge;
 
@@ -54,6 +60,12 @@ final class Overview {
                 found.suppose(conversation, call);
             }
         }
+        for (TestStatement statement : conversation.statements()) {
+            if (statement.verb() == Verb.SUPPOSED && statement.found() > 0) {
+                relying.computeIfAbsent(statement.place() + " " + statement.signature(), first -> new Found())
+                        .in(number);
+            }
+        }
         entries.add(new Entry(
                 scene.test(),
                 scene.title(),
@@ -61,6 +73,11 @@ final class Overview {
                 scene.outcome(),
                 scene.failure(),
                 conversation.calls().size()));
+    }
+
+    /** The tests that rely on what a claim says. */
+    Found relyingOn(JournalClaim claim) {
+        return relying.getOrDefault(claim.place() + " " + claim.signature(), new Found());
     }
 
     void add(JournalClaim claim) {

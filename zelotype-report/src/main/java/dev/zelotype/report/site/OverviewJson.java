@@ -106,6 +106,7 @@ final class OverviewJson {
             out.writeStringField("real", claim.real());
             out.writeStringField("place", claim.place());
             out.writeStringField("failure", claim.failure());
+            tests(overview.relyingOn(claim));
             out.writeEndObject();
         }
         out.writeEndArray();

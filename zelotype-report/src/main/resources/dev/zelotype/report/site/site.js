@@ -284,7 +284,8 @@ const zelotype = (() => {
     if (broken.length === 0) return [];
     return [make("p", {}, "Claims held against real objects: " + plural(data.claims.length - broken.length, "claim") + " kept, " + broken.length + " broken."),
       ...broken.map(claim => make("div", {class: "broken"}, make("p", {}, make("b", {}, short(claim.real)), " breaks the claim ", make("code", {}, claim.text), " at " + claim.place),
-        make("p", {class: "soft"}, claim.failure)))];
+        make("p", {class: "soft"}, claim.failure),
+        claim.times > 0 ? make("p", {class: "soft"}, "Tests that rely on it: ", ...tests(claim), claim.times > claim.tests.length ? " and others" : "") : ""))];
   }
 
   function showCoverage() {
@@ -295,16 +296,16 @@ const zelotype = (() => {
     foreign.checked = data.coverage.every(row => row.platform);
     const unfailing = make("input", {type: "checkbox", id: "unfailing", onchange: () => list()});
     page.replaceChildren(make("h2", {}, "Coverage of collaborators"),
-      make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called, and in how many it failed: it threw, gave a future that did, or handed an exception to a callback."),
+      make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called, and in how many it failed: it threw, gave a future that did, or handed an exception to a callback. Backed: how many of its supposed answers a claim holds against a real object."),
       make("div", {class: "filters"}, search, make("span", {}, never, " ", make("label", {for: "never"}, "never called")),
         make("span", {}, unfailing, " ", make("label", {for: "unfailing"}, "never tested failing")),
         data.coverage.some(row => row.platform) ? make("span", {}, foreign, " ", make("label", {for: "foreign"}, "types of the platform as well")) : ""), found);
     list();
 
-    function head(name, column, numeric) {
+    function head(name, column, numeric, meaning) {
       const here = sorting.column === column;
       return make("th", {class: numeric ? "number" : null, "aria-sort": here ? (sorting.up ? "ascending" : "descending") : null},
-        make("button", {type: "button", onclick: () => { sorting.up = here ? !sorting.up : true; sorting.column = column; list(); }},
+        make("button", {type: "button", title: meaning ?? null, onclick: () => { sorting.up = here ? !sorting.up : true; sorting.column = column; list(); }},
           name + (here ? (sorting.up ? " ↑" : " ↓") : "")));
     }
 
@@ -315,7 +316,7 @@ const zelotype = (() => {
       const value = row => row[sorting.column];
       if (sorting.column) rows.sort((a, b) => (value(a) < value(b) ? -1 : value(a) > value(b) ? 1 : 0) * (sorting.up ? 1 : -1));
       found.replaceChildren(table(
-        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true), head("Failed", "failed", true), head("Backed", "backed", true)],
+        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true), head("Failed", "failed", true), head("Backed", "backed", true, "supposed answers that a claim holds against a real object")],
         sorting.column ? rows.slice(0, 1000).map(row => method(row, make("td", {title: row.type}, short(row.type)))) : grouped(rows.slice(0, 1000))),
         rows.length > 1000 ? make("p", {class: "soft"}, "1,000 of " + number(rows.length) + " methods: search for the others.") : "",
         rows.length === 0 ? make("p", {class: "soft"}, "No method fits.") : "");
@@ -327,7 +328,7 @@ const zelotype = (() => {
       ...["supposed", "expected", "verified"].map(column => make("td", {class: "number"}, row[column] === 0 ? make("span", {class: "soft"}, "0") : number(row[column]))),
       make("td", {class: "number"}, row.called === 0 ? make("span", {class: "never"}, "never") : number(row.called)),
       make("td", {class: "number"}, row.called === 0 ? "" : row.failed === 0 ? make("span", {class: "soft"}, "never") : number(row.failed)),
-      make("td", {class: "number", title: "supposed answers that a real object has kept as claims"}, row.answers === 0 ? "" : row.broken > 0 ? make("span", {class: "never"}, row.broken + " broken") : row.backed + " of " + row.answers));
+      make("td", {class: "number", title: "supposed answers that a claim holds against a real object"}, row.answers === 0 ? "" : row.broken > 0 ? make("span", {class: "never"}, row.broken + " broken") : row.backed + " of " + row.answers));
   }
 
   /* Each type with the share of its methods that a test calls, one's own types first. */
