@@ -180,7 +180,11 @@ final class StubWriter {
 
         /** A method that sets the answer. */
         private MethodText said(String word, String javadoc) {
-            return new MethodText("public", word).javadoc(javadoc).returns(self);
+            return setter(word).javadoc(javadoc);
+        }
+
+        private MethodText setter(String word) {
+            return new MethodText("public", word).returns(self);
         }
 
         private void doesNothing() {
@@ -238,8 +242,11 @@ final class StubWriter {
                 allowed.putIfAbsent(Code.type(erased(thrown)), Code.type(thrown));
             }
             String failure = Names.unusedBy(parameters, "failure");
+            String setter = Names.unusedBy(type, name + "Fails");
             for (String thrown : allowed.values()) {
-                out.method(said(Names.unusedBy(type, name + "Fails"), "Says what " + subject + " throws from now on.")
+                // What is said of the first says all.
+                boolean first = thrown.equals(RUNTIME_EXCEPTION);
+                out.method((first ? said(setter, "Says what " + subject + " throws from now on.") : setter(setter))
                         .parameter(thrown, failure)
                         .statement("return $L($L)", does, lambda("{ throw " + failure + "; }")));
             }

@@ -57,12 +57,12 @@ final class Writer {
         out.javadoc(
                 switch (style) {
                     case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.";
-                    case STUB -> "A {@link $T} whose answers are set, method by method.";
+                    case STUB -> "A stub of {@link $T}: its answers are set, method by method.";
                     case STRICT ->
-                        "A {@link $T} whose answers are set, method by method; a call that is not set fails.";
-                    case SPY -> "Keeps the calls of a {@link $T}, and passes them on to a real one if there is one.";
-                    case FAKE ->
-                        "A {@link $T} to be written: each unwritten method fails with that message when it is called.";
+                        "A strict stub of {@link $T}: answers are set, method by method; a call that is not set fails.";
+                    case SPY ->
+                        "A spy of {@link $T}: keeps all calls, and passes them on to a real object if it has one.";
+                    case FAKE -> "A fake of {@link $T}, to be written: each unwritten method fails with that message.";
                     case LINKED -> throw notHere();
                 },
                 type.name());

@@ -50,19 +50,13 @@ class GeneratorTest extends Workshop {
                 import java.util.function.Supplier;
                 import sky.Weather;
 
-                /**
-                 * A {@link Weather} whose answers are set, method by method.
-                 */
+                /** A stub of {@link Weather}: its answers are set, method by method. */
                 public class WeatherStub implements Weather {
                     private volatile HumidityAtAnswer humidityAtAnswer = dome -> 0;
-
                     private volatile WarningAnswer warningAnswer = () -> Optional.empty();
-
                     private volatile NoteAction noteAction = text -> { };
 
-                    /**
-                     * Says what {@link Weather#humidityAt} answers from now on.
-                     */
+                    /** Says what {@link Weather#humidityAt} answers from now on. */
                     public WeatherStub humidityAtAnswers(int answer) {
                         return humidityAtAnswersBy(dome -> answer);
                     }
@@ -104,7 +98,27 @@ class GeneratorTest extends Workshop {
         assertThat(folder.resolve("out/sky/DriveFake.java"))
                 .content()
                 .contains("throw new UnsupportedOperationException(\"DriveFake.next is left to write.\");")
-                .contains("public DriveFake(int size) {\n        super(size);");
+                .contains("public DriveFake(int size) { super(size); }");
+    }
+
+    @Test
+    void an_unchecked_exception_that_a_method_declares_gets_no_setter_of_its_own() throws IOException {
+        source("sky/Gate.java", """
+                package sky;
+                public interface Gate<X extends RuntimeException> {
+                    int open(String key) throws IllegalStateException, java.io.IOException;
+                    <Y extends Error> void close() throws X, Y;
+                }
+                """);
+        plan(Set.of(Style.STUB, Style.STRICT, Style.SPY), "").write(false);
+        compiled().close();
+        assertThat(folder.resolve("out/sky/GateStub.java"))
+                .content()
+                .contains(
+                        "openFails(RuntimeException failure)",
+                        "openFails(Error failure)",
+                        "openFails(IOException failure)")
+                .doesNotContain("IllegalStateException failure", "X failure", "Y failure");
     }
 
     @Test

@@ -85,6 +85,19 @@ public final class Code {
         return out.toString();
     }
 
+    /** About how long a text is once its classes are named: by their simple names, if they can be imported. */
+    public static int length(String code) {
+        int length = 0;
+        for (int i = 0; i < code.length(); i++) {
+            if (code.charAt(i) == CLASS) {
+                i = code.indexOf('/', i);
+            } else if (code.charAt(i) != END) {
+                length++;
+            }
+        }
+        return length;
+    }
+
     /** The same in javadoc. */
     public static String mentioned(String code) {
         return code.replace("" + CLASS + WRITTEN, "" + CLASS + MENTIONED);

@@ -127,12 +127,16 @@ final class TypeReading {
     }
 
     private boolean isA(Class<?> supertype) {
+        return isSubtype(types.erasure(type.asType()), supertype);
+    }
+
+    private boolean isSubtype(TypeMirror tested, Class<?> supertype) {
         TypeMirror known = compiler.supertypes()
                 .computeIfAbsent(
                         supertype,
                         each -> types.erasure(
                                 elements.getTypeElement(each.getName()).asType()));
-        return types.isSubtype(types.erasure(type.asType()), known);
+        return tested.getKind() != TypeKind.ERROR && types.isSubtype(tested, known);
     }
 
     /**
@@ -309,11 +313,11 @@ final class TypeReading {
         return widest;
     }
 
-    /** What may be thrown is what every declaration of the method allows. */
+    /** Checked exceptions that every declaration of the method allows; unchecked ones need no declaration. */
     private List<TypeName> exceptions(ExecutableType actual, List<ExecutableElement> others) {
         List<TypeName> exceptions = new ArrayList<>();
         for (TypeMirror thrown : actual.getThrownTypes()) {
-            boolean allowed = true;
+            boolean allowed = !isSubtype(thrown, RuntimeException.class) && !isSubtype(thrown, Error.class);
             for (ExecutableElement other : others) {
                 allowed &= finder.member(type, other).getThrownTypes().stream()
                         .anyMatch(declared -> types.isSubtype(thrown, declared));

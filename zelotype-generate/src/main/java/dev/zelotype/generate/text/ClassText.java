@@ -12,6 +12,9 @@ import java.util.Set;
  */
 public final class ClassText {
 
+    /** A shorter comment is written in one line. */
+    private static final int ONE_LINE = 100;
+
     private final String name;
     private final List<String> head = new ArrayList<>();
     private final List<String> fields = new ArrayList<>();
@@ -107,7 +110,6 @@ public final class ClassText {
         String within = indented + "    ";
         int empty = out.length();
         for (String field : fields) {
-            out.append(out.length() == empty ? "" : "\n");
             lines(field, within, out);
         }
         for (MethodText method : methods) {
@@ -127,7 +129,9 @@ public final class ClassText {
     }
 
     static String javadocOf(String text) {
-        return "/**\n * " + Code.mentioned(text) + "\n */";
+        return Code.length(text) < ONE_LINE
+                ? "/** " + Code.mentioned(text) + " */"
+                : "/**\n * " + Code.mentioned(text) + "\n */";
     }
 
     /** The lines of a statement after its first stand further in. */

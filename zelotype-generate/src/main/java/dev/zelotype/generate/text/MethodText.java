@@ -12,6 +12,9 @@ import java.util.List;
  */
 public final class MethodText {
 
+    /** A shorter method with one statement is written in one line. */
+    private static final int ONE_LINE = 96;
+
     private final String modifiers;
     private final String name;
     private final List<String> head = new ArrayList<>();
@@ -111,6 +114,7 @@ public final class MethodText {
         for (String each : head) {
             ClassText.lines(each, indented, out);
         }
+        int begin = out.length();
         out.append(indented).append(modifiers).append(modifiers.isEmpty() ? "" : " ");
         out.append(typeVariables.declaration()).append(typeVariables.isEmpty() ? "" : " ");
         out.append(returns).append(name);
@@ -120,8 +124,13 @@ public final class MethodText {
             out.append(before).append(Code.type(exception));
             before = "," + Code.BREAK;
         }
+        String only = body.size() == 1 ? body.get(0) : "\n";
         if (isAbstract) {
             out.append(";\n");
+        } else if (only.endsWith(";")
+                && only.indexOf('\n') < 0
+                && Code.length(out.substring(begin) + only) < ONE_LINE) {
+            out.append(" { ").append(only).append(" }\n");
         } else {
             out.append(" {\n");
             String within = indented + "    ";

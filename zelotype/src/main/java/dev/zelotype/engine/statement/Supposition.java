@@ -207,12 +207,12 @@ public class Supposition extends Statement {
         return rule;
     }
 
-    /** The double that it is about. */
     /** The calls that must have been made before, in their order. */
     public final List<Before> befores() {
         return before == null ? List.of() : before.all();
     }
 
+    /** The double that it is about. */
     public final DoubleState about() {
         return part().owner();
     }
