@@ -44,6 +44,9 @@ import org.jspecify.annotations.Nullable;
 public record SourceText(String code, SortedSet<String> imports) {
 
     private static final int MOST_ELEMENTS = 30;
+    /** What holds more, or itself, is no longer readable as source. */
+    private static final int MOST_VALUES = 200;
+
     /** As many as {@code Map.of} takes. */
     private static final int MOST_ENTRIES = 10;
 
@@ -55,7 +58,7 @@ public record SourceText(String code, SortedSet<String> imports) {
      */
     public static @Nullable SourceText of(@Nullable Object value) {
         TreeSet<String> imports = new TreeSet<>();
-        String code = new Writer(imports).write(value);
+        String code = new Writer(imports, new int[1]).write(value);
         return code == null || !Mask.apply(code).equals(code) ? null : new SourceText(code, imports);
     }
 
@@ -107,11 +110,18 @@ public record SourceText(String code, SortedSet<String> imports) {
         };
     }
 
-    private record Writer(Set<String> imports) {
+    /**
+     * Writes one value with all that it holds.
+     *
+     * @param written how many values were written so far
+     */
+    private record Writer(Set<String> imports, int[] written) {
 
         @Nullable
         String write(@Nullable Object value) {
-            if (value == null) {
+            if (++written[0] > MOST_VALUES) {
+                return null;
+            } else if (value == null) {
                 return "null";
             } else if (value instanceof String text) {
                 return quoted(text);
@@ -207,7 +217,8 @@ public record SourceText(String code, SortedSet<String> imports) {
 
         private @Nullable String collection(Collection<?> all) {
             boolean list = all instanceof List;
-            if (!list && !(all instanceof Set) || all.size() > MOST_ELEMENTS) {
+            // Elements of other classes may be loaded when they are asked for.
+            if (!CodeOwner.isOfJdk(all.getClass()) || !list && !(all instanceof Set) || all.size() > MOST_ELEMENTS) {
                 return null;
             } else if (hasNull(all)) {
                 return list && all.size() > 1 ? called(Arrays.class, "asList", all.toArray()) : null;
@@ -227,6 +238,9 @@ public record SourceText(String code, SortedSet<String> imports) {
         }
 
         private @Nullable String map(Map<?, ?> map) {
+            if (!CodeOwner.isOfJdk(map.getClass())) {
+                return null;
+            }
             List<Object> all = new ArrayList<>();
             map.forEach((key, value) -> {
                 all.add(key);

@@ -22,7 +22,10 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.AbstractList;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
@@ -303,6 +306,38 @@ public class StatementsTest {
                             "desk.find(hiddenValue /* ",
                             "desk.login(\"night\", hiddenValue /* ***: write the value here */)")
                     .doesNotContain("Harrow-2", "'o'");
+        }
+    }
+
+    @Test
+    void what_holds_itself_is_lazy_or_huge_is_not_written_down() {
+        List<Object> itself = new ArrayList<>();
+        itself.add(itself);
+        Map<String, Object> map = new HashMap<>();
+        map.put("it", map);
+        AbstractList<String> lazy = new AbstractList<>() {
+            @Override
+            public String get(int index) {
+                throw new IllegalStateException("loaded too late");
+            }
+
+            @Override
+            public int size() {
+                return 3;
+            }
+
+            @Override
+            public String toString() {
+                return "lazy";
+            }
+        };
+        Object[][] wide = new Object[29][29];
+        try (Scene scene = Scene.open()) {
+            Desk desk = spy(Desk.class, "desk");
+            desk.note("x", itself, map, lazy, wide);
+            assertThat(scene.statements().text(Form.CHECKS))
+                    .contains("verify((Object any1, Object any2, Object any3, Object any4) ->"
+                            + " desk.note(\"x\", any1, any2, any3, any4)).once();");
         }
     }
 

@@ -5,6 +5,7 @@ import dev.zelotype.basics.SourceText;
 import dev.zelotype.conversation.ValueSource;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Unrecorded;
 import java.lang.reflect.Array;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,13 +50,23 @@ final class ValueSources {
         }
         boolean isWhole = !text.contains(Mask.MASKED)
                 && (isFixed(value) || Values.print(value).equals(text));
-        SourceText source = isWhole ? SourceText.of(value) : null;
+        SourceText source = isWhole ? written(value) : null;
         if (source == null) {
             return ValueSource.unwritten(typeName(declared));
         }
         return source.code().equals(text) && source.imports().isEmpty()
                 ? ValueSource.AS_TOLD
                 : ValueSource.of(source.code(), List.copyOf(source.imports()));
+    }
+
+    /** Accessors of records are code of the test's. */
+    private static @Nullable SourceText written(Object value) {
+        boolean entered = Unrecorded.enter();
+        try {
+            return SourceText.of(value);
+        } finally {
+            Unrecorded.leave(entered);
+        }
     }
 
     /** Whether it cannot have changed since. */
