@@ -44,7 +44,7 @@ import org.jspecify.annotations.Nullable;
 public record SourceText(String code, SortedSet<String> imports) {
 
     private static final int MOST_ELEMENTS = 30;
-    /** What holds more, or itself, is no longer readable as source. */
+    /** A value with more parts, or one that holds itself, is not readable as source. */
     private static final int MOST_VALUES = 200;
 
     /** As many as {@code Map.of} takes. */
