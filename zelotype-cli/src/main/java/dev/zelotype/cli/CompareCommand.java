@@ -7,7 +7,6 @@ import dev.zelotype.report.story.Comparison;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -87,13 +86,7 @@ final class CompareCommand implements Callable<Integer> {
                 case "html" -> ComparisonPage.of(comparison, sum(comparison));
                 default -> String.join(System.lineSeparator(), lines(comparison, false)) + System.lineSeparator();
             };
-            if (into == null) {
-                terminal.out().print(text);
-                terminal.out().flush();
-            } else {
-                OutputFile.write(into, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
-                terminal.out().println("written to " + into);
-            }
+            OutputFile.show(terminal, into, text);
         }
         return check && !comparison.changed().isEmpty() ? 1 : 0;
     }

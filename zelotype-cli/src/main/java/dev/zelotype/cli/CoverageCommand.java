@@ -5,7 +5,6 @@ import dev.zelotype.report.coverage.Coverage.Order;
 import dev.zelotype.report.coverage.Coverage.Row;
 import dev.zelotype.report.coverage.CoverageTable;
 import dev.zelotype.tools.TypeNames;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -122,13 +121,7 @@ final class CoverageCommand implements Callable<Integer> {
                 : format.equals("json")
                         ? CoverageTable.json(rows)
                         : text(rows, order, into == null) + leftOut(all.size() - rows.size());
-        if (into == null) {
-            terminal.out().print(text);
-            terminal.out().flush();
-        } else {
-            OutputFile.write(into, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
-            terminal.out().println("written to " + into);
-        }
+        OutputFile.show(terminal, into, text);
         double percent = Coverage.percent(rows);
         if (percent < failUnder) {
             terminal.err()

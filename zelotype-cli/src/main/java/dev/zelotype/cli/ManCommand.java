@@ -1,6 +1,5 @@
 package dev.zelotype.cli;
 
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
@@ -40,14 +39,7 @@ final class ManCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         OutputFile.refuseFolder(spec, into);
-        String page = page(spec.root());
-        if (into == null) {
-            terminal.out().print(page);
-            terminal.out().flush();
-        } else {
-            OutputFile.write(into, out -> out.write(page.getBytes(StandardCharsets.UTF_8)));
-            terminal.out().println("written to " + into);
-        }
+        OutputFile.show(terminal, into, page(spec.root()));
         return 0;
     }
 

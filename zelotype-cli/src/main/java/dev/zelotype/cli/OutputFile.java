@@ -3,6 +3,7 @@ package dev.zelotype.cli;
 import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +22,17 @@ final class OutputFile {
             WholeFiles.write(file, content);
         } catch (IOException e) {
             throw new UncheckedIOException(file + " cannot be written: " + WholeFiles.reason(e) + ".", e);
+        }
+    }
+
+    /** Prints a text, or writes it into a file if one is given. */
+    static void show(Terminal terminal, @Nullable Path into, String text) {
+        if (into == null) {
+            terminal.out().print(text);
+            terminal.out().flush();
+        } else {
+            write(into, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
+            terminal.out().println("written to " + into);
         }
     }
 

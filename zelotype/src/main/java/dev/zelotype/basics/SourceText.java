@@ -124,7 +124,8 @@ public record SourceText(String code, SortedSet<String> imports) {
             } else if (value == null) {
                 return "null";
             } else if (value instanceof String text) {
-                return quoted(text);
+                // As it is, since a mask may not fit it any more once it is quoted.
+                return Mask.apply(text).equals(text) ? quoted(text) : null;
             } else if (value instanceof Character c) {
                 return "'" + escaped(c, '\'') + "'";
             } else if (value instanceof Number number) {

@@ -62,10 +62,10 @@ final class StatementWriter {
     /** Calls that are written in the same way. */
     private record Same(String receiver, String signature, List<String> arguments) {}
 
-    private static Map<Same, List<RecordedCall>> folded(List<RecordedCall> calls, StatementWriter writer) {
+    private Map<Same, List<RecordedCall>> folded(List<RecordedCall> calls) {
         Map<Same, List<RecordedCall>> folded = new LinkedHashMap<>();
         for (RecordedCall call : calls) {
-            Same key = new Same(call.receiver() + call.instance(), call.signature(), writer.written(call));
+            Same key = new Same(call.receiver() + call.instance(), call.signature(), written(call));
             folded.computeIfAbsent(key, first -> new ArrayList<>()).add(call);
         }
         return folded;
@@ -77,7 +77,7 @@ final class StatementWriter {
                 .filter(call -> call.ending() == Ending.THREW
                         || isAnswered(call) && !call.answer().isEmpty())
                 .toList();
-        Map<Same, List<RecordedCall>> folded = folded(answered, this);
+        Map<Same, List<RecordedCall>> folded = folded(answered);
         Map<String, List<Map.Entry<Same, List<RecordedCall>>>> byMethod = new LinkedHashMap<>();
         folded.entrySet()
                 .forEach(each -> byMethod.computeIfAbsent(
@@ -187,7 +187,7 @@ final class StatementWriter {
                         && (isAnswered(call) || call.ending() == Ending.DEFAULTED)
                         && !call.method().equals("new"))
                 .toList();
-        for (List<RecordedCall> each : folded(commands, this).values()) {
+        for (List<RecordedCall> each : folded(commands).values()) {
             String count = each.size() == 1 ? "once()" : "times(" + each.size() + ")";
             statements.add("verify(" + pattern(each.get(0)) + ")." + count + ";");
         }

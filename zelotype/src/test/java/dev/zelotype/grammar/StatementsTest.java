@@ -57,6 +57,14 @@ public class StatementsTest {
         }
     }
 
+    /** Does not print what it holds. */
+    public record Sealed(String text) {
+        @Override
+        public String toString() {
+            return "sealed";
+        }
+    }
+
     public enum Sky {
         CLEAR,
         CLOUDED
@@ -306,6 +314,12 @@ public class StatementsTest {
                             "desk.find(hiddenValue /* ",
                             "desk.login(\"night\", hiddenValue /* ***: write the value here */)")
                     .doesNotContain("Harrow-2", "'o'");
+            Mask.set(Pattern.compile("ke\"y"));
+            desk.note("x", new Sealed("a ke\"y"), new Sealed("a box"));
+            assertThat(scene.statements().text(Form.CHECKS))
+                    .as("a mask sees what is not quoted yet")
+                    .contains("desk.note(\"x\", any1, new StatementsTest.Sealed(\"a box\"))")
+                    .doesNotContain("ke\\");
         }
     }
 

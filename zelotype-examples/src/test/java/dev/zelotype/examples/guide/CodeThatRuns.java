@@ -13,7 +13,6 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.JavacTask;
 import com.sun.source.util.TreeScanner;
 import java.io.IOException;
-import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -24,7 +23,6 @@ import java.util.stream.Stream;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
 import javax.tools.JavaFileObject;
-import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
 
 /**
@@ -195,13 +193,7 @@ final class CodeThatRuns {
     /** Null if it is no Java. */
     private static CompilationUnitTree parsed(String code) {
         DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
-        JavaFileObject source =
-                new SimpleJavaFileObject(URI.create("string:///Code.java"), JavaFileObject.Kind.SOURCE) {
-                    @Override
-                    public CharSequence getCharContent(boolean ignoreEncodingErrors) {
-                        return code;
-                    }
-                };
+        JavaFileObject source = new TextAsFile("Code", code);
         JavacTask task =
                 (JavacTask) COMPILER.getTask(null, null, problems, List.of("-proc:none"), null, List.of(source));
         try {

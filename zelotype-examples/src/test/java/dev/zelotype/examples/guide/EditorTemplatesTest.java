@@ -3,13 +3,11 @@ package dev.zelotype.examples.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.StringWriter;
-import java.net.URI;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import javax.tools.JavaFileObject;
-import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -76,13 +74,7 @@ class EditorTemplatesTest {
                     .append(code)
                     .append("\n}");
         }
-        JavaFileObject file =
-                new SimpleJavaFileObject(URI.create("string:///Templates.java"), JavaFileObject.Kind.SOURCE) {
-                    @Override
-                    public CharSequence getCharContent(boolean ignoreEncodingErrors) {
-                        return source + "\n}";
-                    }
-                };
+        JavaFileObject file = new TextAsFile("Templates", source + "\n}");
         StringWriter said = new StringWriter();
         List<String> options =
                 List.of("-proc:none", "-d", folder.toString(), "-cp", System.getProperty("java.class.path"));

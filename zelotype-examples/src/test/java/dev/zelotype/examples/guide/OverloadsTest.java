@@ -3,7 +3,6 @@ package dev.zelotype.examples.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -16,7 +15,6 @@ import java.util.regex.Pattern;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaFileObject;
-import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -84,13 +82,7 @@ class OverloadsTest {
             source.append("void m").append(i).append("(").append(parameter).append(") throws Throwable { ");
             source.append(statement.apply(rows.get(i))).append("; }\n");
         }
-        JavaFileObject file =
-                new SimpleJavaFileObject(URI.create("string:///Overloads.java"), JavaFileObject.Kind.SOURCE) {
-                    @Override
-                    public CharSequence getCharContent(boolean ignoreEncodingErrors) {
-                        return source.append("}");
-                    }
-                };
+        JavaFileObject file = new TextAsFile("Overloads", source + "}");
         DiagnosticCollector<JavaFileObject> found = new DiagnosticCollector<>();
         List<String> options = List.of(
                 "-proc:none",

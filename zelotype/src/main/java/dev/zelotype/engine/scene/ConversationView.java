@@ -93,11 +93,14 @@ public final class ConversationView {
         }
         told.failed(failed || isFailedFuture(call.answer()));
         List<String> texts = arguments == null ? Calls.arguments(method, call.arguments()) : arguments;
-        told.arguments(texts).argumentSources(ValueSources.ofArguments(method, call.arguments(), texts));
+        ValueSources sources = arguments == null ? ValueSources.NOW : ValueSources.EARLIER;
+        told.arguments(texts).argumentSources(sources.ofArguments(method, call.arguments(), texts));
         if (!isSilent(call)) {
             String text = answer == null ? Values.print(method.name(), call.answer()) : answer;
             Class<?> type = call.ending() == Ending.THREW ? Throwable.class : method.returnType();
-            told.answer(text).answerSource(ValueSources.of(call.answer(), text, type));
+            told.answer(text)
+                    .answerSource(
+                            (answer == null ? ValueSources.NOW : ValueSources.EARLIER).of(call.answer(), text, type));
         }
         return told.build();
     }

@@ -15,12 +15,14 @@ import org.jspecify.annotations.Nullable;
  * How the values of calls would be written in a test. A value that has changed since its call is not written down, nor is
  * one that may not be shown whole.
  */
-final class ValueSources {
-
-    private ValueSources() {}
+enum ValueSources {
+    /** For texts that were printed a moment ago. */
+    NOW,
+    /** For texts that were printed when the call was made: the value may have changed. */
+    EARLIER;
 
     /** One for each text of an argument; none if each text is its own source. */
-    static List<ValueSource> ofArguments(DoubledMethod method, Object[] arguments, List<String> texts) {
+    List<ValueSource> ofArguments(DoubledMethod method, Object[] arguments, List<String> texts) {
         List<ValueSource> sources = new ArrayList<>();
         boolean told = true;
         int last = arguments.length - 1;
@@ -44,12 +46,12 @@ final class ValueSources {
     }
 
     /** Of a value that was told with a text when it was passed. */
-    static ValueSource of(@Nullable Object value, String text, Class<?> declared) {
+    ValueSource of(@Nullable Object value, String text, Class<?> declared) {
         if (value == null || value instanceof Integer || value instanceof Boolean) {
             return ValueSource.AS_TOLD;
         }
         boolean isWhole = !text.contains(Mask.MASKED)
-                && (isFixed(value) || Values.print(value).equals(text));
+                && (this == NOW || isFixed(value) || Values.print(value).equals(text));
         SourceText source = isWhole ? written(value) : null;
         if (source == null) {
             return ValueSource.unwritten(typeName(declared));
