@@ -11,6 +11,11 @@ import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.challenge.judge.Judge;
+import dev.zelotype.challenge.kept.CodePrints;
+import dev.zelotype.challenge.kept.Cut;
+import dev.zelotype.challenge.kept.KeptFile;
+import dev.zelotype.challenge.kept.KeptRuns;
+import dev.zelotype.challenge.kept.Shard;
 import dev.zelotype.challenge.run.Lane;
 import dev.zelotype.challenge.run.Rounds;
 import dev.zelotype.challenge.run.Schedule;
@@ -32,9 +37,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -52,15 +59,18 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Challenge {
 
+    private static final String ALL = ".*";
     private static final long MORE_MILLIS = 2_000;
     private static final long BASELINE_MILLIS = 10 * 60_000;
     /** Tests that take longer than this run as they are only twice. */
     private static final long SOON_DONE_MILLIS = 10_000;
 
+    private static final int NAMED_REASONS = 5;
+
     private final List<Path> classPath;
     private List<String> classes = List.of();
     private List<Path> roots;
-    private String only = ".*";
+    private String only = ALL;
     private String test = "";
     private @Nullable Pattern meant;
     private @Nullable Pattern minor;
@@ -71,6 +81,15 @@ public final class Challenge {
     private int jvms = 1;
     private volatile boolean stopped;
     private long moreMillis = MORE_MILLIS;
+    private String minorNames = "";
+    private Shard shard = Shard.WHOLE;
+    private @Nullable Path times;
+    private @Nullable Path keptIn;
+    private boolean reuses;
+    private @Nullable CodePrints code;
+    private String cut = "";
+    private KeptRuns earlier = KeptRuns.none();
+    private Set<String> unchanged = Set.of();
 
     private final Map<String, Baseline> tests = new LinkedHashMap<>();
     /** Tests of subjects that ask no double anything. */
@@ -97,7 +116,7 @@ public final class Challenge {
      * @return this
      */
     public Challenge onlyClasses(String names) {
-        only = TypeNames.wanted(names).pattern();
+        only = names.strip().equals("*") ? ALL : TypeNames.wanted(names).pattern();
         return this;
     }
 
@@ -127,6 +146,7 @@ public final class Challenge {
      * @return this
      */
     public Challenge minor(String names) {
+        minorNames = names;
         minor = names.isBlank() ? null : CallPlace.named(names);
         return this;
     }
@@ -214,6 +234,36 @@ public final class Challenge {
     }
 
     /**
+     * Challenges one part of the tests, of several that are challenged elsewhere; all parts are put together by
+     * {@link MergedRuns}. Every machine must be given the same class path, and the same times.
+     *
+     * @param part which part
+     * @param earlier a folder in which an earlier challenge has {@linkplain #keeping kept its runs}, by whose times the
+     *     tests are shared out; null to go by the size of the test classes
+     * @return this
+     */
+    public Challenge shard(Shard part, @Nullable Path earlier) {
+        shard = part;
+        times = earlier;
+        return this;
+    }
+
+    /**
+     * Keeps the disturbed runs in a file, for {@link MergedRuns} and for later challenges. A challenge of some tests
+     * only, by {@link #onlyClasses}, {@link #onlyTests} or {@link #onlyWhere}, keeps none.
+     *
+     * @param folder that of a journal, for instance
+     * @param reuse whether runs that are kept there are not run again: those of tests that ask for the same, if neither
+     *     their own class, nor their subject's, nor any class that these name has changed
+     * @return this
+     */
+    public Challenge keeping(Path folder, boolean reuse) {
+        keptIn = folder;
+        reuses = reuse;
+        return this;
+    }
+
+    /**
      * Says how long it may take in all; what was found until then is the result.
      *
      * @param time the time
@@ -250,7 +300,7 @@ public final class Challenge {
         boolean complete = false;
         try {
             baseline(trials);
-            Rounds rounds = new Rounds(lanes, tests, plan(), end, progress);
+            Rounds rounds = new Rounds(lanes, tests, plan(), earlier, end, progress);
             complete = rounds.run(() -> stopped);
             if (complete) {
                 // A gap that is not found a second time is not reported.
@@ -265,7 +315,11 @@ public final class Challenge {
             }
             Judge judge = judge();
             List<Finding> findings = judge.findings();
-            return result(judge, complete ? rounds.withTried(findings, trials, all()) : plain(findings), complete);
+            if (complete) {
+                findings = rounds.withTried(findings, trials, all());
+            }
+            keep(rounds, complete);
+            return result(judge, complete ? findings : plain(findings), complete);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             Judge judge = judge();
@@ -278,33 +332,110 @@ public final class Challenge {
     }
 
     private static List<Finding> plain(List<Finding> findings) {
-        return findings.stream().map(each -> each.with("")).toList();
+        return findings.stream().map(each -> each.with("", "")).toList();
     }
 
     private ChallengeResult result(Judge judge, List<Finding> findings, boolean complete) {
-        Set<String> all = new LinkedHashSet<>(leftOut);
-        lanes.forEach(lane -> all.addAll(lane.leftOut()));
-        return judge.result(findings, List.copyOf(all), complete);
+        int reused = lanes.stream().mapToInt(Lane::reused).sum();
+        return judge.result(findings, allLeftOut(), reused, complete);
     }
 
+    private List<String> allLeftOut() {
+        Set<String> all = new LinkedHashSet<>(leftOut);
+        lanes.forEach(lane -> all.addAll(lane.leftOut()));
+        return List.copyOf(all);
+    }
+
+    /** By class, as folders are not read in the same order everywhere. */
     private Map<String, Baseline> all() {
-        Map<String, Baseline> all = new LinkedHashMap<>(tests);
-        all.putAll(silent);
-        return all;
+        List<Baseline> all = new ArrayList<>(tests.values());
+        all.addAll(silent.values());
+        return byClass(all);
+    }
+
+    static Map<String, Baseline> byClass(List<Baseline> all) {
+        Map<String, Baseline> sorted = new LinkedHashMap<>();
+        all.stream().sorted(Comparator.comparing(Baseline::type)).forEach(each -> sorted.put(each.id(), each));
+        return sorted;
+    }
+
+    private void keep(Rounds rounds, boolean complete) {
+        Path folder = keptIn;
+        boolean some = !only.equals(ALL) || !test.isEmpty() || changed != null;
+        if (folder == null || some) {
+            return;
+        }
+        KeptRuns runs = new KeptRuns(
+                new Message.Kept(setUp(), shard.number(), shard.count(), cut, minorNames, complete));
+        all().values().forEach(each -> runs.add(each, print(each)));
+        lanes.forEach(lane -> lane.tried().forEach(runs::add));
+        rounds.said().forEach(runs::add);
+        allLeftOut().forEach(runs::leftOut);
+        KeptFile.write(folder, runs);
+    }
+
+    private CodePrints code() {
+        CodePrints known = code;
+        if (known == null) {
+            known = new CodePrints(classPath, roots);
+            code = known;
+        }
+        return known;
+    }
+
+    /** What runs must have in common if those of one are to serve for the other. */
+    private String setUp() {
+        return String.join(
+                " ",
+                code().others(),
+                changes.toString(),
+                testRun.jvmOptions().toString(),
+                new TreeMap<>(testRun.environment()).toString(),
+                testRun.parameters().toString(),
+                Runtime.version().toString());
+    }
+
+    private String print(Baseline test) {
+        Set<String> names = new LinkedHashSet<>(Set.of(test.type()));
+        test.sites().forEach(site -> names.add(site.caller()));
+        return code().of(names);
+    }
+
+    /** Takes over what is kept of tests that have not changed. */
+    private void remember() {
+        Path folder = keptIn;
+        KeptRuns kept = !reuses || folder == null ? null : KeptFile.read(KeptFile.in(folder, shard), leftOut::add);
+        if (kept == null || !kept.head().setUp().equals(setUp())) {
+            return;
+        }
+        unchanged = new HashSet<>();
+        all().forEach((id, test) -> {
+            Baseline before = kept.tests().get(id);
+            if (before != null && kept.print(id).equals(print(test)) && before.asksAs(test)) {
+                unchanged.add(id);
+                test.callsSubject(before.callsSubject());
+            }
+        });
+        earlier = kept.only(unchanged);
     }
 
     private Judge judge() {
         Map<String, Baseline> all = all();
+        List<Tried> tried = new ArrayList<>();
+        lanes.forEach(lane -> tried.addAll(lane.tried()));
+        return judge(all, tried, minor);
+    }
+
+    /** The same in any number of JVMs and of shards: each keeps the order of a test. */
+    static Judge judge(Map<String, Baseline> all, List<Tried> tried, @Nullable Pattern minor) {
         List<String> order = List.copyOf(all.keySet());
         Map<String, Integer> places = new HashMap<>();
         for (int i = 0; i < order.size(); i++) {
             places.put(order.get(i), i);
         }
-        List<Tried> tried = new ArrayList<>();
-        lanes.forEach(lane -> tried.addAll(lane.tried()));
-        // The same in any number of JVMs: each lane keeps the order of a test.
-        tried.sort(Comparator.comparing(each -> places.get(each.disturbance().test())));
-        return new Judge(all, tried, minor);
+        List<Tried> sorted = new ArrayList<>(tried);
+        sorted.sort(Comparator.comparing(each -> places.get(each.disturbance().test())));
+        return new Judge(all, sorted, minor);
     }
 
     private boolean isAffected(Disturbance disturbance, CallPlace site) {
@@ -320,7 +451,7 @@ public final class Challenge {
     }
 
     private Lane lane(Trials trials) {
-        Lane lane = new Lane(tests, () -> started(trials), moreMillis);
+        Lane lane = new Lane(tests, () -> started(trials), () -> earlier, moreMillis);
         lanes.add(lane);
         if (stopped) {
             lane.stop();
@@ -340,16 +471,29 @@ public final class Challenge {
     }
 
     private void baseline(Trials trials) throws InterruptedException {
-        List<String> folders =
-                classes.isEmpty() ? roots.stream().map(String::valueOf).toList() : List.of();
+        List<String> own = shard.isPart() ? ownClasses() : List.of();
+        if (shard.isPart() && own.isEmpty()) {
+            return;
+        }
+        boolean named = !classes.isEmpty();
         Message.Plan plan = new Message.Plan(
-                folders, List.copyOf(classes), List.of(only), testRun.includedTags(), testRun.excludedTags());
+                named ? List.of() : roots.stream().map(String::valueOf).toList(),
+                named && shard.isPart() ? own : classes,
+                named ? List.of() : own,
+                List.of(only),
+                testRun.includedClasses(),
+                testRun.excludedClasses(),
+                testRun.includedTags(),
+                testRun.excludedTags());
         Lane first = lane(trials);
         long began = System.nanoTime();
         int found = undisturbed(first, plan, this::ran);
         long millis = (System.nanoTime() - began) / 1_000_000;
-        leftOut.addAll(new OtherTests(roots, seenClasses).leftOut(classes.isEmpty()));
-        if (found == 0) {
+        if (classes.isEmpty()) {
+            Predicate<String> wanted = name -> testRun.runs(name) && (!shard.isPart() || own.contains(name));
+            leftOut.addAll(new OtherTests(roots, seenClasses, wanted).leftOut());
+        }
+        if (found == 0 && !shard.isPart()) {
             throw new ChallengeException(
                     "No test was found on the class path. Give the folder of the test classes in it, and see that the"
                             + " names of classes that you asked for fit."
@@ -357,23 +501,50 @@ public final class Challenge {
         }
         tests.values().removeIf(each -> each.name().isEmpty() || each.sites().isEmpty());
         boolean any = !tests.isEmpty();
+        remember();
         if (changed != null) {
             tests.values().removeIf(each -> each.sites().stream().noneMatch(site -> isAffected(each, site)));
             silent.clear();
-            again(first, new Message.WarmUp(List.copyOf(tests.keySet())), millis);
-        } else {
-            again(first, plan, millis);
         }
-        if (tests.isEmpty() && (changed == null || !any)) {
+        if (changed == null && unchanged.isEmpty()) {
+            again(first, plan, millis);
+        } else {
+            List<String> doubtful = all().keySet().stream()
+                    .filter(each -> !unchanged.contains(each))
+                    .toList();
+            again(first, new Message.WarmUp(doubtful), doubtful.isEmpty() ? SOON_DONE_MILLIS : millis);
+        }
+        if (tests.isEmpty() && (changed == null || !any) && !shard.isPart()) {
             throw new ChallengeException("None of the " + found + " tests can be challenged: "
                     + (leftOut.isEmpty()
                             ? "no subject of theirs asks a double anything. A class that is written inside a test class"
                                     + " counts as part of the test, and not as its subject."
-                            : String.join("; ", leftOut.stream().limit(3).toList())));
+                            : String.join("; ", leftOut.stream().limit(NAMED_REASONS).toList())));
         }
         for (int i = 1; i < Math.min(jvms, tests.size()); i++) {
             lane(trials).expectAround(first.aroundMillis());
         }
+    }
+
+    private List<String> ownClasses() {
+        Map<String, Long> sizes = new TreeMap<>(code().sizes());
+        if (!classes.isEmpty()) {
+            sizes.clear();
+            classes.forEach(each -> sizes.put(each, 1L));
+        }
+        Map<String, Long> millis = new HashMap<>();
+        Path folder = times;
+        if (folder != null) {
+            List<KeptRuns> kept = KeptFile.all(folder, reason -> {});
+            if (kept.isEmpty()) {
+                throw new ChallengeException("No runs of an earlier challenge are kept in " + folder
+                        + ": give a folder in which there are, or none, to go by the size of the test classes.");
+            }
+            kept.forEach(each -> each.millis().forEach((type, time) -> millis.merge(type, time, Long::sum)));
+        }
+        Cut shared = new Cut(Cut.weights(sizes, millis), shard.count());
+        cut = shared.print();
+        return shared.classes(shard.number());
     }
 
     /** A test that passes only now and then says nothing when it fails. */

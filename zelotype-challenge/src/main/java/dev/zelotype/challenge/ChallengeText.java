@@ -169,11 +169,12 @@ public final class ChallengeText {
                         result.percent());
         return String.format(
                 Locale.ROOT,
-                "%s, in %d runs of %d %s%s",
+                "%s, in %d runs of %d %s%s%s",
                 share,
                 result.runs(),
                 result.tests().size(),
                 result.tests().size() == 1 ? "test" : "tests",
+                result.reused() == 0 ? "" : "; " + result.reused() + " runs of an earlier challenge still hold",
                 result.isComplete() ? "" : "; not complete: stopped, or the time was up");
     }
 

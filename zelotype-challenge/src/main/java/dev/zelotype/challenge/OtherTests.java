@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -27,23 +28,23 @@ final class OtherTests {
 
     private final List<Path> roots;
     private final Set<String> seen;
+    private final Predicate<String> wanted;
 
     /**
      * Looks in folders.
      *
      * @param seen the classes whose tests have run
+     * @param wanted selects the classes that should have run, by their names
      */
-    OtherTests(List<Path> roots, Set<String> seen) {
+    OtherTests(List<Path> roots, Set<String> seen, Predicate<String> wanted) {
         this.roots = roots;
         this.seen = seen;
+        this.wanted = wanted;
     }
 
     /** A sentence for each framework whose tests were not run. */
-    List<String> leftOut(boolean wanted) {
+    List<String> leftOut() {
         List<String> sentences = new ArrayList<>();
-        if (!wanted) {
-            return sentences;
-        }
         Map<String, Integer> counts = new LinkedHashMap<>();
         for (Path root : roots) {
             try (Stream<Path> files = Files.walk(root)) {
@@ -64,7 +65,7 @@ final class OtherTests {
         String path = root.relativize(file).toString();
         String name = path.substring(0, path.length() - ".class".length())
                 .replace(file.getFileSystem().getSeparator(), ".");
-        if (seen.contains(name)) {
+        if (seen.contains(name) || !wanted.test(name)) {
             return;
         }
         try {

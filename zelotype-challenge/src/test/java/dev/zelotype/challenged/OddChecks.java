@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
 import dev.zelotype.junit.WithDoubles;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 
 /** Tests that cannot be challenged, or only in part. */
@@ -41,6 +43,21 @@ class OddChecks {
     @Test
     void has_no_double() {
         assertThat("dry").isNotBlank();
+    }
+
+    @Nested
+    class WithoutSetUp {
+
+        @BeforeAll
+        static void fails() {
+            throw new IllegalStateException("no dome is free");
+        }
+
+        @Test
+        void is_never_begun() {
+            suppose(weather::humidity).returns(40);
+            assertThat(asked()).isEqualTo(40);
+        }
     }
 
     @Test

@@ -3,9 +3,12 @@ package dev.zelotype.cli;
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.ChallengeText;
+import dev.zelotype.challenge.MergedRuns;
 import dev.zelotype.challenge.change.ChangeKind;
 import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.kept.Shard;
+import dev.zelotype.challenge.patch.SourcePatch;
 import dev.zelotype.challenge.run.TestRun;
 import dev.zelotype.journal.JournalWriter;
 import java.nio.charset.StandardCharsets;
@@ -43,7 +46,10 @@ import picocli.CommandLine.Spec;
         footer = {
             "  zelotype challenge --class-path target/test-classes:target/classes:lib/junit.jar",
             "  zelotype challenge --class-path @test.path --class '*.NightRunTest' --fail-under 90",
-            "  zelotype challenge --class-path @test.path --since origin/main --format sarif --into gaps.sarif"
+            "  zelotype challenge --class-path @test.path --since origin/main --format sarif --into gaps.sarif",
+            "  zelotype challenge --class-path @test.path --write src/test/java | git apply",
+            "  zelotype challenge --class-path @test.path --shard 3/8 --journal shard-3",
+            "  zelotype challenge --merge shard-1 --merge shard-2 --fail-under 90"
         })
 final class ChallengeCommand implements Callable<Integer> {
 
@@ -55,7 +61,6 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(
             names = "--class-path",
             paramLabel = "PATH",
-            required = true,
             description = {
                 "The class path of the tests, JUnit included: folders, in which tests are looked for, and jars.",
                 "@FILE reads it from a file."
@@ -114,6 +119,50 @@ final class ChallengeCommand implements Callable<Integer> {
             paramLabel = "NUMBER",
             description = "How many JVMs run tests side by side. Default: the number of processors.")
     private Integer jvms;
+
+    @Option(
+            names = "--shard",
+            paramLabel = "NUMBER/COUNT",
+            description = {
+                "One part of the tests, such as 3/8, on one of several machines. Each needs a --journal.",
+                "--merge puts them together."
+            })
+    private String shard;
+
+    @Option(
+            names = "--times",
+            paramLabel = "FOLDER",
+            description = {
+                "The journal of an earlier challenge: shards are cut by the times in it, and not by the",
+                "size of the test classes. Give all shards the same."
+            })
+    private Path times;
+
+    @Option(
+            names = "--merge",
+            paramLabel = "FOLDER",
+            description = {
+                "Runs nothing: puts the journals of all shards together, or of several modules. May be given",
+                "several times."
+            })
+    private List<Path> merge = new ArrayList<>();
+
+    @Option(
+            names = "--reuse",
+            description = {
+                "Does not run again what an earlier challenge has run with this --journal, for tests that ask",
+                "for the same as then, if none of the classes that they and their subject name has changed."
+            })
+    private boolean reuse;
+
+    @Option(
+            names = "--write",
+            paramLabel = "FOLDER",
+            description = {
+                "Prints a patch of the tests' sources in a folder, such as src/test/java, that adds the",
+                "statements which close the gaps. May be given several times."
+            })
+    private List<Path> write = new ArrayList<>();
 
     @Option(names = "--directory", paramLabel = "FOLDER", description = "The working directory of the tests.")
     private Path directory;
@@ -174,7 +223,10 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(
             names = "--journal",
             paramLabel = "FOLDER",
-            description = "Also notes what was found in this journal, for zelotype report to show with the tests.")
+            description = {
+                "Also notes what was found in this journal, for zelotype report to show with the tests, and",
+                "keeps all runs there, for --reuse, --times and --merge."
+            })
     private Path journal;
 
     @Mixin
@@ -187,6 +239,9 @@ final class ChallengeCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         refuseWrongUse();
+        if (!merge.isEmpty()) {
+            return tell(MergedRuns.of(merge), List.of());
+        }
         List<Path> tests = paths();
         List<Path> path = new ArrayList<>(tests);
         // What a test class path may lack: the launcher, and this command's part in the other JVM.
@@ -206,7 +261,13 @@ final class ChallengeCommand implements Callable<Integer> {
         if (limit != null) {
             challenge.within(Duration.ofMillis((long) (limit * 1000)));
         }
-        return ChallengeRun.run(terminal, challenge, this::tell);
+        if (shard != null) {
+            challenge.shard(chosenShard(), times);
+        }
+        if (journal != null) {
+            challenge.keeping(journal, reuse);
+        }
+        return ChallengeRun.run(terminal, challenge, result -> tell(result, path));
     }
 
     private TestRun testRun() {
@@ -220,11 +281,13 @@ final class ChallengeCommand implements Callable<Integer> {
         return directory == null ? run : run.in(directory);
     }
 
-    private int tell(ChallengeResult result) {
-        if (journal != null) {
+    private int tell(ChallengeResult result, List<Path> path) {
+        if (journal != null && shard == null) {
             new JournalWriter(journal, null).write(ChallengeJournal.of(result));
         }
-        if (into == null && format.equals("text")) {
+        if (!write.isEmpty()) {
+            tell(SourcePatch.of(result, write, path), result);
+        } else if (into == null && format.equals("text")) {
             ChallengeRun.print(terminal, result, sources.sources());
         } else {
             String text = switch (format) {
@@ -252,7 +315,43 @@ final class ChallengeCommand implements Callable<Integer> {
         return shortfall.isEmpty() ? 0 : 1;
     }
 
+    /** Nothing but the patch goes to standard output, so that it can be applied. */
+    private void tell(SourcePatch patch, ChallengeResult result) {
+        patch.leftOut().forEach(each -> terminal.err().println("not in the patch: " + each));
+        terminal.err().println(ChallengeText.sum(result) + "; the patch adds "
+                + (patch.statements() == 1 ? "1 statement" : patch.statements() + " statements"));
+        OutputFile.show(terminal, into, patch.text());
+    }
+
+    private Shard chosenShard() {
+        try {
+            return Shard.of(shard);
+        } catch (ChallengeException e) {
+            throw wrong("--shard: " + e.getMessage());
+        }
+    }
+
     private void refuseWrongUse() {
+        if (merge.isEmpty() && classPath == null) {
+            throw wrong("Give the class path of the tests with --class-path, or journals of shards with --merge.");
+        }
+        if (!merge.isEmpty() && (classPath != null || shard != null || !write.isEmpty() || reuse)) {
+            throw wrong("--merge runs no test, so it takes no --class-path, --shard, --reuse or --write: leave them out.");
+        }
+        for (Path each : merge) {
+            if (!Files.isDirectory(each)) {
+                throw wrong("The folder " + each + " does not exist: give the journals of shards to --merge.");
+            }
+        }
+        refuseWrongShards();
+        for (Path each : write) {
+            if (!Files.isDirectory(each)) {
+                throw wrong("The folder " + each + " does not exist: give the folder of the tests' sources to --write.");
+            }
+        }
+        if (!write.isEmpty() && !format.equals("text")) {
+            throw wrong("--write prints a patch, which has no other format: leave --format out.");
+        }
         OptionCheck.refuseNoShare(spec, failUnder);
         if (limit != null && !(limit > 0 && limit <= 1e9)) {
             throw wrong("--limit=" + limit + " is not a time: give seconds, such as 60.");
@@ -267,6 +366,30 @@ final class ChallengeCommand implements Callable<Integer> {
         OutputFile.refuseFolder(spec, into);
         if (journal != null && (journal.toString().isBlank() || Files.isRegularFile(journal))) {
             throw wrong("--journal=" + journal + " is not a folder: give one, such as target/journal.");
+        }
+    }
+
+    private void refuseWrongShards() {
+        if (shard != null) {
+            chosenShard();
+            if (journal == null) {
+                throw wrong("--shard needs --journal: what it finds is kept there, for --merge.");
+            }
+            if (failUnder > 0) {
+                throw wrong("A shard has seen a part of the tests only: give --fail-under to --merge.");
+            }
+            if (since != null || !classes.equals("*") || !test.isEmpty()) {
+                throw wrong("--shard is for all tests: leave --since, --class and --test out.");
+            }
+        }
+        if (times != null && shard == null) {
+            throw wrong("--times says how shards are cut: give --shard as well.");
+        }
+        if (times != null && !Files.isDirectory(times)) {
+            throw wrong("The folder " + times + " does not exist: give the journal of an earlier challenge to --times.");
+        }
+        if (reuse && journal == null) {
+            throw wrong("--reuse needs --journal: that is where an earlier challenge has kept its runs.");
         }
     }
 

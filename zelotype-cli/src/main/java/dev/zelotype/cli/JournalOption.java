@@ -5,8 +5,13 @@ import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
 import dev.zelotype.journal.Losses;
+import dev.zelotype.tools.WholeFiles;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -39,6 +44,18 @@ final class JournalOption {
 
     Path path() {
         return journal;
+    }
+
+    /** Whether there is a journal of tests, beside what a challenge may have left there. */
+    boolean hasFiles() {
+        if (!Files.isDirectory(journal)) {
+            return Files.exists(journal);
+        }
+        try (Stream<Path> files = Files.list(journal)) {
+            return files.anyMatch(each -> each.toString().endsWith(".jsonl"));
+        } catch (IOException e) {
+            throw new UncheckedIOException("The folder " + journal + " cannot be read: " + WholeFiles.reason(e) + ".", e);
+        }
     }
 
     /** Reads the journal; what could not be read is told, or refused. */

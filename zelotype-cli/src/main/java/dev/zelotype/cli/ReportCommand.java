@@ -1,5 +1,7 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.challenge.ChallengeJournal;
+import dev.zelotype.challenge.MergedRuns;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
@@ -9,6 +11,7 @@ import dev.zelotype.report.site.Sources;
 import java.awt.Desktop;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -27,7 +30,8 @@ import picocli.CommandLine.Spec;
         description = {
             "Writes one site about a test run: every test with its story, coverage, defaulted calls, unused",
             "suppositions, and advice. It needs no network and opens from the disk. It is made from the",
-            "journal that a test run with zelotype.journal=FOLDER has left."
+            "journal that a test run with zelotype.journal=FOLDER has left. Shards of a challenge in it are put",
+            "together."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "2:wrong use"},
@@ -96,7 +100,11 @@ final class ReportCommand implements Callable<Integer> {
         ProgressLines progress = new ProgressLines(terminal.err());
         try (Site site = new Site(into, title, sources)) {
             int[] tests = {0};
-            journal.read(terminal, new JournalSink() {
+            boolean areShards = MergedRuns.areIn(journal.path());
+            if (areShards) {
+                site.add(ChallengeJournal.of(MergedRuns.of(List.of(journal.path()))));
+            }
+            JournalSink sink = new JournalSink() {
                 @Override
                 public void add(JournalScene scene) {
                     site.add(scene);
@@ -110,9 +118,14 @@ final class ReportCommand implements Callable<Integer> {
 
                 @Override
                 public void add(JournalChallenge challenge) {
-                    site.add(challenge);
+                    if (!areShards) {
+                        site.add(challenge);
+                    }
                 }
-            });
+            };
+            if (!areShards || journal.hasFiles()) {
+                journal.read(terminal, sink);
+            }
             return site.finish();
         }
     }

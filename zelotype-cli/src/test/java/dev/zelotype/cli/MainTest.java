@@ -151,6 +151,49 @@ class MainTest {
     }
 
     @Test
+    void shards_are_put_together_for_one_figure_one_report_and_one_exit_code() {
+        Path journal = temporary.resolve("shards");
+        String[] classPath = {
+            "--class-path",
+            "../zelotype-examples/target/test-classes" + File.pathSeparator + System.getProperty("java.class.path")
+        };
+        for (String shard : List.of("1/2", "2/2")) {
+            assertThat(zelotype(
+                            false,
+                            "challenge",
+                            classPath[0],
+                            classPath[1],
+                            "--change",
+                            "lost",
+                            "--shard",
+                            shard,
+                            "--journal",
+                            journal.toString()))
+                    .isZero();
+        }
+        String[] merge = {"challenge", "--merge", journal.toString(), "--fail-under"};
+        assertThat(zelotype(false, merge[0], merge[1], merge[2], merge[3], "10")).isZero();
+        assertThat(out.toString()).contains("verify(camera::expose).once();").contains(" disturbed places noticed (");
+        assertThat(zelotype(false, merge[0], merge[1], merge[2], merge[3], "100")).isEqualTo(1);
+        assertThat(zelotype(false, "report", "--journal", journal.toString(), "--into", report.toString()))
+                .isZero();
+        assertThat(report.resolve("data/overview.js"))
+                .content()
+                .contains("\"challenge\":{\"runs\":", "verify(camera::expose).once();");
+    }
+
+    @Test
+    void what_closes_the_gaps_is_printed_as_a_patch() {
+        assertThat(zelotype(false, ofFocusSweep("--write", "../zelotype-examples/src/test/java")))
+                .isZero();
+        assertThat(out.toString())
+                .startsWith("--- a/")
+                .contains("FocusSweepTest.java\n@@ -")
+                .contains("\n+        verify((SerialLink it) -> it.send(\"FOCUS 0\")).once();\n");
+        assertThat(err.toString()).contains("; the patch adds ");
+    }
+
+    @Test
     void the_demo_lists_its_examples_and_shows_what_failures_say() {
         assertThat(zelotype(false, "demo", "--list")).isZero();
         assertThat(out.toString())

@@ -51,7 +51,7 @@ class ModulesTest {
                     "zelotype-maven-plugin",
                     new Floor(
                             "maven",
-                            "challenge(\\.(change|error|finding|run))?",
+                            "challenge(\\.(change|error|finding|kept|patch|run))?",
                             "generate",
                             "host",
                             "journal",
@@ -62,7 +62,7 @@ class ModulesTest {
                     new Floor(
                             "cli",
                             CORE,
-                            "challenge(\\.(change|error|finding|run))?",
+                            "challenge(\\.(change|error|finding|kept|patch|run))?",
                             "examples(\\.observatory)?",
                             "generate",
                             "journal",

@@ -65,7 +65,40 @@ class WrongUseTest {
         }
         String here = "target/test-classes";
         for (String[] odd : new String[][] {
-            {"Missing required option: '--class-path=PATH'"},
+            {"Give the class path of the tests with --class-path, or journals of shards with --merge."},
+            {"--merge runs no test", "--class-path", here, "--merge", "x"},
+            {"The folder no/such does not exist: give the journals of shards", "--merge", "no/such"},
+            {"No runs of a challenge were found in ", "--merge", FOLDER},
+            {"'9/8' is not a shard", "--class-path", here, "--shard", "9/8", "--journal", "x"},
+            {"'half' is not a shard", "--class-path", here, "--shard", "half", "--journal", "x"},
+            {"--shard needs --journal", "--class-path", here, "--shard", "1/2"},
+            {
+                "give --fail-under to --merge",
+                "--class-path",
+                here,
+                "--shard",
+                "1/2",
+                "--journal",
+                "x",
+                "--fail-under",
+                "9"
+            },
+            {"--shard is for all tests", "--class-path", here, "--shard", "1/2", "--journal", "x", "--test", "one"},
+            {"--times says how shards are cut", "--class-path", here, "--times", FOLDER},
+            {
+                "The folder no/such does not exist: give the journal of an earlier challenge",
+                "--class-path",
+                here,
+                "--shard",
+                "1/2",
+                "--journal",
+                "x",
+                "--times",
+                "no/such"
+            },
+            {"--reuse needs --journal", "--class-path", here, "--reuse"},
+            {"The folder no/such does not exist: give the folder of", "--class-path", here, "--write", "no/such"},
+            {"--write prints a patch", "--class-path", here, "--write", FOLDER, "--format", "json"},
             {"no/such, given to --class-path, does not exist", "--class-path", "no/such"},
             {"--class-path names no folder of test classes", "--class-path", ""},
             {"--class-path names no folder of test classes", "--class-path", FILE},

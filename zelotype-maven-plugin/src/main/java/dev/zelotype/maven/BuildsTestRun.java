@@ -26,6 +26,12 @@ final class BuildsTestRun {
 
     private static final Pattern WORD = Pattern.compile("(?:[^\\s\"']+|\"[^\"]*\"|'[^']*')+");
 
+    /** What runs where a build does not say what does. */
+    private static final List<String> USUAL_FILES =
+            List.of("**/Test*.java", "**/*Test.java", "**/*Tests.java", "**/*TestCase.java");
+
+    private static final Pattern PART = Pattern.compile("\\*\\*/|\\*\\*|\\*|\\?|/|[^*?/]+");
+
     private final MavenProject project;
     private final Xpp3Dom configuration;
 
@@ -46,7 +52,65 @@ final class BuildsTestRun {
                 .withJvmOptions(options)
                 .withEnvironment(values("environmentVariables"))
                 .withParameters(parameters())
-                .withTags(tags("groups"), tags("excludedGroups"));
+                .withTags(tags("groups"), tags("excludedGroups"))
+                .withClasses(included(), excluded());
+    }
+
+    private List<String> included() {
+        List<String> said = files("includes", "include");
+        said.removeIf(each -> each.startsWith("!"));
+        return (said.isEmpty() ? USUAL_FILES : said)
+                .stream().map(BuildsTestRun::expression).toList();
+    }
+
+    private List<String> excluded() {
+        List<String> said = files("excludes", "exclude");
+        if (said.isEmpty()) {
+            // Classes within others run with these.
+            said.add("**/*$*");
+        }
+        files("includes", "include").stream()
+                .filter(each -> each.startsWith("!"))
+                .forEach(each -> said.add(each.substring(1)));
+        return said.stream().map(BuildsTestRun::expression).toList();
+    }
+
+    private List<String> files(String name, String each) {
+        List<String> files = new ArrayList<>();
+        Xpp3Dom parent = configuration.getChild(name);
+        for (Xpp3Dom child : parent == null ? new Xpp3Dom[0] : parent.getChildren(each)) {
+            for (String one : String.valueOf(child.getValue()).split(",")) {
+                files.add(one.strip());
+            }
+        }
+        return files;
+    }
+
+    /** A pattern of files as an expression that names of classes match. */
+    static String expression(String files) {
+        String pattern = files.replace('\\', '/').replaceFirst("\\.(java|class|\\*)$", "");
+        if (pattern.startsWith("%regex[") && files.endsWith("]")) {
+            return files.substring("%regex[".length(), files.length() - 1)
+                    .replaceFirst("\\\\?\\.(java|class)$", "")
+                    .replace("/", "\\.");
+        }
+        if (!pattern.contains("/") && !pattern.startsWith("**")) {
+            pattern = "**/" + pattern;
+        }
+        StringBuilder expression = new StringBuilder();
+        Matcher part = PART.matcher(pattern);
+        while (part.find()) {
+            expression.append(
+                    switch (part.group()) {
+                        case "**/" -> "(?:.*\\.)?";
+                        case "**" -> ".*";
+                        case "*" -> "[^.]*";
+                        case "?" -> "[^.]";
+                        case "/" -> "\\.";
+                        default -> Pattern.quote(part.group());
+                    });
+        }
+        return expression.toString();
     }
 
     private Path folder() {

@@ -6,6 +6,7 @@ import dev.zelotype.challenge.ChallengeText;
 import dev.zelotype.challenge.change.ChangeKind;
 import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.challenge.kept.Shard;
 import dev.zelotype.challenge.run.TestRun;
 import dev.zelotype.journal.JournalWriter;
 import java.io.File;
@@ -98,6 +99,18 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(property = "zelotype.challenge.journal")
     File journal;
 
+    /** One part of the tests, such as {@code 3/8}, of several that are challenged elsewhere; needs a journal. */
+    @Parameter(property = "zelotype.challenge.shard")
+    String shard;
+
+    /** The journal of an earlier challenge, by whose times shards are cut; the same for all of them. */
+    @Parameter(property = "zelotype.challenge.times")
+    File times;
+
+    /** Whether runs are not run again that an earlier challenge has kept in the journal, where nothing has changed. */
+    @Parameter(property = "zelotype.challenge.reuse", defaultValue = "false")
+    boolean reuse;
+
     /** How the JVM of the tests is started; as the tests of the build are, unless given. */
     @Parameter
     List<String> jvmArguments;
@@ -131,9 +144,19 @@ public final class ChallengeMojo extends AbstractMojo {
             if (limit != null) {
                 challenge.within(Duration.ofMillis((long) (limit * 1000)));
             }
+            if (shard != null && (journal == null || failUnder > 0)) {
+                throw new MojoExecutionException(
+                        "A shard needs a journal, and no failUnder: zelotype challenge --merge gives the figure of all.");
+            }
+            if (shard != null) {
+                challenge.shard(Shard.of(shard), times == null ? null : times.toPath());
+            }
+            if (journal != null) {
+                challenge.keeping(journal.toPath(), reuse);
+            }
             ChallengeResult result = challenge.run((done, all) -> getLog().debug(done + " of " + all + " runs"));
             ChallengeText.lines(result).forEach(getLog()::info);
-            if (journal != null) {
+            if (journal != null && shard == null) {
                 new JournalWriter(journal.toPath(), null).write(ChallengeJournal.of(result));
             }
             String shortfall = ChallengeText.shortfall(result, failUnder);

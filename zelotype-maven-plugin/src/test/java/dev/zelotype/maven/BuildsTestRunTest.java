@@ -13,6 +13,8 @@ import org.apache.maven.project.MavenProject;
 import org.codehaus.plexus.util.xml.Xpp3DomBuilder;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /**
  * A challenge runs tests as the configuration of Surefire says.
@@ -60,6 +62,32 @@ class BuildsTestRunTest {
         assertThat(run.parameters()).containsExactly("a.b=c=d", "site=north");
         assertThat(run.includedTags()).containsExactly("fast", "nightly");
         assertThat(run.excludedTags()).containsExactly("broken");
+    }
+
+    /** The configuration, a class, and whether its tests run. */
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource(delimiter = ';', nullValues = "-", textBlock = """
+            -                                                           ; dev.observatory.NightRunTest        ; true
+            -                                                           ; dev.observatory.TestNight           ; true
+            -                                                           ; NightTests                          ; true
+            -                                                           ; dev.observatory.NightRunIT          ; false
+            -                                                           ; dev.observatory.NightRun            ; false
+            -                                                           ; dev.observatory.NightRunTest$Fields ; false
+            <includes><include>**/*Check.java</include></includes>      ; dev.observatory.DomeCheck           ; true
+            <includes><include>**/*Check.java</include></includes>      ; dev.observatory.DomeTest            ; false
+            <includes><include>*Spec, **/night/**</include></includes>  ; dev.observatory.DomeSpec            ; true
+            <includes><include>*Spec, **/night/**</include></includes>  ; dev.night.deep.Anything             ; true
+            <includes><include>dev/night/N?ght*.class</include></includes> ; dev.night.Nights                 ; true
+            <includes><include>dev/night/N?ght*.class</include></includes> ; dev.night.deep.Nights            ; false
+            <includes><include>%regex[.*Slow.*]</include></includes>    ; dev.night.VerySlowOnes              ; true
+            <includes><include>!**/Slow*</include></includes>           ; dev.night.SlowTest                  ; false
+            <includes><include>!**/Slow*</include></includes>           ; dev.night.QuickTest                 ; true
+            <excludes><exclude>**/Slow*.java</exclude></excludes>       ; dev.night.SlowTest                  ; false
+            <excludes><exclude>**/Slow*.java</exclude></excludes>       ; dev.night.QuickTest                 ; true
+            """)
+    void the_classes_of_the_build_are_challenged(String configuration, String type, boolean runs) throws Exception {
+        assertThat(runOf(configuration == null ? "" : configuration, Map.of()).runs(type))
+                .isEqualTo(runs);
     }
 
     @Test

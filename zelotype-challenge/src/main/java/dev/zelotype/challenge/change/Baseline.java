@@ -12,11 +12,9 @@ public final class Baseline {
     private final String id;
     private final List<CallPlace> sites = new ArrayList<>();
     private final Map<String, String> variables = new LinkedHashMap<>();
+    private Message.Done done = new Message.Done("", Verdict.PASSED, "", 0, "", "", "", false, "", false, List.of(), "");
     private String name = "";
-    private String type = "";
-    private String family = "";
     private boolean callsSubject;
-    private long millis;
 
     /** A test before its first run. */
     public Baseline(String id) {
@@ -30,10 +28,9 @@ public final class Baseline {
 
     /** Notes what a run has told of it. */
     public void ran(Message.Done done) {
+        this.done = done;
         name = done.name();
-        type = done.testClass();
-        family = done.family();
-        millis = done.millis();
+        callsSubject = done.callsSubject();
         variables.clear();
         for (Message.Variable each : done.variables()) {
             variables.put(each.name(), each.type());
@@ -43,6 +40,23 @@ public final class Baseline {
     /** Notes whether it calls a class that is the subject of some test. */
     public void callsSubject(boolean calls) {
         callsSubject = calls;
+    }
+
+    /** What its last run has told, with what is known since. */
+    public Message.Done done() {
+        return new Message.Done(
+                id,
+                done.verdict(),
+                done.applied(),
+                done.millis(),
+                done.testClass(),
+                done.title(),
+                done.failure(),
+                done.failed(),
+                done.family(),
+                callsSubject,
+                done.variables(),
+                done.tried());
     }
 
     public String id() {
@@ -56,12 +70,12 @@ public final class Baseline {
 
     /** The class that holds it. */
     public String type() {
-        return type;
+        return done.testClass();
     }
 
     /** What tests of the same sort share. */
     public String family() {
-        return family;
+        return done.family();
     }
 
     public boolean callsSubject() {
@@ -69,7 +83,16 @@ public final class Baseline {
     }
 
     public long millis() {
-        return millis;
+        return done.millis();
+    }
+
+    /** Whether its subject makes the same calls as in another run, whatever they are given and answered. */
+    public boolean asksAs(Baseline other) {
+        return keys().equals(other.keys());
+    }
+
+    private List<String> keys() {
+        return sites.stream().map(site -> site.key() + " " + site.occurrence()).toList();
     }
 
     /** The calls of its subject, in their order. */

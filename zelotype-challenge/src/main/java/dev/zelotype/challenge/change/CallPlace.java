@@ -54,6 +54,15 @@ public final class CallPlace {
     }
 
     /**
+     * The call as it was reported.
+     *
+     * @return the report
+     */
+    public Message.Asked asked() {
+        return asked;
+    }
+
+    /**
      * Whether it is the test that calls here, and the subject that answers.
      *
      * @return whether it is

@@ -19,11 +19,18 @@ public sealed interface Message {
      */
     record Configure(List<String> parameters) implements Message {}
 
-    /** To the worker: tests are to run as they are. */
+    /**
+     * To the worker: tests are to run as they are.
+     *
+     * @param ofShard the classes of the roots in which tests are looked for, without those inside them; empty for all
+     */
     record Plan(
             List<String> roots,
             List<String> classes,
+            List<String> ofShard,
             List<String> patterns,
+            List<String> includedClasses,
+            List<String> excludedClasses,
             List<String> includedTags,
             List<String> excludedTags)
             implements Message {}
@@ -116,6 +123,37 @@ public sealed interface Message {
      * @param type its type as source
      */
     record Variable(String name, String type) {}
+
+    /**
+     * In a file: the challenge that is kept there.
+     *
+     * @param setUp how its tests were run
+     * @param cut how the tests were shared out among the shards
+     * @param minor which further calls count for nothing; empty for none
+     * @param complete whether all that was planned was run
+     */
+    record Kept(String setUp, int shard, int shards, String cut, String minor, boolean complete) implements Message {}
+
+    /** In a file: what the classes of a test held. */
+    record Print(String test, String print) implements Message {}
+
+    /** In a file: a disturbed run, and what became of it. */
+    record Ran(
+            Disturbance disturbance,
+            Asked asked,
+            Verdict verdict,
+            String change,
+            boolean confirms,
+            List<Asked> failedChecks,
+            boolean otherwise)
+            implements Message {}
+
+    /**
+     * In a file: a statement was tried at the end of a test.
+     *
+     * @param written the statement as it is shown; empty if it does not serve
+     */
+    record Said(String test, String statement, String written) implements Message {}
 
     /** All tests of a plan or round have ended. */
     record End() implements Message {}

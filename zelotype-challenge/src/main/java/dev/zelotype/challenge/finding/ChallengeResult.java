@@ -38,6 +38,7 @@ public final class ChallengeResult {
     private final List<Noticed> noticed;
     private final int gaps;
     private final int runs;
+    private final int reused;
     private final boolean complete;
 
     /**
@@ -49,6 +50,7 @@ public final class ChallengeResult {
      * @param noticed the changes that some test noticed
      * @param gaps how many places have a change that no test notices
      * @param runs how many disturbed runs there were
+     * @param reused how many more were taken from an earlier challenge
      * @param complete whether it came to its end
      */
     public ChallengeResult(
@@ -58,6 +60,7 @@ public final class ChallengeResult {
             List<Noticed> noticed,
             int gaps,
             int runs,
+            int reused,
             boolean complete) {
         this.tests = List.copyOf(tests);
         this.findings = List.copyOf(findings);
@@ -65,6 +68,7 @@ public final class ChallengeResult {
         this.noticed = List.copyOf(noticed);
         this.gaps = gaps;
         this.runs = runs;
+        this.reused = reused;
         this.complete = complete;
     }
 
@@ -129,6 +133,15 @@ public final class ChallengeResult {
      */
     public int runs() {
         return runs;
+    }
+
+    /**
+     * How many more runs were taken from an earlier challenge, since nothing in them has changed.
+     *
+     * @return the number
+     */
+    public int reused() {
+        return reused;
     }
 
     /**

@@ -2,6 +2,7 @@ package dev.zelotype.challenge.finding;
 
 import dev.zelotype.challenge.change.CallPlace;
 import dev.zelotype.challenge.change.ChangeKind;
+import dev.zelotype.challenge.change.Disturbance;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -32,6 +33,7 @@ public final class Finding {
     private final ChangeKind kind;
     private final String sentence;
     private final String statement;
+    private final String statedIn;
     private final List<Proposal> proposals;
     private final List<String> tests;
 
@@ -52,7 +54,7 @@ public final class Finding {
             String sentence,
             List<Proposal> proposals,
             List<String> tests) {
-        this(weight, site, kind, sentence, "", proposals, tests);
+        this(weight, site, kind, sentence, "", "", proposals, tests);
     }
 
     private Finding(
@@ -61,6 +63,7 @@ public final class Finding {
             ChangeKind kind,
             String sentence,
             String statement,
+            String statedIn,
             List<Proposal> proposals,
             List<String> tests) {
         this.weight = weight;
@@ -68,6 +71,7 @@ public final class Finding {
         this.kind = kind;
         this.sentence = sentence;
         this.statement = statement;
+        this.statedIn = statedIn;
         this.proposals = List.copyOf(proposals);
         this.tests = List.copyOf(tests);
     }
@@ -82,13 +86,25 @@ public final class Finding {
     }
 
     /**
+     * The test in which a statement is tried.
+     *
+     * @param proposal one of the statements
+     * @return its id, or its name
+     */
+    public String testOf(Proposal proposal) {
+        Disturbance disturbance = proposal.disturbance();
+        return disturbance == null ? tests.get(0) : disturbance.test();
+    }
+
+    /**
      * The same with the statement that has been tried.
      *
      * @param tried the statement; empty if none served
+     * @param test the id of the test in which it was tried; empty if none served
      * @return another finding
      */
-    public Finding with(String tried) {
-        return new Finding(weight, site, kind, sentence, tried, List.of(), tests);
+    public Finding with(String tried, String test) {
+        return new Finding(weight, site, kind, sentence, tried, test, List.of(), tests);
     }
 
     /**
@@ -97,7 +113,7 @@ public final class Finding {
      * @return another finding
      */
     public Finding minor() {
-        return new Finding(Weight.MINOR, site, kind, sentence, statement, proposals, tests);
+        return new Finding(Weight.MINOR, site, kind, sentence, statement, statedIn, proposals, tests);
     }
 
     /**
@@ -109,7 +125,7 @@ public final class Finding {
     public Finding alsoIn(Finding other) {
         Set<String> all = new LinkedHashSet<>(tests);
         all.addAll(other.tests);
-        return new Finding(weight, site, kind, sentence, statement, proposals, List.copyOf(all));
+        return new Finding(weight, site, kind, sentence, statement, statedIn, proposals, List.copyOf(all));
     }
 
     /**
@@ -156,6 +172,15 @@ public final class Finding {
      */
     public String statement() {
         return statement;
+    }
+
+    /**
+     * The test in which the statement holds.
+     *
+     * @return its unique id on the JUnit Platform; empty if there is no statement
+     */
+    public String statedIn() {
+        return statedIn;
     }
 
     /**

@@ -121,7 +121,7 @@ public final class Judge {
     }
 
     /** All of it as a result. */
-    public ChallengeResult result(List<Finding> findings, List<String> leftOut, boolean complete) {
+    public ChallengeResult result(List<Finding> findings, List<String> leftOut, int reused, boolean complete) {
         List<ChallengeResult.Noticed> noticed = new ArrayList<>();
         int gaps = 0;
         for (Group group : groups.all()) {
@@ -133,7 +133,7 @@ public final class Judge {
                 gaps++;
             }
         }
-        return new ChallengeResult(challenged(), findings, leftOut, noticed, gaps, tried.size(), complete);
+        return new ChallengeResult(challenged(), findings, leftOut, noticed, gaps, tried.size() - reused, reused, complete);
     }
 
     private static boolean isLog(CallPlace site) {

@@ -7,6 +7,7 @@ import dev.zelotype.challenge.change.Message;
 import dev.zelotype.challenge.change.Tried;
 import dev.zelotype.challenge.change.Verdict;
 import dev.zelotype.challenge.finding.Proposal;
+import dev.zelotype.challenge.kept.KeptRuns;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,6 +31,7 @@ public final class Lane {
 
     private final Map<String, Baseline> tests;
     private final Supplier<WorkerProcess> start;
+    private final Supplier<KeptRuns> earlier;
     private final long moreMillis;
 
     private final List<Tried> tried = new ArrayList<>();
@@ -39,6 +41,7 @@ public final class Lane {
     private volatile @Nullable WorkerProcess worker;
     private volatile boolean stopped;
     private boolean confirming;
+    private int reused;
     /** Whether the worker has run tests as they are. */
     private boolean warm;
     /** The longest time between two tests when they ran as they are. */
@@ -47,11 +50,17 @@ public final class Lane {
     /**
      * Makes a lane.
      *
+     * @param earlier the runs that need not be run again
      * @param moreMillis how much longer than before a test may take that takes hardly any time
      */
-    public Lane(Map<String, Baseline> tests, Supplier<WorkerProcess> start, long moreMillis) {
+    public Lane(
+            Map<String, Baseline> tests,
+            Supplier<WorkerProcess> start,
+            Supplier<KeptRuns> earlier,
+            long moreMillis) {
         this.tests = tests;
         this.start = start;
+        this.earlier = earlier;
         this.moreMillis = moreMillis;
     }
 
@@ -81,6 +90,11 @@ public final class Lane {
 
     public List<Tried> tried() {
         return tried;
+    }
+
+    /** How many of these are from an earlier challenge. */
+    public int reused() {
+        return reused;
     }
 
     /** Why some of its tests were not disturbed. */
@@ -113,6 +127,11 @@ public final class Lane {
     /** Runs one disturbance for each test. */
     void round(Schedule schedule, Runnable progress) throws InterruptedException {
         List<Disturbance> round = schedule.next();
+        round.removeIf(each -> isKnown(schedule, each));
+        if (round.isEmpty()) {
+            progress.run();
+            return;
+        }
         WorkerProcess running = worker();
         if (!warm && !warmUp(running, byTest(round).keySet())) {
             givenUp(schedule, byTest(round), null);
@@ -153,6 +172,25 @@ public final class Lane {
                 }
             }
         }
+    }
+
+    /** Takes over what an earlier challenge has run. */
+    private boolean isKnown(Schedule schedule, Disturbance next) {
+        Tried known = earlier.get().of(next, confirming);
+        if (known == null) {
+            return false;
+        }
+        reused++;
+        schedule.done(next, known.verdict());
+        tried.add(new Tried(
+                next,
+                schedule.site(next),
+                known.verdict(),
+                known.change(),
+                confirming,
+                known.failedChecks(),
+                known.failedOtherwise()));
+        return true;
     }
 
     private void finished(

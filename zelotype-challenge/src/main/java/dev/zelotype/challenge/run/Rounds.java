@@ -3,8 +3,10 @@ package dev.zelotype.challenge.run;
 import dev.zelotype.challenge.change.Baseline;
 import dev.zelotype.challenge.change.CallPlace;
 import dev.zelotype.challenge.change.Disturbance;
+import dev.zelotype.challenge.change.Message;
 import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.challenge.finding.Proposal;
+import dev.zelotype.challenge.kept.KeptRuns;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -27,6 +29,8 @@ public final class Rounds {
     private final List<Lane> lanes;
     private final Map<String, Integer> laneOf = new HashMap<>();
     private final List<Schedule> schedules = new ArrayList<>();
+    private final KeptRuns earlier;
+    private final List<Message.Said> said = new ArrayList<>();
     private final long end;
     private final BiConsumer<Integer, Integer> progress;
 
@@ -34,9 +38,11 @@ public final class Rounds {
             List<Lane> lanes,
             Map<String, Baseline> tests,
             Schedule.Plan plan,
+            KeptRuns earlier,
             long end,
             BiConsumer<Integer, Integer> progress) {
         this.lanes = lanes;
+        this.earlier = earlier;
         this.end = end;
         this.progress = progress;
         giveOut(tests.values());
@@ -146,11 +152,13 @@ public final class Rounds {
      */
     public List<Finding> withTried(List<Finding> findings, Trials trials, Map<String, Baseline> all)
             throws InterruptedException {
-        Map<String, Baseline> known = new HashMap<>(all);
-        all.values().forEach(each -> known.putIfAbsent(each.name(), each));
+        Map<String, Baseline> known = byIdAndName(all);
         for (Finding finding : findings) {
             for (Proposal each : finding.proposals()) {
-                trials.add(each, testOf(finding, each, known).type());
+                Baseline test = testOf(finding, each, known);
+                if (earlier.of(test.id(), each.statement()) == null) {
+                    trials.add(each, test.type());
+                }
             }
         }
         trials.compile();
@@ -169,18 +177,64 @@ public final class Rounds {
     private Finding tried(Finding finding, Trials trials, Lane lane, Map<String, Baseline> known)
             throws InterruptedException {
         for (Proposal each : finding.proposals()) {
-            String type = trials.typeOf(each);
             Baseline test = testOf(finding, each, known);
-            if (!type.isEmpty() && System.nanoTime() < end && lane.holds(each, type, test.id())) {
-                return finding.with(trials.written(each, test.type()));
+            Message.Said before = earlier.of(test.id(), each.statement());
+            String written = before != null ? before.written() : tried(each, test, trials, lane);
+            say(new Message.Said(test.id(), each.statement(), written));
+            if (!written.isEmpty()) {
+                return finding.with(written, test.id());
             }
         }
-        return finding.with("");
+        return finding.with("", "");
     }
 
-    private Baseline testOf(Finding finding, Proposal proposal, Map<String, Baseline> known) {
-        Disturbance disturbance = proposal.disturbance();
-        Baseline test = known.get(disturbance == null ? finding.tests().get(0) : disturbance.test());
+    /** A statement as it is shown; empty if it does not serve. */
+    private String tried(Proposal proposal, Baseline test, Trials trials, Lane lane) throws InterruptedException {
+        String type = trials.typeOf(proposal);
+        boolean serves = !type.isEmpty() && System.nanoTime() < end && lane.holds(proposal, type, test.id());
+        return serves ? trials.written(proposal, test.type()) : "";
+    }
+
+    private synchronized void say(Message.Said statement) {
+        said.add(statement);
+    }
+
+    /** The statements that were tried, with what became of them. */
+    public synchronized List<Message.Said> said() {
+        return List.copyOf(said);
+    }
+
+    /**
+     * The test in which a proposal of a finding is said.
+     *
+     * @param known tests by their ids and by their names
+     */
+    private static Baseline testOf(Finding finding, Proposal proposal, Map<String, Baseline> known) {
+        Baseline test = known.get(finding.testOf(proposal));
         return test == null ? new Baseline("") : test;
+    }
+
+    /**
+     * The findings with those of their statements that were found to serve elsewhere.
+     *
+     * @param all all tests that a finding may name
+     * @param kept what was tried
+     */
+    public static List<Finding> withKept(List<Finding> findings, Map<String, Baseline> all, KeptRuns kept) {
+        Map<String, Baseline> known = byIdAndName(all);
+        return findings.stream()
+                .map(finding -> finding.proposals().stream()
+                        .map(each -> kept.of(testOf(finding, each, known).id(), each.statement()))
+                        .filter(each -> each != null && !each.written().isEmpty())
+                        .map(each -> finding.with(each.written(), each.test()))
+                        .findFirst()
+                        .orElseGet(() -> finding.with("", "")))
+                .toList();
+    }
+
+    private static Map<String, Baseline> byIdAndName(Map<String, Baseline> all) {
+        Map<String, Baseline> known = new HashMap<>(all);
+        all.values().forEach(each -> known.putIfAbsent(each.name(), each));
+        return known;
     }
 }

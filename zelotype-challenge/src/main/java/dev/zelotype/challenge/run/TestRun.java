@@ -19,6 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
  * @param includedTags tag expressions; a test must fit one of them; empty for any
  * @param excludedTags tag expressions; a test must fit none of them
+ * @param includedClasses regular expressions; the binary name of a class must match one of them; empty for any
+ * @param excludedClasses regular expressions; the binary name of a class must match none of them
  * @since 0.2
  */
 public record TestRun(
@@ -27,10 +29,12 @@ public record TestRun(
         Map<String, String> environment,
         List<String> parameters,
         List<String> includedTags,
-        List<String> excludedTags) {
+        List<String> excludedTags,
+        List<String> includedClasses,
+        List<String> excludedClasses) {
 
     /** With nothing special. */
-    public static final TestRun PLAIN = new TestRun(null, List.of(), Map.of(), List.of(), List.of(), List.of());
+    public static final TestRun PLAIN = new TestRun(null, List.of(), Map.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     /**
      * Copies the collections.
@@ -41,6 +45,8 @@ public record TestRun(
      * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
      * @param includedTags tag expressions; a test must fit one of them; empty for any
      * @param excludedTags tag expressions; a test must fit none of them
+     * @param includedClasses regular expressions; the binary name of a class must match one of them; empty for any
+     * @param excludedClasses regular expressions; the binary name of a class must match none of them
      */
     public TestRun {
         jvmOptions = List.copyOf(jvmOptions);
@@ -48,6 +54,8 @@ public record TestRun(
         parameters = List.copyOf(parameters);
         includedTags = List.copyOf(includedTags);
         excludedTags = List.copyOf(excludedTags);
+        includedClasses = List.copyOf(includedClasses);
+        excludedClasses = List.copyOf(excludedClasses);
     }
 
     /**
@@ -57,7 +65,7 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun in(Path other) {
-        return new TestRun(other, jvmOptions, environment, parameters, includedTags, excludedTags);
+        return new TestRun(other, jvmOptions, environment, parameters, includedTags, excludedTags, includedClasses, excludedClasses);
     }
 
     /**
@@ -67,7 +75,7 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withJvmOptions(List<String> options) {
-        return new TestRun(folder, options, environment, parameters, includedTags, excludedTags);
+        return new TestRun(folder, options, environment, parameters, includedTags, excludedTags, includedClasses, excludedClasses);
     }
 
     /**
@@ -77,7 +85,7 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withEnvironment(Map<String, String> variables) {
-        return new TestRun(folder, jvmOptions, variables, parameters, includedTags, excludedTags);
+        return new TestRun(folder, jvmOptions, variables, parameters, includedTags, excludedTags, includedClasses, excludedClasses);
     }
 
     /**
@@ -87,7 +95,7 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withParameters(List<String> all) {
-        return new TestRun(folder, jvmOptions, environment, all, includedTags, excludedTags);
+        return new TestRun(folder, jvmOptions, environment, all, includedTags, excludedTags, includedClasses, excludedClasses);
     }
 
     /**
@@ -98,6 +106,29 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withTags(List<String> included, List<String> excluded) {
-        return new TestRun(folder, jvmOptions, environment, parameters, included, excluded);
+        return new TestRun(folder, jvmOptions, environment, parameters, included, excluded, includedClasses, excludedClasses);
+    }
+
+    /**
+     * Says which classes are looked at for tests.
+     *
+     * @param included regular expressions; the binary name of a class must match one of them; empty for any
+     * @param excluded regular expressions; the binary name of a class must match none of them
+     * @return a changed copy
+     */
+    public TestRun withClasses(List<String> included, List<String> excluded) {
+        return new TestRun(
+                folder, jvmOptions, environment, parameters, includedTags, excludedTags, included, excluded);
+    }
+
+    /**
+     * Whether a class is looked at for tests.
+     *
+     * @param name its binary name
+     * @return whether it is included and not excluded
+     */
+    public boolean runs(String name) {
+        return (includedClasses.isEmpty() || includedClasses.stream().anyMatch(name::matches))
+                && excludedClasses.stream().noneMatch(name::matches);
     }
 }

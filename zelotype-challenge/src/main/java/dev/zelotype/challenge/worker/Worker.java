@@ -28,6 +28,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.junit.platform.engine.DiscoverySelector;
+import org.junit.platform.engine.FilterResult;
 import org.junit.platform.engine.TestExecutionResult;
 import org.junit.platform.engine.TestSource;
 import org.junit.platform.engine.UniqueId;
@@ -164,6 +165,18 @@ public final class Worker {
             request.filters(
                     ClassNameFilter.includeClassNamePatterns(plan.patterns().toArray(new String[0])));
         }
+        if (!plan.ofShard().isEmpty()) {
+            // Not each by its name: a class that holds no tests, named so, may refuse the whole discovery.
+            request.filters(new ShardFilter(Set.copyOf(plan.ofShard())));
+        }
+        if (!plan.includedClasses().isEmpty()) {
+            request.filters(
+                    ClassNameFilter.includeClassNamePatterns(plan.includedClasses().toArray(new String[0])));
+        }
+        if (!plan.excludedClasses().isEmpty()) {
+            request.filters(
+                    ClassNameFilter.excludeClassNamePatterns(plan.excludedClasses().toArray(new String[0])));
+        }
         if (!plan.includedTags().isEmpty()) {
             request.filters(TagFilter.includeTags(plan.includedTags()));
         }
@@ -171,6 +184,15 @@ public final class Worker {
             request.filters(TagFilter.excludeTags(plan.excludedTags()));
         }
         run(request.build(), Map.of());
+    }
+
+    /** Lets classes through that a shard has, with all that is written inside them. */
+    private record ShardFilter(Set<String> names) implements ClassNameFilter {
+
+        @Override
+        public FilterResult apply(String name) {
+            return FilterResult.includedIf(names.contains(name.replaceFirst("\\$.*", "")));
+        }
     }
 
     private void run(List<Disturbance> round) {
@@ -252,6 +274,13 @@ public final class Worker {
             }
         }
 
+        private static String named(TestIdentifier container) {
+            String type = className(container);
+            return container.getSource().isPresent()
+                    ? type.substring(type.lastIndexOf('.') + 1)
+                    : container.getDisplayName();
+        }
+
         /** The class that declares a test; its id if there is none. */
         private static String className(TestIdentifier test) {
             TestSource source = test.getSource().orElse(null);
@@ -293,6 +322,11 @@ public final class Worker {
         @Override
         public void executionFinished(TestIdentifier test, TestExecutionResult result) {
             if (!test.isTest()) {
+                // Its tests are not even run: a whole class whose set-up fails, or a whole engine.
+                result.getThrowable()
+                        .filter(failure -> disturbances.isEmpty() && trial == null)
+                        .ifPresent(failure -> tell(new Message.Note(
+                                named(test) + " does not pass as it is (" + firstLine(failure) + ")")));
                 return;
             }
             Recorder done = recorder;

@@ -1,0 +1,157 @@
+package dev.zelotype.challenge.kept;
+
+import dev.zelotype.challenge.error.ChallengeException;
+import java.io.ByteArrayInputStream;
+import java.io.DataInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * Tells whether code has changed: that of some classes and of all that these name, directly or by way of others, as far as
+ * the folders of a class path hold it. A class that is found by nothing but a composed name is not seen.
+ */
+public final class CodePrints {
+
+    private static final Pattern IN_DESCRIPTOR = Pattern.compile("L([^;<>()]+)[;<]");
+    private static final int MAGIC = 0xCAFEBABE;
+    private static final int UTF8 = 1;
+    /** How many bytes follow each sort of constant; -1 for sorts that there are not. */
+    private static final int[] LENGTHS = {-1, -1, -1, 4, 4, 8, 8, 2, 2, 4, 4, 4, 4, -1, -1, 3, 2, 4, 4, 2, 2};
+
+    private static final int LONG = 5;
+    private static final int DOUBLE = 6;
+
+    /** A class as its file is. */
+    private record Code(String print, Set<String> texts) {}
+
+    private final Map<String, Code> classes = new HashMap<>();
+    private final Map<String, Long> sizes = new TreeMap<>();
+    private final StringBuilder others = new StringBuilder();
+
+    /**
+     * Reads the folders of a class path.
+     *
+     * @param classPath folders and jars
+     * @param roots the folders among them in which tests are looked for
+     * @throws ChallengeException if a file cannot be read
+     */
+    public CodePrints(List<Path> classPath, List<Path> roots) {
+        for (Path each : classPath) {
+            if (Files.isDirectory(each)) {
+                read(each, roots.contains(each));
+            } else if (Files.isRegularFile(each)) {
+                // A jar is another one if it is longer or shorter, or called otherwise.
+                others.append(each.getFileName())
+                        .append(' ')
+                        .append(each.toFile().length())
+                        .append('\n');
+            }
+        }
+    }
+
+    private void read(Path folder, boolean isRoot) {
+        try (Stream<Path> all = Files.walk(folder)) {
+            for (Path file : all.filter(Files::isRegularFile).sorted().toList()) {
+                String path = folder.relativize(file).toString().replace(file.getFileSystem().getSeparator(), "/");
+                byte[] content = Files.readAllBytes(file);
+                if (!path.endsWith(".class")) {
+                    others.append(path).append(' ').append(Prints.of(content)).append('\n');
+                    continue;
+                }
+                String name = path.substring(0, path.length() - ".class".length());
+                classes.putIfAbsent(name, new Code(Prints.of(content), texts(content)));
+                if (isRoot) {
+                    sizes.merge(outer(name.replace('/', '.')), (long) content.length, Long::sum);
+                }
+            }
+        } catch (IOException e) {
+            throw new ChallengeException(folder + " cannot be read: " + e.getMessage() + ".", e);
+        }
+    }
+
+    private static String outer(String name) {
+        int inner = name.indexOf('$');
+        return inner < 0 ? name : name.substring(0, inner);
+    }
+
+    /** All texts of a class's constants; what is damaged has none. */
+    private static Set<String> texts(byte[] code) throws IOException {
+        Set<String> texts = new HashSet<>();
+        DataInputStream in = new DataInputStream(new ByteArrayInputStream(code));
+        if (code.length < LENGTHS.length || in.readInt() != MAGIC) {
+            return texts;
+        }
+        in.skipBytes(4);
+        int count = in.readUnsignedShort();
+        for (int i = 1; i < count; i++) {
+            int sort = in.readUnsignedByte();
+            if (sort == UTF8) {
+                texts.add(in.readUTF());
+            } else if (sort < LENGTHS.length && LENGTHS[sort] > 0) {
+                in.skipBytes(LENGTHS[sort]);
+                i += sort == LONG || sort == DOUBLE ? 1 : 0;
+            } else {
+                return texts;
+            }
+        }
+        return texts;
+    }
+
+    /** The bytes of each class in the tests' folders, with all that is written inside it. */
+    public Map<String, Long> sizes() {
+        return sizes;
+    }
+
+    /** What is not a class file: jars, and files that tests may read. */
+    public String others() {
+        return Prints.of(others.toString());
+    }
+
+    /**
+     * What the code of some classes is.
+     *
+     * @param names their binary names
+     * @return a text that changes with the code
+     */
+    public String of(Collection<String> names) {
+        Deque<String> open = new ArrayDeque<>();
+        Set<String> reached = new TreeSet<>();
+        names.forEach(each -> reach(each.replace('.', '/'), reached, open));
+        while (!open.isEmpty()) {
+            for (String text : classes.get(open.pop()).texts()) {
+                reach(text, reached, open);
+                // Names as reflection takes them.
+                reach(text.replace('.', '/'), reached, open);
+                Matcher found = IN_DESCRIPTOR.matcher(text);
+                while (found.find()) {
+                    reach(found.group(1), reached, open);
+                }
+            }
+        }
+        StringBuilder all = new StringBuilder();
+        reached.forEach(each ->
+                all.append(each).append(' ').append(classes.get(each).print()).append('\n'));
+        return Prints.of(all.toString().getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void reach(String name, Set<String> reached, Deque<String> open) {
+        if (classes.containsKey(name) && reached.add(name)) {
+            open.add(name);
+        }
+    }
+}

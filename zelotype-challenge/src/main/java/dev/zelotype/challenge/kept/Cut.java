@@ -1,0 +1,83 @@
+package dev.zelotype.challenge.kept;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.PriorityQueue;
+import java.util.TreeMap;
+
+/**
+ * Shares test classes out among machines: the same on each of them, as long as they know the same classes and times. The
+ * longest come first, each to the shard that has the least to do so far.
+ */
+public final class Cut {
+
+    private final Map<String, Integer> shardOf = new TreeMap<>();
+    private final int count;
+
+    /** What a shard has to do. */
+    private record Load(int shard, double weight) {}
+
+    /**
+     * Cuts.
+     *
+     * @param weights by class, how much longer one takes than another
+     */
+    public Cut(Map<String, Double> weights, int count) {
+        this.count = count;
+        List<Map.Entry<String, Double>> longest = new ArrayList<>(weights.entrySet());
+        longest.sort(Map.Entry.<String, Double>comparingByValue()
+                .reversed()
+                .thenComparing(Map.Entry.comparingByKey()));
+        PriorityQueue<Load> loads =
+                new PriorityQueue<>(Comparator.comparingDouble(Load::weight).thenComparingInt(Load::shard));
+        for (int i = 1; i <= count; i++) {
+            loads.add(new Load(i, 0));
+        }
+        for (Map.Entry<String, Double> each : longest) {
+            Load least = loads.remove();
+            shardOf.put(each.getKey(), least.shard());
+            loads.add(new Load(least.shard(), least.weight() + each.getValue()));
+        }
+    }
+
+    /**
+     * Weighs classes by the times that an earlier challenge has measured. Those that it did not know count by their size as
+     * those that it knew.
+     *
+     * @param sizes by class, the bytes of its code
+     * @param millis by class, what is known of its time
+     */
+    public static Map<String, Double> weights(Map<String, Long> sizes, Map<String, Long> millis) {
+        double knownMillis = 0;
+        double knownSize = 0;
+        for (Map.Entry<String, Long> each : sizes.entrySet()) {
+            if (millis.containsKey(each.getKey())) {
+                knownMillis += millis.get(each.getKey());
+                knownSize += each.getValue();
+            }
+        }
+        double millisOfByte = knownSize == 0 ? 1 : knownMillis / knownSize;
+        Map<String, Double> weights = new TreeMap<>();
+        sizes.forEach((name, size) -> weights.put(
+                name, millis.containsKey(name) ? (double) millis.get(name) : size * millisOfByte));
+        return weights;
+    }
+
+    /** The classes of a shard, in the order of their names. */
+    public List<String> classes(int shard) {
+        List<String> classes = new ArrayList<>();
+        shardOf.forEach((name, of) -> {
+            if (of == shard) {
+                classes.add(name);
+            }
+        });
+        return classes;
+    }
+
+    /** What all shards of one cut share, and those of another do not. */
+    public String print() {
+        return Prints.of(count + " " + shardOf);
+    }
+}
