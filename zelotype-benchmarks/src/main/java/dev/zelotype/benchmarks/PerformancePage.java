@@ -595,6 +595,8 @@ public final class PerformancePage {
 
                 %s
 
+                %s
+
                 Of 80 checks that are taken away one by one from tests that check everything, a challenge names all 80, and
                 of the whole tests it names nothing wrongly (`PlantedGapsTest`). The observatory's tests (`./demo
                 --challenge`) take 5 s.
@@ -637,6 +639,7 @@ public final class PerformancePage {
                         report,
                         STORY_MEMORY,
                         String.join("\n", stories),
-                        challenge);
+                        challenge,
+                        HundredThousandTests.told());
     }
 }

@@ -365,8 +365,8 @@ public final class Challenge {
         if (folder == null || some) {
             return;
         }
-        KeptRuns runs = new KeptRuns(
-                new Message.Kept(setUp(), shard.number(), shard.count(), cut, minorNames, complete));
+        KeptRuns runs =
+                new KeptRuns(new Message.Kept(setUp(), shard.number(), shard.count(), cut, minorNames, complete));
         all().values().forEach(each -> runs.add(each, print(each)));
         lanes.forEach(lane -> lane.tried().forEach(runs::add));
         rounds.said().forEach(runs::add);
@@ -519,7 +519,8 @@ public final class Challenge {
                     + (leftOut.isEmpty()
                             ? "no subject of theirs asks a double anything. A class that is written inside a test class"
                                     + " counts as part of the test, and not as its subject."
-                            : String.join("; ", leftOut.stream().limit(NAMED_REASONS).toList())));
+                            : String.join(
+                                    "; ", leftOut.stream().limit(NAMED_REASONS).toList())));
         }
         for (int i = 1; i < Math.min(jvms, tests.size()); i++) {
             lane(trials).expectAround(first.aroundMillis());

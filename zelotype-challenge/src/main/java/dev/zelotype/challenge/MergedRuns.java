@@ -127,10 +127,8 @@ public final class MergedRuns {
             complete &= each.head().complete();
         }
         Map<String, Baseline> all = Challenge.byClass(tests);
-        @Nullable
-        Pattern minor = first.minor().isBlank() ? null : CallPlace.named(first.minor());
+        @Nullable Pattern minor = first.minor().isBlank() ? null : CallPlace.named(first.minor());
         Judge judge = Challenge.judge(all, together.tried(), minor);
-        return judge.result(
-                Rounds.withKept(judge.findings(), all, together), List.copyOf(leftOut), 0, complete);
+        return judge.result(Rounds.withKept(judge.findings(), all, together), List.copyOf(leftOut), 0, complete);
     }
 }

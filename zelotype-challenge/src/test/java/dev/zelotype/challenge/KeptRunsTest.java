@@ -109,7 +109,8 @@ class KeptRunsTest {
 
     private Challenge challenge() {
         try (Stream<Path> files = Files.list(sources.resolve("planted"))) {
-            return Fixtures.planted(classes, files.map(String::valueOf).toList()).jvms(1);
+            return Fixtures.planted(classes, files.map(String::valueOf).toList())
+                    .jvms(1);
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
@@ -159,8 +160,9 @@ class KeptRunsTest {
             Files.writeString(file, lines.substring(0, lines.length() - "End\n".length()));
             assertThatThrownBy(() -> MergedRuns.of(journals))
                     .isInstanceOf(ChallengeException.class)
-                    .hasMessage(file + " breaks off, so it was not read. Challenge that shard again, and put all together"
-                            + " then.");
+                    .hasMessage(
+                            file + " breaks off, so it was not read. Challenge that shard again, and put all together"
+                                    + " then.");
         }
     }
 
@@ -173,7 +175,8 @@ class KeptRunsTest {
         challenge().shard(new Shard(2, 2), null).keeping(other, false).run((done, all) -> {});
         assertThatThrownBy(() -> MergedRuns.of(List.of(one, other)))
                 .isInstanceOf(ChallengeException.class)
-                .hasMessageStartingWith("Shards 1/2 and 2/2 do not belong together: they were cut from different classes");
+                .hasMessageStartingWith(
+                        "Shards 1/2 and 2/2 do not belong together: they were cut from different classes");
         assertThatThrownBy(() -> MergedRuns.of(List.of(classes)))
                 .isInstanceOf(ChallengeException.class)
                 .hasMessageStartingWith("No runs of a challenge were found in " + classes);
@@ -206,8 +209,12 @@ class KeptRunsTest {
             // Nothing that is found changes where no test must run again.
             told = each.again().isEmpty() ? told : told(run());
             ChallengeResult reused = challenge().keeping(journal, true).run((done, known) -> {});
-            assertThat(reused.runs() > 0).as(each.file()).isEqualTo(!each.again().isEmpty());
-            assertThat(reused.reused() > 0).as(each.file()).isEqualTo(!each.again().equals(all));
+            assertThat(reused.runs() > 0)
+                    .as(each.file())
+                    .isEqualTo(!each.again().isEmpty());
+            assertThat(reused.reused() > 0)
+                    .as(each.file())
+                    .isEqualTo(!each.again().equals(all));
             List<String> lines = told(reused);
             lines.replaceAll(line -> line.replaceAll("; \\d+ runs of an earlier challenge still hold", ""));
             assertThat(lines).as(each.file()).isEqualTo(told);
@@ -252,7 +259,8 @@ class KeptRunsTest {
         ChallengeResult after = run();
         TreeSet<String> open = new TreeSet<>();
         after.findings().stream()
-                .filter(each -> each.weight() == Finding.Weight.GAP && !each.statement().isEmpty())
+                .filter(each ->
+                        each.weight() == Finding.Weight.GAP && !each.statement().isEmpty())
                 .forEach(each -> open.add(each.statement() + " in " + each.tests()));
         assertThat(after.leftOut()).isEmpty();
         assertThat(open).hasSameSizeAs(patch.leftOut());
@@ -261,7 +269,9 @@ class KeptRunsTest {
 
     private List<Path> compilePath() {
         List<Path> path = new ArrayList<>(List.of(classes));
-        Stream.of(System.getProperty("java.class.path").split(File.pathSeparator)).map(Path::of).forEach(path::add);
+        Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
+                .map(Path::of)
+                .forEach(path::add);
         return path;
     }
 }

@@ -318,8 +318,9 @@ final class ChallengeCommand implements Callable<Integer> {
     /** Nothing but the patch goes to standard output, so that it can be applied. */
     private void tell(SourcePatch patch, ChallengeResult result) {
         patch.leftOut().forEach(each -> terminal.err().println("not in the patch: " + each));
-        terminal.err().println(ChallengeText.sum(result) + "; the patch adds "
-                + (patch.statements() == 1 ? "1 statement" : patch.statements() + " statements"));
+        terminal.err()
+                .println(ChallengeText.sum(result) + "; the patch adds "
+                        + (patch.statements() == 1 ? "1 statement" : patch.statements() + " statements"));
         OutputFile.show(terminal, into, patch.text());
     }
 
@@ -336,7 +337,8 @@ final class ChallengeCommand implements Callable<Integer> {
             throw wrong("Give the class path of the tests with --class-path, or journals of shards with --merge.");
         }
         if (!merge.isEmpty() && (classPath != null || shard != null || !write.isEmpty() || reuse)) {
-            throw wrong("--merge runs no test, so it takes no --class-path, --shard, --reuse or --write: leave them out.");
+            throw wrong(
+                    "--merge runs no test, so it takes no --class-path, --shard, --reuse or --write: leave them out.");
         }
         for (Path each : merge) {
             if (!Files.isDirectory(each)) {
@@ -346,7 +348,8 @@ final class ChallengeCommand implements Callable<Integer> {
         refuseWrongShards();
         for (Path each : write) {
             if (!Files.isDirectory(each)) {
-                throw wrong("The folder " + each + " does not exist: give the folder of the tests' sources to --write.");
+                throw wrong(
+                        "The folder " + each + " does not exist: give the folder of the tests' sources to --write.");
             }
         }
         if (!write.isEmpty() && !format.equals("text")) {
@@ -386,7 +389,8 @@ final class ChallengeCommand implements Callable<Integer> {
             throw wrong("--times says how shards are cut: give --shard as well.");
         }
         if (times != null && !Files.isDirectory(times)) {
-            throw wrong("The folder " + times + " does not exist: give the journal of an earlier challenge to --times.");
+            throw wrong(
+                    "The folder " + times + " does not exist: give the journal of an earlier challenge to --times.");
         }
         if (reuse && journal == null) {
             throw wrong("--reuse needs --journal: that is where an earlier challenge has kept its runs.");

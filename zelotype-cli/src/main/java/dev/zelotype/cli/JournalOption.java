@@ -54,7 +54,8 @@ final class JournalOption {
         try (Stream<Path> files = Files.list(journal)) {
             return files.anyMatch(each -> each.toString().endsWith(".jsonl"));
         } catch (IOException e) {
-            throw new UncheckedIOException("The folder " + journal + " cannot be read: " + WholeFiles.reason(e) + ".", e);
+            throw new UncheckedIOException(
+                    "The folder " + journal + " cannot be read: " + WholeFiles.reason(e) + ".", e);
         }
     }
 

@@ -6,6 +6,7 @@ import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.journal.JournalSink;
+import dev.zelotype.report.site.ReportFindings;
 import dev.zelotype.report.site.Site;
 import dev.zelotype.report.site.Sources;
 import java.awt.Desktop;
@@ -51,8 +52,21 @@ final class ReportCommand implements Callable<Integer> {
             names = "--into",
             paramLabel = "FOLDER",
             required = true,
-            description = "The folder of the site; an earlier report there is replaced.")
+            description = {
+                "The folder of the site; an earlier report there is replaced. With --format sarif, the file to",
+                "write."
+            })
     private Path into;
+
+    @Option(
+            names = "--format",
+            paramLabel = "FORMAT",
+            defaultValue = "site",
+            description = {
+                "site, sarif: broken claims, what a challenge found, and advice, for code hosts and IDEs.",
+                "Default: ${DEFAULT-VALUE}."
+            })
+    private String format;
 
     @Option(
             names = "--title",
@@ -73,6 +87,14 @@ final class ReportCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
+        OptionCheck.refuseNoFormat(spec, format, "site", "sarif");
+        if (format.equals("sarif")) {
+            OutputFile.refuseFolder(spec, into);
+            ReportFindings findings = new ReportFindings();
+            read(terminal, journal, findings);
+            OutputFile.show(terminal, into, sarif(findings, sources.sources()));
+            return 0;
+        }
         OutputFile.refuseNoFolder(spec, into);
         Path page = write(terminal, journal, into, title, sources.sources());
         terminal.out().println("written: " + page);
@@ -100,11 +122,7 @@ final class ReportCommand implements Callable<Integer> {
         ProgressLines progress = new ProgressLines(terminal.err());
         try (Site site = new Site(into, title, sources)) {
             int[] tests = {0};
-            boolean areShards = MergedRuns.areIn(journal.path());
-            if (areShards) {
-                site.add(ChallengeJournal.of(MergedRuns.of(List.of(journal.path()))));
-            }
-            JournalSink sink = new JournalSink() {
+            read(terminal, journal, new JournalSink() {
                 @Override
                 public void add(JournalScene scene) {
                     site.add(scene);
@@ -118,15 +136,39 @@ final class ReportCommand implements Callable<Integer> {
 
                 @Override
                 public void add(JournalChallenge challenge) {
-                    if (!areShards) {
-                        site.add(challenge);
-                    }
+                    site.add(challenge);
                 }
-            };
-            if (!areShards || journal.hasFiles()) {
-                journal.read(terminal, sink);
-            }
+            });
             return site.finish();
         }
+    }
+
+    /** Reads a journal; shards of a challenge in it are put together, and count instead of what it tells of one. */
+    private static void read(Terminal terminal, JournalOption journal, JournalSink sink) {
+        boolean areShards = MergedRuns.areIn(journal.path());
+        if (!areShards || journal.hasFiles()) {
+            journal.read(terminal, sink);
+        }
+        if (areShards) {
+            sink.add(ChallengeJournal.of(MergedRuns.of(List.of(journal.path()))));
+        }
+    }
+
+    private static String sarif(ReportFindings findings, Sources sources) {
+        return Sarif.of(findings.all().stream().map(ReportCommand::result).toList(), sources);
+    }
+
+    private static Sarif.Result result(ReportFindings.Found found) {
+        int colon = found.place().lastIndexOf(':');
+        return new Sarif.Result(
+                found.rule(),
+                found.title(),
+                found.wrong(),
+                found.text(),
+                found.place().substring(0, Math.max(0, colon)),
+                colon < 0 ? 0 : Integer.parseInt(found.place().substring(colon + 1)),
+                found.wrong() ? "wrong" : "advice",
+                found.cure(),
+                found.tests());
     }
 }

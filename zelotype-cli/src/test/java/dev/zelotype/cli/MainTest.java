@@ -2,11 +2,13 @@ package dev.zelotype.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.core.JsonFactory;
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.core.JsonToken;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import java.io.File;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
@@ -16,6 +18,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.tools.ToolProvider;
 import org.junit.jupiter.api.BeforeEach;
@@ -119,6 +122,17 @@ class MainTest {
                 .contains("\"complete\" : true");
     }
 
+    private static void assertIsSarif(Path file) throws IOException {
+        JsonSchema schema;
+        try (InputStream published = MainTest.class.getResourceAsStream("/schema/sarif-schema-2.1.0.json")) {
+            schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V7).getSchema(published);
+        }
+        assertThat(schema.validate(Files.readString(file), InputFormat.JSON)).isEmpty();
+        assertThat(schema.validate("{\"version\": \"2.1.0\"}", InputFormat.JSON))
+                .as("the schema refuses something")
+                .isNotEmpty();
+    }
+
     @Test
     void findings_are_told_in_the_standard_that_code_hosts_take() throws IOException {
         Path file = temporary.resolve("gaps.sarif");
@@ -137,11 +151,7 @@ class MainTest {
                 "--into",
                 file.toString());
         assertThat(zelotype(false, challenge)).isZero();
-        try (JsonParser json = new JsonFactory().createParser(file.toFile())) {
-            assertThat(json.nextToken()).isEqualTo(JsonToken.START_OBJECT);
-            json.skipChildren();
-            assertThat(json.nextToken()).isNull();
-        }
+        assertIsSarif(file);
         assertThat(file)
                 .content()
                 .contains("\"version\" : \"2.1.0\"", "\"name\" : \"Zelotype\"", "\"id\" : \"challenge-lost\"")
@@ -151,12 +161,43 @@ class MainTest {
     }
 
     @Test
+    void what_a_report_finds_is_told_in_the_standard_that_code_hosts_take() throws IOException {
+        // A claim that is broken, and a test that says more than it means.
+        Path journal = Files.createDirectories(report.resolveSibling("journal"));
+        RunOfTests.of(
+                journal,
+                Map.of(),
+                "dev.zelotype.examples.observatory.TroubledCatalog",
+                "dev.zelotype.examples.guide.BrittleTestsTest");
+        Path file = temporary.resolve("report.sarif");
+        String[] command = {
+            "report",
+            "--journal",
+            journal.toString(),
+            "--format",
+            "sarif",
+            "--sources",
+            "../zelotype-examples/src/test/java",
+            "--into",
+            file.toString()
+        };
+        assertThat(zelotype(false, command)).as(err.toString()).isZero();
+        assertIsSarif(file);
+        assertThat(file)
+                .content()
+                .containsPattern("\"ruleId\" : \"broken-claim\",\\s+\"level\" : \"warning\"")
+                .contains("breaks the claim targetCatalog.find(\\\"Harrow-2\\\")")
+                .contains("\"ruleId\" : \"advice-");
+    }
+
+    @Test
     void shards_are_put_together_for_one_figure_one_report_and_one_exit_code() {
         Path journal = temporary.resolve("shards");
-        String[] classPath = {
-            "--class-path",
-            "../zelotype-examples/target/test-classes" + File.pathSeparator + System.getProperty("java.class.path")
-        };
+        // Without the folder of this very test, which would challenge itself.
+        String path = Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
+                .filter(each -> !each.endsWith("test-classes"))
+                .collect(Collectors.joining(File.pathSeparator));
+        String[] classPath = {"--class-path", "../zelotype-examples/target/test-classes" + File.pathSeparator + path};
         for (String shard : List.of("1/2", "2/2")) {
             assertThat(zelotype(
                             false,
@@ -172,9 +213,11 @@ class MainTest {
                     .isZero();
         }
         String[] merge = {"challenge", "--merge", journal.toString(), "--fail-under"};
-        assertThat(zelotype(false, merge[0], merge[1], merge[2], merge[3], "10")).isZero();
+        assertThat(zelotype(false, merge[0], merge[1], merge[2], merge[3], "10"))
+                .isZero();
         assertThat(out.toString()).contains("verify(camera::expose).once();").contains(" disturbed places noticed (");
-        assertThat(zelotype(false, merge[0], merge[1], merge[2], merge[3], "100")).isEqualTo(1);
+        assertThat(zelotype(false, merge[0], merge[1], merge[2], merge[3], "100"))
+                .isEqualTo(1);
         assertThat(zelotype(false, "report", "--journal", journal.toString(), "--into", report.toString()))
                 .isZero();
         assertThat(report.resolve("data/overview.js"))

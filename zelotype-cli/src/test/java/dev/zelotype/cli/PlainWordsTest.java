@@ -67,9 +67,10 @@ class PlainWordsTest {
         return found;
     }
 
-    private static List<Path> files(Path folder, String ending) throws IOException {
+    private static List<Path> files(Path folder, String... endings) throws IOException {
         try (Stream<Path> all = Files.walk(folder)) {
-            return all.filter(file -> file.toString().endsWith(ending)).toList();
+            return all.filter(file -> Stream.of(endings).anyMatch(file.toString()::endsWith))
+                    .toList();
         }
     }
 
@@ -82,7 +83,7 @@ class PlainWordsTest {
                             one -> one.getFileName().toString().matches("zelotype(-[a-z-]+)?"))
                     .filter(one -> !one.toString().matches(".*bom"))
                     .toList()) {
-                for (Path file : files(module.resolve("src/main/java"), ".java")) {
+                for (Path file : files(module.resolve("src/main"), ".java", ".kt")) {
                     files++;
                     found.addAll(phrases(file, Files.readString(file)));
                 }

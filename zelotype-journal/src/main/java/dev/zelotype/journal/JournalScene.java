@@ -16,6 +16,7 @@ public final class JournalScene {
     private final String group;
     private final Outcome outcome;
     private final String failure;
+    private final boolean checks;
     private final Conversation conversation;
 
     private JournalScene(Builder from) {
@@ -24,6 +25,7 @@ public final class JournalScene {
         group = from.group;
         outcome = from.outcome;
         failure = from.failure;
+        checks = from.checks;
         conversation = from.conversation;
     }
 
@@ -103,6 +105,15 @@ public final class JournalScene {
     }
 
     /**
+     * Whether the code of the test calls anything that looks like a check.
+     *
+     * @return false only if it is known to call nothing of the sort
+     */
+    public boolean checks() {
+        return checks;
+    }
+
+    /**
      * The doubles and their calls.
      *
      * @return the conversation
@@ -120,6 +131,7 @@ public final class JournalScene {
         private String group = "";
         private Outcome outcome = Outcome.PASSED;
         private String failure = "";
+        private boolean checks = true;
 
         private Builder(String test, Conversation conversation) {
             this.test = test;
@@ -158,6 +170,17 @@ public final class JournalScene {
         public Builder ended(Outcome how, String why) {
             outcome = how;
             failure = why;
+            return this;
+        }
+
+        /**
+         * Says whether the code of the test calls anything that looks like a check; it does unless said.
+         *
+         * @param value false if it is known to call nothing of the sort
+         * @return this builder
+         */
+        public Builder checks(boolean value) {
+            checks = value;
             return this;
         }
 

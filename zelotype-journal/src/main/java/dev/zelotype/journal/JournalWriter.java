@@ -367,6 +367,9 @@ public final class JournalWriter {
             out.writeNumberField("end", id);
             out.writeStringField("outcome", scene.outcome().word());
             out.writeStringField("failure", masked(scene.failure()));
+            if (!scene.checks()) {
+                out.writeBooleanField("unchecked", true);
+            }
             strings(out, "notes", scene.conversation().notes());
         });
     }

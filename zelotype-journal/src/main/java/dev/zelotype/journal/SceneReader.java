@@ -330,6 +330,7 @@ final class SceneReader {
                 .title(scene.head.text("title"))
                 .group(scene.head.text("group"))
                 .ended(end.word("outcome", JournalScene.Outcome.class), end.text("failure"))
+                .checks(!end.flag("unchecked"))
                 .build();
     }
 }

@@ -5,6 +5,7 @@ import dev.zelotype.conversation.Conversation;
 import dev.zelotype.conversation.TestStatement;
 import dev.zelotype.conversation.Verb;
 import dev.zelotype.host.HostedScene;
+import dev.zelotype.host.TestChecks;
 import dev.zelotype.journal.JournalScene.Outcome;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -233,6 +234,7 @@ public final class TestScene {
                 .ended(
                         failure == null ? Outcome.PASSED : aborted ? Outcome.ABORTED : Outcome.FAILED,
                         firstLine(failure))
+                .checks(TestChecks.areIn(name.testClass, withoutParameters(name.method)))
                 .build();
         keep(settings, writer -> writer.write(scene));
     }

@@ -69,7 +69,7 @@ public final class TestStatement {
     /**
      * The method as its type lists it.
      *
-     * @return the method as its type lists it
+     * @return the method as its type lists it; empty for a statement about a whole double
      */
     public String signature() {
         return signature;

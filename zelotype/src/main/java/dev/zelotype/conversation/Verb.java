@@ -15,7 +15,9 @@ public enum Verb {
     /** Asks afterwards whether a call happened. */
     VERIFIED("verify"),
     /** Asks afterwards for the arguments of calls. */
-    RECORDED("recorded");
+    RECORDED("recorded"),
+    /** Says that a double had no other calls than those that some statement is about; it names no method. */
+    NOTHING_ELSE("verifyNothingElse");
 
     private final String call;
 

@@ -12,7 +12,8 @@ public final class Baseline {
     private final String id;
     private final List<CallPlace> sites = new ArrayList<>();
     private final Map<String, String> variables = new LinkedHashMap<>();
-    private Message.Done done = new Message.Done("", Verdict.PASSED, "", 0, "", "", "", false, "", false, List.of(), "");
+    private Message.Done done =
+            new Message.Done("", Verdict.PASSED, "", 0, "", "", "", false, "", false, List.of(), "");
     private String name = "";
     private boolean callsSubject;
 

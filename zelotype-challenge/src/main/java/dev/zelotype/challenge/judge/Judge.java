@@ -133,7 +133,8 @@ public final class Judge {
                 gaps++;
             }
         }
-        return new ChallengeResult(challenged(), findings, leftOut, noticed, gaps, tried.size() - reused, reused, complete);
+        return new ChallengeResult(
+                challenged(), findings, leftOut, noticed, gaps, tried.size() - reused, reused, complete);
     }
 
     private static boolean isLog(CallPlace site) {

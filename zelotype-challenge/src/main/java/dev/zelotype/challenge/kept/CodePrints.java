@@ -67,7 +67,9 @@ public final class CodePrints {
     private void read(Path folder, boolean isRoot) {
         try (Stream<Path> all = Files.walk(folder)) {
             for (Path file : all.filter(Files::isRegularFile).sorted().toList()) {
-                String path = folder.relativize(file).toString().replace(file.getFileSystem().getSeparator(), "/");
+                String path = folder.relativize(file)
+                        .toString()
+                        .replace(file.getFileSystem().getSeparator(), "/");
                 byte[] content = Files.readAllBytes(file);
                 if (!path.endsWith(".class")) {
                     others.append(path).append(' ').append(Prints.of(content)).append('\n');

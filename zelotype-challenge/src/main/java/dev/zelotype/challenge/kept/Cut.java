@@ -27,9 +27,7 @@ public final class Cut {
     public Cut(Map<String, Double> weights, int count) {
         this.count = count;
         List<Map.Entry<String, Double>> longest = new ArrayList<>(weights.entrySet());
-        longest.sort(Map.Entry.<String, Double>comparingByValue()
-                .reversed()
-                .thenComparing(Map.Entry.comparingByKey()));
+        longest.sort(Map.Entry.<String, Double>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey()));
         PriorityQueue<Load> loads =
                 new PriorityQueue<>(Comparator.comparingDouble(Load::weight).thenComparingInt(Load::shard));
         for (int i = 1; i <= count; i++) {
@@ -60,8 +58,8 @@ public final class Cut {
         }
         double millisOfByte = knownSize == 0 ? 1 : knownMillis / knownSize;
         Map<String, Double> weights = new TreeMap<>();
-        sizes.forEach((name, size) -> weights.put(
-                name, millis.containsKey(name) ? (double) millis.get(name) : size * millisOfByte));
+        sizes.forEach((name, size) ->
+                weights.put(name, millis.containsKey(name) ? (double) millis.get(name) : size * millisOfByte));
         return weights;
     }
 

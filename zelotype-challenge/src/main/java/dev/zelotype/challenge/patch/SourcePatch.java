@@ -134,8 +134,7 @@ public final class SourcePatch {
             String parameters = method.group(2).strip();
             return types.isEmpty()
                     ? null
-                    : new Place(
-                            types, file, method.group(1), parameters.isEmpty() ? 0 : parameters.split(",").length);
+                    : new Place(types, file, method.group(1), parameters.isEmpty() ? 0 : parameters.split(",").length);
         }
     }
 
@@ -201,8 +200,9 @@ public final class SourcePatch {
         }
 
         private void leave(Finding finding, String reason) {
-            leftOut.add(finding.statement().lines().reduce((first, last) -> last).orElse("") + " in "
-                    + TestNames.readable(finding.tests().get(0)) + ": " + reason);
+            leftOut.add(
+                    finding.statement().lines().reduce((first, last) -> last).orElse("") + " in "
+                            + TestNames.readable(finding.tests().get(0)) + ": " + reason);
         }
 
         private String joined() {
@@ -229,7 +229,9 @@ public final class SourcePatch {
             Path here = Path.of("").toAbsolutePath();
             Path whole = file.toAbsolutePath().normalize();
             Path shown = whole.startsWith(here) ? here.relativize(whole) : whole;
-            return shown.toString().replace(file.getFileSystem().getSeparator(), "/").replaceFirst("^/", "");
+            return shown.toString()
+                    .replace(file.getFileSystem().getSeparator(), "/")
+                    .replaceFirst("^/", "");
         }
 
         /** A name of the test may hide one of a statement: what does not compile beside the others is left out. */

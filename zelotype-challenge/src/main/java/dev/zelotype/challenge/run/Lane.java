@@ -54,10 +54,7 @@ public final class Lane {
      * @param moreMillis how much longer than before a test may take that takes hardly any time
      */
     public Lane(
-            Map<String, Baseline> tests,
-            Supplier<WorkerProcess> start,
-            Supplier<KeptRuns> earlier,
-            long moreMillis) {
+            Map<String, Baseline> tests, Supplier<WorkerProcess> start, Supplier<KeptRuns> earlier, long moreMillis) {
         this.tests = tests;
         this.start = start;
         this.earlier = earlier;

@@ -34,7 +34,8 @@ public record TestRun(
         List<String> excludedClasses) {
 
     /** With nothing special. */
-    public static final TestRun PLAIN = new TestRun(null, List.of(), Map.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+    public static final TestRun PLAIN =
+            new TestRun(null, List.of(), Map.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     /**
      * Copies the collections.
@@ -65,7 +66,15 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun in(Path other) {
-        return new TestRun(other, jvmOptions, environment, parameters, includedTags, excludedTags, includedClasses, excludedClasses);
+        return new TestRun(
+                other,
+                jvmOptions,
+                environment,
+                parameters,
+                includedTags,
+                excludedTags,
+                includedClasses,
+                excludedClasses);
     }
 
     /**
@@ -75,7 +84,8 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withJvmOptions(List<String> options) {
-        return new TestRun(folder, options, environment, parameters, includedTags, excludedTags, includedClasses, excludedClasses);
+        return new TestRun(
+                folder, options, environment, parameters, includedTags, excludedTags, includedClasses, excludedClasses);
     }
 
     /**
@@ -85,7 +95,15 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withEnvironment(Map<String, String> variables) {
-        return new TestRun(folder, jvmOptions, variables, parameters, includedTags, excludedTags, includedClasses, excludedClasses);
+        return new TestRun(
+                folder,
+                jvmOptions,
+                variables,
+                parameters,
+                includedTags,
+                excludedTags,
+                includedClasses,
+                excludedClasses);
     }
 
     /**
@@ -95,7 +113,8 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withParameters(List<String> all) {
-        return new TestRun(folder, jvmOptions, environment, all, includedTags, excludedTags, includedClasses, excludedClasses);
+        return new TestRun(
+                folder, jvmOptions, environment, all, includedTags, excludedTags, includedClasses, excludedClasses);
     }
 
     /**
@@ -106,7 +125,8 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withTags(List<String> included, List<String> excluded) {
-        return new TestRun(folder, jvmOptions, environment, parameters, included, excluded, includedClasses, excludedClasses);
+        return new TestRun(
+                folder, jvmOptions, environment, parameters, included, excluded, includedClasses, excludedClasses);
     }
 
     /**
@@ -117,8 +137,7 @@ public record TestRun(
      * @return a changed copy
      */
     public TestRun withClasses(List<String> included, List<String> excluded) {
-        return new TestRun(
-                folder, jvmOptions, environment, parameters, includedTags, excludedTags, included, excluded);
+        return new TestRun(folder, jvmOptions, environment, parameters, includedTags, excludedTags, included, excluded);
     }
 
     /**

@@ -170,12 +170,12 @@ public final class Worker {
             request.filters(new ShardFilter(Set.copyOf(plan.ofShard())));
         }
         if (!plan.includedClasses().isEmpty()) {
-            request.filters(
-                    ClassNameFilter.includeClassNamePatterns(plan.includedClasses().toArray(new String[0])));
+            request.filters(ClassNameFilter.includeClassNamePatterns(
+                    plan.includedClasses().toArray(new String[0])));
         }
         if (!plan.excludedClasses().isEmpty()) {
-            request.filters(
-                    ClassNameFilter.excludeClassNamePatterns(plan.excludedClasses().toArray(new String[0])));
+            request.filters(ClassNameFilter.excludeClassNamePatterns(
+                    plan.excludedClasses().toArray(new String[0])));
         }
         if (!plan.includedTags().isEmpty()) {
             request.filters(TagFilter.includeTags(plan.includedTags()));

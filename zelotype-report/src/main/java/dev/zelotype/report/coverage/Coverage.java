@@ -50,7 +50,7 @@ public final class Coverage implements JournalSink {
             return switch (verb) {
                 case SUPPOSED -> SUPPOSED;
                 case EXPECTED -> EXPECTED;
-                case VERIFIED, RECORDED -> VERIFIED;
+                case VERIFIED, RECORDED, NOTHING_ELSE -> VERIFIED;
             };
         }
     }
@@ -186,7 +186,9 @@ public final class Coverage implements JournalSink {
                 answers.computeIfAbsent(new Method(type, statement.signature()), first -> new HashSet<>())
                         .add(statement.call());
             }
-            test.count(type, statement.signature(), Way.of(statement.verb()));
+            if (!statement.signature().isEmpty()) {
+                test.count(type, statement.signature(), Way.of(statement.verb()));
+            }
         }
         for (RecordedCall call : conversation.calls()) {
             String type = typeOf.get(call.receiver());

@@ -1,5 +1,6 @@
 package dev.zelotype.report.site;
 
+import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.conversation.TestStatement;
 import dev.zelotype.conversation.Verb;
 
@@ -8,13 +9,13 @@ import dev.zelotype.conversation.Verb;
  * a verdict.
  *
  * @param rule what was noticed
- * @param place the source file and line of the statement
- * @param statement the statement
+ * @param place the source file and line of the statement; empty for a test as a whole
+ * @param statement the statement, or the test
  * @param milder the form to write instead
  */
 public record Advice(Rule rule, String place, String statement, String milder) {
 
-    /** What makes a test brittle. */
+    /** What makes a test brittle, or keeps it from failing. */
     public enum Rule {
         /** A call is told what it answers, and asked for as well. */
         ANSWERED_AND_VERIFIED(
@@ -33,7 +34,22 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         /** Every one of several arguments must equal a value. */
         ALL_ARGUMENTS_PINNED(
                 "Every argument of the same call is pinned down in several tests",
-                "One test may mean them all. The others mean one of them, and break when any other changes.");
+                "One test may mean them all. The others mean one of them, and break when any other changes."),
+        /** A double that is only asked must have no other call. */
+        NOTHING_ELSE_OF_QUERIES(
+                "verifyNothingElse names a double that is only asked",
+                "Asking changes nothing, so another question is not a fault. The check breaks when the subject asks once"
+                        + " more, or asks for something else."),
+        /** The time must be asked for an exact number of times. */
+        EXACT_COUNT_OF_TIME(
+                "The time is asked for an exact number of times",
+                "How often a subject looks at the clock is its own affair. The count breaks when it logs or measures"
+                        + " something."),
+        /** Commands were called, and neither a statement nor an assertion looks at anything. */
+        NO_CHECK(
+                "A test makes its subject do something, and checks nothing",
+                "Neither a check of a double nor an assertion was found in its code, so it fails only if something is"
+                        + " thrown.");
 
         private final String title;
         private final String reason;
@@ -73,8 +89,26 @@ public record Advice(Rule rule, String place, String statement, String milder) {
             case QUERY_IN_ORDER -> "take it out of inThisOrder(...), and assert on what the subject made of the answer";
             case ALL_ARGUMENTS_PINNED ->
                 "make what does not matter a parameter of the lambda: it then matches any value";
+            case EXACT_COUNT_OF_TIME -> verb + "(...).atLeast(1), or no check";
+            case NOTHING_ELSE_OF_QUERIES ->
+                "leave it out, or name the doubles that do something: verify(...).never() says what must not be done";
+            case NO_CHECK -> throw new IllegalArgumentException("it is about no statement");
         };
+        if (rule == Rule.NOTHING_ELSE_OF_QUERIES) {
+            return new Advice(rule, statement.place(), "verifyNothingElse(" + statement.text() + ")", milder);
+        }
         return new Advice(rule, statement.place(), verb + "(" + statement.text() + ")" + count(statement), milder);
+    }
+
+    /** The advice on a test as a whole. */
+    static Advice ofTest(String test, RecordedCall command) {
+        String method = command.signature().substring(0, command.signature().indexOf('('));
+        return new Advice(
+                Rule.NO_CHECK,
+                "",
+                test,
+                "verify(" + command.receiver() + "::" + method + ").once(), if that is what matters, or an assertion on"
+                        + " the result");
     }
 
     private static String count(TestStatement statement) {

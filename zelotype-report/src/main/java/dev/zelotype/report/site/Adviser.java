@@ -2,8 +2,10 @@ package dev.zelotype.report.site;
 
 import dev.zelotype.conversation.Conversation;
 import dev.zelotype.conversation.RecordedCall;
+import dev.zelotype.conversation.Role;
 import dev.zelotype.conversation.TestStatement;
 import dev.zelotype.conversation.Verb;
+import dev.zelotype.doubles.Kind;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalScene;
 import dev.zelotype.report.site.Advice.Rule;
@@ -28,6 +30,9 @@ final class Adviser {
     private static final int MANY_TESTS = 3;
 
     private final Map<String, Set<String>> answers = new HashMap<>();
+    /** By type, its methods. */
+    private final Map<String, List<String>> methods = new HashMap<>();
+
     private final Map<String, Set<Integer>> pinned = new HashMap<>();
     private final List<Candidate> candidates = new ArrayList<>();
 
@@ -57,11 +62,36 @@ final class Adviser {
             }
         }
         for (TestStatement statement : conversation.statements()) {
+            String type = typeOf.getOrDefault(statement.receiver(), "");
             if (statement.verb() == Verb.EXPECTED || statement.verb() == Verb.VERIFIED) {
-                String method = typeOf.getOrDefault(statement.receiver(), "") + "." + statement.signature();
-                look(test, statement, method, supposed, orders);
+                look(test, statement, type + "." + statement.signature(), supposed, orders);
+            } else if (statement.verb() == Verb.NOTHING_ELSE) {
+                candidate(Rule.NOTHING_ELSE_OF_QUERIES, test, statement, type);
             }
         }
+        conversation.types().forEach(each -> methods.put(each.name(), each.methods()));
+        lookAtWhole(test, scene);
+    }
+
+    /** Whether a test that has no check at all makes its subject do something. A mock refuses other calls, which is one. */
+    private void lookAtWhole(int test, JournalScene scene) {
+        Conversation conversation = scene.conversation();
+        boolean says = conversation.statements().stream().anyMatch(each -> each.verb() != Verb.SUPPOSED)
+                || conversation.doubles().stream().anyMatch(each -> each.kind() == Kind.MOCK);
+        if (says || scene.checks() || scene.outcome() != JournalScene.Outcome.PASSED) {
+            return;
+        }
+        conversation.calls().stream()
+                .filter(each -> each.answer().isEmpty()
+                        && each.role() == Role.ALLOWED
+                        && !scene.test().startsWith(each.caller() + "#"))
+                .findFirst()
+                .ifPresent(command -> candidates.add(new Candidate(
+                        Rule.NO_CHECK,
+                        "",
+                        command.signature(),
+                        test,
+                        Advice.ofTest(scene.group() + ": " + scene.title(), command))));
     }
 
     private void look(
@@ -71,6 +101,8 @@ final class Adviser {
         boolean answered = supposed.contains(statement.receiver() + "." + statement.signature());
         if (statement.verb() == Verb.VERIFIED && wanted && answered && !ordered) {
             candidate(Rule.ANSWERED_AND_VERIFIED, test, statement, method);
+        } else if (statement.query() && statement.isExact() && !ordered && CallNames.tellsTime(method)) {
+            candidate(Rule.EXACT_COUNT_OF_TIME, test, statement, method);
         } else if (statement.query() && statement.isExact() && wanted && !ordered) {
             candidate(Rule.EXACT_COUNT_OF_QUERY, test, statement, method);
         }
@@ -95,6 +127,8 @@ final class Adviser {
             boolean holds = switch (each.rule()) {
                 case ANSWERED_AND_VERIFIED -> asks(each) && !gaps.contains(each.method());
                 case EXACT_COUNT_OF_QUERY, QUERY_IN_ORDER -> asks(each);
+                case NOTHING_ELSE_OF_QUERIES -> isOnlyAsked(each.method());
+                case EXACT_COUNT_OF_TIME, NO_CHECK -> true;
                 case ALL_ARGUMENTS_PINNED -> pinned.get(each.method()).size() >= MANY_TESTS;
             };
             if (holds) {
@@ -102,6 +136,17 @@ final class Adviser {
             }
         }
         return found;
+    }
+
+    /** Whether all methods of a type ask, as far as their names and what they have answered tell. */
+    private boolean isOnlyAsked(String type) {
+        List<String> all = methods.getOrDefault(type, List.of());
+        return !all.isEmpty()
+                && all.stream()
+                        .allMatch(method -> CallNames.asks(method)
+                                || CallNames.mayBeNamedForWhatItGives(method)
+                                        && answers.getOrDefault(type + "." + method, Set.of()).stream()
+                                                .anyMatch(answer -> !answer.isEmpty()));
     }
 
     /** A name that asks, or that of a property which has answered differently. */

@@ -56,12 +56,28 @@ final class CallNames {
             "join",
             "cancel");
 
+    /** Verbs before a preposition: they do something at a place, or for somebody. */
+    private static final List<String> MOVES = List.of(
+            "send", "wait", "sleep", "move", "slew", "put", "add", "set", "save", "write", "note", "append", "print",
+            "go", "notify", "call", "book", "reserve", "look", "expose", "create", "make", "issue", "delete", "remove");
+
+    private static final Pattern FOUND_BY = Pattern.compile("[a-z]+([A-Z][a-z]+)*?(At|Of|For|By|In|Between|On|From)");
+
+    private static final Pattern TIME =
+            Pattern.compile("(.*[.$])?\\w*(Clock|Ticker|TimeSource|InstantSource|Chronometer|Stopwatch|Time)"
+                    + "\\.(now|instant|millis|nanos|nanoTime|currentTimeMillis|currentTime|time|today|read|elapsed)"
+                    + "\\(.*\\)");
+
     private CallNames() {}
 
     /** Whether a method asks by its name alone. */
     static boolean asks(String signature) {
         String name = name(signature);
-        return ASKS.matcher(name).matches() && !DOES_AS_WELL.matcher(name).matches();
+        // With an argument, count(frame) may well add it.
+        boolean counts = name.equals("count") && !signature.endsWith("()");
+        return !counts
+                && ASKS.matcher(name).matches()
+                && !DOES_AS_WELL.matcher(name).matches();
     }
 
     /** Whether a method may be the name of a property, as {@code humidity()}: it has no parameters, and is not a verb. */
@@ -71,6 +87,22 @@ final class CallNames {
         return signature.endsWith("()")
                 && !VERBS.contains(first)
                 && !ASKS.matcher(name).matches();
+    }
+
+    /** As {@link #mayNameProperty}, or a name that says by what its answer is found, as {@code humidityAt(String)}. */
+    static boolean mayBeNamedForWhatItGives(String signature) {
+        String name = name(signature);
+        String first = name.replaceFirst("[A-Z].*", "");
+        return mayNameProperty(signature)
+                || !VERBS.contains(first)
+                        && !MOVES.contains(first)
+                        && FOUND_BY.matcher(name).matches()
+                        && !DOES_AS_WELL.matcher(name).matches();
+    }
+
+    /** Whether a method of a type tells the time. */
+    static boolean tellsTime(String method) {
+        return TIME.matcher(method).matches();
     }
 
     private static String name(String signature) {

@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -64,10 +65,14 @@ public class CallScene extends ReplacingScene {
     private final Initialised initialised = new Initialised();
     private final Map<Call, Exception> ownCodeThrew = new LinkedHashMap<>();
     private final List<FailureText> refusals = new ArrayList<>();
+    private final List<Whole> wholes = new CopyOnWriteArrayList<>();
     private volatile boolean closed;
     private volatile boolean shared;
     private final OwnEmptyValues emptyValues;
     private volatile @Nullable Disturber disturber;
+
+    /** A double that was said to have no other calls, and where that was said. */
+    public record Whole(String receiver, String place) {}
 
     /**
      * Starts a scene.
@@ -533,5 +538,15 @@ public class CallScene extends ReplacingScene {
     /** What may explain a failure that tells nothing of doubles: lines under headings, to stand below it. */
     public final String notesOn(Throwable failure) {
         return Hints.on(failure, this);
+    }
+
+    /** Notes that a double was said to have no other calls. */
+    public void saidWhole(Whole whole) {
+        wholes.add(whole);
+    }
+
+    /** The doubles that were said to have no other calls. */
+    public List<Whole> wholes() {
+        return wholes;
     }
 }

@@ -1,9 +1,11 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.basics.Zero;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.VariableNames;
 import java.lang.reflect.Array;
+import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
@@ -149,11 +151,35 @@ final class EmptyValues {
         if (own != null) {
             return own;
         }
+        if (type == Object.class && method.suspends()) {
+            return ofSuspending((Method) method.executable(), scene);
+        }
         boolean ofItsType = type == doubledType || type == method.executable().getDeclaringClass();
         if (ofItsType && type.isInstance(self) && type != Object.class && !leadsElsewhere(method)) {
             return self;
         }
         return of(type, method.genericReturnType(), scene);
+    }
+
+    private static @Nullable Object ofSuspending(Method method, CallScene scene) {
+        Type given = KotlinCode.given(method);
+        Class<?> type = rawType(given);
+        if (type == null) {
+            return null;
+        }
+        Object unit = KotlinCode.unit(type);
+        Object own = unit != null ? unit : OwnEmptyValues.of(type, scene);
+        Class<?> held = KotlinCode.heldBy(type);
+        if (own == null && held != null) {
+            return held.isPrimitive() ? KotlinCode.boxed(type, Zero.of(held)) : of(held, held, scene);
+        }
+        return own == null ? of(type, given, scene) : own;
+    }
+
+    private static @Nullable Class<?> rawType(@Nullable Type type) {
+        return type instanceof Class<?> plain
+                ? plain
+                : type instanceof ParameterizedType nested ? (Class<?>) nested.getRawType() : null;
     }
 
     /**
@@ -188,9 +214,7 @@ final class EmptyValues {
             return null;
         }
         Type argument = parameterized.getActualTypeArguments()[0];
-        Class<?> type = argument instanceof Class<?> plain
-                ? plain
-                : argument instanceof ParameterizedType nested ? (Class<?>) nested.getRawType() : null;
+        Class<?> type = rawType(argument);
         if (type == null) {
             return null;
         }

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
 import dev.zelotype.engine.calls.Call;
@@ -9,6 +10,7 @@ import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.error.MisuseException;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -65,8 +67,21 @@ public sealed interface Step {
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable {
             return fitting(
-                    lambda.spread(heard(call, pattern)), owner, call.log().method(), place);
+                    lambda.spread(withContinuation(call, heard(call, pattern))),
+                    owner,
+                    call.log().method(),
+                    place);
         }
+    }
+
+    /** What a lambda is given that may suspend as the call does: also that by which the call goes on. */
+    private static @Nullable Object @Nullable [] withContinuation(Call call, @Nullable Object @Nullable [] free) {
+        if (free == null || !call.log().method().suspends()) {
+            return free;
+        }
+        Object[] more = Arrays.copyOf(free, free.length + 1);
+        more[free.length] = call.arguments()[call.arguments().length - 1];
+        return more;
     }
 
     /** Runs a lambda on the free parameters; the answer is an empty value. */
@@ -112,7 +127,8 @@ public sealed interface Step {
 
     /** An answer that was worked out, unless the method cannot give it back. */
     private static @Nullable Object fitting(
-            @Nullable Object answer, DoubleState owner, DoubledMethod method, @Nullable String place) {
+            @Nullable Object computed, DoubleState owner, DoubledMethod method, @Nullable String place) {
+        Object answer = KotlinCode.asGiven(computed, method.returnType(), method.suspends());
         if (method.returnType() != void.class && !Fitting.fits(answer, method.returnType())) {
             throw new MisuseException(
                     "The answer computed for " + owner.name() + "." + method.name() + " " + place + " does not fit: "
@@ -127,7 +143,9 @@ public sealed interface Step {
 
         @Override
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) {
-            return table.get(key.apply(pattern.free(call.arguments())));
+            DoubledMethod method = call.log().method();
+            return KotlinCode.asGiven(
+                    table.get(key.apply(pattern.free(call.arguments()))), method.returnType(), method.suspends());
         }
     }
 

@@ -47,7 +47,8 @@ public final class Calls {
     /** Each argument as text; variable arguments one by one, and without the object that is called. */
     public static List<String> arguments(DoubledMethod method, Object[] arguments) {
         List<String> texts = new ArrayList<>();
-        for (int i = method.takesInstance() ? 1 : 0; i < arguments.length; i++) {
+        int count = method.suspends() ? arguments.length - 1 : arguments.length;
+        for (int i = method.takesInstance() ? 1 : 0; i < count; i++) {
             String name = method.parameterName(i);
             boolean spread = method.executable().isVarArgs()
                     && i == arguments.length - 1
@@ -81,7 +82,8 @@ public final class Calls {
 
     private static String arguments(CallPattern pattern, int first) {
         StringBuilder out = new StringBuilder("(");
-        for (int i = first; i < pattern.rules().length; i++) {
+        int count = pattern.method().suspends() ? pattern.rules().length - 1 : pattern.rules().length;
+        for (int i = first; i < count; i++) {
             out.append(i == first ? "" : ", ");
             out.append(rule(
                     pattern.method().parameterName(i),

@@ -1,10 +1,12 @@
 package dev.zelotype.engine.make;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.KotlinCode;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
@@ -20,6 +22,7 @@ public final class DoubledMethod {
     private final Executable executable;
     private final Class<?>[] parameterTypes;
     private final boolean ofObject;
+    private final boolean suspends;
     private final Set<String> descriptors = new LinkedHashSet<>();
 
     public DoubledMethod(int index, Executable executable, Class<?>[] parameterTypes) {
@@ -27,6 +30,7 @@ public final class DoubledMethod {
         this.executable = executable;
         this.parameterTypes = parameterTypes;
         this.ofObject = isOfObject(executable.getName(), parameterTypes);
+        this.suspends = KotlinCode.isSuspending(parameterTypes);
         descriptors.add(descriptorOf(executable));
     }
 
@@ -73,10 +77,17 @@ public final class DoubledMethod {
     /** The name with the simple names of the declared parameter types, such as {@code track(SkyTarget, int)}. */
     public String signature() {
         StringBuilder out = new StringBuilder(name()).append('(');
-        for (Class<?> type : executable.getParameterTypes()) {
+        Class<?>[] types = executable.getParameterTypes();
+        // Nobody writes the continuation of a suspending method.
+        for (Class<?> type : suspends() ? Arrays.copyOf(types, types.length - 1) : types) {
             out.append(out.charAt(out.length() - 1) == '(' ? "" : ", ").append(type.getSimpleName());
         }
         return out.append(')').toString();
+    }
+
+    /** Whether it is a suspending method of Kotlin, whose last argument is its continuation. */
+    public boolean suspends() {
+        return suspends;
     }
 
     public boolean isConstructor() {
@@ -157,6 +168,7 @@ public final class DoubledMethod {
                 return true;
             }
         }
-        return false;
+        // Kotlin declares none, and throws any.
+        return KotlinCode.isOfKotlin(executable.getDeclaringClass());
     }
 }

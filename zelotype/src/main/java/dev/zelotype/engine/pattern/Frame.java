@@ -297,11 +297,13 @@ final class Frame {
 
     /** Whether a method puts a primitive into its own box. */
     static boolean isBoxing(Member method) {
-        return method.name().equals("valueOf")
-                && isBox(method.owner())
-                && method.descriptor().length() > 3
-                && method.descriptor().charAt(2) == ')'
-                && method.descriptor().charAt(1) == primitive(method.owner());
+        return method.owner().equals("kotlin/coroutines/jvm/internal/Boxing")
+                        && method.name().startsWith("box")
+                || method.name().equals("valueOf")
+                        && isBox(method.owner())
+                        && method.descriptor().length() > 3
+                        && method.descriptor().charAt(2) == ')'
+                        && method.descriptor().charAt(1) == primitive(method.owner());
     }
 
     /** Whether a method takes a primitive out of its own box. */

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.engine.pattern.code.MethodCode;
 import dev.zelotype.engine.weave.ClassFile;
 import dev.zelotype.engine.weave.CodeOfLoaded;
@@ -24,6 +25,9 @@ final class LambdaCode extends ClassVisitor {
 
     /** What javac adds for the sake of serialization: often the longest method of a class, and none of a lambda. */
     private static final String DESERIALIZE = "$deserializeLambda$";
+
+    /** How the descriptor of a suspending method of Kotlin ends. */
+    static final String SUSPENDING = "Lkotlin/coroutines/Continuation;)Ljava/lang/Object;";
 
     private static final ClassValue<LambdaCode> FROM_FILES = new ClassValue<>() {
         @Override
@@ -51,6 +55,12 @@ final class LambdaCode extends ClassVisitor {
 
     private final Map<String, MethodCode> found = new HashMap<>();
     private final Set<Handle> patterns = new HashSet<>();
+    /** Whether the class is written inside a method, as those of Kotlin's lambdas are: any of its methods may be one. */
+    private boolean isInMethod;
+
+    private String name = "";
+    /** The classes that are written inside it, by their internal names. */
+    private final Set<String> within = new HashSet<>();
 
     private LambdaCode() {
         super(Opcodes.ASM9);
@@ -102,7 +112,28 @@ final class LambdaCode extends ClassVisitor {
                 named.add(last);
             }
         }
+        if (KotlinCode.isOfKotlin(owner)) {
+            code.within.forEach(name -> addNamedBySuspending(owner, name, named));
+        }
         return named;
+    }
+
+    /** Suspending lambdas of Kotlin are classes of their own within the class. */
+    private static void addNamedBySuspending(Class<?> owner, String name, Set<MethodCode.Member> named) {
+        Class<?> lambda;
+        try {
+            lambda = Class.forName(name.replace('/', '.'), false, owner.getClassLoader());
+        } catch (ClassNotFoundException | LinkageError e) {
+            // What is not there makes no pattern.
+            return;
+        }
+        LambdaCode code = FROM_FILES.get(lambda);
+        code.found.forEach((method, body) -> {
+            MethodCode.Member last = method.endsWith(SUSPENDING) ? Tail.lastCall(body) : null;
+            if (last != null && !last.owner().startsWith("kotlin/")) {
+                named.add(last);
+            }
+        });
     }
 
     /**
@@ -118,10 +149,33 @@ final class LambdaCode extends ClassVisitor {
     }
 
     @Override
+    public void visit(
+            int version,
+            int access,
+            String internalName,
+            @Nullable String signature,
+            @Nullable String superName,
+            String @Nullable [] interfaces) {
+        name = internalName;
+    }
+
+    @Override
+    public void visitInnerClass(String inner, @Nullable String outer, @Nullable String simple, int access) {
+        if (inner.startsWith(name + "$")) {
+            within.add(inner);
+        }
+    }
+
+    @Override
+    public void visitOuterClass(String owner, @Nullable String name, @Nullable String descriptor) {
+        isInMethod = true;
+    }
+
+    @Override
     public @Nullable MethodVisitor visitMethod(
             int access, String name, String descriptor, @Nullable String signature, String @Nullable [] exceptions) {
         boolean ofCompiler = (access & Opcodes.ACC_SYNTHETIC) != 0 || isOfCompiler(access, name);
-        if (!ofCompiler || name.equals(DESERIALIZE) || name.startsWith(PatternPatch.ADDED)) {
+        if (!ofCompiler && !isInMethod || name.equals(DESERIALIZE) || name.startsWith(PatternPatch.ADDED)) {
             return null;
         }
         MethodCode code = new MethodCode((access & Opcodes.ACC_STATIC) != 0);

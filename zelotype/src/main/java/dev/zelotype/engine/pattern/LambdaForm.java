@@ -4,6 +4,7 @@ import dev.zelotype.call.WrittenPattern;
 import dev.zelotype.engine.pattern.code.MethodCode;
 import dev.zelotype.engine.pattern.code.ParameterNames;
 import dev.zelotype.engine.pattern.code.RealCode;
+import dev.zelotype.engine.pattern.rule.Widening;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.invoke.MethodHandle;
@@ -13,7 +14,9 @@ import java.lang.invoke.SerializedLambda;
 import java.lang.reflect.Executable;
 import java.lang.reflect.InaccessibleObjectException;
 import java.lang.reflect.Method;
+import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
+import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
@@ -35,6 +38,9 @@ final class LambdaForm {
     private final SerializedLambda form;
     private final Class<?> lambdaClass;
     private Class<?> owner;
+    /** Whether the lambda is an object of a class of its own, as suspending lambdas of Kotlin are. */
+    private final boolean isObject;
+
     private @Nullable Executable implementation;
     private boolean sought;
 
@@ -55,8 +61,13 @@ final class LambdaForm {
 
     private LambdaForm(SerializedLambda form, Class<?> lambdaClass) {
         this.form = form;
-        this.lambdaClass = lambdaClass;
-        this.owner = classOf(Type.getObjectType(form.getImplClass()));
+        Object only = form.getCapturedArgCount() == 1 ? form.getCapturedArg(0) : null;
+        this.isObject = only != null
+                && form.getImplMethodSignature().endsWith(LambdaCode.SUSPENDING)
+                && form.getInstantiatedMethodType().endsWith(LambdaCode.SUSPENDING)
+                && Type.getInternalName(only.getClass()).equals(form.getImplClass());
+        this.lambdaClass = isObject ? only.getClass() : lambdaClass;
+        this.owner = isObject ? only.getClass() : classOf(Type.getObjectType(form.getImplClass()));
     }
 
     /** Looked for only where it counts: most patterns are lambdas, whose methods have a telling name. */
@@ -173,7 +184,7 @@ final class LambdaForm {
      * such methods as javac does, but give them telling names, or give a static method captured values.
      */
     boolean isLambda() {
-        if (methodName().startsWith(LAMBDA)) {
+        if (isObject || methodName().startsWith(LAMBDA)) {
             return true;
         }
         Executable behind = implementation();
@@ -240,8 +251,43 @@ final class LambdaForm {
         return form.getImplMethodSignature();
     }
 
+    /** Whether the lambda is an object of a class of its own, of which the compiler says no more than its code does. */
+    boolean isObject() {
+        return isObject;
+    }
+
+    /** The types of the free parameters, as the method that the compiler wrote for callers casts its arguments. */
+    private Class<?>[] typesOfBridge() {
+        Class<?>[] types = MethodType.fromMethodDescriptorString(methodDescriptor(), owner.getClassLoader())
+                .parameterArray();
+        MethodCode code = LambdaCode.of(owner, methodName(), methodDescriptor());
+        RealCode real = new RealCode(owner);
+        for (int i = 0; code != null && i + 1 < code.length(); i++) {
+            MethodCode.Instruction load = code.at(i);
+            MethodCode.Instruction cast = code.at(i + 1);
+            int number = load.number() - 1;
+            if (load.opcode() == Opcodes.ALOAD
+                    && cast.opcode() == Opcodes.CHECKCAST
+                    && number >= 0
+                    && number < types.length) {
+                Class<?> type = real.type((String) cast.operand());
+                boolean isNumber = i + 2 < code.length()
+                        && code.at(i + 2).operand() instanceof MethodCode.Member taken
+                        && taken.owner().equals("java/lang/Number");
+                types[number] = isNumber
+                        ? Widening.boxOf(real.type(Type.getReturnType(
+                                ((MethodCode.Member) code.at(i + 2).operand()).descriptor())))
+                        : type;
+            }
+        }
+        return Arrays.copyOf(types, types.length - 1);
+    }
+
     /** The types of the free parameters. */
     Class<?>[] parameterTypes() {
+        if (isObject) {
+            return typesOfBridge();
+        }
         if (form.getInstantiatedMethodType().startsWith("()")) {
             return NO_TYPES;
         }

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.pattern;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Unwrapping;
@@ -17,6 +18,7 @@ import dev.zelotype.engine.pattern.code.MethodCode.Member;
 import dev.zelotype.engine.pattern.code.RealCode;
 import dev.zelotype.engine.pattern.rule.ArgumentRule;
 import dev.zelotype.error.MisuseException;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.Set;
@@ -60,6 +62,44 @@ final class LambdaReader {
         fillLocals();
     }
 
+    /** Reads what a method does that the compiler put between the lambda and the call that it means. */
+    private LambdaReader(
+            LambdaReader outer, MethodCode code, @Nullable Object target, Object[] arguments, Type[] types) {
+        this.form = outer.form;
+        this.code = code;
+        this.real = outer.real;
+        this.refused = outer.refused;
+        this.frame = new Frame(refused);
+        this.operands = new Operands(frame, real);
+        this.rules = outer.rules;
+        this.self = outer.self;
+        this.alone.addAll(outer.alone);
+        int slot = 0;
+        if (!code.isStatic()) {
+            frame.store(slot++, target);
+        }
+        for (int i = 0; i < types.length; i++) {
+            frame.store(slot, arguments[i]);
+            slot += types[i].getSize();
+        }
+    }
+
+    /** Goes on in a method that the compiler wrote, as if its code stood here. */
+    private void within(MethodCode inner, @Nullable Object target, Member method, Type[] types, Object[] arguments) {
+        if (call != null) {
+            throw refused.goesOn(call, "calls " + method.name());
+        }
+        call = new LambdaReader(this, inner, target, arguments, types).read();
+        Type type = Type.getReturnType(method.descriptor());
+        if (type.getSort() != Type.VOID) {
+            frame.push(new Result(call, type.getSize() == 2));
+        }
+    }
+
+    private static boolean isContinuation(@Nullable Object value) {
+        return value instanceof Parameter parameter && parameter.number() == Parameter.CONTINUATION;
+    }
+
     /**
      * Reads the last call that a lambda means, with those it is chained to.
      *
@@ -85,9 +125,11 @@ final class LambdaReader {
         }
         Class<?>[] free = form.parameterTypes();
         Type[] types = Type.getArgumentTypes(form.methodDescriptor());
-        int capturedTypes = types.length - free.length;
+        int capturedTypes = form.isObject() ? 0 : types.length - free.length;
         for (int i = 0; i < types.length; i++) {
-            if (i < capturedTypes) {
+            if (i - capturedTypes >= free.length) {
+                frame.store(slot, continuation(types[i]));
+            } else if (i < capturedTypes) {
                 frame.store(slot, Frame.onStack(form.captured(captured++), types[i]));
             } else {
                 Class<?> type = free[i - capturedTypes];
@@ -96,6 +138,10 @@ final class LambdaReader {
             }
             slot += types[i].getSize();
         }
+    }
+
+    private Parameter continuation(Type type) {
+        return new Parameter(Parameter.CONTINUATION, real.type(type), real.type(type));
     }
 
     private Call read() {
@@ -122,7 +168,8 @@ final class LambdaReader {
         }
         boolean gives = value instanceof Result result && result.call() == call;
         boolean isVoid = call.descriptor().endsWith(")V") && !call.name().equals("<init>");
-        boolean empty = isVoid && (value == null || value.getClass().getName().equals("kotlin.Unit"));
+        boolean suspends = KotlinCode.isSuspending(real.parameterTypes(call.descriptor()));
+        boolean empty = isVoid && value == null || (isVoid || suspends) && KotlinCode.isUnit(value);
         if (!nothing && !gives && !empty) {
             throw refused.goesOn(call, "returns something else");
         }
@@ -137,16 +184,23 @@ final class LambdaReader {
             case Opcodes.LDC -> frame.push(operands.constant(instruction.operand()));
             case Opcodes.NEW -> frame.push(new Unmade((String) instruction.operand()));
             case Opcodes.CHECKCAST -> cast((String) instruction.operand());
-            case Opcodes.INSTANCEOF ->
-                frame.push(real.type((String) instruction.operand()).isInstance(frame.popKnown()) ? 1 : 0);
+            case Opcodes.INSTANCEOF -> isInstance((String) instruction.operand());
             case Opcodes.NEWARRAY ->
                 frame.push(new NewArray(Frame.elementType(instruction.number()), (Integer) frame.popKnown()));
             case Opcodes.ANEWARRAY ->
                 frame.push(new NewArray(real.type((String) instruction.operand()), (Integer) frame.popKnown()));
             case Opcodes.MULTIANEWARRAY -> operands.pushGrid((String) instruction.operand(), instruction.number());
             case Opcodes.GETSTATIC -> get((Member) instruction.operand(), null);
-            case Opcodes.GETFIELD -> get((Member) instruction.operand(), notNull(frame.popKnown()));
-            case Opcodes.PUTFIELD, Opcodes.PUTSTATIC -> throw refused.other("writes into a field");
+            case Opcodes.GETFIELD -> getField((Member) instruction.operand());
+            case Opcodes.PUTFIELD -> {
+                frame.pop();
+                // What a suspending lambda keeps for later is for later.
+                if (!isContinuation(frame.pop())) {
+                    throw refused.other("writes into a field");
+                }
+            }
+            case Opcodes.PUTSTATIC -> throw refused.other("writes into a field");
+            case Opcodes.IF_ACMPEQ, Opcodes.IF_ACMPNE -> compare(opcode, (Label) instruction.operand());
             case Opcodes.ATHROW -> throw refused.other("throws an exception");
             case Opcodes.MONITORENTER, Opcodes.MONITOREXIT -> throw refused.other("takes a lock");
             case Opcodes.GOTO -> place = MethodCode.placeOf((Label) instruction.operand());
@@ -165,6 +219,42 @@ final class LambdaReader {
                     throw refused.other("has code that no compiler writes today");
                 }
             }
+        }
+    }
+
+    private void isInstance(String type) {
+        if (isContinuation(frame.peek())) {
+            // Not of the class that the lambda goes on by: it has just begun.
+            frame.pop();
+            frame.push(0);
+        } else {
+            frame.push(real.type(type).isInstance(frame.popKnown()) ? 1 : 0);
+        }
+    }
+
+    private void getField(Member field) throws ReflectiveOperationException {
+        if (isContinuation(frame.peek())) {
+            frame.pop();
+            frame.push(field.descriptor().equals("I") ? (Object) 0 : null);
+        } else {
+            get(field, notNull(frame.popKnown()));
+        }
+    }
+
+    /** What the call gave is never the mark for a call that goes on later. */
+    private void compare(int opcode, Label label) {
+        Object right = frame.pop();
+        Object left = frame.pop();
+        boolean jumps;
+        if (left instanceof Result || right instanceof Result) {
+            jumps = opcode == Opcodes.IF_ACMPNE;
+        } else {
+            frame.push(left);
+            frame.push(right);
+            jumps = frame.jumps(opcode);
+        }
+        if (jumps) {
+            place = MethodCode.placeOf(label);
         }
     }
 
@@ -205,16 +295,24 @@ final class LambdaReader {
         }
         Object[] arguments = frame.popAll(types.length);
         Object target = frame.pop();
-        if (target instanceof Unmade unmade) {
+        MethodCode own = target != null && target == self && form.isObject() && opcode == Opcodes.INVOKEVIRTUAL
+                ? LambdaCode.of(form.owner(), method.name(), method.descriptor())
+                : null;
+        if (own != null) {
+            within(own, target, method, types, arguments);
+        } else if (target instanceof Unmade unmade) {
             construct(unmade, method, types, arguments);
         } else if (target instanceof Parameter parameter) {
-            if (Frame.isUnboxing(method)) {
+            if (isUnboxing(parameter, method)) {
+                frame.push(new Parameter(
+                        parameter.number(), parameter.type(), real.type(Type.getReturnType(method.descriptor()))));
+            } else if (Frame.isUnboxing(method)) {
                 frame.push(rules.unboxed(method, parameter));
             } else {
                 onAnyInstance(parameter, method, types, arguments);
             }
         } else if (target instanceof Result result) {
-            if (Frame.isUnboxing(method)) {
+            if (Frame.isUnboxing(method) || method.name().equals("unbox-impl")) {
                 frame.push(new Result(
                         result.call(), Type.getReturnType(method.descriptor()).getSize() == 2));
             } else {
@@ -225,8 +323,25 @@ final class LambdaReader {
         }
     }
 
+    /** Whether Kotlin takes a value out of its object, or a number out of whatever box it has. */
+    private static boolean isUnboxing(Parameter parameter, Member method) {
+        return method.name().equals("unbox-impl") && parameter.as() == parameter.type()
+                || method.owner().equals("java/lang/Number") && method.name().endsWith("Value");
+    }
+
     private void onObject(Object target, Member method, int opcode, Type[] types, Object[] arguments) throws Throwable {
         PropertyReference property = PropertyReference.of(target, method.name());
+        if (property != null && property.target() == PropertyReference.ANY) {
+            if (!(arguments.length > 0 && arguments[0] instanceof Parameter parameter)) {
+                throw refused.noDouble(method.name(), target);
+            }
+            onAnyInstance(
+                    parameter,
+                    property.accessor(),
+                    Type.getArgumentTypes(property.accessor().descriptor()),
+                    Arrays.copyOfRange(arguments, 1, arguments.length));
+            return;
+        }
         if (property != null) {
             onObject(
                     property.target(),
@@ -246,6 +361,10 @@ final class LambdaReader {
                 return;
             }
             PatternReader.refuseFixed(participant, method.name(), method.descriptor());
+        }
+        if (last && participant == null && KotlinCode.only(target.getClass()) == target) {
+            onOnlyInstance(target, method, types, arguments);
+            return;
         }
         if (last || Tail.isLastCall(code, place)) {
             throw refused.noDouble(method.name(), target);
@@ -292,6 +411,9 @@ final class LambdaReader {
             // A null check that the compiler adds, which says nothing of the call.
             return;
         }
+        if (isOfSuspending(method, arguments) || isStep(method, types, arguments)) {
+            return;
+        }
         if (!Frame.isBoxing(method) && Tail.isTail(code, place)) {
             mean(Asked.A_CLASS, null, null, method, types, arguments);
             return;
@@ -314,13 +436,19 @@ final class LambdaReader {
     }
 
     private void construct(Unmade unmade, Member constructor, Type[] types, Object[] arguments) throws Throwable {
-        if (Tail.isTail(code, place)) {
+        if (Tail.isTail(code, place) && !KotlinCode.isContinuation(real.type(unmade.type))) {
             mean(Asked.A_CLASS, null, null, constructor, types, arguments);
             frame.pop();
             frame.replace(unmade, new Result(call, false));
             return;
         }
         Class<?> type = real.type(unmade.type);
+        if (arguments.length > 0
+                && isContinuation(arguments[arguments.length - 1])
+                && KotlinCode.isContinuation(type)) {
+            frame.replace(unmade, arguments[arguments.length - 1]);
+            return;
+        }
         Object[] values = operands.known(arguments, types);
         if (Tail.isLastCall(code, place)) {
             throw refused.staticCode(type, "new");
@@ -339,6 +467,54 @@ final class LambdaReader {
         rules.madeHere(made);
     }
 
+    /** What Kotlin does beside a suspending call, and what says nothing of it. */
+    private boolean isOfSuspending(Member method, Object[] arguments) {
+        switch (method.name()) {
+            case "getCOROUTINE_SUSPENDED" -> frame.push(method);
+            case "nullOutSpilledVariable" -> frame.push(null);
+            case "throwOnFailure" -> {
+                return method.owner().equals("kotlin/ResultKt");
+            }
+            case "box-impl" -> {
+                if (!(arguments[0] instanceof Result result)) {
+                    return false;
+                }
+                frame.push(new Result(result.call(), false));
+            }
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether a method leads to the call that is meant: with the defaults of arguments, or for the lambda alone. */
+    private boolean isStep(Member method, Type[] types, Object[] arguments) {
+        boolean ofLambda = form.isObject()
+                && outermost(Type.getInternalName(form.owner())).equals(outermost(method.owner()))
+                && method.name().contains("$");
+        if (!method.name().endsWith("$default") && !ofLambda) {
+            return false;
+        }
+        MethodCode inner = LambdaCode.of(real.type(method.owner()), method.name(), method.descriptor());
+        if (inner == null) {
+            return false;
+        }
+        within(inner, null, method, types, arguments);
+        return true;
+    }
+
+    private static String outermost(String internalName) {
+        int inner = internalName.indexOf('$');
+        return inner < 0 ? internalName : internalName.substring(0, inner);
+    }
+
+    /** A method of a Kotlin object, which is the only one of its class: any call of it is meant. */
+    private void onOnlyInstance(Object target, Member method, Type[] types, Object[] arguments) {
+        mean(Asked.ANY_INSTANCE, null, null, method, types, arguments);
+        startWith(new ArgumentRule.Literal(target), target.getClass());
+    }
+
     /** A free parameter that is asked for something at the end: the method on any instance of a class. */
     private void onAnyInstance(Parameter parameter, Member method, Type[] types, Object[] arguments) {
         Class<?> type = real.type(method.owner());
@@ -346,8 +522,13 @@ final class LambdaReader {
             throw refused.computed(parameter);
         }
         mean(Asked.ANY_INSTANCE, null, null, method, types, arguments);
+        startWith(new ArgumentRule.Free(parameter.number(), parameter.type(), parameter.type()), type);
+    }
+
+    /** Makes the object that is called the first argument. */
+    private void startWith(ArgumentRule instance, Class<?> type) {
         ArgumentRule[] all = new ArgumentRule[call.rules().length + 1];
-        all[0] = new ArgumentRule.Free(parameter.number(), parameter.type(), parameter.type());
+        all[0] = instance;
         System.arraycopy(call.rules(), 0, all, 1, call.rules().length);
         Object pushed = call.descriptor().endsWith(")V") ? null : frame.pop();
         call = new Call(Asked.ANY_INSTANCE, null, null, type, call.name(), call.descriptor(), all, null);

@@ -13,6 +13,9 @@ import org.objectweb.asm.Type;
  */
 record PropertyReference(Object target, Member accessor) {
 
+    /** In place of the object, where the reference names none: any instance has the property. */
+    static final Object ANY = new Object();
+
     private static final String KOTLIN = "kotlin.jvm.internal.CallableReference";
 
     /** What a call of an object means if that is a reference to a property; else null. */
@@ -31,6 +34,12 @@ record PropertyReference(Object target, Member accessor) {
             return null;
         }
         String owner = Type.getInternalName(target.getClass());
+        if (target.getClass().getName().equals(KOTLIN + "$NoReceiver")) {
+            Object container = type.getMethod("getOwner").invoke(object);
+            owner = Type.getInternalName(
+                    (Class<?>) container.getClass().getMethod("getJClass").invoke(container));
+            target = ANY;
+        }
         if (!called.equals("set")) {
             return new PropertyReference(
                     target, new Member(owner, getter.substring(0, end), getter.substring(end), false));

@@ -40,7 +40,9 @@ final class Rules {
 
     /** The rule for an argument of a declared type. */
     ArgumentRule of(@Nullable Object value, Type type, Call call) {
-        if (value instanceof Parameter parameter) {
+        if (value instanceof Parameter parameter && parameter.number() == Parameter.CONTINUATION) {
+            return new ArgumentRule.Passed();
+        } else if (value instanceof Parameter parameter) {
             return free(parameter, type);
         } else if (value instanceof NewArray array) {
             return array.anySymbol() == null ? new ArgumentRule.Literal(array.real) : elements(array, call);

@@ -22,7 +22,11 @@ final class Symbols {
      * @param type its type, as the pattern's shape says it
      * @param as the type that it has here: a primitive one where it was unboxed and perhaps widened
      */
-    record Parameter(int number, Class<?> type, Class<?> as) {}
+    record Parameter(int number, Class<?> type, Class<?> as) {
+
+        /** The number of that by which a suspending lambda of Kotlin goes on; no source shows it. */
+        static final int CONTINUATION = -1;
+    }
 
     /** A {@code long} or {@code double}, which instructions that move values about treat as two. */
     record Wide(Object value) {}

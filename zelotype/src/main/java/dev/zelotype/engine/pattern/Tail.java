@@ -28,6 +28,9 @@ final class Tail {
                 return true;
             } else if (opcode == Opcodes.GOTO) {
                 next = MethodCode.placeOf((Label) instruction.operand());
+            } else if (isComparedWithSuspended(code, next - 1)) {
+                // A call that a pattern means never suspends.
+                next = MethodCode.placeOf((Label) code.at(next + 1).operand());
             } else if (isStore(code, next - 1)) {
                 next += 3;
             } else if (!isHarmless(instruction)) {
@@ -55,7 +58,9 @@ final class Tail {
     private static boolean isHarmless(Instruction instruction) {
         int opcode = instruction.opcode();
         if (instruction.operand() instanceof Member member) {
-            return opcode == Opcodes.INVOKESTATIC && Frame.isBoxing(member)
+            return opcode == Opcodes.INVOKESTATIC
+                            && (Frame.isBoxing(member) || member.name().equals("box-impl"))
+                    || opcode == Opcodes.INVOKEVIRTUAL && member.name().equals("unbox-impl")
                     || opcode == Opcodes.INVOKEVIRTUAL && Frame.isUnboxing(member)
                     || opcode == Opcodes.GETSTATIC && member.owner().equals("kotlin/Unit");
         }
@@ -65,6 +70,18 @@ final class Tail {
                 || opcode == Opcodes.NOP
                 || opcode == Opcodes.ACONST_NULL
                 || Arithmetic.isConversion(opcode);
+    }
+
+    /** Whether what a call gave is compared with Kotlin's mark for a call that goes on later. */
+    private static boolean isComparedWithSuspended(MethodCode code, int place) {
+        if (place + 2 >= code.length()
+                || code.at(place).opcode() != Opcodes.DUP
+                || code.at(place + 2).opcode() != Opcodes.IF_ACMPNE) {
+            return false;
+        }
+        Instruction mark = code.at(place + 1);
+        return mark.opcode() == Opcodes.ALOAD
+                || mark.operand() instanceof Member member && member.name().equals("getCOROUTINE_SUSPENDED");
     }
 
     /** Whether a coverage probe is set: a boolean array, a place in it, true. */

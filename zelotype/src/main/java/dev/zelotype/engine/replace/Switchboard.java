@@ -1,6 +1,7 @@
 package dev.zelotype.engine.replace;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.engine.make.Allocation;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
@@ -127,6 +128,9 @@ final class Switchboard implements Decider {
 
     @Override
     public Object @Nullable [] called(WovenMethod method, @Nullable Object self, Object[] arguments) {
+        if (KotlinCode.resumes(method.owner(), method.name(), arguments)) {
+            return null;
+        }
         Participant single = self == null ? null : DoubleClass.participantOf(self);
         if (single != null && !single.doubleClass().isWoven()) {
             DoubledMethod itsFinal = single.doubleClass().findFinal(method.name(), method.descriptor());

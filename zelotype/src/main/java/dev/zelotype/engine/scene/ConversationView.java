@@ -6,9 +6,11 @@ import dev.zelotype.conversation.Ending;
 import dev.zelotype.conversation.RecordedCall;
 import dev.zelotype.conversation.Role;
 import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
 import dev.zelotype.doubles.DoubledType;
 import dev.zelotype.doubles.NamedDouble;
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Rows;
 import dev.zelotype.engine.explain.Calls;
@@ -156,6 +158,14 @@ public final class ConversationView {
                     .pinned(statement.pattern().pinned())
                     .order(orders.indexOf(order) + 1)
                     .place(statement.place())
+                    .build());
+        }
+        for (CallScene.Whole whole : scene.wholes()) {
+            told.add(TestStatement.builder()
+                    .verb(Verb.NOTHING_ELSE)
+                    .receiver(whole.receiver())
+                    .text(whole.receiver())
+                    .place(whole.place())
                     .build());
         }
     }

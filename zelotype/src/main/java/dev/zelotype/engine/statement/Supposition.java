@@ -1,5 +1,6 @@
 package dev.zelotype.engine.statement;
 
+import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
 import dev.zelotype.conversation.Verb;
@@ -98,8 +99,9 @@ public class Supposition extends Statement {
         }
     }
 
-    private Step value(@Nullable Object value) {
+    private Step value(@Nullable Object said) {
         DoubledMethod method = method();
+        Object value = KotlinCode.asGiven(said, method.returnType(), method.suspends());
         if (method.isConstructor() && value == null) {
             throw new MisuseException(
                     "The answer of " + this + " is null, but a constructor cannot return null.",

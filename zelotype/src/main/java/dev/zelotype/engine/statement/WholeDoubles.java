@@ -1,6 +1,7 @@
 package dev.zelotype.engine.statement;
 
 import dev.zelotype.engine.calls.Call;
+import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.calls.MethodLog;
 import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.decide.Demand;
@@ -73,6 +74,9 @@ public final class WholeDoubles {
         List<Call> others = new ArrayList<>();
         List<String> counted = new ArrayList<>();
         List<Part> parts = looked("verifyNothingElse", doubles);
+        String place = Lines.text(Lines.caller());
+        parts.forEach(
+                part -> part.scene().saidWhole(new CallScene.Whole(part.owner().name(), place)));
         for (Part part : parts) {
             for (Call call : part.calls()) {
                 if (!call.accounted()) {

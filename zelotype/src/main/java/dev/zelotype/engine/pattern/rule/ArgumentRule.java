@@ -100,6 +100,20 @@ public interface ArgumentRule {
         }
     }
 
+    /** What a suspending call of Kotlin goes on by: any, since no source shows it. */
+    record Passed() implements ArgumentRule {
+
+        @Override
+        public boolean means(ArgumentRule other) {
+            return other instanceof Passed;
+        }
+
+        @Override
+        public boolean covers(@Nullable Object argument, Object[] free) {
+            return true;
+        }
+    }
+
     /** A rule for each element of an array, as the compiler makes one of variable arguments. */
     record Elements(ArgumentRule[] rules) implements ArgumentRule {
 

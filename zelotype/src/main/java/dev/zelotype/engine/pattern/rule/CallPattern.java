@@ -95,7 +95,7 @@ public final class CallPattern {
     public int pinned() {
         int pinned = 0;
         for (ArgumentRule rule : rules) {
-            pinned += rule instanceof ArgumentRule.Free ? 0 : 1;
+            pinned += rule instanceof ArgumentRule.Free || rule instanceof ArgumentRule.Passed ? 0 : 1;
         }
         return pinned;
     }
@@ -134,6 +134,9 @@ public final class CallPattern {
     private boolean eachRuleIsAnotherParameter() {
         boolean[] used = new boolean[freeTypes.length];
         for (int i = 0; i < rules.length; i++) {
+            if (rules[i] instanceof ArgumentRule.Passed) {
+                continue;
+            }
             if (!(rules[i] instanceof ArgumentRule.Free free)
                     || used[free.parameter()]
                     || !free.coversAll(method.parameterTypes()[i])) {
@@ -317,7 +320,7 @@ public final class CallPattern {
             }
             return array;
         }
-        return ((ArgumentRule.Literal) rule).value();
+        return rule instanceof ArgumentRule.Literal literal ? literal.value() : null;
     }
 
     /** The pattern with a further condition. */

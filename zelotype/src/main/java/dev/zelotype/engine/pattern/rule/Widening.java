@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern.rule;
 
+import dev.zelotype.basics.KotlinCode;
 import java.lang.invoke.MethodType;
 import org.jspecify.annotations.Nullable;
 
@@ -47,6 +48,8 @@ public final class Widening {
     public static Object convert(Object value, Class<?> box) {
         if (value.getClass() == box || value instanceof Boolean) {
             return value;
+        } else if (KotlinCode.heldBy(value.getClass()) != null) {
+            return KotlinCode.unboxed(value);
         }
         Number number = value instanceof Character c ? (Number) (int) c : (Number) value;
         if (box == Double.class) {
@@ -67,6 +70,9 @@ public final class Widening {
 
     /** The value of a narrower type that was widened to a value; null if there is none. */
     static @Nullable Object undo(Object widened, Class<?> box) {
+        if (KotlinCode.heldBy(box) != null) {
+            return KotlinCode.boxed(box, widened);
+        }
         Object narrow = convert(widened, box);
         return convert(narrow, widened.getClass()).equals(widened) ? narrow : null;
     }

@@ -1,0 +1,80 @@
+package dev.zelotype.benchmarks;
+
+import dev.zelotype.challenge.kept.Cut;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+
+/**
+ * Shares the classes of an imagined suite of 100,000 tests out among 50 machines, and prints how even that is. The times are
+ * drawn at random, most short and a few very long, and are another time not quite the same, as on real machines.
+ */
+final class HundredThousandTests {
+
+    private static final int CLASSES = 12_500;
+    private static final int MACHINES = 50;
+    private static final long SEED = 20;
+    private static final double MEDIAN_MILLIS = 400;
+    private static final double SPREAD = 1.2;
+    private static final double NOISE = 0.3;
+    private static final double BYTES_OF_MILLI = 15;
+
+    private HundredThousandTests() {}
+
+    /** What it comes to, in a sentence. */
+    static String told() {
+        Random random = new Random(SEED);
+        Map<String, Long> before = new TreeMap<>();
+        Map<String, Long> sizes = new TreeMap<>();
+        Map<String, Double> now = new TreeMap<>();
+        for (int i = 0; i < CLASSES; i++) {
+            String name = "dev.observatory.Class" + i + "Test";
+            // Eight tests of a class, each run some ten times.
+            double millis = MEDIAN_MILLIS * Math.exp(SPREAD * random.nextGaussian());
+            before.put(name, Math.max(1, Math.round(millis)));
+            now.put(name, millis * Math.exp(NOISE * random.nextGaussian()));
+            // The size of a class tells something of its time, and not much.
+            sizes.put(name, Math.max(400, Math.round(millis * BYTES_OF_MILLI * Math.exp(random.nextGaussian()))));
+        }
+        double[] byTime = loads(new Cut(Cut.weights(sizes, before), MACHINES), now);
+        double[] bySize = loads(new Cut(Cut.weights(sizes, Map.of()), MACHINES), now);
+        double all = now.values().stream().mapToDouble(Double::doubleValue).sum() / 1000;
+        return String.format(
+                Locale.ROOT,
+                "Simulated: of 100,000 tests whose challenge takes one machine %.0f minutes, 50 machines have each %.1f"
+                        + " minutes to"
+                        + " do, beside the start of a JVM. Shared out by the times of an earlier challenge, which differ by"
+                        + " %.0f %% from one to the next,"
+                        + " the longest shard takes %.2f times that; by the size of the test classes alone, %.2f times. A"
+                        + " machine that is lost costs its shard once more, %.1f minutes, and nothing else.",
+                all / 60,
+                all / 60 / MACHINES,
+                100 * NOISE,
+                most(byTime) / (all / MACHINES),
+                most(bySize) / (all / MACHINES),
+                most(byTime) / 60);
+    }
+
+    private static double[] loads(Cut cut, Map<String, Double> millis) {
+        double[] seconds = new double[MACHINES];
+        for (int i = 0; i < MACHINES; i++) {
+            for (String each : cut.classes(i + 1)) {
+                seconds[i] += millis.get(each) / 1000;
+            }
+        }
+        return seconds;
+    }
+
+    private static double most(double[] loads) {
+        double most = 0;
+        for (double each : loads) {
+            most = Math.max(most, each);
+        }
+        return most;
+    }
+
+    public static void main(String[] arguments) {
+        System.out.println(told());
+    }
+}

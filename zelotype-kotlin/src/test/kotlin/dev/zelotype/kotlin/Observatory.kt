@@ -1,0 +1,89 @@
+package dev.zelotype.kotlin
+
+import kotlinx.coroutines.delay
+
+/** The observatory's collaborators, as Kotlin would have them. */
+interface Weather {
+    val humidity: Int
+    var note: String
+    fun humidityAt(dome: String): Int
+    fun warning(dome: String, level: Int = 3, loud: Boolean = false): String
+    fun forecast(): List<String>
+}
+
+interface Dome {
+    fun open(degrees: Int)
+    fun close()
+    fun isSafe(wind: Double): Boolean
+}
+
+@JvmInline
+value class Target(val name: String)
+
+@JvmInline
+value class Degrees(val value: Int)
+
+sealed interface Sky {
+    data object Clear : Sky
+    data class Clouded(val share: Int) : Sky
+}
+
+interface Catalog {
+    suspend fun find(name: String): String?
+    suspend fun size(): Int
+    suspend fun all(): List<String>
+    suspend fun save(name: String, degrees: Int)
+    suspend fun rate(target: Target): Degrees
+    suspend fun nearest(degrees: Degrees): Target
+    suspend fun limited(name: String, limit: Int = 10): List<String>
+    fun position(target: Target): Degrees
+    fun of(degrees: Degrees): Target
+    fun sky(): Sky
+}
+
+class Gauge {
+    var level = 1
+    fun read(): Int = level
+    suspend fun slowRead(): Int = level
+
+    /** Goes on after it was suspended, which is no other call. */
+    suspend fun waitFor(wanted: Int): Int {
+        while (level < wanted) {
+            delay(10)
+            level++
+        }
+        return level
+    }
+}
+
+object Clockwork {
+    fun ticks(): Int = 1
+    val rate: Int get() = 10
+}
+
+class Station(val name: String) {
+    fun call(to: String): String = "$name calls $to"
+
+    companion object {
+        fun nearest(place: String): String = "real $place"
+    }
+}
+
+open class Mount {
+    open suspend fun slew(target: String): Int = target.length
+    open fun park(): Boolean = false
+}
+
+fun Weather.isHumid(): Boolean = humidity > 80
+
+class NightRun(private val weather: Weather, private val dome: Dome, private val catalog: Catalog) {
+    suspend fun observe(name: String): String? {
+        if (weather.humidity > 80) {
+            return null
+        }
+        dome.open(40)
+        val found = catalog.find(name) ?: return null
+        catalog.save(found, 40)
+        return found
+    }
+}

@@ -1,0 +1,110 @@
+package dev.zelotype.report.site;
+
+import dev.zelotype.journal.JournalChallenge;
+import dev.zelotype.journal.JournalClaim;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.JournalSink;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/**
+ * For Zelotype's own tools: what a report has found that somebody may want to mend, for tools that show findings at their
+ * lines. For one thread.
+ *
+ * <pre>{@code
+ * ReportFindings findings = new ReportFindings();
+ * JournalReader.read(journal, findings);
+ * findings.all().forEach(each -> System.out.println(each.place() + " " + each.text()));
+ * }</pre>
+ */
+public final class ReportFindings implements JournalSink {
+
+    private final Overview overview = new Overview();
+
+    /** Makes one that knows nothing yet. */
+    public ReportFindings() {}
+
+    /**
+     * What was found at one place.
+     *
+     * @param rule its sort, such as {@code broken-claim}
+     * @param title what all of the sort have in common
+     * @param wrong whether it is wrong, and not only worth a thought
+     * @param place the source file and line; empty if not known
+     * @param text what was found, for people
+     * @param cure what to write instead; empty if nothing
+     * @param tests the tests that it is about
+     */
+    public record Found(
+            String rule, String title, boolean wrong, String place, String text, String cure, List<String> tests) {}
+
+    @Override
+    public void add(JournalScene scene) {
+        overview.add(scene);
+    }
+
+    @Override
+    public void add(JournalClaim claim) {
+        overview.add(claim);
+    }
+
+    @Override
+    public void add(JournalChallenge challenge) {
+        overview.add(challenge);
+    }
+
+    /**
+     * All findings: broken claims, what a challenge has found, and advice.
+     *
+     * @return the findings, in this order
+     */
+    public List<Found> all() {
+        List<Found> all = new ArrayList<>();
+        for (JournalClaim claim : overview.claims) {
+            if (!claim.isKept()) {
+                all.add(new Found(
+                        "broken-claim",
+                        "A real object does not do what a stub says",
+                        true,
+                        claim.place(),
+                        claim.real() + " breaks the claim " + claim.text() + ": " + claim.failure(),
+                        "",
+                        tests(overview.relyingOn(claim).tests.stream())));
+            }
+        }
+        JournalChallenge challenge = overview.challenge();
+        for (JournalChallenge.Place place :
+                challenge == null ? List.<JournalChallenge.Place>of() : challenge.places()) {
+            if (!place.found().equals(JournalChallenge.NOTICED)) {
+                all.add(new Found(
+                        "challenge-" + place.change(),
+                        "A change of this kind (" + place.change() + ") that no test noticed",
+                        place.found().equals(JournalChallenge.GAP),
+                        place.place(),
+                        place.sentence(),
+                        place.statement(),
+                        place.tests()));
+            }
+        }
+        overview.advice()
+                .forEach((advice, tests) -> all.add(new Found(
+                        "advice-"
+                                + advice.rule().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                        advice.rule().title(),
+                        false,
+                        advice.place(),
+                        advice.rule().title() + ": " + advice.statement() + ". "
+                                + advice.rule().reason(),
+                        advice.milder(),
+                        tests(tests.stream()))));
+        return all;
+    }
+
+    private List<String> tests(Stream<Integer> numbers) {
+        return numbers.distinct()
+                .map(number -> overview.entries.get(number).test())
+                .toList();
+    }
+}

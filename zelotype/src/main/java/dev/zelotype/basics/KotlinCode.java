@@ -1,0 +1,252 @@
+package dev.zelotype.basics;
+
+import java.lang.annotation.Annotation;
+import java.lang.reflect.Field;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.Type;
+import java.lang.reflect.WildcardType;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * For our own modules: what the Kotlin compiler makes of Kotlin. Everything is told by names, so nothing of Kotlin need be
+ * there. Stateless.
+ *
+ * <pre>{@code
+ * boolean suspends = KotlinCode.isSuspending(method);
+ * }</pre>
+ */
+public final class KotlinCode {
+
+    private static final String CONTINUATION = "kotlin.coroutines.Continuation";
+    private static final String UNIT = "kotlin.Unit";
+
+    private static final ClassValue<Boolean> OF_KOTLIN = new ClassValue<>() {
+        @Override
+        protected Boolean computeValue(Class<?> type) {
+            return isAnnotated(type, "kotlin.Metadata");
+        }
+    };
+
+    /** The methods of a value class that put its value into an object and take it out again; null for other classes. */
+    private static final ClassValue<@Nullable Box> BOXES = new ClassValue<>() {
+        @Override
+        protected @Nullable Box computeValue(Class<?> type) {
+            return isAnnotated(type, "kotlin.jvm.JvmInline") ? boxOf(type) : null;
+        }
+    };
+
+    private record Box(Method in, Method out) {}
+
+    private KotlinCode() {}
+
+    private static boolean isAnnotated(Class<?> type, String name) {
+        for (Annotation each : type.getDeclaredAnnotations()) {
+            if (each.annotationType().getName().equals(name)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static @Nullable Box boxOf(Class<?> type) {
+        Method in = null;
+        Method out = null;
+        for (Method each : type.getDeclaredMethods()) {
+            if (each.getName().equals("box-impl")) {
+                in = each;
+            } else if (each.getName().equals("unbox-impl")) {
+                out = each;
+            }
+        }
+        if (in == null || out == null || !in.trySetAccessible() || !out.trySetAccessible()) {
+            return null;
+        }
+        return new Box(in, out);
+    }
+
+    /**
+     * Whether a class was written in Kotlin.
+     *
+     * @param type the class
+     * @return whether it was
+     */
+    public static boolean isOfKotlin(Class<?> type) {
+        return OF_KOTLIN.get(type);
+    }
+
+    /**
+     * Whether a type is that by which a suspending method goes on, or one of its kin.
+     *
+     * @param type the type; null for none
+     * @return whether it is
+     */
+    public static boolean isContinuation(@Nullable Class<?> type) {
+        if (type == null || type.getName().equals(CONTINUATION)) {
+            return type != null;
+        }
+        for (Class<?> each : type.getInterfaces()) {
+            if (isContinuation(each)) {
+                return true;
+            }
+        }
+        return isContinuation(type.getSuperclass());
+    }
+
+    /**
+     * Whether a method suspends: its last parameter is a continuation, which no source shows.
+     *
+     * @param parameters the types of its parameters
+     * @return whether it does
+     */
+    public static boolean isSuspending(Class<?>[] parameters) {
+        return parameters.length > 0
+                && parameters[parameters.length - 1].getName().equals(CONTINUATION);
+    }
+
+    /**
+     * What a suspending method gives, which its continuation alone tells.
+     *
+     * @param method the method
+     * @return the type; null if it is not known
+     */
+    public static @Nullable Type given(Method method) {
+        Type[] types = method.getGenericParameterTypes();
+        if (!(types[types.length - 1] instanceof ParameterizedType continuation)) {
+            return null;
+        }
+        Type given = continuation.getActualTypeArguments()[0];
+        return given instanceof WildcardType wild && wild.getLowerBounds().length == 1
+                ? wild.getLowerBounds()[0]
+                : given;
+    }
+
+    /**
+     * Whether a value is what Kotlin gives where nothing is given.
+     *
+     * @param value the value
+     * @return whether it is
+     */
+    public static boolean isUnit(@Nullable Object value) {
+        return value != null && value.getClass().getName().equals(UNIT);
+    }
+
+    /**
+     * The value that Kotlin gives where nothing is given.
+     *
+     * @param type the type that a method gives
+     * @return the only object of it, if it is that type; else null
+     */
+    public static @Nullable Object unit(Class<?> type) {
+        return type.getName().equals(UNIT) ? only(type) : null;
+    }
+
+    /**
+     * The only object of a class, as Kotlin's {@code object} and {@code companion object} make them.
+     *
+     * @param type the class
+     * @return the object; null if the class may have several
+     */
+    public static @Nullable Object only(Class<?> type) {
+        if (!isOfKotlin(type)) {
+            return null;
+        }
+        Object own = held(type, "INSTANCE", type);
+        Class<?> around = type.getEnclosingClass();
+        return own != null || around == null ? own : held(around, type.getSimpleName(), type);
+    }
+
+    private static @Nullable Object held(Class<?> by, String name, Class<?> type) {
+        try {
+            Field field = by.getDeclaredField(name);
+            return field.getType() == type && field.trySetAccessible() ? field.get(null) : null;
+        } catch (ReflectiveOperationException e) {
+            return null;
+        }
+    }
+
+    /**
+     * What the objects of a value class hold.
+     *
+     * @param type the class
+     * @return the type of the value; null for other classes
+     */
+    public static @Nullable Class<?> heldBy(Class<?> type) {
+        Box box = BOXES.get(type);
+        return box == null ? null : box.out().getReturnType();
+    }
+
+    /**
+     * The value that an object of a value class holds.
+     *
+     * @param object the object
+     * @return the value
+     */
+    public static @Nullable Object unboxed(Object object) {
+        Box box = BOXES.get(object.getClass());
+        return box == null ? object : run(box.out(), object);
+    }
+
+    /**
+     * An object of a value class.
+     *
+     * @param type the class
+     * @param value what it holds
+     * @return the object; the value itself for other classes
+     */
+    public static @Nullable Object boxed(Class<?> type, @Nullable Object value) {
+        Box box = BOXES.get(type);
+        return box == null ? value : run(box.in(), null, value);
+    }
+
+    private static @Nullable Object run(Method method, @Nullable Object target, @Nullable Object... arguments) {
+        try {
+            return method.invoke(target, arguments);
+        } catch (IllegalAccessException | InvocationTargetException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /**
+     * An answer as the method gives it: Kotlin has methods give what an object of a value class holds, and nothing where
+     * there is nothing to give.
+     *
+     * @param answer the answer as a test says it
+     * @param returnType the type that the method declares
+     * @param suspends whether the method suspends
+     * @return the answer as the method gives it
+     */
+    public static @Nullable Object asGiven(@Nullable Object answer, Class<?> returnType, boolean suspends) {
+        if (answer == null) {
+            return null;
+        } else if (returnType == void.class && isUnit(answer)) {
+            return null;
+        }
+        Class<?> held = heldBy(answer.getClass());
+        boolean taken = held != null
+                && (!returnType.isInstance(answer) || suspends && returnType == Object.class && !held.isPrimitive());
+        return taken ? unboxed(answer) : answer;
+    }
+
+    /**
+     * Whether a call is that by which a method goes on after it was suspended, and not a call of the program.
+     *
+     * @param owner the class that declares the method
+     * @param method its name
+     * @param arguments the arguments of the call
+     * @return whether it is
+     */
+    public static boolean resumes(Class<?> owner, String method, Object[] arguments) {
+        Object last = arguments.length == 0 ? null : arguments[arguments.length - 1];
+        if (last == null || !last.getClass().getName().startsWith(owner.getName() + "$" + method + "$")) {
+            return false;
+        }
+        try {
+            Field label = last.getClass().getDeclaredField("label");
+            return label.trySetAccessible() && label.getInt(last) < 0;
+        } catch (ReflectiveOperationException e) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,29 @@
+package dev.zelotype.host;
+
+import dev.zelotype.engine.pattern.code.Checks;
+
+/**
+ * For hosts of tests: whether a test checks anything. Safe for use from any thread.
+ *
+ * <pre>{@code
+ * boolean checks = TestChecks.areIn(getClass(), "opens_the_dome");
+ * }</pre>
+ *
+ * @since 0.2
+ */
+public final class TestChecks {
+
+    private TestChecks() {}
+
+    /**
+     * Whether the code of a test, with the methods of its class that it calls, calls anything that looks like a check by its
+     * name: of a test library, of Zelotype, or of a class of helpers.
+     *
+     * @param test the class of the test
+     * @param method the name of the method
+     * @return false only if it is known to call nothing of the sort
+     */
+    public static boolean areIn(Class<?> test, String method) {
+        return Checks.areIn(test, method);
+    }
+}
