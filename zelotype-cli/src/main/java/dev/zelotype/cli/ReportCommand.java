@@ -143,7 +143,7 @@ final class ReportCommand implements Callable<Integer> {
         }
     }
 
-    /** Reads a journal; shards of a challenge in it are put together, and count instead of what it tells of one. */
+    /** Reads a journal; shards of a challenge in it are put together, and count instead of a challenge that it holds. */
     private static void read(Terminal terminal, JournalOption journal, JournalSink sink) {
         boolean areShards = MergedRuns.areIn(journal.path());
         if (!areShards || journal.hasFiles()) {

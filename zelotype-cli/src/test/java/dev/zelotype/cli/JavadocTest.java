@@ -7,6 +7,7 @@ import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,6 +45,8 @@ class JavadocTest {
             import dev.zelotype.challenge.*;
             import dev.zelotype.challenge.change.*;
             import dev.zelotype.challenge.finding.*;
+            import dev.zelotype.challenge.kept.*;
+            import dev.zelotype.challenge.patch.*;
             import dev.zelotype.challenge.run.*;
             import dev.zelotype.conversation.*;
             import dev.zelotype.conversation.ConversationStatements.Form;
@@ -101,8 +104,10 @@ class JavadocTest {
             """;
 
     /** What the examples of some packages use besides. */
-    private static final Map<String, String> MORE = Map.of(
+    private static final Map<String, String> MORE = moreOf(
             "dev.zelotype.challenge.run", "List<Path> classPath;",
+            "dev.zelotype.challenge.patch", "List<Path> classPath; ChallengeResult result;",
+            "dev.zelotype.basics", "java.lang.reflect.Method method;",
             "dev.zelotype.challenge", "List<Path> classPath; ChallengeResult result;",
             "dev.zelotype.host", "java.lang.reflect.Field field; java.lang.reflect.InaccessibleObjectException cause;",
             "dev.zelotype.generate", "Generator.Plan plan;",
@@ -111,10 +116,19 @@ class JavadocTest {
             "dev.zelotype.report.coverage", "Coverage coverage;",
             "dev.zelotype.report.site", "Path journal;");
 
+    private static Map<String, String> moreOf(String... pairs) {
+        Map<String, String> more = new HashMap<>();
+        for (int i = 0; i < pairs.length; i += 2) {
+            more.put(pairs[i], pairs[i + 1]);
+        }
+        return more;
+    }
+
     /** Rooms that no module exports, and those of our own tools. */
     private static final Pattern INNER =
             Pattern.compile("zelotype/(engine|basics|report|generate/(model|text|type|read)"
-                    + "|challenge/(values|worker|judge|run/(?!TestRun)|change/(?!CallPlace|ChangeKind)|finding/Proposal))"
+                    + "|challenge/(values|worker|judge|kept/(?!Shard)|run/(?!TestRun)|change/(?!CallPlace|ChangeKind)"
+                    + "|finding/Proposal))"
                     + "|(package|module)-info");
 
     private static final Pattern PUBLIC = Pattern.compile(

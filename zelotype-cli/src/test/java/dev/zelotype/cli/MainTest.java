@@ -6,6 +6,15 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
+import dev.zelotype.conversation.Conversation;
+import dev.zelotype.conversation.TestStatement;
+import dev.zelotype.conversation.Verb;
+import dev.zelotype.doubles.DoubledType;
+import dev.zelotype.doubles.Kind;
+import dev.zelotype.doubles.NamedDouble;
+import dev.zelotype.journal.JournalClaim;
+import dev.zelotype.journal.JournalScene;
+import dev.zelotype.journal.JournalWriter;
 import java.io.File;
 import java.io.IOException;
 import java.io.InputStream;
@@ -163,12 +172,31 @@ class MainTest {
     @Test
     void what_a_report_finds_is_told_in_the_standard_that_code_hosts_take() throws IOException {
         // A claim that is broken, and a test that says more than it means.
-        Path journal = Files.createDirectories(report.resolveSibling("journal"));
-        RunOfTests.of(
-                journal,
-                Map.of(),
-                "dev.zelotype.examples.observatory.TroubledCatalog",
-                "dev.zelotype.examples.guide.BrittleTestsTest");
+        Path journal = report.resolveSibling("journal");
+        JournalWriter writer = new JournalWriter(journal, null);
+        writer.write(JournalClaim.of("dev.observatory.Dome", "isOpen()", "dome.isOpen()")
+                .place("DomeClaims.java:9")
+                .real("dev.observatory.RealDome")
+                .broken("expected true, was false")
+                .build());
+        Conversation.Builder told = Conversation.builder()
+                .subject("dev.observatory.NightRun")
+                .add(DoubledType.of("dev.observatory.Dome", List.of("isOpen()")))
+                .add(NamedDouble.of("dome", Kind.STUB, "dev.observatory.Dome"));
+        for (Verb verb : List.of(Verb.SUPPOSED, Verb.VERIFIED)) {
+            told.add(TestStatement.builder()
+                    .verb(verb)
+                    .receiver("dome")
+                    .signature("isOpen()")
+                    .text("dome.isOpen()")
+                    .query(true)
+                    .min(verb == Verb.VERIFIED ? 1 : 0)
+                    .found(1)
+                    .place("NightRunTest.java:20")
+                    .build());
+        }
+        writer.write(JournalScene.of("dev.observatory.NightRunTest#closes()", told.build())
+                .build());
         Path file = temporary.resolve("report.sarif");
         String[] command = {
             "report",
@@ -186,8 +214,8 @@ class MainTest {
         assertThat(file)
                 .content()
                 .containsPattern("\"ruleId\" : \"broken-claim\",\\s+\"level\" : \"warning\"")
-                .contains("breaks the claim targetCatalog.find(\\\"Harrow-2\\\")")
-                .contains("\"ruleId\" : \"advice-");
+                .contains("dev.observatory.RealDome breaks the claim dome.isOpen(): expected true, was false")
+                .contains("\"ruleId\" : \"advice-answered-and-verified\"", "observatory/NightRunTest.java\"");
     }
 
     @Test

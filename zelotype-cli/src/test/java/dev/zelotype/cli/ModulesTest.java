@@ -44,6 +44,7 @@ class ModulesTest {
             Map.entry("zelotype-hosts", new Floor("hosts", CORE, "journal")),
             Map.entry("zelotype-spring", new Floor("spring", "doubles", "error", "host")),
             Map.entry("zelotype-cdi", new Floor("cdi", "doubles", "error")),
+            Map.entry("zelotype-kotlin", new Floor("kotlin", "error")),
             Map.entry("zelotype-generate", new Floor("generate(\\..+)?", "tools")),
             Map.entry("zelotype-challenge", new Floor("challenge(\\..+)?", CORE, "basics", "journal", "tools")),
             Map.entry("zelotype-report", new Floor("report(\\..+)?", CORE, "journal", "tools")),

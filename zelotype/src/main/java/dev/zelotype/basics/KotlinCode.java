@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * there. Stateless.
  *
  * <pre>{@code
- * boolean suspends = KotlinCode.isSuspending(method);
+ * boolean suspends = KotlinCode.isSuspending(method.getParameterTypes());
  * }</pre>
  */
 public final class KotlinCode {
@@ -77,7 +77,7 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a type is that by which a suspending method goes on, or one of its kin.
+     * Whether a type is Kotlin's continuation, or extends it.
      *
      * @param type the type; null for none
      * @return whether it is
@@ -95,7 +95,7 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a method suspends: its last parameter is a continuation, which no source shows.
+     * Whether a method suspends: its last parameter is a continuation, which the compiler adds.
      *
      * @param parameters the types of its parameters
      * @return whether it does
@@ -230,7 +230,7 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a call is that by which a method goes on after it was suspended, and not a call of the program.
+     * Whether a call resumes a method that was suspended, and is not a call of the program.
      *
      * @param owner the class that declares the method
      * @param method its name

@@ -177,7 +177,7 @@ public final class Finding {
     /**
      * The test in which the statement holds.
      *
-     * @return its unique id on the JUnit Platform; empty if there is no statement
+     * @return its unique id on the JUnit Platform; empty without a statement
      */
     public String statedIn() {
         return statedIn;

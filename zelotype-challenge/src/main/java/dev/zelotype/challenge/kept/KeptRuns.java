@@ -117,7 +117,7 @@ public final class KeptRuns {
         return millis;
     }
 
-    /** The runs of some tests alone, and what was said in them. */
+    /** The runs of some tests alone, with the statements that were tried in them. */
     public KeptRuns only(Set<String> these) {
         KeptRuns some = new KeptRuns(head);
         tests.forEach((id, test) -> {

@@ -275,7 +275,7 @@ public final class SourcePatch {
         }
     }
 
-    /** Takes the compiled classes, which nobody needs. */
+    /** Drops the compiled classes. */
     private static final class Nowhere extends ForwardingJavaFileManager<JavaFileManager> {
 
         Nowhere(JavaFileManager files) {

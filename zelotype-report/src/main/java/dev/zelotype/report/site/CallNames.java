@@ -56,7 +56,7 @@ final class CallNames {
             "join",
             "cancel");
 
-    /** Verbs before a preposition: they do something at a place, or for somebody. */
+    /** Verbs before a preposition: they do something at a place, or for a person. */
     private static final List<String> MOVES = List.of(
             "send", "wait", "sleep", "move", "slew", "put", "add", "set", "save", "write", "note", "append", "print",
             "go", "notify", "call", "book", "reserve", "look", "expose", "create", "make", "issue", "delete", "remove");

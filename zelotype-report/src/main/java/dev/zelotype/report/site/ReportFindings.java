@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
- * For Zelotype's own tools: what a report has found that somebody may want to mend, for tools that show findings at their
+ * For Zelotype's own tools: what a report has found and a developer may mend, for tools that show findings at their
  * lines. For one thread.
  *
  * <pre>{@code

@@ -74,7 +74,7 @@ public sealed interface Step {
         }
     }
 
-    /** What a lambda is given that may suspend as the call does: also that by which the call goes on. */
+    /** What a lambda is given that may suspend as the call does: the continuation of the call as well. */
     private static @Nullable Object @Nullable [] withContinuation(Call call, @Nullable Object @Nullable [] free) {
         if (free == null || !call.log().method().suspends()) {
             return free;

@@ -78,7 +78,7 @@ public final class DoubledMethod {
     public String signature() {
         StringBuilder out = new StringBuilder(name()).append('(');
         Class<?>[] types = executable.getParameterTypes();
-        // Nobody writes the continuation of a suspending method.
+        // The continuation of a suspending method is in no source.
         for (Class<?> type : suspends() ? Arrays.copyOf(types, types.length - 1) : types) {
             out.append(out.charAt(out.length() - 1) == '(' ? "" : ", ").append(type.getSimpleName());
         }

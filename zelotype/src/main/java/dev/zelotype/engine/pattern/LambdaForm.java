@@ -251,7 +251,7 @@ final class LambdaForm {
         return form.getImplMethodSignature();
     }
 
-    /** Whether the lambda is an object of a class of its own, of which the compiler says no more than its code does. */
+    /** Whether the lambda is an object of a class of its own, described by nothing but its code. */
     boolean isObject() {
         return isObject;
     }

@@ -24,7 +24,7 @@ final class Symbols {
      */
     record Parameter(int number, Class<?> type, Class<?> as) {
 
-        /** The number of that by which a suspending lambda of Kotlin goes on; no source shows it. */
+        /** The number of a suspending lambda's continuation, which the Kotlin compiler adds. */
         static final int CONTINUATION = -1;
     }
 

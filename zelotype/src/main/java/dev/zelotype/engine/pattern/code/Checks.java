@@ -126,8 +126,8 @@ public final class Checks {
 
         private void add(String owner, String name) {
             String type = owner.replace('/', '.');
-            // Of a sentence of ours, its first word tells what it is: an answer may be given by a stage of an
-            // expectation.
+            // Of Zelotype's own methods only the verbs count: an answer may be given by a stage whose name says
+            // "expected".
             // The JDK checks nothing for a test, and the compiler calls Objects.requireNonNull by itself.
             boolean isThrown = name.equals("<init>") && (type.endsWith("Error") || type.endsWith("Exception"));
             if (isThrown) {

@@ -100,7 +100,7 @@ public interface ArgumentRule {
         }
     }
 
-    /** What a suspending call of Kotlin goes on by: any, since no source shows it. */
+    /** The continuation of a suspending call of Kotlin: any, since the compiler adds it. */
     record Passed() implements ArgumentRule {
 
         @Override

@@ -1,0 +1,197 @@
+import java.io.IOException;
+import java.math.BigInteger;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.spi.ToolProvider;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.w3c.dom.Element;
+import org.w3c.dom.Node;
+
+/**
+ * Holds a release to what the central repository asks for, and to what users of it need: {@code java CheckCentral.java
+ * target/repository}. With {@code --signed} each file must have a signature as well.
+ */
+final class CheckCentral {
+
+    private static final Set<String> NEVER = Set.of("zelotype-benchmarks", "zelotype-examples", "zelotype-sweep");
+    private static final List<String> ASKED = List.of("name", "description", "url", "licenses", "developers", "scm");
+
+    private final List<String> wrong = new ArrayList<>();
+    private final Path root;
+    private final boolean signed;
+    private final Map<String, Element> poms = new TreeMap<>();
+    private final Map<String, Path> pomFiles = new HashMap<>();
+
+    private CheckCentral(Path root, boolean signed) {
+        this.root = root;
+        this.signed = signed;
+    }
+
+    public static void main(String[] arguments) throws Exception {
+        CheckCentral check = new CheckCentral(Path.of(arguments[0]), List.of(arguments).contains("--signed"));
+        check.run();
+        check.wrong.forEach(System.err::println);
+        if (!check.wrong.isEmpty()) {
+            System.exit(1);
+        }
+        System.out.println(check.poms.size() + " artifacts: what the central repository asks for is there"
+                + (check.signed ? ", with signatures" : ""));
+    }
+
+    private void run() throws Exception {
+        for (Path pom : files(".pom")) {
+            Element project = DocumentBuilderFactory.newInstance()
+                    .newDocumentBuilder()
+                    .parse(pom.toFile())
+                    .getDocumentElement();
+            String name = text(project, "artifactId");
+            poms.put(name, project);
+            pomFiles.put(name, pom);
+        }
+        if (poms.size() < 10) {
+            wrong.add(root + " holds " + poms.size() + " artifacts only");
+        }
+        for (String name : poms.keySet()) {
+            check(name);
+        }
+        checkFiles();
+        checkModules();
+    }
+
+    private List<Path> files(String ending) throws IOException {
+        try (Stream<Path> all = Files.walk(root)) {
+            return all.filter(file -> file.toString().endsWith(ending)).sorted().toList();
+        }
+    }
+
+    private void check(String name) throws IOException {
+        Element project = poms.get(name);
+        if (NEVER.contains(name)) {
+            wrong.add(name + " is published, which nobody depends on");
+        }
+        for (String each : ASKED) {
+            // A name and a description are of the artifact itself; the rest it may have from its parent.
+            boolean own = each.equals("name") || each.equals("description");
+            if (child(project, each) == null && (own || child(parent(project), each) == null)) {
+                wrong.add(name + " has no <" + each + "> in its pom");
+            }
+        }
+        Element dependencies = child(project, "dependencies");
+        for (Element each : children(dependencies)) {
+            boolean ours = "dev.zelotype".equals(text(each, "groupId"));
+            if (ours && !"test".equals(text(each, "scope")) && !poms.containsKey(text(each, "artifactId"))) {
+                wrong.add(name + " depends on " + text(each, "artifactId") + ", which is not published");
+            }
+        }
+        String packaging = text(project, "packaging");
+        if (packaging.equals("pom")) {
+            return;
+        }
+        String stem = pomFiles.get(name).toString().replaceAll("\\.pom$", "");
+        mustHold(Path.of(stem + "-sources.jar"), ".*\\.(java|kt)");
+        mustHold(Path.of(stem + "-javadoc.jar"), "index\\.html");
+        mustHold(Path.of(stem + ".jar"), "META-INF/LICENSE");
+        if (!Files.exists(Path.of(stem + "-cyclonedx.json"))) {
+            wrong.add(name + " has no bill of materials");
+        }
+    }
+
+    private Element parent(Element project) {
+        Element parent = child(project, "parent");
+        return parent == null ? null : poms.get(text(parent, "artifactId"));
+    }
+
+    private void mustHold(Path jar, String entry) throws IOException {
+        if (!Files.exists(jar)) {
+            wrong.add(jar.getFileName() + " is missing");
+            return;
+        }
+        try (ZipFile zip = new ZipFile(jar.toFile())) {
+            if (zip.stream().map(ZipEntry::getName).noneMatch(each -> each.matches(entry))) {
+                wrong.add(jar.getFileName() + " holds no " + entry);
+            }
+            zip.stream()
+                    .map(ZipEntry::getName)
+                    .filter(each -> each.matches("(?i)(?!META-INF/)(.*/)?(licen[cs]es?|notice|third-party|copying)(\\.[a-z]+)?(/.*)?"))
+                    .filter(each -> !each.endsWith(".class") && !each.endsWith("/") && !each.endsWith(".html"))
+                    .filter(each -> !jar.toString().endsWith("-javadoc.jar") && !jar.toString().endsWith("-sources.jar"))
+                    .forEach(each -> wrong.add(jar.getFileName() + " holds " + each + " outside META-INF"));
+        }
+    }
+
+    private void checkFiles() throws Exception {
+        for (Path file : files("")) {
+            String name = file.getFileName().toString();
+            if (!Files.isRegularFile(file) || name.matches(".*\\.(md5|sha1|sha256|sha512|asc)|maven-metadata.*")) {
+                continue;
+            }
+            for (String[] sum : new String[][] {{"md5", "MD5"}, {"sha1", "SHA-1"}}) {
+                Path said = file.resolveSibling(name + "." + sum[0]);
+                byte[] digest = MessageDigest.getInstance(sum[1]).digest(Files.readAllBytes(file));
+                String is = String.format("%0" + digest.length * 2 + "x", new BigInteger(1, digest));
+                if (!Files.exists(said) || !Files.readString(said).strip().equals(is)) {
+                    wrong.add(name + " has no " + sum[0] + " that fits");
+                }
+            }
+            if (signed && !Files.exists(file.resolveSibling(name + ".asc"))) {
+                wrong.add(name + " is not signed");
+            }
+        }
+    }
+
+    /** What the JDK's own tools say of the jars. */
+    private void checkModules() throws IOException {
+        Set<String> jars = new TreeSet<>();
+        for (Path jar : files(".jar")) {
+            if (jar.toString().matches(".*-(sources|javadoc)\\.jar")) {
+                continue;
+            }
+            jars.add(jar.toString());
+            tool("jar", "--validate", "--file", jar.toString());
+        }
+        String path = jars.stream().filter(each -> !each.contains("zelotype-cli")).collect(Collectors.joining(java.io.File.pathSeparator));
+        for (String module : List.of("dev.zelotype", "dev.zelotype.journal")) {
+            tool("jdeps", "--module-path", path, "--add-modules", module, "--check", module);
+        }
+    }
+
+    private void tool(String name, String... arguments) {
+        java.io.StringWriter said = new java.io.StringWriter();
+        java.io.PrintWriter out = new java.io.PrintWriter(said);
+        int code = ToolProvider.findFirst(name).orElseThrow().run(out, out, arguments);
+        if (code != 0) {
+            wrong.add(name + " " + String.join(" ", arguments) + ": " + said.toString().strip());
+        }
+    }
+
+    private static Element child(Element of, String name) {
+        return children(of).stream().filter(each -> each.getTagName().equals(name)).findFirst().orElse(null);
+    }
+
+    private static List<Element> children(Element of) {
+        List<Element> found = new ArrayList<>();
+        for (Node each = of == null ? null : of.getFirstChild(); each != null; each = each.getNextSibling()) {
+            if (each instanceof Element element) {
+                found.add(element);
+            }
+        }
+        return found;
+    }
+
+    private static String text(Element of, String name) {
+        Element found = child(of, name);
+        return found == null ? "" : found.getTextContent().strip();
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * For tests in Kotlin: statements as Kotlin writes them.
+ */
+package dev.zelotype.kotlin;
