@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.challenge.finding.ChallengedTest;
+import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.challenge.run.TestRun;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -110,5 +111,65 @@ class ChallengedRunsTest {
                 .isInstanceOf(ChallengeException.class)
                 .hasMessageEndingWith("Left out: 1 test class of JUnit 4, for which the class path lacks an engine: add"
                         + " org.junit.vintage:junit-vintage-engine");
+    }
+
+    /** A subject in a folder of its own, a helper that checks for the test, and a test of each framework. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            Jupiter | @org.junit.jupiter.api.BeforeEach    | @org.junit.jupiter.api.AfterEach    | @org.junit.jupiter.api.Test | true
+            JUnit 4 | @org.junit.Before                    | @org.junit.After                    | @org.junit.Test | true
+            TestNG  | @org.testng.annotations.BeforeMethod | @org.testng.annotations.AfterMethod | @org.testng.annotations.Test | false
+            """)
+    void tests_of_each_framework_are_challenged_and_helpers_are_theirs(
+            String framework, String before, String after, String test, boolean stated, @TempDir Path folder)
+            throws IOException {
+        Files.createDirectory(folder.resolve("classes"));
+        List<String> files = new ArrayList<>();
+        files.add(Files.writeString(folder.resolve("Shutter.java"), """
+                package planted;
+                public class Shutter {
+                    public interface Bolt { void push(int times); void pull(); boolean isShut(); }
+                    private final Bolt bolt;
+                    public Shutter(Bolt bolt) { this.bolt = bolt; }
+                    public void shut() { if (!bolt.isShut()) { bolt.push(2); bolt.pull(); } }
+                }
+                """).toString());
+        files.add(Files.writeString(folder.resolve("Bench.java"), """
+                package planted;
+                import static dev.zelotype.Zelotype.verify;
+                /** Not named like a test: it calls the double, and checks it. */
+                public class Bench {
+                    static void warmUp(Shutter.Bolt bolt) { bolt.isShut(); }
+                    static void pushed(Shutter.Bolt bolt) { verify(() -> bolt.push(2)).once(); }
+                }
+                """).toString());
+        files.add(Files.writeString(folder.resolve("ShutterTest.java"), """
+                package planted;
+                import dev.zelotype.*;
+                public class ShutterTest {
+                    private Scene scene;
+                    private Shutter.Bolt bolt;
+                    %s public void open() { scene = Scene.open(); bolt = Zelotype.stub(Shutter.Bolt.class); }
+                    %s public void close() { scene.close(); }
+                    %s public void it_shuts() { Bench.warmUp(bolt); new Shutter(bolt).shut(); Bench.pushed(bolt); }
+                }
+                """.formatted(before, after, test))
+                .toString());
+        ChallengeResult result =
+                Fixtures.planted(folder.resolve("classes"), files).run((done, all) -> {});
+
+        assertThat(result.leftOut()).isEmpty();
+        assertThat(result.tests())
+                .extracting(ChallengedTest::name)
+                .singleElement()
+                .asString()
+                .startsWith("ShutterTest: ");
+        assertThat(result.findings())
+                .filteredOn(finding -> finding.weight() == Finding.Weight.GAP)
+                .extracting(finding -> finding.site().place().replaceAll(":.*", "") + " " + finding.statement())
+                // What TestNG does after a test is no part of it, so nothing can be tried there.
+                .containsExactly("Shutter.java " + (stated ? "verify(() -> bolt.pull()).once();" : ""));
+        assertThat(result.noticedPlaces())
+                .allMatch(noticed -> noticed.site().file().equals("Shutter.java"));
     }
 }

@@ -80,7 +80,7 @@ final class GenerateCommand implements Callable<Integer> {
             paramLabel = "STYLE",
             split = ",",
             defaultValue = "stub",
-            description = "base, stub, strict, spy, fake, linked; several with commas. Default: stub.")
+            description = "base, stub, strict, spy, fake, working-fake, linked; several with commas. Default: stub.")
     private List<String> styles;
 
     @Option(

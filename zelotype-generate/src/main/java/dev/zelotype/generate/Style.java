@@ -23,6 +23,11 @@ public enum Style {
     /** A skeleton in which every method throws until it is written. */
     FAKE("Fake"),
     /**
+     * A fake that works already where names and types show what a method is for: a store of values by their key, a queue,
+     * listeners. Its comment says what was recognised; the rest throws until it is written.
+     */
+    WORKING_FAKE("WorkingFake"),
+    /**
      * The class that Zelotype would make while the tests run; found on the class path, it is used instead, for every
      * kind of double. It is in the package of the doubled type.
      */
@@ -46,10 +51,10 @@ public enum Style {
     /**
      * The style as typed on a command line.
      *
-     * @return the name in lower case
+     * @return the name in lower case, with hyphens
      */
     public String word() {
-        return name().toLowerCase(Locale.ROOT);
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /**
@@ -65,8 +70,8 @@ public enum Style {
             styles.add(Arrays.stream(values())
                     .filter(style -> style.word().equalsIgnoreCase(word.strip()))
                     .findFirst()
-                    .orElseThrow(() -> new GenerateException(
-                            "Unknown style '" + word.strip() + "': give base, stub, strict, spy, fake or linked.")));
+                    .orElseThrow(() -> new GenerateException("Unknown style '" + word.strip()
+                            + "': give base, stub, strict, spy, fake, working-fake or linked.")));
         }
         return styles;
     }

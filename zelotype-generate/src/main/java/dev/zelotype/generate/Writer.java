@@ -45,7 +45,7 @@ final class Writer {
      */
     static String write(TypeModel type, Style style, String packageName, Set<String> neighbours) {
         ClassText written = switch (style) {
-            case BASE, STUB, STRICT, SPY, FAKE -> new Writer(type, style, packageName).build();
+            case BASE, STUB, STRICT, SPY, FAKE, WORKING_FAKE -> new Writer(type, style, packageName).build();
             case LINKED -> LinkedWriter.write(type);
         };
         // A nested type of the doubled one hides what is imported under the same name.
@@ -54,18 +54,9 @@ final class Writer {
 
     private ClassText build() {
         extend(out, type);
-        out.javadoc(
-                switch (style) {
-                    case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.";
-                    case STUB -> "A stub of {@link $T}: its answers are set, method by method.";
-                    case STRICT ->
-                        "A strict stub of {@link $T}: answers are set, method by method; a call that is not set fails.";
-                    case SPY ->
-                        "A spy of {@link $T}: keeps all calls, and passes them on to a real object if it has one.";
-                    case FAKE -> "A fake of {@link $T}, to be written: each unwritten method fails with that message.";
-                    case LINKED -> throw notHere();
-                },
-                type.name());
+        if (style != Style.WORKING_FAKE) {
+            about();
+        }
         constructors();
         List<MethodModel> methods = new ArrayList<>();
         boolean called = false;
@@ -76,6 +67,10 @@ final class Writer {
                 called |= !method.isOfObject();
                 answered |= !method.isOfObject() && !method.isVoid();
             }
+        }
+        FakeWriter fake = new FakeWriter(type, out, DoubleName.of(type, style));
+        if (style == Style.WORKING_FAKE) {
+            fake.head(methods);
         }
         SpyWriter spy = new SpyWriter(type, packageName, out);
         StubWriter stub = new StubWriter(type, style, out);
@@ -92,6 +87,11 @@ final class Writer {
                 case STUB, STRICT -> stub.method(method);
                 case SPY -> spy.method(method);
                 case FAKE -> left(method);
+                case WORKING_FAKE -> {
+                    if (!fake.write(method)) {
+                        left(method);
+                    }
+                }
                 case LINKED -> throw notHere();
             }
         }
@@ -103,6 +103,21 @@ final class Writer {
         }
         equalsWithHashCode(methods);
         return out;
+    }
+
+    private void about() {
+        out.javadoc(
+                switch (style) {
+                    case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.";
+                    case STUB -> "A stub of {@link $T}: its answers are set, method by method.";
+                    case STRICT ->
+                        "A strict stub of {@link $T}: answers are set, method by method; a call that is not set fails.";
+                    case SPY ->
+                        "A spy of {@link $T}: keeps all calls, and passes them on to a real object if it has one.";
+                    case FAKE -> "A fake of {@link $T}, to be written: each unwritten method fails with that message.";
+                    case WORKING_FAKE, LINKED -> throw notHere();
+                },
+                type.name());
     }
 
     /** Default methods run their own code in every style; those that can answer something else are written as well. */

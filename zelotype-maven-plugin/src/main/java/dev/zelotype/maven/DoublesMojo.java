@@ -35,7 +35,7 @@ abstract class DoublesMojo extends AbstractMojo {
     @Parameter
     List<String> types;
 
-    /** The sorts of doubles: base, stub, strict, spy, fake, linked. */
+    /** The sorts of doubles: base, stub, strict, spy, fake, working-fake, linked. */
     @Parameter(defaultValue = "stub")
     List<String> styles;
 

@@ -391,7 +391,8 @@ class GoalsTest {
         generate.styles = List.of("stubb");
         assertThatThrownBy(generate::execute)
                 .isInstanceOf(MojoExecutionException.class)
-                .hasMessageContaining("Unknown style 'stubb': give base, stub, strict, spy, fake or linked.");
+                .hasMessageContaining(
+                        "Unknown style 'stubb': give base, stub, strict, spy, fake, working-fake or linked.");
         generate.styles = List.of("stub");
         generate.from = List.of(new File("no/such/place"));
         assertThatThrownBy(generate::execute)

@@ -59,7 +59,7 @@ public final class SourceSweep {
     private static final String HEAD = """
             # Source sweep
 
-            Doubles of all styles (base, stub, strict, spy, fake, linked) written as source for every interface and
+            Doubles of all styles (base, stub, strict, spy, fake, working-fake, linked) written as source for every interface and
             abstract class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` (without
             `auxiliaryclass`, which is said of a library's own files). Written by `zelotype-sweep/sources`. *Left out*
             counts the doubles that no source can be written for, each with its reason: the type is

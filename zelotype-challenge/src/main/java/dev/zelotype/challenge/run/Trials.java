@@ -33,8 +33,6 @@ import javax.tools.ToolProvider;
  */
 public final class Trials implements AutoCloseable {
 
-    private static final String NAME = "ZelotypeTrial";
-
     private final List<Path> classPath;
     private final Path folder;
     /** By identity: the same words in another test are another trial. */
@@ -74,7 +72,7 @@ public final class Trials implements AutoCloseable {
 
     /** Adds a statement to those that are compiled, for a test of a class. */
     void add(Proposal proposal, String testClass) {
-        String name = NAME + (sources.size() + 1);
+        String name = Trial.NAME + (sources.size() + 1);
         String home = packageOf(testClass);
         String parameters = proposal.receivers().stream()
                 .map(each -> each.type() + " " + each.variable())

@@ -3,9 +3,13 @@ package dev.zelotype.challenge.worker;
 import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.challenge.change.CallPlace;
 import dev.zelotype.host.ResultDisturber;
+import java.io.IOException;
+import java.io.InputStream;
 import java.lang.annotation.Annotation;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
@@ -20,6 +24,17 @@ final class TestClasses {
     private static final String WITH_DOUBLES = "dev.zelotype.junit.WithDoubles";
     private static final Pattern NOTHING = Pattern.compile("(?!)");
     private static final Set<String> NAMES = ConcurrentHashMap.newKeySet();
+
+    private static final Map<String, Boolean> HELPERS = new ConcurrentHashMap<>();
+    /** What a class file holds that uses a test library, or makes doubles. */
+    private static final List<String> TEST_CODE = List.of(
+            "org/junit/",
+            "org/assertj/",
+            "org/hamcrest/",
+            "org/testng/",
+            "kotlin/test/",
+            "dev/zelotype/Zelotype",
+            "dev/zelotype/Scene");
 
     private TestClasses() {}
 
@@ -66,7 +81,27 @@ final class TestClasses {
 
     static boolean has(String name) {
         String outer = outer(name);
-        return NAMES.contains(outer) || USUAL_ENDS.stream().anyMatch(outer::endsWith);
+        return NAMES.contains(outer)
+                || USUAL_ENDS.stream().anyMatch(outer::endsWith)
+                || HELPERS.computeIfAbsent(outer, TestClasses::isHelper);
+    }
+
+    /** Whether a class is a helper of tests, whatever it is called: its code names what tests are written with. */
+    private static boolean isHelper(String name) {
+        if (name.substring(name.lastIndexOf('.') + 1).startsWith(Trial.NAME)) {
+            return false;
+        }
+        ClassLoader loader = Thread.currentThread().getContextClassLoader();
+        try (InputStream file = loader.getResourceAsStream(name.replace('.', '/') + ".class")) {
+            if (file == null) {
+                return false;
+            }
+            String code = new String(file.readAllBytes(), StandardCharsets.ISO_8859_1);
+            return TEST_CODE.stream().anyMatch(code::contains);
+        } catch (IOException e) {
+            // What cannot be read is taken for what most classes are.
+            return false;
+        }
     }
 
     /** Whether code is the test's own, or of a library that runs it for the test: its calls are the test's own affair. */

@@ -12,6 +12,9 @@ import java.util.List;
  */
 public final class Trial {
 
+    /** How the classes are called that hold a statement which is tried. */
+    public static final String NAME = "ZelotypeTrial";
+
     /** The method that holds the statement. */
     public static final String METHOD = "say";
 

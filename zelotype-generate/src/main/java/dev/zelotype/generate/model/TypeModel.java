@@ -4,7 +4,9 @@ import dev.zelotype.generate.type.ClassName;
 import dev.zelotype.generate.type.GenericName;
 import dev.zelotype.generate.type.TypeName;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A type that a double is to be written for.
@@ -23,6 +25,7 @@ import java.util.Set;
  * @param methods the methods that a double may override, in the order of their declaration
  * @param methodNames what these methods are called
  * @param objectMethods those that every class has
+ * @param parts by class that a method takes alone, what may be a key of it: methods without parameters, with their types
  * @param asksForFinalizer whether it declares {@code finalize}, which its doubles then must have in public
  */
 public record TypeModel(
@@ -40,11 +43,28 @@ public record TypeModel(
         List<MethodModel> methods,
         Set<String> methodNames,
         List<MethodModel> objectMethods,
+        Map<String, Map<String, TypeName>> parts,
         boolean asksForFinalizer) {
 
     /** The type with its own variables as arguments. */
     public TypeName self() {
         return typeVariables.isEmpty() ? name : GenericName.of(name, typeVariables.all());
+    }
+
+    /** The method of a value that gives its key, as far as names tell; null if there is none. */
+    public @Nullable String partOf(TypeName value, TypeName key) {
+        if (value instanceof ClassName known) {
+            for (Map.Entry<String, TypeName> each :
+                    parts.getOrDefault(known.canonicalName(), Map.of()).entrySet()) {
+                if (each.getValue()
+                        .withoutAnnotations()
+                        .box()
+                        .equals(key.withoutAnnotations().box())) {
+                    return each.getKey();
+                }
+            }
+        }
+        return null;
     }
 
     /** A type of the double's own that has the same variables, or the double itself. */

@@ -11,6 +11,7 @@ import dev.zelotype.generate.type.VariableName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -21,6 +22,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import javax.lang.model.util.Elements;
@@ -30,6 +32,10 @@ import javax.lang.model.util.Types;
  * Turns what the compiler knows of a type into a model. The same for source files, class files and annotation processing.
  */
 public final class ModelReader {
+
+    /** How a value's key is usually called. */
+    private static final Set<String> KEYS =
+            Set.of("id", "getId", "key", "getKey", "name", "getName", "code", "getCode", "number", "getNumber");
 
     private final TypeReading.Compiler compiler;
     private final Elements elements;
@@ -96,7 +102,42 @@ public final class ModelReader {
                 methods,
                 namesOf(methods),
                 objectMethods,
+                parts(found.own()),
                 asksForFinalizer);
+    }
+
+    /** What may be a key: a method that is called so, or the first component of a record. */
+    private Map<String, Map<String, TypeName>> parts(List<Found> methods) {
+        Map<String, Map<String, TypeName>> parts = new HashMap<>();
+        for (Found each : methods) {
+            if (each.method().getParameters().size() == 1
+                    && each.method().getParameters().get(0).asType() instanceof DeclaredType declared
+                    && declared.getTypeArguments().isEmpty()
+                    && declared.asElement() instanceof TypeElement value) {
+                parts.computeIfAbsent(ClassName.of(value).canonicalName(), first -> keysOf(value));
+            }
+        }
+        return parts;
+    }
+
+    private Map<String, TypeName> keysOf(TypeElement value) {
+        Map<String, TypeName> keys = new LinkedHashMap<>();
+        for (ExecutableElement method : ElementFilter.methodsIn(value.getEnclosedElements())) {
+            boolean asked = method.getParameters().isEmpty()
+                    && method.getThrownTypes().isEmpty()
+                    && method.getModifiers().contains(Modifier.PUBLIC)
+                    && !method.getModifiers().contains(Modifier.STATIC)
+                    && !elements.isDeprecated(method);
+            if (asked && KEYS.contains(method.getSimpleName().toString())) {
+                keys.put(method.getSimpleName().toString(), TypeName.of(method.getReturnType()));
+            }
+        }
+        if (!value.getRecordComponents().isEmpty()
+                && !elements.isDeprecated(value.getRecordComponents().get(0).getAccessor())) {
+            ExecutableElement first = value.getRecordComponents().get(0).getAccessor();
+            keys.putIfAbsent(first.getSimpleName().toString(), TypeName.of(first.getReturnType()));
+        }
+        return keys;
     }
 
     private static Set<String> namesOf(List<MethodModel> methods) {
