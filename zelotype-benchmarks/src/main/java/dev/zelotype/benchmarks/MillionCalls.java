@@ -50,7 +50,7 @@ public final class MillionCalls {
         }
     }
 
-    private static JournalScene scene(int number) {
+    static JournalScene scene(int number) {
         String type = "dev.observatory.Instrument" + number % 40;
         String log = "dev.observatory.NightLog";
         Conversation.Builder told = Conversation.builder()

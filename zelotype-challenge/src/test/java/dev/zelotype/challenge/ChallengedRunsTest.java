@@ -116,12 +116,12 @@ class ChallengedRunsTest {
     /** A subject in a folder of its own, a helper that checks for the test, and a test of each framework. */
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
-            Jupiter | @org.junit.jupiter.api.BeforeEach    | @org.junit.jupiter.api.AfterEach    | @org.junit.jupiter.api.Test | true
-            JUnit 4 | @org.junit.Before                    | @org.junit.After                    | @org.junit.Test | true
-            TestNG  | @org.testng.annotations.BeforeMethod | @org.testng.annotations.AfterMethod | @org.testng.annotations.Test | false
+            Jupiter | org.junit.jupiter.api   | BeforeEach   | AfterEach   | true
+            JUnit 4 | org.junit               | Before       | After       | true
+            TestNG  | org.testng.annotations  | BeforeMethod | AfterMethod | false
             """)
     void tests_of_each_framework_are_challenged_and_helpers_are_theirs(
-            String framework, String before, String after, String test, boolean stated, @TempDir Path folder)
+            String framework, String annotations, String before, String after, boolean stated, @TempDir Path folder)
             throws IOException {
         Files.createDirectory(folder.resolve("classes"));
         List<String> files = new ArrayList<>();
@@ -146,14 +146,15 @@ class ChallengedRunsTest {
         files.add(Files.writeString(folder.resolve("ShutterTest.java"), """
                 package planted;
                 import dev.zelotype.*;
+                import %s.*;
                 public class ShutterTest {
                     private Scene scene;
                     private Shutter.Bolt bolt;
-                    %s public void open() { scene = Scene.open(); bolt = Zelotype.stub(Shutter.Bolt.class); }
-                    %s public void close() { scene.close(); }
-                    %s public void it_shuts() { Bench.warmUp(bolt); new Shutter(bolt).shut(); Bench.pushed(bolt); }
+                    @%s public void open() { scene = Scene.open(); bolt = Zelotype.stub(Shutter.Bolt.class); }
+                    @%s public void close() { scene.close(); }
+                    @Test public void it_shuts() { Bench.warmUp(bolt); new Shutter(bolt).shut(); Bench.pushed(bolt); }
                 }
-                """.formatted(before, after, test))
+                """.formatted(annotations, before, after))
                 .toString());
         ChallengeResult result =
                 Fixtures.planted(folder.resolve("classes"), files).run((done, all) -> {});
