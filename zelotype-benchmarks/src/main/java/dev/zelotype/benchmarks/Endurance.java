@@ -74,8 +74,8 @@ public final class Endurance {
         return """
                 # What journals outlast
 
-                Written by `zelotype-benchmarks/endurance`, which anybody can run, and which fails if anything is lost that need
-                not be. Every journal was read, and written as a report.
+                Written by `zelotype-benchmarks/endurance`, which anybody can run, and which fails if anything is lost that
+                need not be. Every journal was read, and written as a report.
 
                 | what | how often | what came of it |
                 |---|---|---|

@@ -430,7 +430,7 @@ class GeneratorTest extends Workshop {
         process("package sky; @dev.zelotype.generate.DoubleFor(value = java.util.concurrent.BlockingQueue.class,"
                 + " style = {dev.zelotype.generate.Style.STUB, dev.zelotype.generate.Style.STRICT,"
                 + " dev.zelotype.generate.Style.SPY, dev.zelotype.generate.Style.BASE,"
-                + " dev.zelotype.generate.Style.FAKE}) class Asking { }");
+                + " dev.zelotype.generate.Style.FAKE, dev.zelotype.generate.Style.WORKING_FAKE}) class Asking { }");
         Generator generator = new Generator(List.of(), Progress.NONE);
         generator.addTypes(List.of("java.util.concurrent.BlockingQueue"));
         for (GeneratedFile outcome : generator
