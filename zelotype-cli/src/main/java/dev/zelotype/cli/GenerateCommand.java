@@ -96,6 +96,11 @@ final class GenerateCommand implements Callable<Integer> {
             description = "The package of the doubles. Default: that of each type.")
     private String packageName = "";
 
+    @Option(
+            names = "--mark-generated",
+            description = "Marks what is written with javax.annotation.processing.Generated, for null checkers.")
+    private boolean markGenerated;
+
     @Option(names = "--check", description = "Writes nothing; exit code 1 if a file is missing or out of date.")
     private boolean check;
 
@@ -117,6 +122,9 @@ final class GenerateCommand implements Callable<Integer> {
         refuseWrongUse();
         Set<Style> chosen = chosenStyles();
         Generator generator = new Generator(paths(classPath), new ProgressLines(terminal.err()));
+        if (markGenerated) {
+            generator.markingGenerated();
+        }
         if (!from.isEmpty()) {
             generator.addFrom(from, only);
         }
@@ -201,6 +209,9 @@ final class GenerateCommand implements Callable<Integer> {
         command.append(" --into ").append(word(into));
         if (!packageName.isEmpty()) {
             command.append(" --package ").append(packageName);
+        }
+        if (markGenerated) {
+            command.append(" --mark-generated");
         }
         return command.toString();
     }

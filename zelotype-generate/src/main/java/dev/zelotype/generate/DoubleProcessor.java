@@ -36,6 +36,9 @@ import javax.tools.Diagnostic;
  */
 public final class DoubleProcessor extends AbstractProcessor {
 
+    /** The option that marks what is written with {@code javax.annotation.processing.Generated}. */
+    private static final String MARKED = "zelotype.markGenerated";
+
     private final Set<String> written = new TreeSet<>();
 
     /** Called by the compiler. */
@@ -44,6 +47,11 @@ public final class DoubleProcessor extends AbstractProcessor {
     @Override
     public Set<String> getSupportedAnnotationTypes() {
         return Set.of(DoubleFor.class.getName());
+    }
+
+    @Override
+    public Set<String> getSupportedOptions() {
+        return Set.of(MARKED);
     }
 
     @Override
@@ -120,7 +128,12 @@ public final class DoubleProcessor extends AbstractProcessor {
                 write(
                         asking,
                         name,
-                        Writer.write(model, style, target, Names.ofTypes(processingEnv.getElementUtils(), target)));
+                        Writer.write(
+                                model,
+                                style,
+                                target,
+                                Names.ofTypes(processingEnv.getElementUtils(), target),
+                                processingEnv.getOptions().containsKey(MARKED)));
             }
         }
     }

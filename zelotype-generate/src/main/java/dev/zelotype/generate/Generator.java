@@ -34,6 +34,7 @@ public final class Generator {
     private final TypeSource types;
     private final Progress progress;
     /** The doubles that an earlier run has written and that stay as they are. */
+    private boolean marking;
     private final Set<Path> standing = new HashSet<>();
 
     /**
@@ -89,6 +90,16 @@ public final class Generator {
         if (!whole.isEmpty()) {
             types.readNamed(whole);
         }
+    }
+
+    /**
+     * Marks what is written with {@code javax.annotation.processing.Generated}, which null checkers and linters heed.
+     *
+     * @return this
+     */
+    public Generator markingGenerated() {
+        marking = true;
+        return this;
     }
 
     TypeSource types() {
@@ -170,7 +181,7 @@ public final class Generator {
                     continue;
                 }
                 doubled.put(file, model.name().canonicalName());
-                if (sources.put(file, () -> Writer.write(model, style, target, neighbours)) != null
+                if (sources.put(file, () -> Writer.write(model, style, target, neighbours, marking)) != null
                         || standing.contains(folder.resolve(file))) {
                     throw new GenerateException(
                             "Two types would be written to " + file + ". Write them to different packages.");

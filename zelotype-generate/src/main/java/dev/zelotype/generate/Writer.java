@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import javax.annotation.processing.Generated;
 
 /**
  * Writes the source of one double.
@@ -42,12 +43,17 @@ final class Writer {
      * The source of a double.
      *
      * @param neighbours the simple names of the types that the package has
+     * @param marked whether it says that it was generated
      */
-    static String write(TypeModel type, Style style, String packageName, Set<String> neighbours) {
+    static String write(
+            TypeModel type, Style style, String packageName, Set<String> neighbours, boolean marked) {
         ClassText written = switch (style) {
             case BASE, STUB, STRICT, SPY, FAKE, WORKING_FAKE -> new Writer(type, style, packageName).build();
             case LINKED -> LinkedWriter.write(type);
         };
+        if (marked) {
+            written.annotation(Code.of("@$T($S)", Generated.class, "Zelotype"));
+        }
         // A nested type of the doubled one hides what is imported under the same name.
         return SourceFile.text(packageName, neighbours, written, type.nestedNames());
     }

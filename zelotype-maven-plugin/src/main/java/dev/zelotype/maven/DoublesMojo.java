@@ -47,6 +47,10 @@ abstract class DoublesMojo extends AbstractMojo {
     @Parameter
     String packageName;
 
+    /** Marks what is written with {@code javax.annotation.processing.Generated}, for null checkers and linters. */
+    @Parameter(defaultValue = "false")
+    boolean markGenerated;
+
     /** Leaves the goal out. */
     @Parameter(property = "zelotype.skip", defaultValue = "false")
     boolean skip;
@@ -67,9 +71,10 @@ abstract class DoublesMojo extends AbstractMojo {
     abstract void run() throws MojoExecutionException, MojoFailureException;
 
     final Generator generator() throws MojoExecutionException {
-        return new Generator(
+        Generator generator = new Generator(
                 TestClassPath.of(project),
                 (doing, done, total) -> getLog().debug(doing + ": " + done + " of " + total));
+        return markGenerated ? generator.markingGenerated() : generator;
     }
 
     /**

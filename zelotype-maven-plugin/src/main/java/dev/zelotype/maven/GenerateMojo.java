@@ -91,7 +91,7 @@ public final class GenerateMojo extends DoublesMojo {
     }
 
     private List<String> settings() {
-        return Stream.of(only, types, styles, into, packageName)
+        return Stream.of(only, types, styles, into, packageName, markGenerated)
                 .map(String::valueOf)
                 .toList();
     }
