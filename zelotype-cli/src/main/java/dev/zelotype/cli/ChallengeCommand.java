@@ -62,7 +62,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--class-path",
             paramLabel = "PATH",
             description = {
-                "The class path of the tests, JUnit included: folders, in which tests are looked for, and jars.",
+                "The class path of the tests, JUnit included: folders, in which tests are looked for, " + "and jars.",
                 "@FILE reads it from a file."
             })
     private String classPath;
@@ -93,7 +93,7 @@ final class ChallengeCommand implements Callable<Integer> {
             paramLabel = "KINDS",
             split = ",",
             description = {
-                "What is changed: answer, lost, argument, callback, twice, result, extra, thrown, silent, order.",
+                "What is changed: answer, lost, argument, callback, twice, result, extra, thrown, " + "silent, order.",
                 "Default: all of these but order."
             })
     private List<String> changes = new ArrayList<>();
@@ -108,10 +108,8 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(
             names = "--since",
             paramLabel = "REF",
-            description = {
-                "Only what has changed since a commit or branch of git: calls in changed lines, and tests",
-                "whose own class or whose subject's class has changed."
-            })
+            description = "Only what has changed since a commit or branch of git: calls in changed lines, and "
+                    + "tests whose own class or whose subject's class has changed.")
     private String since;
 
     @Option(
@@ -124,7 +122,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--shard",
             paramLabel = "NUMBER/COUNT",
             description = {
-                "One part of the tests, such as 3/8, on one of several machines. Each needs a --journal.",
+                "One part of the tests, such as 3/8, on one of several machines. Each needs a " + "--journal.",
                 "--merge puts them together."
             })
     private String shard;
@@ -132,36 +130,29 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(
             names = "--times",
             paramLabel = "FOLDER",
-            description = {
-                "The journal of an earlier challenge: shards are cut by the times in it, and not by the",
-                "size of the test classes. Give all shards the same."
-            })
+            description = "The journal of an earlier challenge: shards are cut by the times in it, and not by the "
+                    + "size of the test classes. Give all shards the same.")
     private Path times;
 
     @Option(
             names = "--merge",
             paramLabel = "FOLDER",
-            description = {
-                "Runs nothing: puts the journals of all shards together, or of several modules. May be given",
-                "several times."
-            })
+            description = "Runs nothing: puts the journals of all shards together, or of several modules. May be "
+                    + "given several times.")
     private List<Path> merge = new ArrayList<>();
 
     @Option(
             names = "--reuse",
-            description = {
-                "Does not run again what an earlier challenge has run with this --journal, for tests that ask",
-                "for the same as then, if none of the classes that they and their subject name has changed."
-            })
+            description = "Does not run again what an earlier challenge has run with this --journal, for tests "
+                    + "that ask for the same as then, if none of the classes that they and their subject name "
+                    + "has changed.")
     private boolean reuse;
 
     @Option(
             names = "--write",
             paramLabel = "FOLDER",
-            description = {
-                "Prints a patch of the tests' sources in a folder, such as src/test/java, that adds the",
-                "statements which close the gaps. May be given several times."
-            })
+            description = "Prints a patch of the tests' sources in a folder, such as src/test/java, that adds the "
+                    + "statements which close the gaps. May be given several times.")
     private List<Path> write = new ArrayList<>();
 
     @Option(names = "--directory", paramLabel = "FOLDER", description = "The working directory of the tests.")
@@ -223,10 +214,8 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(
             names = "--journal",
             paramLabel = "FOLDER",
-            description = {
-                "Also notes what was found in this journal, for zelotype report to show with the tests, and",
-                "keeps all runs there, for --reuse, --times and --merge."
-            })
+            description = "Also notes what was found in this journal, for zelotype report to show with the tests, "
+                    + "and keeps all runs there, for --reuse, --times and --merge.")
     private Path journal;
 
     @Mixin

@@ -52,10 +52,8 @@ final class ReportCommand implements Callable<Integer> {
             names = "--into",
             paramLabel = "FOLDER",
             required = true,
-            description = {
-                "The folder of the site; an earlier report there is replaced. With --format sarif, the file to",
-                "write."
-            })
+            description = "The folder of the site; an earlier report there is replaced. With --format sarif, the "
+                    + "file to write.")
     private Path into;
 
     @Option(
@@ -63,7 +61,7 @@ final class ReportCommand implements Callable<Integer> {
             paramLabel = "FORMAT",
             defaultValue = "site",
             description = {
-                "site, sarif: broken claims, what a challenge found, and advice, for code hosts and IDEs.",
+                "site, sarif: broken claims, what a challenge found, and advice, for code hosts and " + "IDEs.",
                 "Default: ${DEFAULT-VALUE}."
             })
     private String format;

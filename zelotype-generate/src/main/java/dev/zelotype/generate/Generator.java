@@ -35,6 +35,7 @@ public final class Generator {
     private final Progress progress;
     /** The doubles that an earlier run has written and that stay as they are. */
     private boolean marking;
+
     private final Set<Path> standing = new HashSet<>();
 
     /**

@@ -45,8 +45,7 @@ final class Writer {
      * @param neighbours the simple names of the types that the package has
      * @param marked whether it says that it was generated
      */
-    static String write(
-            TypeModel type, Style style, String packageName, Set<String> neighbours, boolean marked) {
+    static String write(TypeModel type, Style style, String packageName, Set<String> neighbours, boolean marked) {
         ClassText written = switch (style) {
             case BASE, STUB, STRICT, SPY, FAKE, WORKING_FAKE -> new Writer(type, style, packageName).build();
             case LINKED -> LinkedWriter.write(type);
