@@ -113,6 +113,12 @@ public final class Endurance {
         return new Read(scenes[0], losses);
     }
 
+    private static boolean holdsJournal(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.anyMatch(each -> each.toString().endsWith(".jsonl"));
+        }
+    }
+
     private static Path only(Path journal) throws IOException {
         try (Stream<Path> files = Files.list(journal)) {
             return files.filter(each -> each.toString().endsWith(".jsonl"))
@@ -206,7 +212,8 @@ public final class Endurance {
             Process process = writing(journal, 1_000_000);
             Thread.sleep(400 + random.nextInt(600));
             process.destroyForcibly().waitFor();
-            if (!Files.exists(journal)) {
+            if (!Files.exists(journal) || !holdsJournal(journal)) {
+                // It came to nothing.
                 continue;
             }
             Read read = read(journal);

@@ -153,7 +153,9 @@ public final class Generator {
     public Plan plan(Set<Style> styles, String packageName, Path folder, String again) {
         if (types.models().isEmpty() && standing.isEmpty()) {
             throw new GenerateException("No interface and no abstract class was found"
-                    + (types.leftOut().isEmpty() ? "." : ": " + String.join(", ", leftOut()) + "."));
+                    + (types.leftOut().isEmpty()
+                            ? "."
+                            : ": " + String.join(", ", leftOut()).replaceAll("\\.$", "") + "."));
         }
         Map<Path, Supplier<String>> sources = new TreeMap<>();
         Map<Path, String> doubled = new HashMap<>();

@@ -1,5 +1,6 @@
 package dev.zelotype.generate;
 
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.CompilationUnitTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.JavacTask;
@@ -57,6 +58,9 @@ final class TypeSource {
     private static final String SOURCES = "-sources.jar";
 
     private final List<Path> classPath;
+    /** How many reasons are told of a jar of sources. */
+    private static final int MOST_REASONS = 3;
+
     private final Progress progress;
     private final List<TypeModel> models = new ArrayList<>();
     /** What is said of types that get no double, by the lines that say it. */
@@ -65,6 +69,9 @@ final class TypeSource {
     private final Map<Path, SourceRecord> records = new LinkedHashMap<>();
     private final Map<Path, Integer> unnamed = new HashMap<>();
     private final List<ParameterNames> parameterNames = new ArrayList<>();
+    /** The folders that jars of sources were unpacked to. */
+    private final Map<Path, Path> unpackedFrom = new LinkedHashMap<>();
+
     private int unnamedBefore;
     private boolean isRecording;
     private final List<Elements> lookups = new ArrayList<>();
@@ -194,6 +201,11 @@ final class TypeSource {
             Iterable<? extends CompilationUnitTree> units = task.parse();
             // No more than the signatures: a double depends on no body of a method.
             task.getElements().getTypeElement(Object.class.getName());
+            Map<Path, String> broken = brokenInJars(problems, given);
+            if (!broken.isEmpty()) {
+                readWithout(broken, units, given, read, wanted);
+                return;
+            }
             refuseErrors(problems);
             ModelReader reader = reader(task);
             Trees trees = Trees.instance(task);
@@ -221,8 +233,83 @@ final class TypeSource {
         }
     }
 
+    /** The files with errors, with the first of each, if all of them come from jars of sources, which cannot be mended. */
+    private Map<Path, String> brokenInJars(
+            DiagnosticCollector<JavaFileObject> problems, Map<JavaFileObject, Path> given) {
+        Map<Path, String> broken = new LinkedHashMap<>();
+        for (Diagnostic<? extends JavaFileObject> each : problems.getDiagnostics()) {
+            if (each.getKind() != Diagnostic.Kind.ERROR) {
+                continue;
+            }
+            Path file = each.getSource() == null ? null : given.get(each.getSource());
+            if (file == null || jarOf(file) == null) {
+                return Map.of();
+            }
+            String line = each.getMessage(Locale.ROOT).lines().findFirst().orElse("");
+            broken.putIfAbsent(file, ":" + each.getLineNumber() + " " + line);
+        }
+        return broken;
+    }
+
+    /** The folder that a jar was unpacked to, above a file; null if the file is in none. */
+    private @Nullable Path jarOf(Path file) {
+        return unpackedFrom.keySet().stream()
+                .filter(file::startsWith)
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Reads the rest of a jar of sources, of which some refer to what is not there. */
+    private void readWithout(
+            Map<Path, String> broken,
+            Iterable<? extends CompilationUnitTree> units,
+            Map<JavaFileObject, Path> given,
+            Set<Path> read,
+            Predicate<String> wanted) {
+        Map<Path, List<String>> reasons = new LinkedHashMap<>();
+        Map<Path, Integer> counts = new LinkedHashMap<>();
+        for (CompilationUnitTree unit : units) {
+            Path file = given.get(unit.getSourceFile());
+            String reason = broken.get(file);
+            if (reason != null && declaresWanted(unit, wanted)) {
+                Path folder = jarOf(file);
+                counts.merge(folder, 1, Integer::sum);
+                List<String> told = reasons.computeIfAbsent(folder, first -> new ArrayList<>());
+                if (told.size() < MOST_REASONS) {
+                    told.add(folder.relativize(file).toString().replace('\\', '/') + reason);
+                }
+            }
+        }
+        reasons.forEach((folder, told) -> {
+            int count = counts.get(folder);
+            leaveOut(
+                    unpackedFrom.get(folder).getFileName().toString(),
+                    "has " + count + (count == 1 ? " file that refers" : " files that refer")
+                            + " to what is not there: "
+                            + String.join("; ", told) + (count > told.size() ? "; and others" : "")
+                            + ". Give it with --class-path.");
+        });
+        Set<Path> rest = new TreeSet<>(given.values());
+        rest.removeAll(broken.keySet());
+        if (!rest.isEmpty()) {
+            Set<Path> still = new HashSet<>(read);
+            still.retainAll(rest);
+            readSources(rest, still, wanted);
+        }
+    }
+
+    private static boolean declaresWanted(CompilationUnitTree unit, Predicate<String> wanted) {
+        String home = unit.getPackageName() == null ? "" : unit.getPackageName() + ".";
+        for (Tree declared : unit.getTypeDecls()) {
+            if (declared instanceof ClassTree type && wanted.test(home + type.getSimpleName())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The compiler reads files, not entries of jars, where sources are concerned. */
-    private static Path unpacked(Path jar) {
+    private Path unpacked(Path jar) {
         try (FileSystem files = FileSystems.newFileSystem(jar);
                 Stream<Path> all = Files.walk(files.getPath("/"))) {
             Path folder = WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-sources");
@@ -232,6 +319,7 @@ final class TypeSource {
                 Files.createDirectories(copy.getParent());
                 Files.copy(file, copy);
             }
+            unpackedFrom.put(folder, jar);
             return folder;
         } catch (IOException | ProviderNotFoundException e) {
             throw new GenerateException(jar + " cannot be read as a jar: " + e.getMessage() + ".");

@@ -8,6 +8,7 @@ import dev.zelotype.Zelotype;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.net.URLClassLoader;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.EnumSet;
@@ -15,6 +16,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.jar.JarEntry;
 import java.util.jar.JarOutputStream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import javax.tools.JavaCompiler;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
@@ -99,6 +102,48 @@ class GeneratorTest extends Workshop {
                 .content()
                 .contains("throw new UnsupportedOperationException(\"DriveFake.next is left to write.\");")
                 .contains("public DriveFake(int size) { super(size); }");
+    }
+
+    /** Of a jar of sources, what refers to something that is not there is left out, with what depends on it. */
+    @Test
+    void a_gap_in_a_jar_of_sources_costs_what_depends_on_it() throws IOException {
+        Path jar = folder.resolve("sky-sources.jar");
+        try (ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(jar))) {
+            for (String[] each : new String[][] {
+                {"Listener", "public interface Listener { void heard(Job job); }"},
+                {"Job", "public interface Job { void run(); }"},
+                {"Pool", "public interface Pool { org.gone.Source source(); }"},
+                {"Night", "public interface Night { Pool pool(); Job job(); }"},
+                {"Plain", "public class Plain { org.gone.Source source; }"}
+            }) {
+                out.putNextEntry(new ZipEntry("sky/" + each[0] + ".java"));
+                out.write(("package sky;\n" + each[1]).getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        Generator generator = new Generator(List.of(), Progress.NONE);
+        generator.addFrom(List.of(jar), "sky.*");
+        generator
+                .plan(Set.of(Style.STUB), "", folder.resolve("out"), "./doubles")
+                .write(false);
+        assertThat(folder.resolve("out/sky")).isDirectoryContaining("glob:**ListenerStub.java");
+        assertThat(folder.resolve("out/sky/JobStub.java")).exists();
+        assertThat(folder.resolve("out/sky/PoolStub.java")).doesNotExist();
+        assertThat(folder.resolve("out/sky/NightStub.java")).doesNotExist();
+        assertThat(String.join("\n", generator.leftOut()))
+                .contains(
+                        "sky-sources.jar has ", "sky/Pool.java:2 package org.gone does not exist", "sky/Night.java:2 ")
+                .doesNotContain("/tmp/", folder.toString());
+
+        Generator one = new Generator(List.of(), Progress.NONE);
+        one.addFrom(List.of(jar), "*Listener");
+        one.plan(Set.of(Style.STUB), "", folder.resolve("one"), "./doubles").write(false);
+        assertThat(one.leftOut()).isEmpty();
+        Generator gone = new Generator(List.of(), Progress.NONE);
+        gone.addFrom(List.of(jar), "*Pool");
+        assertThatThrownBy(() -> gone.plan(Set.of(Style.STUB), "", folder.resolve("gone"), "./doubles"))
+                .hasMessage(
+                        "No interface and no abstract class was found: sky-sources.jar has 1 file that refers to what"
+                                + " is not there: sky/Pool.java:2 package org.gone does not exist. Give it with --class-path.");
     }
 
     @Test
