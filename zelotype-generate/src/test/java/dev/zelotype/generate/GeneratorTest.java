@@ -143,7 +143,8 @@ class GeneratorTest extends Workshop {
         assertThatThrownBy(() -> gone.plan(Set.of(Style.STUB), "", folder.resolve("gone"), "./doubles"))
                 .hasMessage(
                         "No interface and no abstract class was found: sky-sources.jar has 1 file that refers to what"
-                                + " is not there: sky/Pool.java:2 package org.gone does not exist. Give it with --class-path.");
+                                + " is not there: sky/Pool.java:2 package org.gone does not exist. Give it with"
+                                + " --class-path.");
     }
 
     @Test
