@@ -31,18 +31,19 @@ import org.jspecify.annotations.Nullable;
  */
 final class FakeWriter {
 
-    private static final Pattern SAVE =
-            words("save|add|put|store|insert|register|update|create|persist|upsert|replace");
-    private static final Pattern FIND = words("find|get|load|lookup|fetch|read|by");
-    private static final Pattern DELETE = words("delete|remove|forget|discard|erase|drop");
+    private static final Set<String> SAVE = Set.of(
+            "save", "add", "put", "store", "insert", "register", "update", "create", "persist", "upsert", "replace");
+    private static final Set<String> FIND = Set.of("find", "get", "load", "lookup", "fetch", "read");
+    private static final Set<String> DELETE = Set.of("delete", "remove", "forget", "discard", "erase", "drop");
     private static final Pattern ALL =
             Pattern.compile("(find|get|list|load)?All[A-Z]?\\w*|all|list|values|entries|(list|all)[A-Z]\\w*");
-    private static final Pattern EXISTS = words("exists|contains|has|is");
+    private static final Set<String> EXISTS = Set.of("exists", "contains", "has");
     private static final Pattern COUNT = Pattern.compile("count|size|length|count(All)?|total");
     private static final Pattern CLEAR = Pattern.compile("clear|deleteAll|removeAll|reset");
-    private static final Pattern OFFER = words("add|offer|put|push|enqueue|send|publish|submit|post|append");
-    private static final Pattern POLL = words("poll|take|next|pop|dequeue|receive");
-    private static final Pattern PEEK = words("peek|first|head");
+    private static final Set<String> OFFER =
+            Set.of("add", "offer", "put", "enqueue", "send", "publish", "submit", "post", "append");
+    private static final Set<String> POLL = Set.of("poll", "take", "next", "dequeue", "receive");
+    private static final Set<String> PEEK = Set.of("peek", "head");
     private static final Pattern LISTEN = Pattern.compile("(add|register)\\w*|subscribe|listen|on[A-Z]\\w*");
     private static final Pattern UNLISTEN = Pattern.compile("(remove|unregister)\\w*|unsubscribe|forget");
 
@@ -63,10 +64,6 @@ final class FakeWriter {
         this.type = type;
         this.out = out;
         this.name = name;
-    }
-
-    private static Pattern words(String words) {
-        return Pattern.compile("(" + words + ")(?![a-z])\\w*");
     }
 
     /** Finds out what the methods are for, and writes what they work on. */
@@ -148,10 +145,14 @@ final class FakeWriter {
     // A store of values by their key
 
     private void store(List<MethodModel> methods) {
+        if (type.methodNames().contains("iterator")) {
+            // A collection finds its elements by their places.
+            return;
+        }
         for (MethodModel find : methods) {
             TypeName key = only(find);
             TypeName value = key == null || bodies.containsKey(find) ? null : found(find.returns());
-            boolean isFind = value != null && FIND.matcher(find.name()).matches() && canBeKey(key);
+            boolean isFind = value != null && isNamed(find, FIND, value) && canBeKey(key);
             if (isFind && store(methods, key, value)) {
                 return;
             }
@@ -188,7 +189,18 @@ final class FakeWriter {
         boolean two = parameters.size() == 2
                 && same(parameters.get(0).type(), key)
                 && same(parameters.get(1).type(), value);
-        return SAVE.matcher(method.name()).matches() && (one || two) && givesOf(method, value) && !method.varargs();
+        return isNamed(method, SAVE, value) && (one || two) && givesOf(method, value) && !method.varargs();
+    }
+
+    /** Whether a method is called by a verb alone, or by a verb with what it is about: {@code find}, {@code findById}. */
+    private static boolean isNamed(MethodModel method, Set<String> verbs, TypeName value) {
+        String first = method.name().replaceFirst("[A-Z].*", "");
+        String rest = method.name().substring(first.length());
+        boolean isOwn =
+                !(value instanceof ClassName known && known.packageName().startsWith("java."));
+        boolean isAbout =
+                rest.isEmpty() || rest.startsWith("By") || rest.equals("Key") || isOwn && rest.startsWith(plain(value));
+        return verbs.contains(first) && isAbout;
     }
 
     /** What a method that changes something may give: nothing, whether it did, or the value. */
@@ -199,19 +211,15 @@ final class FakeWriter {
     private boolean isInStore(MethodModel method, TypeName key, TypeName value, boolean byArgument) {
         TypeName only = only(method);
         TypeName returns = method.returns();
-        String called = method.name();
         if (isSave(method, key, value) && (method.parameters().size() == 2 || !byArgument)) {
             boolean two = method.parameters().size() == 2;
             String of = argument(method, two ? 1 : 0);
             String put = Code.of("$L.put($L, $L)", stored, two ? argument(method, 0) : keyOf + "(" + of + ")", of);
             saving(method, put, of);
-        } else if (only != null
-                && same(only, key)
-                && FIND.matcher(called).matches()
-                && same(unwrapped(returns), value)) {
+        } else if (only != null && same(only, key) && isNamed(method, FIND, value) && same(unwrapped(returns), value)) {
             recognise(method, "return " + given(returns, Code.of("$L.get($L)", stored, argument(method, 0))));
         } else if (only != null
-                && DELETE.matcher(called).matches()
+                && isNamed(method, DELETE, value)
                 && givesOf(method, value)
                 && (same(only, key) || same(only, value) && !byArgument)) {
             String by = same(only, key) ? argument(method, 0) : keyOf + "(" + argument(method, 0) + ")";
@@ -221,7 +229,7 @@ final class FakeWriter {
                     method.isVoid()
                             ? removed
                             : "return " + (isBoolean(returns) ? removed + " != null" : given(returns, removed)));
-        } else if (only != null && same(only, key) && EXISTS.matcher(called).matches() && isBoolean(returns)) {
+        } else if (only != null && same(only, key) && isNamed(method, EXISTS, value) && isBoolean(returns)) {
             recognise(method, Code.of("return $L.containsKey($L)", stored, argument(method, 0)));
         } else {
             return whole(method, value, stored, stored + ".values()");
@@ -278,13 +286,15 @@ final class FakeWriter {
     // A queue
 
     private void queue(List<MethodModel> methods) {
+        if (type.methodNames().contains("hasNext")) {
+            // It is gone through, and not emptied.
+            return;
+        }
         for (MethodModel poll : methods) {
-            TypeName value = bodies.containsKey(poll)
-                            || !poll.parameters().isEmpty()
-                            || !POLL.matcher(poll.name()).matches()
-                    ? null
-                    : found(poll.returns());
-            boolean offered = value != null && methods.stream().anyMatch(each -> isOffer(each, value));
+            TypeName value = bodies.containsKey(poll) || !poll.parameters().isEmpty() ? null : found(poll.returns());
+            boolean offered = value != null
+                    && isNamed(poll, POLL, value)
+                    && methods.stream().anyMatch(each -> isOffer(each, value));
             if (!offered) {
                 continue;
             }
@@ -305,7 +315,7 @@ final class FakeWriter {
         return only != null
                 && !bodies.containsKey(method)
                 && same(only, value)
-                && OFFER.matcher(method.name()).matches()
+                && isNamed(method, OFFER, value)
                 && (method.isVoid() || isBoolean(method.returns()));
     }
 
@@ -315,9 +325,9 @@ final class FakeWriter {
             recognise(
                     method,
                     Code.of(method.isVoid() ? "$L.add($L)" : "return $L.add($L)", waiting, argument(method, 0)));
-        } else if (gives && POLL.matcher(method.name()).matches()) {
+        } else if (gives && isNamed(method, POLL, value)) {
             recognise(method, "return " + taken(method.returns(), waiting + ".poll()", waiting + ".remove()"));
-        } else if (gives && PEEK.matcher(method.name()).matches()) {
+        } else if (gives && isNamed(method, PEEK, value)) {
             recognise(method, "return " + taken(method.returns(), waiting + ".peek()", waiting + ".element()"));
         } else {
             return whole(method, value, waiting, waiting);
