@@ -19,7 +19,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
- * What journals outlast: damage of every sort, JVMs that are killed, several that write at once, a disk that is full.
+ * What journals outlast: damage of every sort, JVMs that are killed, several that write together, a disk that is full.
  * Writes what came of it to a page; fails if anything was lost that need not be, or if anything but a message came out.
  */
 public final class Endurance {
@@ -74,7 +74,7 @@ public final class Endurance {
         return """
                 # What journals outlast
 
-                Written by `zelotype-benchmarks/endurance`, which anybody can run, and which fails if anything is lost that
+                Written by `zelotype-benchmarks/endurance`, which needs nothing special, and fails if anything is lost that
                 need not be. Every journal was read, and written as a report.
 
                 | what | how often | what came of it |
@@ -148,7 +148,7 @@ public final class Endurance {
                 fewest = Math.min(fewest, read.scenes());
                 must(read.scenes() >= SCENES - 2 || !read.losses().isEmpty(), how + ": scenes are lost without a word");
             } catch (JournalException e) {
-                // Its first line is gone: the message says so.
+                // Its first line is gone, as the message tells.
                 unread++;
             }
         }
@@ -243,14 +243,14 @@ public final class Endurance {
             all.add(writing(journal, OF_WRITER));
         }
         for (Process each : all) {
-            must(each.waitFor(5, TimeUnit.MINUTES) && each.exitValue() == 0, "a writer fails beside others");
+            must(each.waitFor(5, TimeUnit.MINUTES) && each.exitValue() == 0, "a writer fails while others write");
         }
         Read read = read(journal);
-        must(read.scenes() == WRITERS * OF_WRITER && read.losses().isEmpty(), "writers lose scenes beside others");
+        must(read.scenes() == WRITERS * OF_WRITER && read.losses().isEmpty(), "writers lose scenes while others write");
         row(WRITERS + " JVMs write into one folder at the same time", 1, "all " + read.scenes() + " scenes are read");
     }
 
-    /** A limit on the size of files has the same effect on a writer as a full disk, and anybody may set one. */
+    /** A limit on the size of files has the same effect on a writer as a full disk, and needs no rights. */
     private void full() throws IOException, InterruptedException {
         Path journal = folder.resolve("full");
         Process process = writing(journal, 200, "bash", "-c", "ulimit -f " + FULL + ";");

@@ -266,7 +266,7 @@ final class FakeWriter {
         return true;
     }
 
-    /** Writes how the key of a value is found; says so for the head. */
+    /** Writes how the key of a value is found, and gives the words for it. */
     private String key(TypeName key, TypeName value) {
         String part = type.partOf(value, key);
         MethodText code =
@@ -280,7 +280,7 @@ final class FakeWriter {
                     name + "." + keyOf + " is left to write: which part of a value is its key?");
         }
         out.method(code);
-        return part == null ? " by what " + keyOf + " tells of it" : " by its " + part + "()";
+        return part == null ? " by the key that " + keyOf + " gives" : " by its " + part + "()";
     }
 
     // A queue

@@ -259,7 +259,7 @@ final class TypeSource {
                 .orElse(null);
     }
 
-    /** Reads the rest of a jar of sources, of which some refer to what is not there. */
+    /** Reads the rest of a jar of sources, where some refer to what is not there. */
     private void readWithout(
             Map<Path, String> broken,
             Iterable<? extends CompilationUnitTree> units,

@@ -87,7 +87,7 @@ class WorkingFakeTest extends Workshop {
                                 + "catch (UnsupportedOperationException e) { return e.getMessage().contains(\"keyOf "
                                 + "is left to write\"); "
                                 + "}",
-                        "by what keyOf tells of it"),
+                        "by the key that keyOf gives"),
                 new Shape(
                         "void save(String stored, Integer keyOf); Integer find(String stored);",
                         "n.save(\"a\", 1); return n.find(\"a\") == 1;",
