@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
 public final class KotlinCode {
 
     private static final String CONTINUATION = "kotlin.coroutines.Continuation";
+    private static final String SUSPENDING = "Lkotlin/coroutines/Continuation;)Ljava/lang/Object;";
     private static final String UNIT = "kotlin.Unit";
 
     private static final ClassValue<Boolean> OF_KOTLIN = new ClassValue<>() {
@@ -103,6 +104,16 @@ public final class KotlinCode {
     public static boolean isSuspending(Class<?>[] parameters) {
         return parameters.length > 0
                 && parameters[parameters.length - 1].getName().equals(CONTINUATION);
+    }
+
+    /**
+     * Whether a method suspends, by its descriptor alone.
+     *
+     * @param descriptor the descriptor, whatever stands before it
+     * @return whether it does
+     */
+    public static boolean isSuspending(String descriptor) {
+        return descriptor.endsWith(SUSPENDING);
     }
 
     /**

@@ -26,9 +26,6 @@ final class LambdaCode extends ClassVisitor {
     /** What javac adds for the sake of serialization: often the longest method of a class, and none of a lambda. */
     private static final String DESERIALIZE = "$deserializeLambda$";
 
-    /** How the descriptor of a suspending method of Kotlin ends. */
-    static final String SUSPENDING = "Lkotlin/coroutines/Continuation;)Ljava/lang/Object;";
-
     private static final ClassValue<LambdaCode> FROM_FILES = new ClassValue<>() {
         @Override
         protected LambdaCode computeValue(Class<?> type) {
@@ -129,7 +126,7 @@ final class LambdaCode extends ClassVisitor {
         }
         LambdaCode code = FROM_FILES.get(lambda);
         code.found.forEach((method, body) -> {
-            MethodCode.Member last = method.endsWith(SUSPENDING) ? Tail.lastCall(body) : null;
+            MethodCode.Member last = KotlinCode.isSuspending(method) ? Tail.lastCall(body) : null;
             if (last != null && !last.owner().startsWith("kotlin/")) {
                 named.add(last);
             }

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.call.WrittenPattern;
 import dev.zelotype.engine.pattern.code.MethodCode;
 import dev.zelotype.engine.pattern.code.ParameterNames;
@@ -63,8 +64,8 @@ final class LambdaForm {
         this.form = form;
         Object only = form.getCapturedArgCount() == 1 ? form.getCapturedArg(0) : null;
         this.isObject = only != null
-                && form.getImplMethodSignature().endsWith(LambdaCode.SUSPENDING)
-                && form.getInstantiatedMethodType().endsWith(LambdaCode.SUSPENDING)
+                && KotlinCode.isSuspending(form.getImplMethodSignature())
+                && KotlinCode.isSuspending(form.getInstantiatedMethodType())
                 && Type.getInternalName(only.getClass()).equals(form.getImplClass());
         this.lambdaClass = isObject ? only.getClass() : lambdaClass;
         this.owner = isObject ? only.getClass() : classOf(Type.getObjectType(form.getImplClass()));

@@ -128,7 +128,8 @@ final class Switchboard implements Decider {
 
     @Override
     public Object @Nullable [] called(WovenMethod method, @Nullable Object self, Object[] arguments) {
-        if (KotlinCode.resumes(method.owner(), method.name(), arguments)) {
+        if (KotlinCode.isSuspending(method.descriptor())
+                && KotlinCode.resumes(method.owner(), method.name(), arguments)) {
             return null;
         }
         Participant single = self == null ? null : DoubleClass.participantOf(self);
