@@ -3,6 +3,7 @@ package dev.zelotype.cli;
 import dev.zelotype.challenge.change.CallPlace;
 import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.challenge.finding.Finding;
+import dev.zelotype.report.site.ReportFindings;
 import dev.zelotype.report.site.Sources;
 import java.util.Locale;
 
@@ -19,8 +20,8 @@ final class ChallengeSarif {
 
     private static Sarif.Result result(Finding finding) {
         return new Sarif.Result(
-                "challenge-" + finding.kind().word(),
-                "A change of this kind (" + finding.kind().word() + ") that no test noticed",
+                ReportFindings.challengeRule(finding.kind().word()),
+                ReportFindings.challengeTitle(finding.kind().word()),
                 finding.weight() == Finding.Weight.GAP,
                 finding.sentence(),
                 path(finding.site()),

@@ -79,8 +79,8 @@ public final class ReportFindings implements JournalSink {
                 challenge == null ? List.<JournalChallenge.Place>of() : challenge.places()) {
             if (!place.found().equals(JournalChallenge.NOTICED)) {
                 all.add(new Found(
-                        "challenge-" + place.change(),
-                        "A change of this kind (" + place.change() + ") that no test noticed",
+                        challengeRule(place.change()),
+                        challengeTitle(place.change()),
                         place.found().equals(JournalChallenge.GAP),
                         place.place(),
                         place.sentence(),
@@ -100,6 +100,26 @@ public final class ReportFindings implements JournalSink {
                         advice.milder(),
                         tests(tests.stream()))));
         return all;
+    }
+
+    /**
+     * The sort of what a challenge has found.
+     *
+     * @param change the word for what was changed, such as {@code answer}
+     * @return the same for every finding of the sort, so that tools recognise it
+     */
+    public static String challengeRule(String change) {
+        return "challenge-" + change;
+    }
+
+    /**
+     * What all that a challenge has found with one sort of change have in common.
+     *
+     * @param change the word for what was changed, such as {@code answer}
+     * @return a title for people
+     */
+    public static String challengeTitle(String change) {
+        return "A change of this kind (" + change + ") that no test noticed";
     }
 
     private List<String> tests(Stream<Integer> numbers) {
