@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
@@ -113,17 +114,9 @@ public final class Endurance {
         return new Read(scenes[0], losses);
     }
 
-    private static boolean holdsJournal(Path folder) throws IOException {
-        try (Stream<Path> files = Files.list(folder)) {
-            return files.anyMatch(each -> each.toString().endsWith(".jsonl"));
-        }
-    }
-
-    private static Path only(Path journal) throws IOException {
+    private static Optional<Path> file(Path journal) throws IOException {
         try (Stream<Path> files = Files.list(journal)) {
-            return files.filter(each -> each.toString().endsWith(".jsonl"))
-                    .findFirst()
-                    .orElseThrow();
+            return files.filter(each -> each.toString().endsWith(".jsonl")).findFirst();
         }
     }
 
@@ -133,7 +126,7 @@ public final class Endurance {
         for (int i = 0; i < SCENES; i++) {
             writer.write(MillionCalls.scene(i));
         }
-        byte[] content = Files.readAllBytes(only(whole));
+        byte[] content = Files.readAllBytes(file(whole).orElseThrow());
         Path journal = Files.createDirectory(folder.resolve("damaged"));
         TreeMap<String, Integer> times = new TreeMap<>();
         int fewest = SCENES;
@@ -212,7 +205,7 @@ public final class Endurance {
             Process process = writing(journal, 1_000_000);
             Thread.sleep(400 + random.nextInt(600));
             process.destroyForcibly().waitFor();
-            if (!Files.exists(journal) || !holdsJournal(journal)) {
+            if (!Files.exists(journal) || file(journal).isEmpty()) {
                 // It came to nothing.
                 continue;
             }

@@ -43,11 +43,10 @@ final class HundredThousandTests {
         return String.format(
                 Locale.ROOT,
                 "Simulated: of 100,000 tests whose challenge takes one machine %.0f minutes, 50 machines have each %.1f"
-                        + " minutes to"
-                        + " do, beside the start of a JVM. Shared out by the times of an earlier challenge, which differ by"
-                        + " %.0f %% from one to the next,"
-                        + " the longest shard takes %.2f times that; by the size of the test classes alone, %.2f times. A"
-                        + " machine that is lost costs its shard once more, %.1f minutes, and nothing else.",
+                        + " minutes to do, beside the start of a JVM. Shared out by the times of an earlier challenge,"
+                        + " which differ by %.0f %% from one to the next, the longest shard takes %.2f times that; by"
+                        + " the size of the test classes alone, %.2f times. A machine that is lost costs its shard once"
+                        + " more, %.1f minutes, and nothing else.",
                 all / 60,
                 all / 60 / MACHINES,
                 100 * NOISE,

@@ -38,7 +38,7 @@ final class FakeWriter {
     private static final Pattern ALL =
             Pattern.compile("(find|get|list|load)?All[A-Z]?\\w*|all|list|values|entries|(list|all)[A-Z]\\w*");
     private static final Set<String> EXISTS = Set.of("exists", "contains", "has");
-    private static final Pattern COUNT = Pattern.compile("count|size|length|count(All)?|total");
+    private static final Pattern COUNT = Pattern.compile("count(All)?|size|length|total");
     private static final Pattern CLEAR = Pattern.compile("clear|deleteAll|removeAll|reset");
     private static final Set<String> OFFER =
             Set.of("add", "offer", "put", "enqueue", "send", "publish", "submit", "post", "append");

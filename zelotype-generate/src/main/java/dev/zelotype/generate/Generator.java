@@ -34,9 +34,9 @@ public final class Generator {
     private final TypeSource types;
     private final Progress progress;
     /** The doubles that an earlier run has written and that stay as they are. */
-    private boolean marking;
-
     private final Set<Path> standing = new HashSet<>();
+
+    private boolean marking;
 
     /**
      * Prepares a generator.

@@ -57,10 +57,10 @@ final class TypeSource {
 
     private static final String SOURCES = "-sources.jar";
 
-    private final List<Path> classPath;
     /** How many reasons are told of a jar of sources. */
     private static final int MOST_REASONS = 3;
 
+    private final List<Path> classPath;
     private final Progress progress;
     private final List<TypeModel> models = new ArrayList<>();
     /** What is said of types that get no double, by the lines that say it. */
