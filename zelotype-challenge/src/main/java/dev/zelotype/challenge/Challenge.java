@@ -73,7 +73,6 @@ public final class Challenge {
     private String only = ALL;
     private String test = "";
     private @Nullable Pattern meant;
-    private @Nullable Pattern minor;
     private Set<ChangeKind> changes = ChangeKind.usual();
     private TestRun testRun = TestRun.PLAIN;
     private @Nullable ChangedCode changed;
@@ -81,7 +80,7 @@ public final class Challenge {
     private int jvms = 1;
     private volatile boolean stopped;
     private long moreMillis = MORE_MILLIS;
-    private String minorNames = "";
+    private String minor = "";
     private Shard shard = Shard.WHOLE;
     private @Nullable Path times;
     private @Nullable Path keptIn;
@@ -146,8 +145,7 @@ public final class Challenge {
      * @return this
      */
     public Challenge minor(String names) {
-        minorNames = names;
-        minor = names.isBlank() ? null : CallPlace.named(names);
+        minor = names;
         return this;
     }
 
@@ -365,8 +363,7 @@ public final class Challenge {
         if (folder == null || some) {
             return;
         }
-        KeptRuns runs =
-                new KeptRuns(new Message.Kept(setUp(), shard.number(), shard.count(), cut, minorNames, complete));
+        KeptRuns runs = new KeptRuns(new Message.Kept(setUp(), shard.number(), shard.count(), cut, minor, complete));
         all().values().forEach(each -> runs.add(each, print(each)));
         lanes.forEach(lane -> lane.tried().forEach(runs::add));
         rounds.said().forEach(runs::add);
@@ -427,7 +424,7 @@ public final class Challenge {
     }
 
     /** The same in any number of JVMs and of shards: each keeps the order of a test. */
-    static Judge judge(Map<String, Baseline> all, List<Tried> tried, @Nullable Pattern minor) {
+    static Judge judge(Map<String, Baseline> all, List<Tried> tried, String minor) {
         List<String> order = List.copyOf(all.keySet());
         Map<String, Integer> places = new HashMap<>();
         for (int i = 0; i < order.size(); i++) {
@@ -435,7 +432,7 @@ public final class Challenge {
         }
         List<Tried> sorted = new ArrayList<>(tried);
         sorted.sort(Comparator.comparing(each -> places.get(each.disturbance().test())));
-        return new Judge(all, sorted, minor);
+        return new Judge(all, sorted, minor.isBlank() ? null : CallPlace.named(minor));
     }
 
     private boolean isAffected(Disturbance disturbance, CallPlace site) {

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge;
 
+import dev.zelotype.basics.CodeOwner;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -75,8 +76,7 @@ public final class ChangedCode {
      * @param line the line in question; 0 for any
      */
     boolean has(String type, int line) {
-        int inner = type.indexOf('$');
-        String path = (inner < 0 ? type : type.substring(0, inner)).replace('.', '/');
+        String path = CodeOwner.outermost(type).replace('.', '/');
         for (Map.Entry<String, Set<Integer>> each : lines.entrySet()) {
             boolean same = each.getKey().equals(path) || each.getKey().endsWith("/" + path);
             if (same && (line == 0 || each.getValue().contains(line))) {

@@ -1,7 +1,6 @@
 package dev.zelotype.challenge;
 
 import dev.zelotype.challenge.change.Baseline;
-import dev.zelotype.challenge.change.CallPlace;
 import dev.zelotype.challenge.change.Message;
 import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.ChallengeResult;
@@ -18,7 +17,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -46,6 +44,10 @@ public final class MergedRuns {
         List<String> lost = new ArrayList<>();
         List<KeptRuns> all = new ArrayList<>();
         folders.forEach(each -> all.addAll(KeptFile.all(each, lost::add)));
+        return together(folders, all, lost);
+    }
+
+    private static ChallengeResult together(List<Path> folders, List<KeptRuns> all, List<String> lost) {
         if (!lost.isEmpty()) {
             throw new ChallengeException(
                     String.join("; ", lost) + ". Challenge that shard again, and put all together then.");
@@ -71,14 +73,16 @@ public final class MergedRuns {
     }
 
     /**
-     * Whether shards have kept their runs in a folder.
+     * Puts the shards together that have kept their runs in a folder.
      *
      * @param folder such as that of a journal
-     * @return false if there is nothing, or all of a challenge
+     * @return the one result; null if there is nothing, or all of a challenge
+     * @throws ChallengeException if a shard is missing or damaged, or they do not belong together
      */
-    public static boolean areIn(Path folder) {
-        return KeptFile.all(folder, reason -> {}).stream()
-                .anyMatch(each -> each.shard().isPart());
+    public static @Nullable ChallengeResult ofShardsIn(Path folder) {
+        List<String> lost = new ArrayList<>();
+        List<KeptRuns> all = KeptFile.all(folder, lost::add);
+        return all.stream().noneMatch(each -> each.shard().isPart()) ? null : together(List.of(folder), all, lost);
     }
 
     private static void refuseOther(Message.Kept first, KeptRuns other) {
@@ -127,8 +131,7 @@ public final class MergedRuns {
             complete &= each.head().complete();
         }
         Map<String, Baseline> all = Challenge.byClass(tests);
-        @Nullable Pattern minor = first.minor().isBlank() ? null : CallPlace.named(first.minor());
-        Judge judge = Challenge.judge(all, together.tried(), minor);
+        Judge judge = Challenge.judge(all, together.tried(), first.minor());
         return judge.result(Rounds.withKept(judge.findings(), all, together), List.copyOf(leftOut), 0, complete);
     }
 }

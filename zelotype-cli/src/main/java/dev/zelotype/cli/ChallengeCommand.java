@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -62,7 +63,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--class-path",
             paramLabel = "PATH",
             description = {
-                "The class path of the tests, JUnit included: folders, in which tests are looked for, " + "and jars.",
+                "The class path of the tests, JUnit included: folders, in which tests are looked for, and jars.",
                 "@FILE reads it from a file."
             })
     private String classPath;
@@ -93,7 +94,7 @@ final class ChallengeCommand implements Callable<Integer> {
             paramLabel = "KINDS",
             split = ",",
             description = {
-                "What is changed: answer, lost, argument, callback, twice, result, extra, thrown, " + "silent, order.",
+                "What is changed: answer, lost, argument, callback, twice, result, extra, thrown, silent, order.",
                 "Default: all of these but order."
             })
     private List<String> changes = new ArrayList<>();
@@ -122,7 +123,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--shard",
             paramLabel = "NUMBER/COUNT",
             description = {
-                "One part of the tests, such as 3/8, on one of several machines. Each needs a " + "--journal.",
+                "One part of the tests, such as 3/8, on one of several machines. Each needs a --journal.",
                 "--merge puts them together."
             })
     private String shard;
@@ -330,16 +331,11 @@ final class ChallengeCommand implements Callable<Integer> {
                     "--merge runs no test, so it takes no --class-path, --shard, --reuse or --write: leave them out.");
         }
         for (Path each : merge) {
-            if (!Files.isDirectory(each)) {
-                throw wrong("The folder " + each + " does not exist: give the journals of shards to --merge.");
-            }
+            refuseNoFolder(each, "give the journals of shards to --merge");
         }
         refuseWrongShards();
         for (Path each : write) {
-            if (!Files.isDirectory(each)) {
-                throw wrong(
-                        "The folder " + each + " does not exist: give the folder of the tests' sources to --write.");
-            }
+            refuseNoFolder(each, "give the folder of the tests' sources to --write");
         }
         if (!write.isEmpty() && !format.equals("text")) {
             throw wrong("--write prints a patch, which has no other format: leave --format out.");
@@ -352,9 +348,7 @@ final class ChallengeCommand implements Callable<Integer> {
         if (jvms != null && jvms < 1) {
             throw wrong("--jvms must be at least 1, but was " + jvms + ".");
         }
-        if (directory != null && !Files.isDirectory(directory)) {
-            throw wrong("The folder " + directory + " does not exist: give an existing folder to --directory.");
-        }
+        refuseNoFolder(directory, "give an existing folder to --directory");
         OutputFile.refuseFolder(spec, into);
         if (journal != null && (journal.toString().isBlank() || Files.isRegularFile(journal))) {
             throw wrong("--journal=" + journal + " is not a folder: give one, such as target/journal.");
@@ -377,12 +371,15 @@ final class ChallengeCommand implements Callable<Integer> {
         if (times != null && shard == null) {
             throw wrong("--times says how shards are cut: give --shard as well.");
         }
-        if (times != null && !Files.isDirectory(times)) {
-            throw wrong(
-                    "The folder " + times + " does not exist: give the journal of an earlier challenge to --times.");
-        }
+        refuseNoFolder(times, "give the journal of an earlier challenge to --times");
         if (reuse && journal == null) {
             throw wrong("--reuse needs --journal: that is where an earlier challenge has kept its runs.");
+        }
+    }
+
+    private void refuseNoFolder(@Nullable Path folder, String instead) {
+        if (folder != null && !Files.isDirectory(folder)) {
+            throw wrong("The folder " + folder + " does not exist: " + instead + ".");
         }
     }
 

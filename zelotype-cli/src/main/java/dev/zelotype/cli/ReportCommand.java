@@ -2,6 +2,7 @@ package dev.zelotype.cli;
 
 import dev.zelotype.challenge.ChallengeJournal;
 import dev.zelotype.challenge.MergedRuns;
+import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.journal.JournalChallenge;
 import dev.zelotype.journal.JournalClaim;
 import dev.zelotype.journal.JournalScene;
@@ -12,7 +13,6 @@ import dev.zelotype.report.site.Sources;
 import java.awt.Desktop;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -61,7 +61,7 @@ final class ReportCommand implements Callable<Integer> {
             paramLabel = "FORMAT",
             defaultValue = "site",
             description = {
-                "site, sarif: broken claims, what a challenge found, and advice, for code hosts and " + "IDEs.",
+                "site, sarif: broken claims, what a challenge found, and advice, for code hosts and IDEs.",
                 "Default: ${DEFAULT-VALUE}."
             })
     private String format;
@@ -143,12 +143,12 @@ final class ReportCommand implements Callable<Integer> {
 
     /** Reads a journal; shards of a challenge in it are put together, and count instead of a challenge that it holds. */
     private static void read(Terminal terminal, JournalOption journal, JournalSink sink) {
-        boolean areShards = MergedRuns.areIn(journal.path());
-        if (!areShards || journal.hasFiles()) {
+        ChallengeResult shards = MergedRuns.ofShardsIn(journal.path());
+        if (shards == null || journal.hasFiles()) {
             journal.read(terminal, sink);
         }
-        if (areShards) {
-            sink.add(ChallengeJournal.of(MergedRuns.of(List.of(journal.path()))));
+        if (shards != null) {
+            sink.add(ChallengeJournal.of(shards));
         }
     }
 

@@ -96,6 +96,18 @@ public final class CodeOwner {
         return loader == null || loader == ClassLoader.getPlatformClassLoader();
     }
 
+    /**
+     * The class in whose source file a class is written.
+     *
+     * @param className the binary or internal name
+     * @return the name without those of inner classes, such as {@code dev.observatory.NightRun} for
+     *     {@code dev.observatory.NightRun$Plan}
+     */
+    public static String outermost(String className) {
+        int inner = className.indexOf('$');
+        return inner < 0 ? className : className.substring(0, inner);
+    }
+
     /** Asked for each frame of the first calls of a scene: no streams, no pieces of text. */
     private static boolean startsWithAny(String className, int from, String[] prefixes) {
         for (String prefix : prefixes) {

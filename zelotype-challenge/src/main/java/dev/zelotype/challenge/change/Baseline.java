@@ -87,6 +87,11 @@ public final class Baseline {
         return done.millis();
     }
 
+    /** How long it takes with a disturbance of each call, in milliseconds: one more for what is around each run. */
+    public long millisOfAllRuns() {
+        return (millis() + 1) * (1 + sites.size());
+    }
+
     /** Whether its subject makes the same calls as in another run, whatever they are given and answered. */
     public boolean asksAs(Baseline other) {
         return keys().equals(other.keys());

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge.kept;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.challenge.error.ChallengeException;
 import java.io.ByteArrayInputStream;
 import java.io.DataInputStream;
@@ -78,17 +79,12 @@ public final class CodePrints {
                 String name = path.substring(0, path.length() - ".class".length());
                 classes.putIfAbsent(name, new Code(Prints.of(content), texts(content)));
                 if (isRoot) {
-                    sizes.merge(outer(name.replace('/', '.')), (long) content.length, Long::sum);
+                    sizes.merge(CodeOwner.outermost(name.replace('/', '.')), (long) content.length, Long::sum);
                 }
             }
         } catch (IOException e) {
             throw new ChallengeException(folder + " cannot be read: " + e.getMessage() + ".", e);
         }
-    }
-
-    private static String outer(String name) {
-        int inner = name.indexOf('$');
-        return inner < 0 ? name : name.substring(0, inner);
     }
 
     /** All texts of a class's constants; what is damaged has none. */

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge.kept;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.challenge.change.Baseline;
 import dev.zelotype.challenge.change.Disturbance;
 import dev.zelotype.challenge.change.Message;
@@ -106,13 +107,7 @@ public final class KeptRuns {
     public Map<String, Long> millis() {
         Map<String, Long> millis = new HashMap<>();
         for (Baseline each : tests.values()) {
-            String type = each.type();
-            int inner = type.indexOf('$');
-            // A millisecond for what is around each run.
-            millis.merge(
-                    inner < 0 ? type : type.substring(0, inner),
-                    (each.millis() + 1) * (1 + each.sites().size()),
-                    Long::sum);
+            millis.merge(CodeOwner.outermost(each.type()), each.millisOfAllRuns(), Long::sum);
         }
         return millis;
     }

@@ -1,6 +1,7 @@
 package dev.zelotype.challenge.patch;
 
 import dev.zelotype.Zelotype;
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.challenge.finding.Finding;
@@ -125,8 +126,7 @@ public final class SourcePatch {
             while (type.find()) {
                 String name = type.group(1);
                 if (types.isEmpty()) {
-                    String outer = name.split("\\$")[0];
-                    file = outer.replace('.', '/') + ".java";
+                    file = CodeOwner.outermost(name).replace('.', '/') + ".java";
                     name = name.substring(name.lastIndexOf('.') + 1);
                 }
                 types.addAll(List.of(name.split("\\$")));

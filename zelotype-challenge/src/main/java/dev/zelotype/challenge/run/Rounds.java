@@ -59,20 +59,15 @@ public final class Rounds {
     private void giveOut(Collection<Baseline> tests) {
         long[] busy = new long[lanes.size()];
         List<Baseline> longest = new ArrayList<>(tests);
-        longest.sort(Comparator.comparing((Baseline each) -> -time(each)));
+        longest.sort(Comparator.comparing((Baseline each) -> -each.millisOfAllRuns()));
         for (Baseline each : longest) {
             int least = 0;
             for (int i = 1; i < busy.length; i++) {
                 least = busy[i] < busy[least] ? i : least;
             }
             laneOf.put(each.id(), least);
-            busy[least] += time(each);
+            busy[least] += each.millisOfAllRuns();
         }
-    }
-
-    /** What a test will take, with a millisecond for what is around each run. */
-    private static long time(Baseline test) {
-        return (test.millis() + 1) * (1 + test.sites().size());
     }
 
     private int laneOf(String test) {

@@ -53,7 +53,7 @@ final class TestClasses {
     }
 
     private static void addOuter(String name) {
-        String outer = outer(name);
+        String outer = CodeOwner.outermost(name);
         if (NAMES.add(outer)) {
             ResultDisturber.in(outer);
         }
@@ -61,14 +61,14 @@ final class TestClasses {
 
     /** The class that tests of the same sort share: the topmost that they inherit from, or else the outermost. */
     static String family(String name) {
-        String outer = outer(name);
+        String outer = CodeOwner.outermost(name);
         try {
             Class<?> type = Class.forName(outer, false, Thread.currentThread().getContextClassLoader());
             Class<?> top = type;
             while (isUsers(top.getSuperclass())) {
                 top = top.getSuperclass();
             }
-            return outer(top.getName());
+            return CodeOwner.outermost(top.getName());
         } catch (ClassNotFoundException | LinkageError e) {
             // A test without a class shares nothing.
             return outer;
@@ -80,7 +80,7 @@ final class TestClasses {
     }
 
     static boolean has(String name) {
-        String outer = outer(name);
+        String outer = CodeOwner.outermost(name);
         return NAMES.contains(outer)
                 || USUAL_ENDS.stream().anyMatch(outer::endsWith)
                 || HELPERS.computeIfAbsent(outer, TestClasses::isHelper);
@@ -131,10 +131,5 @@ final class TestClasses {
             return NOTHING;
         }
         return names.isEmpty() ? NOTHING : CallPlace.named(String.join(",", names));
-    }
-
-    private static String outer(String name) {
-        int inner = name.indexOf('$');
-        return inner < 0 ? name : name.substring(0, inner);
     }
 }

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge.worker;
 
+import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.basics.Mask;
 import dev.zelotype.challenge.change.Disturbance;
 import dev.zelotype.challenge.change.Message;
@@ -191,7 +192,7 @@ public final class Worker {
 
         @Override
         public FilterResult apply(String name) {
-            return FilterResult.includedIf(names.contains(name.replaceFirst("\\$.*", "")));
+            return FilterResult.includedIf(names.contains(CodeOwner.outermost(name)));
         }
     }
 

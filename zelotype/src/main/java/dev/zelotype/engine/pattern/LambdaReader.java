@@ -491,7 +491,7 @@ final class LambdaReader {
     /** Whether a method leads to the call that is meant: with the defaults of arguments, or for the lambda alone. */
     private boolean isStep(Member method, Type[] types, Object[] arguments) {
         boolean ofLambda = form.isObject()
-                && outermost(Type.getInternalName(form.owner())).equals(outermost(method.owner()))
+                && CodeOwner.outermost(Type.getInternalName(form.owner())).equals(CodeOwner.outermost(method.owner()))
                 && method.name().contains("$");
         if (!method.name().endsWith("$default") && !ofLambda) {
             return false;
@@ -502,11 +502,6 @@ final class LambdaReader {
         }
         within(inner, null, method, types, arguments);
         return true;
-    }
-
-    private static String outermost(String internalName) {
-        int inner = internalName.indexOf('$');
-        return inner < 0 ? internalName : internalName.substring(0, inner);
     }
 
     /** A method of a Kotlin object, which is the only one of its class: any call of it is meant. */

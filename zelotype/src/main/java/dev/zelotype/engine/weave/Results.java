@@ -69,7 +69,9 @@ public final class Results implements ClassFileTransformer {
         }
         Instrumentation instrumentation = Attachment.instrumentation();
         for (Class<?> type : instrumentation.getAllLoadedClasses()) {
-            if (type.getName().startsWith(name) && outermost(type.getName()).equals(name) && !type.isHidden()) {
+            if (type.getName().startsWith(name)
+                    && CodeOwner.outermost(type.getName()).equals(name)
+                    && !type.isHidden()) {
                 try {
                     instrumentation.retransformClasses(type);
                 } catch (UnmodifiableClassException | LinkageError e) {
@@ -78,11 +80,6 @@ public final class Results implements ClassFileTransformer {
                 }
             }
         }
-    }
-
-    private static String outermost(String name) {
-        int inner = name.indexOf('$');
-        return inner < 0 ? name : name.substring(0, inner);
     }
 
     /** Called by woven classes. */
@@ -98,7 +95,7 @@ public final class Results implements ClassFileTransformer {
             @Nullable Class<?> type,
             ProtectionDomain domain,
             byte[] code) {
-        if (loader == null || className == null || !WANTED.contains(outermost(className.replace('/', '.')))) {
+        if (loader == null || className == null || !WANTED.contains(CodeOwner.outermost(className.replace('/', '.')))) {
             return null;
         }
         ClassReader in = new ClassReader(code);
