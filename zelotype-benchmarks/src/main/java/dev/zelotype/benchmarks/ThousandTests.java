@@ -41,7 +41,10 @@ public final class ThousandTests {
             classPath.add(Path.of(entry));
         }
         long start = System.nanoTime();
-        ChallengeResult result = new Challenge(classPath).from(List.of(folder)).run((done, all) -> {});
+        ChallengeResult result = new Challenge(classPath)
+                .from(List.of(folder))
+                .jvms(Runtime.getRuntime().availableProcessors())
+                .run((done, all) -> {});
         System.out.println((System.nanoTime() - start) / 1_000_000 + " " + result.runs() + " "
                 + result.tests().size());
     }

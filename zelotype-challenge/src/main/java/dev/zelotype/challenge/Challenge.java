@@ -19,6 +19,8 @@ import dev.zelotype.challenge.kept.Shard;
 import dev.zelotype.challenge.run.Lane;
 import dev.zelotype.challenge.run.Rounds;
 import dev.zelotype.challenge.run.Schedule;
+import dev.zelotype.challenge.run.SecondRuns;
+import dev.zelotype.challenge.run.Shares;
 import dev.zelotype.challenge.run.TestRun;
 import dev.zelotype.challenge.run.Trials;
 import dev.zelotype.challenge.run.WorkerProcess;
@@ -27,6 +29,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -38,6 +41,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -89,6 +93,7 @@ public final class Challenge {
     private String cut = "";
     private KeptRuns earlier = KeptRuns.none();
     private Set<String> unchanged = Set.of();
+    private boolean ranTwice;
 
     private final Map<String, Baseline> tests = new LinkedHashMap<>();
     /** Tests of subjects that ask no double anything. */
@@ -97,6 +102,9 @@ public final class Challenge {
     private final Set<String> leftOut = new LinkedHashSet<>();
     private final Set<String> seenClasses = new HashSet<>();
     private final List<Lane> lanes = new CopyOnWriteArrayList<>();
+    private final List<Tried> tried = Collections.synchronizedList(new ArrayList<>());
+    /** Tests that pass only now and then, in the order of their names: they are found side by side. */
+    private final Set<String> flaky = new TreeSet<>();
 
     /**
      * Prepares a challenge.
@@ -365,7 +373,7 @@ public final class Challenge {
         }
         KeptRuns runs = new KeptRuns(new Message.Kept(setUp(), shard.number(), shard.count(), cut, minor, complete));
         all().values().forEach(each -> runs.add(each, print(each)));
-        lanes.forEach(lane -> lane.tried().forEach(runs::add));
+        tried.forEach(runs::add);
         rounds.said().forEach(runs::add);
         allLeftOut().forEach(runs::leftOut);
         KeptFile.write(folder, runs);
@@ -418,9 +426,7 @@ public final class Challenge {
 
     private Judge judge() {
         Map<String, Baseline> all = all();
-        List<Tried> tried = new ArrayList<>();
-        lanes.forEach(lane -> tried.addAll(lane.tried()));
-        return judge(all, tried, minor);
+        return judge(all, List.copyOf(tried), minor);
     }
 
     /** The same in any number of JVMs and of shards: each keeps the order of a test. */
@@ -448,7 +454,7 @@ public final class Challenge {
     }
 
     private Lane lane(Trials trials) {
-        Lane lane = new Lane(tests, () -> started(trials), () -> earlier, moreMillis);
+        Lane lane = new Lane(tests, () -> started(trials), () -> earlier, tried, moreMillis);
         lanes.add(lane);
         if (stopped) {
             lane.stop();
@@ -459,7 +465,7 @@ public final class Challenge {
     private WorkerProcess started(Trials trials) {
         List<Path> path = new ArrayList<>(classPath);
         path.add(trials.folder());
-        WorkerProcess running = new WorkerProcess(path, testRun);
+        WorkerProcess running = new WorkerProcess(path, trials.agent(), testRun);
         running.send(new Message.Configure(testRun.parameters()));
         if (changes.contains(ChangeKind.RESULT) || changes.contains(ChangeKind.EXTRA)) {
             running.send(new Message.ShowResults());
@@ -484,7 +490,9 @@ public final class Challenge {
                 testRun.excludedTags());
         Lane first = lane(trials);
         long began = System.nanoTime();
-        int found = undisturbed(first, plan, this::ran);
+        int found = jvms > 1 && changed == null && !reuses
+                ? twice(trials, plan)
+                : undisturbed(first, plan, this::ran);
         long millis = (System.nanoTime() - began) / 1_000_000;
         if (classes.isEmpty()) {
             Predicate<String> wanted = name -> testRun.runs(name) && (!shard.isPart() || own.contains(name));
@@ -503,14 +511,11 @@ public final class Challenge {
             tests.values().removeIf(each -> each.sites().stream().noneMatch(site -> isAffected(each, site)));
             silent.clear();
         }
-        if (changed == null && unchanged.isEmpty()) {
-            again(first, plan, millis);
-        } else {
-            List<String> doubtful = all().keySet().stream()
-                    .filter(each -> !unchanged.contains(each))
-                    .toList();
-            again(first, new Message.WarmUp(doubtful), doubtful.isEmpty() ? SOON_DONE_MILLIS : millis);
+        for (int i = lanes.size(); i < Math.min(jvms, tests.size()); i++) {
+            lane(trials);
         }
+        lanes.forEach(each -> each.expectAround(first.aroundMillis()));
+        again(plan, millis);
         if (tests.isEmpty() && (changed == null || !any) && !shard.isPart()) {
             throw new ChallengeException("None of the " + found + " tests can be challenged: "
                     + (leftOut.isEmpty()
@@ -518,9 +523,6 @@ public final class Challenge {
                                     + " counts as part of the test, and not as its subject."
                             : String.join(
                                     "; ", leftOut.stream().limit(NAMED_REASONS).toList())));
-        }
-        for (int i = 1; i < Math.min(jvms, tests.size()); i++) {
-            lane(trials).expectAround(first.aroundMillis());
         }
     }
 
@@ -545,14 +547,58 @@ public final class Challenge {
         return shared.classes(shard.number());
     }
 
-    /** A test that passes only now and then says nothing when it fails. */
-    private void again(Lane lane, Message plan, long millis) throws InterruptedException {
-        if (!tests.isEmpty()) {
-            undisturbed(lane, plan, this::ranAgain);
-            if (millis < SOON_DONE_MILLIS && changed == null) {
-                undisturbed(lane, plan, this::ranAgain);
-            }
+    /** Runs all tests for the first time, and what calls doubles for the second time in the other lanes. */
+    private int twice(Trials trials, Message.Plan plan) throws InterruptedException {
+        for (int i = 1; i < jvms; i++) {
+            lane(trials);
         }
+        try (SecondRuns second = new SecondRuns(
+                jvms - 1,
+                (lane, some) -> undisturbed(lanes.get(lane), new Message.WarmUp(some), this::ranAgain))) {
+            ranTwice = true;
+            int found = undisturbed(lanes.get(0), plan, message -> {
+                ran(message);
+                if (message instanceof Message.Done done && hasCalls(done.test())) {
+                    second.ended(done.test(), done.testClass());
+                }
+            });
+            second.finish();
+            return found;
+        }
+    }
+
+    private synchronized boolean hasCalls(String test) {
+        return tests.containsKey(test);
+    }
+
+    /** A test that passes only now and then says nothing when it fails. */
+    private void again(Message.Plan plan, long millis) throws InterruptedException {
+        boolean all = changed == null && unchanged.isEmpty();
+        List<List<Baseline>> shares = Shares.of(doubtful(tests), lanes.size());
+        int times = tests.isEmpty() ? 0 : millis < SOON_DONE_MILLIS && changed == null ? 2 : 1;
+        for (int i = 0; i < times; i++) {
+            boolean ran = i == 0 && ranTwice;
+            Rounds.sideBySide(lanes.size(), lane -> {
+                List<Baseline> share = new ArrayList<>(ran ? List.of() : shares.get(lane));
+                if (lane == 0) {
+                    // In the JVM that has seen which classes call doubles.
+                    share.addAll(doubtful(silent));
+                }
+                if (!share.isEmpty()) {
+                    Message some = new Message.WarmUp(
+                            share.stream().map(Baseline::id).toList());
+                    undisturbed(lanes.get(lane), all && lanes.size() == 1 ? plan : some, this::ranAgain);
+                }
+                return true;
+            });
+        }
+        leftOut.addAll(flaky);
+    }
+
+    private List<Baseline> doubtful(Map<String, Baseline> all) {
+        return all.values().stream()
+                .filter(each -> !unchanged.contains(each.id()))
+                .toList();
     }
 
     /** Runs tests as they are; gives how many there were. */
@@ -587,10 +633,10 @@ public final class Challenge {
         }
     }
 
-    private void ranAgain(Message message) {
+    private synchronized void ranAgain(Message message) {
         if (message instanceof Message.Done done) {
             if (tests.containsKey(done.test()) && done.verdict() != Verdict.PASSED) {
-                leftOut.add(done.name() + " passes only now and then (" + done.failure() + ")");
+                flaky.add(done.name() + " passes only now and then (" + done.failure() + ")");
                 tests.remove(done.test());
             }
             Baseline known = silent.get(done.test());
@@ -601,7 +647,7 @@ public final class Challenge {
         }
     }
 
-    private void ran(Message message) {
+    private synchronized void ran(Message message) {
         if (message instanceof Message.Note note) {
             leftOut.add(note.text());
         } else if (message instanceof Message.Called called) {

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge.change;
 
+import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
@@ -20,7 +21,31 @@ public final class Wire {
     private static final Map<String, Class<?>> KINDS = Stream.of(Message.class.getPermittedSubclasses())
             .collect(Collectors.toMap(Class::getSimpleName, type -> type));
 
+    private static final ClassValue<Form> FORMS = new ClassValue<>() {
+        @Override
+        protected Form computeValue(Class<?> type) {
+            return Form.of(type);
+        }
+    };
+
     private Wire() {}
+
+    /** How a record is read and made: looked up once, since thousands of messages are told of few sorts. */
+    private record Form(List<RecordComponent> components, Constructor<?> constructor) {
+
+        static Form of(Class<?> type) {
+            List<RecordComponent> components = List.of(type.getRecordComponents());
+            components.forEach(each -> each.getAccessor().setAccessible(true));
+            try {
+                Constructor<?> constructor = type.getDeclaredConstructor(
+                        components.stream().map(RecordComponent::getType).toArray(Class<?>[]::new));
+                constructor.setAccessible(true);
+                return new Form(components, constructor);
+            } catch (NoSuchMethodException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+    }
 
     public static String line(Message message) {
         StringBuilder out = new StringBuilder(message.getClass().getSimpleName());
@@ -30,9 +55,8 @@ public final class Wire {
 
     private static void write(Object value, StringBuilder out) {
         if (value instanceof Record record) {
-            for (RecordComponent each : record.getClass().getRecordComponents()) {
+            for (RecordComponent each : FORMS.get(record.getClass()).components()) {
                 try {
-                    each.getAccessor().setAccessible(true);
                     write(each.getAccessor().invoke(record), out);
                 } catch (IllegalAccessException | InvocationTargetException e) {
                     throw new IllegalStateException(e);
@@ -95,23 +119,22 @@ public final class Wire {
     }
 
     private static Object readRecord(Class<?> type, Iterator<String> fields) {
-        RecordComponent[] components = type.getRecordComponents();
-        Object[] values = new Object[components.length];
-        Class<?>[] types = new Class<?>[components.length];
-        for (int i = 0; i < components.length; i++) {
-            types[i] = components[i].getType();
-            values[i] = read(types[i], components[i].getGenericType(), fields);
+        Form form = FORMS.get(type);
+        List<Object> values = new ArrayList<>();
+        for (RecordComponent each : form.components()) {
+            values.add(read(each.getType(), each.getGenericType(), fields));
         }
         try {
-            var constructor = type.getDeclaredConstructor(types);
-            constructor.setAccessible(true);
-            return constructor.newInstance(values);
+            return form.constructor().newInstance(values.toArray());
         } catch (ReflectiveOperationException e) {
             throw new IllegalStateException(e);
         }
     }
 
     private static String unescaped(String field) {
+        if (field.indexOf('\\') < 0) {
+            return field;
+        }
         StringBuilder text = new StringBuilder();
         for (int i = 0; i < field.length(); i++) {
             char c = field.charAt(i);

@@ -34,7 +34,7 @@ public final class Lane {
     private final Supplier<KeptRuns> earlier;
     private final long moreMillis;
 
-    private final List<Tried> tried = new ArrayList<>();
+    private final List<Tried> tried;
     private final Set<String> leftOut = new LinkedHashSet<>();
     private final Set<Disturbance> runaways = new HashSet<>();
     private final Map<Disturbance, Integer> tries = new HashMap<>();
@@ -51,11 +51,17 @@ public final class Lane {
      * Makes a lane.
      *
      * @param earlier the runs that need not be run again
+     * @param tried receives what was run: that of all lanes, in the order in which it was run
      * @param moreMillis how much longer than before a test may take that takes hardly any time
      */
     public Lane(
-            Map<String, Baseline> tests, Supplier<WorkerProcess> start, Supplier<KeptRuns> earlier, long moreMillis) {
+            Map<String, Baseline> tests,
+            Supplier<WorkerProcess> start,
+            Supplier<KeptRuns> earlier,
+            List<Tried> tried,
+            long moreMillis) {
         this.tests = tests;
+        this.tried = tried;
         this.start = start;
         this.earlier = earlier;
         this.moreMillis = moreMillis;
@@ -83,10 +89,6 @@ public final class Lane {
 
     public void expectAround(long millis) {
         aroundMillis = millis;
-    }
-
-    public List<Tried> tried() {
-        return tried;
     }
 
     /** How many of these are from an earlier challenge. */

@@ -8,7 +8,6 @@ import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.challenge.finding.Proposal;
 import dev.zelotype.challenge.kept.KeptRuns;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -21,10 +20,12 @@ import java.util.function.BiConsumer;
 import java.util.function.BooleanSupplier;
 
 /**
- * Gives the tests out to the lanes, each to that which has least to do so far, and runs these side by side. A test
- * stays with its lane.
+ * Gives the tests out to the lanes and runs these side by side. A lane that has nothing left takes tests over from another.
  */
 public final class Rounds {
+
+    /** With less left, another lane is as soon done without help. */
+    private static final int WORTH_TAKING = 10;
 
     private final List<Lane> lanes;
     private final Map<String, Integer> laneOf = new HashMap<>();
@@ -32,6 +33,7 @@ public final class Rounds {
     private final KeptRuns earlier;
     private final List<Message.Said> said = new ArrayList<>();
     private final long end;
+    private final boolean takesOver;
     private final BiConsumer<Integer, Integer> progress;
 
     public Rounds(
@@ -45,29 +47,21 @@ public final class Rounds {
         this.earlier = earlier;
         this.end = end;
         this.progress = progress;
-        giveOut(tests.values());
+        List<List<Baseline>> shares = Shares.of(tests.values(), lanes.size());
         for (int i = 0; i < lanes.size(); i++) {
             int lane = i;
+            shares.get(i).forEach(each -> laneOf.put(each.id(), lane));
+        }
+        for (int i = 0; i < lanes.size(); i++) {
+            int lane = i;
+            // In the order of the tests, as it is told.
             List<Baseline> own = tests.values().stream()
                     .filter(each -> laneOf(each.id()) == lane)
                     .toList();
             schedules.add(new Schedule(own, plan));
         }
-    }
-
-    /** The longest first, so that none is left for the end that takes longer than all others. */
-    private void giveOut(Collection<Baseline> tests) {
-        long[] busy = new long[lanes.size()];
-        List<Baseline> longest = new ArrayList<>(tests);
-        longest.sort(Comparator.comparing((Baseline each) -> -each.millisOfAllRuns()));
-        for (Baseline each : longest) {
-            int least = 0;
-            for (int i = 1; i < busy.length; i++) {
-                least = busy[i] < busy[least] ? i : least;
-            }
-            laneOf.put(each.id(), least);
-            busy[least] += each.millisOfAllRuns();
-        }
+        // Which test notices a place first must not depend on how fast the lanes are.
+        takesOver = !plan.once();
     }
 
     private int laneOf(String test) {
@@ -90,7 +84,7 @@ public final class Rounds {
     public boolean run(BooleanSupplier stopped) throws InterruptedException {
         return everywhere(lane -> {
             Schedule schedule = schedules.get(lane);
-            while (!schedule.isEmpty()) {
+            while (!schedule.isEmpty() || takesOver(schedule)) {
                 if (stopped.getAsBoolean() || System.nanoTime() > end) {
                     return false;
                 }
@@ -100,18 +94,39 @@ public final class Rounds {
         });
     }
 
-    private interface Work {
+    private boolean takesOver(Schedule schedule) {
+        if (!takesOver) {
+            return false;
+        }
+        Schedule most = schedules.stream()
+                .max(Comparator.comparingInt(Schedule::idle))
+                .orElseThrow();
+        return most != schedule && most.idle() >= WORTH_TAKING && schedule.takeOver(most);
+    }
+
+    /** What is done for each lane, on a thread of its own. */
+    public interface Work {
+        /** Gives false if it came to no end. */
         boolean of(int lane) throws InterruptedException;
     }
 
     private boolean everywhere(Work work) throws InterruptedException {
-        if (lanes.size() == 1) {
+        return sideBySide(lanes.size(), work);
+    }
+
+    /**
+     * Does something for each lane at the same time.
+     *
+     * @return whether all came to their ends
+     */
+    public static boolean sideBySide(int lanes, Work work) throws InterruptedException {
+        if (lanes == 1) {
             return work.of(0);
         }
-        ExecutorService threads = Executors.newFixedThreadPool(lanes.size());
+        ExecutorService threads = Executors.newFixedThreadPool(lanes);
         try {
             List<Future<Boolean>> all = new ArrayList<>();
-            for (int i = 0; i < lanes.size(); i++) {
+            for (int i = 0; i < lanes; i++) {
                 int lane = i;
                 all.add(threads.submit(() -> work.of(lane)));
             }
@@ -121,13 +136,18 @@ public final class Rounds {
             }
             return complete;
         } catch (ExecutionException e) {
-            if (e.getCause() instanceof InterruptedException interrupted) {
-                throw interrupted;
-            }
-            throw e.getCause() instanceof RuntimeException known ? known : new IllegalStateException(e.getCause());
+            throw causeOf(e);
         } finally {
             threads.shutdownNow();
         }
+    }
+
+    /** What went wrong on another thread, to be thrown on this one. */
+    static RuntimeException causeOf(ExecutionException e) throws InterruptedException {
+        if (e.getCause() instanceof InterruptedException interrupted) {
+            throw interrupted;
+        }
+        return e.getCause() instanceof RuntimeException known ? known : new IllegalStateException(e.getCause());
     }
 
     private synchronized void tell() {

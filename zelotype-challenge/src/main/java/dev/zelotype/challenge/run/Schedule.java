@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,13 +22,16 @@ import java.util.function.Predicate;
 /**
  * What is still to be disturbed: in each round one thing for each test. Answers come first, and once one is noticed the
  * others of the same call need not be tried, nor need the call be lost. Calls that are made where they are not made come at
- * the end. For one thread.
+ * the end. Safe for use from any thread: another lane may take over tests that are not being run.
  */
 public final class Schedule {
 
     private final Plan plan;
     private final Map<String, Deque<Disturbance>> open = new LinkedHashMap<>();
     private final Map<String, CallPlace> sites = new HashMap<>();
+    /** The tests that are being run. */
+    private final Set<String> running = new HashSet<>();
+
     private int run;
     private int known;
 
@@ -99,35 +103,77 @@ public final class Schedule {
         }
     }
 
-    boolean isEmpty() {
+    synchronized boolean isEmpty() {
         return open.isEmpty();
     }
 
     /** One thing for each test. */
-    List<Disturbance> next() {
+    synchronized List<Disturbance> next() {
         List<Disturbance> round = new ArrayList<>();
         open.values().forEach(all -> round.add(all.poll()));
+        round.forEach(each -> running.add(each.test()));
         open.values().removeIf(Deque::isEmpty);
         return round;
     }
 
-    void again(Disturbance disturbance) {
+    /**
+     * Takes over half of the tests that another lane has still to run, and is not running.
+     *
+     * @return whether there were any
+     */
+    boolean takeOver(Schedule from) {
+        Map<String, Deque<Disturbance>> taken = from.giveHalf();
+        int number = taken.values().stream().mapToInt(Deque::size).sum();
+        synchronized (from) {
+            from.known -= number;
+        }
+        synchronized (this) {
+            known += number;
+            for (Map.Entry<String, Deque<Disturbance>> each : taken.entrySet()) {
+                open.put(each.getKey(), each.getValue());
+                each.getValue().forEach(one -> sites.put(place(one), from.site(one)));
+            }
+        }
+        return !taken.isEmpty();
+    }
+
+    private synchronized Map<String, Deque<Disturbance>> giveHalf() {
+        List<String> idle =
+                open.keySet().stream().filter(each -> !running.contains(each)).toList();
+        Map<String, Deque<Disturbance>> given = new LinkedHashMap<>();
+        for (String each : idle.subList(idle.size() / 2, idle.size())) {
+            given.put(each, open.remove(each));
+        }
+        return given;
+    }
+
+    /** How many disturbances may be taken over. */
+    synchronized int idle() {
+        return open.entrySet().stream()
+                .filter(each -> !running.contains(each.getKey()))
+                .mapToInt(each -> each.getValue().size())
+                .sum();
+    }
+
+    synchronized void again(Disturbance disturbance) {
+        running.remove(disturbance.test());
         open.computeIfAbsent(disturbance.test(), first -> new ArrayDeque<>()).addFirst(disturbance);
     }
 
     /** Runs something once more that is done. */
-    void confirm(Disturbance disturbance) {
+    synchronized void confirm(Disturbance disturbance) {
         known++;
         again(disturbance);
     }
 
     /** Makes a call in a test that does not make it. */
-    void extra(Disturbance disturbance, CallPlace site) {
-        sites.put(disturbance.test() + disturbance.site() + disturbance.occurrence(), site);
+    synchronized void extra(Disturbance disturbance, CallPlace site) {
+        sites.put(place(disturbance), site);
         confirm(disturbance);
     }
 
-    void done(Disturbance done, Verdict verdict) {
+    synchronized void done(Disturbance done, Verdict verdict) {
+        running.remove(done.test());
         run++;
         if (plan.once() && verdict == Verdict.NOTICED) {
             leaveOutEverywhere(done);
@@ -169,15 +215,19 @@ public final class Schedule {
         }
     }
 
-    CallPlace site(Disturbance disturbance) {
-        return sites.get(disturbance.test() + disturbance.site() + disturbance.occurrence());
+    synchronized CallPlace site(Disturbance disturbance) {
+        return sites.get(place(disturbance));
     }
 
-    int run() {
+    private static String place(Disturbance disturbance) {
+        return disturbance.test() + disturbance.site() + disturbance.occurrence();
+    }
+
+    synchronized int run() {
         return run;
     }
 
-    int known() {
+    synchronized int known() {
         return known;
     }
 }

@@ -3,6 +3,7 @@ package dev.zelotype.challenge.run;
 import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.Proposal;
 import dev.zelotype.challenge.worker.Trial;
+import dev.zelotype.host.AgentJar;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.net.URI;
@@ -29,7 +30,8 @@ import javax.tools.StandardLocation;
 import javax.tools.ToolProvider;
 
 /**
- * Statements that are compiled before they are proposed, each in a class of its own beside the test.
+ * Statements that are compiled before they are proposed, each in a class of its own beside the test; and the folder of
+ * temporary files that a challenge has.
  */
 public final class Trials implements AutoCloseable {
 
@@ -60,6 +62,7 @@ public final class Trials implements AutoCloseable {
         this.classPath = classPath;
         try {
             folder = Files.createTempDirectory("zelotype-trials");
+            AgentJar.write(agent());
         } catch (IOException e) {
             throw new ChallengeException("No folder for temporary files can be made: " + e.getMessage() + ".", e);
         }
@@ -68,6 +71,11 @@ public final class Trials implements AutoCloseable {
     /** Where the compiled classes are; the tests' class path must have it. */
     public Path folder() {
         return folder;
+    }
+
+    /** What workers are started with: attaching it later takes longer than many tests do. */
+    public Path agent() {
+        return folder.resolve("agent.jar");
     }
 
     /** Adds a statement to those that are compiled, for a test of a class. */

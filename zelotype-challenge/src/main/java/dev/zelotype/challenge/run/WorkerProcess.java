@@ -27,14 +27,27 @@ public final class WorkerProcess implements AutoCloseable {
     /** Comes after the last line. */
     private static final String GONE = "\u0000gone";
 
+    /**
+     * Most tests are short, and compiling them at length takes more time than it saves. The options of the tests come
+     * later and win.
+     */
+    private static final String FEW_COMPILATIONS = "-XX:TieredStopAtLevel=1";
+
     private final Process process;
     private final PrintStream commands;
     private final BlockingQueue<String> lines = new LinkedBlockingQueue<>();
     private final List<String> errors = new ArrayList<>();
 
-    public WorkerProcess(List<Path> classPath, TestRun run) {
+    /**
+     * Starts one.
+     *
+     * @param agent the jar of the agent, which takes all else from the class path
+     */
+    public WorkerProcess(List<Path> classPath, Path agent, TestRun run) {
         List<String> command = new ArrayList<>();
         command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+        command.add(FEW_COMPILATIONS);
+        command.add("-javaagent:" + agent);
         command.addAll(run.jvmOptions());
         command.add("-XX:+EnableDynamicAgentLoading");
         command.add("-XX:+IgnoreUnrecognizedVMOptions");

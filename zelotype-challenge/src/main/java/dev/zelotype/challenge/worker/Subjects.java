@@ -5,9 +5,12 @@ import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Method;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +22,14 @@ final class Subjects {
 
     /** Those of all tests so far. */
     private static final Set<String> KNOWN = ConcurrentHashMap.newKeySet();
+
+    /** What was found out about a class that tests call: they ask again in every run. */
+    private static final ClassValue<Called> CALLED = new ClassValue<>() {
+        @Override
+        protected Called computeValue(Class<?> type) {
+            return new Called(type);
+        }
+    };
 
     private final Set<String> names = new HashSet<>();
     private volatile boolean called;
@@ -59,19 +70,52 @@ final class Subjects {
         }
     }
 
-    /** Whether one of some subjects is of a class or an interface. */
-    private static boolean include(Iterable<String> subjects, Class<?> owner) {
-        for (String name : subjects) {
+    private static final class Called {
+
+        private final Class<?> type;
+        private final Map<String, Boolean> subjects = new ConcurrentHashMap<>();
+        private final Map<String, Optional<Method>> methods = new ConcurrentHashMap<>();
+
+        Called(Class<?> type) {
+            this.type = type;
+        }
+
+        /** Whether one of some subjects is of this class or interface. */
+        boolean isOneOf(Collection<String> names) {
+            return names.stream().anyMatch(name -> subjects.computeIfAbsent(name, this::isSupertypeOf));
+        }
+
+        private boolean isSupertypeOf(String name) {
             try {
-                if (owner.isAssignableFrom(Class.forName(name, false, owner.getClassLoader()))) {
-                    return true;
-                }
+                return type.isAssignableFrom(Class.forName(name, false, type.getClassLoader()));
             } catch (ClassNotFoundException | LinkageError e) {
-                // A class that the owner's loader cannot see is none of its.
-                continue;
+                // A class that its loader cannot see is none of its.
+                return false;
             }
         }
-        return false;
+
+        @Nullable
+        Method method(String name, String descriptor) {
+            return methods.computeIfAbsent(name + descriptor, any -> find(name, descriptor))
+                    .orElse(null);
+        }
+
+        private Optional<Method> find(String name, String descriptor) {
+            List<Method> all = new ArrayList<>();
+            for (Class<?> each = type; each != null; each = each.getSuperclass()) {
+                all.addAll(List.of(each.getDeclaredMethods()));
+            }
+            // Those of interfaces as well.
+            all.addAll(List.of(type.getMethods()));
+            return all.stream()
+                    .filter(each -> each.getName().equals(name) && descriptor.equals(descriptor(each)))
+                    .findFirst();
+        }
+
+        private static String descriptor(Method method) {
+            return MethodType.methodType(method.getReturnType(), method.getParameterTypes())
+                    .toMethodDescriptorString();
+        }
     }
 
     /** A method of a subject that a test calls; null if it is of another class, or of data. */
@@ -82,30 +126,12 @@ final class Subjects {
             if (type.isRecord() || type.isEnum()) {
                 return null;
             }
-            called = called || include(KNOWN, type);
-            if (!include(copy(), type)) {
-                return null;
-            }
-            List<Method> all = new ArrayList<>();
-            for (Class<?> each = type; each != null; each = each.getSuperclass()) {
-                all.addAll(List.of(each.getDeclaredMethods()));
-            }
-            // Those of interfaces as well.
-            all.addAll(List.of(type.getMethods()));
-            for (Method method : all) {
-                if (method.getName().equals(name) && descriptor.equals(descriptor(method))) {
-                    return method;
-                }
-            }
+            Called known = CALLED.get(type);
+            called = called || known.isOneOf(KNOWN);
+            return known.isOneOf(copy()) ? known.method(name, descriptor) : null;
         } catch (ClassNotFoundException | LinkageError e) {
             // What cannot be looked into is left alone.
             return null;
         }
-        return null;
-    }
-
-    private static String descriptor(Method method) {
-        return MethodType.methodType(method.getReturnType(), method.getParameterTypes())
-                .toMethodDescriptorString();
     }
 }

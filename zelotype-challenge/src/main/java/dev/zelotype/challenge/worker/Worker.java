@@ -22,6 +22,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -56,6 +57,8 @@ public final class Worker {
     private final Launcher launcher = LauncherFactory.create();
     private List<String> parameters = List.of();
     private volatile @Nullable Recorder recorder;
+    /** The tests whose calls and variables were told: they are the same whenever a test runs as it is. */
+    private final Set<String> told = new HashSet<>();
 
     private Worker(PrintStream wire) {
         this.wire = wire;
@@ -234,6 +237,8 @@ public final class Worker {
             request.configurationParameter(each.substring(0, equals), each.substring(equals + 1));
         }
         return request.configurationParameter("junit.jupiter.execution.parallel.enabled", "false")
+                // Of a failure its first line is told.
+                .configurationParameter("junit.platform.stacktrace.pruning.enabled", "false")
                 .configurationParameter("zelotype.journal", "");
     }
 
@@ -336,7 +341,8 @@ public final class Worker {
                 return;
             }
             String id = test.getUniqueId();
-            if (!disturbances.containsKey(id)) {
+            boolean first = disturbances.isEmpty() && told.add(id);
+            if (first) {
                 Pattern meant = TestClasses.unchallenged(className(test));
                 done.calls().stream()
                         .filter(call -> !meant.matcher(call.qualifiedMethod()).matches())
@@ -356,7 +362,7 @@ public final class Worker {
                     verdict != Verdict.PASSED,
                     TestClasses.family(className(test)),
                     done.callsSubject(),
-                    disturbances.isEmpty() ? variables(test) : List.of(),
+                    first ? variables(test) : List.of(),
                     done.tried()));
         }
     }

@@ -13,8 +13,11 @@ public final class Agent {
     private Agent() {}
 
     public static void premain(String options, Instrumentation given) {
-        instrumentation = given;
-        PatternTransformer.install(given);
+        if (instrumentation == null) {
+            // It may be named twice: as the build names it, and by what starts the JVM.
+            instrumentation = given;
+            PatternTransformer.install(given);
+        }
     }
 
     public static void agentmain(String options, Instrumentation given) {

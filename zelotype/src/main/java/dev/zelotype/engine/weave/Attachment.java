@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Gets hold of the JVM's instrumentation: what {@code -javaagent} left, else by attaching to this JVM from another.
  */
-final class Attachment {
+public final class Attachment {
 
     private static final String CURE = "start the JVM of the tests with -javaagent:/path/to/zelotype.jar"
             + " (Surefire: <argLine>-javaagent:${dev.zelotype:zelotype:jar}</argLine> with the goal dependency:properties)";
@@ -134,10 +134,12 @@ final class Attachment {
         }
     }
 
-    private static void writeAgentJar(Path jar) throws IOException {
+    /** A jar that serves as an agent, at the start of a JVM or later. */
+    public static void writeAgentJar(Path jar) throws IOException {
         Manifest manifest = new Manifest();
         Attributes attributes = manifest.getMainAttributes();
         attributes.put(Attributes.Name.MANIFEST_VERSION, "1.0");
+        attributes.putValue("Premain-Class", Agent.class.getName());
         attributes.putValue("Agent-Class", Agent.class.getName());
         attributes.putValue("Can-Retransform-Classes", "true");
         attributes.putValue("Can-Redefine-Classes", "true");

@@ -1,0 +1,31 @@
+package dev.zelotype.host;
+
+import dev.zelotype.engine.weave.Attachment;
+import java.io.IOException;
+import java.nio.file.Path;
+
+/**
+ * For hosts that start JVMs of their own: a small jar to start them with, so that nothing need be attached later and
+ * statements link no lambdas. Safe for use from any thread.
+ *
+ * <pre>{@code
+ * AgentJar.write(folder.resolve("agent.jar"));
+ * new ProcessBuilder("java", "-javaagent:" + folder.resolve("agent.jar"), "-cp", classPath, "dev.observatory.Main");
+ * }</pre>
+ *
+ * @since 0.2
+ */
+public final class AgentJar {
+
+    private AgentJar() {}
+
+    /**
+     * Writes the jar. The JVM takes all else from its class path, which must have Zelotype.
+     *
+     * @param jar the file; replaced if it exists
+     * @throws IOException if the file cannot be written
+     */
+    public static void write(Path jar) throws IOException {
+        Attachment.writeAgentJar(jar);
+    }
+}
