@@ -490,9 +490,7 @@ public final class Challenge {
                 testRun.excludedTags());
         Lane first = lane(trials);
         long began = System.nanoTime();
-        int found = jvms > 1 && changed == null && !reuses
-                ? twice(trials, plan)
-                : undisturbed(first, plan, this::ran);
+        int found = jvms > 1 && changed == null && !reuses ? twice(trials, plan) : undisturbed(first, plan, this::ran);
         long millis = (System.nanoTime() - began) / 1_000_000;
         if (classes.isEmpty()) {
             Predicate<String> wanted = name -> testRun.runs(name) && (!shard.isPart() || own.contains(name));
@@ -553,8 +551,7 @@ public final class Challenge {
             lane(trials);
         }
         try (SecondRuns second = new SecondRuns(
-                jvms - 1,
-                (lane, some) -> undisturbed(lanes.get(lane), new Message.WarmUp(some), this::ranAgain))) {
+                jvms - 1, (lane, some) -> undisturbed(lanes.get(lane), new Message.WarmUp(some), this::ranAgain))) {
             ranTwice = true;
             int found = undisturbed(lanes.get(0), plan, message -> {
                 ran(message);
@@ -585,8 +582,8 @@ public final class Challenge {
                     share.addAll(doubtful(silent));
                 }
                 if (!share.isEmpty()) {
-                    Message some = new Message.WarmUp(
-                            share.stream().map(Baseline::id).toList());
+                    Message some =
+                            new Message.WarmUp(share.stream().map(Baseline::id).toList());
                     undisturbed(lanes.get(lane), all && lanes.size() == 1 ? plan : some, this::ranAgain);
                 }
                 return true;

@@ -9,8 +9,9 @@ import java.nio.file.Path;
  * statements link no lambdas. Safe for use from any thread.
  *
  * <pre>{@code
- * AgentJar.write(folder.resolve("agent.jar"));
- * new ProcessBuilder("java", "-javaagent:" + folder.resolve("agent.jar"), "-cp", classPath, "dev.observatory.Main");
+ * Path jar = Files.createTempDirectory("observatory").resolve("agent.jar");
+ * AgentJar.write(jar);
+ * String option = "-javaagent:" + jar;
  * }</pre>
  *
  * @since 0.2

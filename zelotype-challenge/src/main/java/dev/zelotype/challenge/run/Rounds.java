@@ -98,9 +98,8 @@ public final class Rounds {
         if (!takesOver) {
             return false;
         }
-        Schedule most = schedules.stream()
-                .max(Comparator.comparingInt(Schedule::idle))
-                .orElseThrow();
+        Schedule most =
+                schedules.stream().max(Comparator.comparingInt(Schedule::idle)).orElseThrow();
         return most != schedule && most.idle() >= WORTH_TAKING && schedule.takeOver(most);
     }
 

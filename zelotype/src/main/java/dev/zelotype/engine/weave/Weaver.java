@@ -256,23 +256,25 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return running.toCome(executable, opening, isOfScene);
     }
 
-    /** All together, because each time stops the JVM; if one of them cannot be changed, one by one. */
+    /**
+     * All together, because each time stops the JVM for as long as it takes to look at all of its classes. If one of them
+     * cannot be changed, by halves, which finds it in few steps.
+     */
     private void retransformSites(List<Class<?>> callers) {
+        if (callers.isEmpty()) {
+            return;
+        }
         try {
-            if (!callers.isEmpty()) {
-                instrumentation.retransformClasses(callers.toArray(new Class<?>[0]));
+            instrumentation.retransformClasses(callers.toArray(new Class<?>[0]));
+        } catch (UnmodifiableClassException | LinkageError | InternalError | RuntimeException e) {
+            int half = callers.size() / 2;
+            if (half > 0) {
+                retransformSites(callers.subList(0, half));
+                retransformSites(callers.subList(half, callers.size()));
+            } else if (!(e instanceof InternalError)) {
+                unchanged.add(callers.get(0).getName());
             }
-        } catch (UnmodifiableClassException | LinkageError | InternalError | RuntimeException batch) {
-            for (Class<?> caller : callers) {
-                try {
-                    instrumentation.retransformClasses(caller);
-                } catch (InternalError broken) {
-                    // A class whose static initialiser has failed runs no code.
-                    continue;
-                } catch (UnmodifiableClassException | LinkageError | RuntimeException one) {
-                    unchanged.add(caller.getName());
-                }
-            }
+            // Of a single class an internal error means that its static initialiser has failed: it runs no code.
         }
     }
 
