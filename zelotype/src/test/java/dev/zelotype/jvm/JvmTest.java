@@ -35,13 +35,18 @@ import org.junit.jupiter.params.provider.ValueSource;
  */
 class JvmTest {
 
-    /** Run with {@code -Dzelotype.scenes=100000} for the full length. */
+    /**
+     * Run with {@code -Dzelotype.scenes=40000 -Dzelotype.heap=32m} for the full length: then it fails if a scene leaves 500
+     * bytes behind.
+     */
     private static final String SCENES = System.getProperty("zelotype.scenes", "3000");
+
+    private static final String HEAP = System.getProperty("zelotype.heap", "64m");
 
     @ParameterizedTest
     @ValueSource(strings = {"interface", "class", "final", "record", "enum", "static", "constructor", "spy", "thread"})
     void scenes_are_let_go(String sort) throws Exception {
-        assertThat(Child.run(Scenes.class, "-Xmx64m", "-XX:+UseSerialGC", "--", sort, SCENES))
+        assertThat(Child.run(Scenes.class, "-Xmx" + HEAP, "-XX:+UseSerialGC", "--", sort, SCENES))
                 .contains("done");
     }
 
