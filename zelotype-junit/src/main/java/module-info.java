@@ -3,8 +3,9 @@
  */
 module dev.zelotype.junit {
     requires transitive dev.zelotype;
-    requires dev.zelotype.journal;
-    requires org.junit.jupiter.api;
+    requires transitive dev.zelotype.journal;
+    // Tests of other hosts use the annotations without it.
+    requires static org.junit.jupiter.api;
     requires static org.jspecify;
 
     exports dev.zelotype.junit;

@@ -1,5 +1,6 @@
 package dev.observatory;
 
+import org.testng.ITestNGListener;
 import org.testng.ITestResult;
 import org.testng.TestListenerAdapter;
 import org.testng.TestNG;
@@ -16,7 +17,8 @@ public final class Launched {
             TestListenerAdapter results = new TestListenerAdapter();
             TestNG runner = new TestNG(false);
             runner.setTestClasses(new Class<?>[] {TimedTest.class, EveningTest.class});
-            runner.addListener(results);
+            // Older releases have one method for each sort of listener.
+            runner.addListener((ITestNGListener) results);
             runner.setVerbose(0);
             runner.run();
             boolean real = System.nanoTime() > nanos && System.currentTimeMillis() >= millis;

@@ -1,25 +1,34 @@
 package dev.zelotype.hosts;
 
 import dev.zelotype.journal.TestScene;
+import dev.zelotype.junit.TestFields;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.testng.IInvokedMethod;
 import org.testng.IInvokedMethodListener;
 import org.testng.ITestResult;
 import org.testng.SkipException;
+import org.testng.xml.XmlSuite;
+import org.testng.xml.XmlTest;
 
 /**
  * For tests with TestNG: a listener that opens a scene for each test method, and closes it after, which checks what was
  * expected. The scene is there in {@code @BeforeMethod} and {@code @AfterMethod} methods as well; what the test expected is
- * judged before the latter run. When the test failed, the conversation is attached to the failure. Settings come from system
- * properties.
+ * judged before the latter run. The fields of the test class that ask for doubles, values and subjects are filled anew for
+ * each test; where tests of one object run at the same time they are refused. When the test failed, the conversation is
+ * attached to the failure. Settings come from system properties.
  *
  * <pre>{@code
  * @Listeners(SceneListener.class)
  * public class EveningTest {
+ *     @StandIn WeatherStation weather;
+ *     @UnderTest Evening evening;
+ *
  *     @Test public void opens_on_dry_evenings() {
- *         WeatherStation weather = stub(WeatherStation.class);
- *         Evening evening = Scene.current().subject(Evening.class);
+ *         suppose(weather::humidity).returns(40);
  *         ...
  *     }
  * }
@@ -31,6 +40,8 @@ public final class SceneListener implements IInvokedMethodListener {
 
     /** TestNG runs a test and what is around it on one thread. */
     private final ThreadLocal<Running> running = new ThreadLocal<>();
+    /** The objects that have a test running, which is told from their identity. */
+    private final Map<Object, Running> busy = Collections.synchronizedMap(new IdentityHashMap<>());
 
     /** A listener for any number of classes. */
     public SceneListener() {}
@@ -39,6 +50,10 @@ public final class SceneListener implements IInvokedMethodListener {
     private static final class Running {
         private final TestScene scene;
         private final Object instance;
+        private final TestFields fields;
+        /** Why its fields could not be filled. */
+        private @Nullable Throwable unfilled;
+
         private @Nullable ITestResult test;
         /** How many methods still run after the test. */
         private int left;
@@ -46,12 +61,13 @@ public final class SceneListener implements IInvokedMethodListener {
         Running(TestScene scene, Object instance) {
             this.scene = scene;
             this.instance = instance;
+            this.fields = new TestFields(scene);
         }
 
         void close() {
             ITestResult ended = test;
             Throwable failure = ended == null ? null : ended.getThrowable();
-            scene.close(failure, failure instanceof SkipException, List.of());
+            scene.close(failure, failure instanceof SkipException, fields.notes());
         }
     }
 
@@ -65,8 +81,7 @@ public final class SceneListener implements IInvokedMethodListener {
         Running open = running.get();
         if (open != null && (open.test != null || open.instance != result.getInstance())) {
             // The methods after its test did not run.
-            running.remove();
-            open.close();
+            close(open);
             open = null;
         }
         TestScene.Name name = TestScene.Name.of(
@@ -74,6 +89,7 @@ public final class SceneListener implements IInvokedMethodListener {
         if (open == null) {
             open = new Running(TestScene.open(JvmSettings.read(), name), result.getInstance());
             running.set(open);
+            fill(open, method.getTestMethod().getXmlTest());
         }
         if (method.isTestMethod()) {
             open.test = result;
@@ -82,11 +98,36 @@ public final class SceneListener implements IInvokedMethodListener {
         }
     }
 
+    private void fill(Running open, XmlTest suite) {
+        boolean shared =
+                busy.putIfAbsent(open.instance, open) != null || suite.getParallel() == XmlSuite.ParallelMode.METHODS;
+        try {
+            if (shared) {
+                TestFields.refuseFields(
+                        List.of(open.instance), "make doubles and subjects in the test methods: stub(Dome.class)");
+            }
+            open.fields.fill(open.instance);
+        } catch (RuntimeException | Error e) {
+            open.unfilled = e;
+        }
+    }
+
+    private void close(Running open) {
+        running.remove();
+        busy.remove(open.instance, open);
+        open.close();
+    }
+
     @Override
     public void afterInvocation(IInvokedMethod method, ITestResult result) {
         Running open = running.get();
         if (open == null) {
             return;
+        }
+        Throwable unfilled = open.unfilled;
+        if (unfilled != null) {
+            // What the method did without its fields is of no interest.
+            fail(result, unfilled);
         }
         boolean after = method.isConfigurationMethod() && method.getTestMethod().isAfterMethodConfiguration();
         if (method.isTestMethod() && open.left > 0 && result.getThrowable() == null) {
@@ -95,9 +136,8 @@ public final class SceneListener implements IInvokedMethodListener {
             open.left--;
         }
         if (open.left <= 0 && (method.isTestMethod() || after)) {
-            running.remove();
             try {
-                open.close();
+                close(open);
             } catch (RuntimeException | Error e) {
                 fail(result, e);
             }

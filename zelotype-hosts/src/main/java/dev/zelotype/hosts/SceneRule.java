@@ -3,30 +3,33 @@ package dev.zelotype.hosts;
 import dev.zelotype.Scene;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.journal.TestScene;
-import java.util.List;
+import dev.zelotype.junit.TestFields;
 import org.jspecify.annotations.Nullable;
 import org.junit.AssumptionViolatedException;
-import org.junit.rules.TestRule;
-import org.junit.runner.Description;
+import org.junit.rules.MethodRule;
+import org.junit.runners.model.FrameworkMethod;
 import org.junit.runners.model.Statement;
 
 /**
- * For tests with JUnit 4: a rule that opens a scene for each test, and closes it after, which checks what was expected. When
- * the test failed, the conversation is attached to the failure. Settings come from system properties.
+ * For tests with JUnit 4: a rule that opens a scene for each test, fills the fields of the test that ask for doubles, values
+ * and subjects, and closes the scene after, which checks what was expected. When the test failed, the conversation is
+ * attached to the failure. Settings come from system properties.
  *
  * <pre>{@code
  * @Rule public final SceneRule doubles = new SceneRule();
+ * @StandIn WeatherStation weather;
+ * @StandIn(MOCK) Dome dome;
+ * @UnderTest Evening evening;
  *
  * @Test public void opens_on_dry_evenings() {
- *     WeatherStation weather = doubles.scene().the(WeatherStation.class);
- *     Evening evening = doubles.scene().subject(Evening.class);
+ *     suppose(weather::humidity).returns(40);
  *     ...
  * }
  * }</pre>
  *
  * @since 0.2
  */
-public final class SceneRule implements TestRule {
+public final class SceneRule implements MethodRule {
 
     private @Nullable TestScene test;
 
@@ -48,28 +51,28 @@ public final class SceneRule implements TestRule {
     }
 
     @Override
-    public Statement apply(Statement base, Description description) {
+    public Statement apply(Statement base, FrameworkMethod method, Object target) {
         return new Statement() {
             @Override
             public void evaluate() throws Throwable {
-                run(base, description);
+                run(base, method, target);
             }
         };
     }
 
-    private void run(Statement base, Description description) throws Throwable {
-        Class<?> testClass = description.getTestClass();
-        TestScene opened =
-                TestScene.open(JvmSettings.read(), TestScene.Name.of(testClass, description.getMethodName()));
+    private void run(Statement base, FrameworkMethod method, Object target) throws Throwable {
+        TestScene opened = TestScene.open(JvmSettings.read(), TestScene.Name.of(target.getClass(), method.getName()));
         test = opened;
+        TestFields fields = new TestFields(opened);
         Throwable failure = null;
         try {
+            fields.fill(target);
             base.evaluate();
         } catch (Throwable e) {
             failure = e;
         }
         test = null;
-        opened.close(failure, failure instanceof AssumptionViolatedException, List.of());
+        opened.close(failure, failure instanceof AssumptionViolatedException, fields.notes());
         if (failure != null) {
             throw failure;
         }

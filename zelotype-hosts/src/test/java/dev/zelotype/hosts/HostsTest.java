@@ -5,6 +5,8 @@ import static dev.zelotype.Zelotype.mock;
 import static dev.zelotype.Zelotype.stub;
 import static dev.zelotype.Zelotype.suppose;
 import static dev.zelotype.Zelotype.verify;
+import static dev.zelotype.doubles.Kind.MOCK;
+import static dev.zelotype.doubles.Kind.STUB;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -12,6 +14,8 @@ import dev.zelotype.Scene;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.journal.JournalReader;
 import dev.zelotype.journal.JournalScene;
+import dev.zelotype.junit.StandIn;
+import dev.zelotype.junit.UnderTest;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -19,7 +23,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
+import org.junit.After;
 import org.junit.Assume;
+import org.junit.Before;
 import org.junit.Rule;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -27,6 +34,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.runner.JUnitCore;
 import org.junit.runner.notification.Failure;
+import org.testng.IRetryAnalyzer;
 import org.testng.ITestListener;
 import org.testng.ITestResult;
 import org.testng.SkipException;
@@ -35,6 +43,7 @@ import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Listeners;
+import org.testng.xml.XmlSuite;
 
 /**
  * The other frameworks give their tests scenes as well: the same checks, attached conversations and journal.
@@ -165,31 +174,12 @@ class HostsTest {
 
     @Test
     void a_scene_of_testng_is_there_around_the_test() {
-        List<String> ended = Collections.synchronizedList(new ArrayList<>());
-        TestNG testng = new TestNG(false);
-        testng.setVerbose(0);
-        testng.setTestClasses(new Class<?>[] {AroundTestNg.class});
-        testng.addListener(new ITestListener() {
-            @Override
-            public void onTestSuccess(ITestResult result) {
-                ended.add(result.getParameters()[0] + " passed");
-            }
-
-            @Override
-            public void onTestFailure(ITestResult result) {
-                ended.add(result.getParameters()[0] + " "
-                        + result.getThrowable().getMessage().lines().findFirst().orElse(""));
-            }
-        });
-        testng.setOutputDirectory(folder.resolve("report").toString());
-        testng.run();
-
-        assertThat(ended)
+        assertThat(ended(AroundTestNg.class, testng -> {}))
                 .containsExactlyInAnyOrder(
-                        "40 passed",
-                        "50 passed",
-                        "95 Expected exactly 1 call of dome.open(), but there was none.",
-                        "60 passed");
+                        "opens[40] passed",
+                        "opens[50] passed",
+                        "opens[95] Expected exactly 1 call of dome.open(), but there was none.",
+                        "opens[60] passed");
         assertThat(AroundTestNg.AFTER)
                 .containsOnly(
                         Map.entry("40", "2 calls"),
@@ -200,6 +190,191 @@ class HostsTest {
         JournalReader.read(
                 folder.resolve("journal"), scene -> scenes.add(scene.outcome().word()));
         assertThat(scenes).containsExactlyInAnyOrder("passed", "passed", "failed", "passed");
+    }
+
+    /** What tests of both hosts inherit. */
+    public abstract static class WithFields {
+
+        @StandIn(STUB)
+        Weather weather;
+
+        @StandIn(MOCK)
+        Dome dome;
+
+        @UnderTest
+        Evening evening;
+
+        private int humidity;
+
+        void before() {
+            humidity = 40;
+            suppose(weather::humidity).answers(() -> humidity);
+        }
+
+        void opens(int measured) {
+            humidity = measured;
+            expect(dome::open).once();
+            evening.begin();
+        }
+
+        void after() {
+            verify(weather::humidity).once();
+        }
+    }
+
+    public static final class FieldsOfJUnit4 extends WithFields {
+
+        @Rule
+        public final SceneRule doubles = new SceneRule();
+
+        @Before
+        public void set() {
+            before();
+        }
+
+        @org.junit.Test
+        public void passes() {
+            opens(40);
+        }
+
+        @org.junit.Test
+        public void misses() {
+            opens(95);
+        }
+
+        @After
+        public void put_back() {
+            after();
+        }
+    }
+
+    public static final class FixedOfJUnit4 {
+
+        @Rule
+        public final SceneRule doubles = new SceneRule();
+
+        @StandIn
+        private final Weather weather = null;
+
+        @org.junit.Test
+        public void passes() {
+            assertThat(weather).isNull();
+        }
+    }
+
+    @Listeners(SceneListener.class)
+    public static final class FieldsOfTestNg extends WithFields {
+
+        private int tries;
+
+        @BeforeMethod(alwaysRun = true)
+        public void set() {
+            before();
+        }
+
+        @DataProvider
+        public Object[][] nights() {
+            return new Object[][] {{40}, {95}, {60}};
+        }
+
+        @org.testng.annotations.Test(dataProvider = "nights", groups = "evening")
+        public void of(int measured) {
+            opens(measured);
+        }
+
+        @org.testng.annotations.Test(retryAnalyzer = Once.class, groups = "evening")
+        public void the_second_time() {
+            opens(tries++ == 0 ? 95 : 40);
+        }
+
+        @org.testng.annotations.Test
+        public void in_no_group() {
+            throw new IllegalStateException("this group is not wanted");
+        }
+
+        @AfterMethod(alwaysRun = true)
+        public void put_back() {
+            after();
+        }
+    }
+
+    /** Runs a test once more. */
+    public static final class Once implements IRetryAnalyzer {
+        private boolean done;
+
+        @Override
+        public boolean retry(ITestResult result) {
+            boolean again = !done;
+            done = true;
+            return again;
+        }
+    }
+
+    @Listeners(SceneListener.class)
+    public static final class SharedOfTestNg extends WithFields {
+
+        @org.testng.annotations.Test
+        public void one() {
+            opens(40);
+        }
+
+        @org.testng.annotations.Test
+        public void other() {
+            opens(40);
+        }
+    }
+
+    @Test
+    void fields_are_filled_for_each_test() {
+        assertThat(new JUnitCore().run(FieldsOfJUnit4.class).getFailures())
+                .singleElement()
+                .satisfies(failure ->
+                        assertThat(failure.getDescription().getMethodName()).isEqualTo("misses"))
+                .satisfies(failure -> assertThat(failure.getException())
+                        .hasMessageStartingWith("Expected exactly 1 call of dome.open(), but there was none."));
+        assertThat(new JUnitCore().run(FixedOfJUnit4.class).getFailures())
+                .singleElement()
+                .satisfies(failure -> assertThat(failure.getException())
+                        .isInstanceOf(MisuseException.class)
+                        .hasMessageContaining("FixedOfJUnit4.weather is static or final"));
+
+        assertThat(ended(FieldsOfTestNg.class, testng -> testng.setGroups("evening")))
+                .containsExactlyInAnyOrder(
+                        "of[40] passed",
+                        "of[95] Expected exactly 1 call of dome.open(), but there was none.",
+                        "of[60] passed",
+                        "the_second_time[] passed");
+        assertThat(ended(SharedOfTestNg.class, testng -> testng.setParallel(XmlSuite.ParallelMode.METHODS)))
+                .hasSize(2)
+                .allMatch(line -> line.contains("is shared by tests that run at the same time"))
+                .allMatch(line -> line.contains("make doubles and subjects in the test methods"));
+    }
+
+    /** How the tests of a class ended. */
+    private List<String> ended(Class<?> type, Consumer<TestNG> setting) {
+        List<String> ended = Collections.synchronizedList(new ArrayList<>());
+        TestNG testng = new TestNG(false);
+        testng.setVerbose(0);
+        testng.setTestClasses(new Class<?>[] {type});
+        testng.addListener(new ITestListener() {
+            @Override
+            public void onTestSuccess(ITestResult result) {
+                ended.add(result.getName() + List.of(result.getParameters()) + " passed");
+            }
+
+            @Override
+            public void onTestFailure(ITestResult result) {
+                String message = result.getThrowable().getMessage();
+                ended.add(result.getName() + List.of(result.getParameters()) + " "
+                        + (result.getThrowable() instanceof MisuseException
+                                ? message
+                                : message.lines().findFirst().orElse("")));
+            }
+        });
+        testng.setOutputDirectory(folder.resolve("report").toString());
+        setting.accept(testng);
+        testng.run();
+        return ended;
     }
 
     @Test

@@ -44,7 +44,7 @@ final class DoublesExtension
         store(context).put(Injection.class, injection);
         List<Object> tests = context.getRequiredTestInstances().getAllInstances();
         if (isShared(context)) {
-            Injection.refuseFields(tests);
+            TestFields.refuseFields(tests, "ask for doubles and subjects as parameters of the test methods");
         }
         injection.fill(tests, context.getRequiredTestMethod());
     }
