@@ -24,6 +24,10 @@ final class TestClasses {
     private static final String WITH_DOUBLES = "dev.zelotype.junit.WithDoubles";
     private static final Pattern NOTHING = Pattern.compile("(?!)");
     private static final Set<String> NAMES = ConcurrentHashMap.newKeySet();
+    /** Those that were added: a class is looked at once, though its tests run many times. */
+    private static final Set<String> ADDED = ConcurrentHashMap.newKeySet();
+
+    private static final Map<String, String> FAMILIES = new ConcurrentHashMap<>();
 
     private static final Map<String, Boolean> HELPERS = new ConcurrentHashMap<>();
     /** What a class file holds that uses a test library, or makes doubles. */
@@ -40,6 +44,9 @@ final class TestClasses {
 
     /** Adds a class that holds a test, and what it inherits: set-up and checks of a superclass are the test's own. */
     static void add(String name) {
+        if (!ADDED.add(name)) {
+            return;
+        }
         addOuter(name);
         try {
             Class<?> type = Class.forName(name, false, Thread.currentThread().getContextClassLoader());
@@ -61,7 +68,10 @@ final class TestClasses {
 
     /** The class that tests of the same sort share: the topmost that they inherit from, or else the outermost. */
     static String family(String name) {
-        String outer = CodeOwner.outermost(name);
+        return FAMILIES.computeIfAbsent(CodeOwner.outermost(name), TestClasses::topmost);
+    }
+
+    private static String topmost(String outer) {
         try {
             Class<?> type = Class.forName(outer, false, Thread.currentThread().getContextClassLoader());
             Class<?> top = type;

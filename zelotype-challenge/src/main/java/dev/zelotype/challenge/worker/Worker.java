@@ -12,7 +12,10 @@ import dev.zelotype.host.DisturbedCall;
 import dev.zelotype.host.DisturbedScene;
 import dev.zelotype.host.ResultDisturber;
 import dev.zelotype.host.TestVariables;
+import java.io.BufferedOutputStream;
 import java.io.BufferedReader;
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
@@ -53,6 +56,8 @@ import org.junit.platform.launcher.core.LauncherFactory;
  */
 public final class Worker {
 
+    private static final long FLUSHED_AFTER_MILLIS = 20;
+
     private final PrintStream wire;
     private final Launcher launcher = LauncherFactory.create();
     private List<String> parameters = List.of();
@@ -71,18 +76,21 @@ public final class Worker {
      * @throws IOException if the supervisor is gone
      */
     public static void main(String[] arguments) throws IOException {
-        PrintStream wire = System.out;
         PrintStream nowhere = new PrintStream(OutputStream.nullOutputStream(), false, StandardCharsets.UTF_8);
         System.setOut(nowhere);
         System.setErr(nowhere);
         Thread.setDefaultUncaughtExceptionHandler((thread, thrown) -> {});
         keepNoJournal();
-        new Worker(new PrintStream(wire, true, StandardCharsets.UTF_8)).work();
+        BufferedOutputStream wire = new BufferedOutputStream(new FileOutputStream(FileDescriptor.out));
+        new Worker(new PrintStream(wire, false, StandardCharsets.UTF_8)).work();
         // Threads that tests have left behind do not keep the worker.
         Runtime.getRuntime().halt(0);
     }
 
     private void work() throws IOException {
+        Thread flushing = new Thread(this::flush);
+        flushing.setDaemon(true);
+        flushing.start();
         BufferedReader commands = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
         System.setIn(java.io.InputStream.nullInputStream());
         CallDisturber.everywhere(new Between());
@@ -157,7 +165,25 @@ public final class Worker {
     }
 
     private void tell(Message message) {
+        tellLater(message);
+        wire.flush();
+    }
+
+    /** Tells what may wait for the next message, which mostly follows within a millisecond: each goes to another process. */
+    private void tellLater(Message message) {
         wire.println(Wire.line(message));
+    }
+
+    /** What no message follows is told soon all the same. */
+    private void flush() {
+        try {
+            while (true) {
+                Thread.sleep(FLUSHED_AFTER_MILLIS);
+                wire.flush();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     private void baseline(Message.Plan plan) {
@@ -346,12 +372,12 @@ public final class Worker {
                 Pattern meant = TestClasses.unchallenged(className(test));
                 done.calls().stream()
                         .filter(call -> !meant.matcher(call.qualifiedMethod()).matches())
-                        .forEach(call -> tell(new Message.Called(id, call)));
+                        .forEach(call -> tellLater(new Message.Called(id, call)));
             }
             List<Message.CheckFailed> failedChecks = done.failedChecks(id);
-            failedChecks.forEach(Worker.this::tell);
+            failedChecks.forEach(Worker.this::tellLater);
             Verdict verdict = Verdict.of(result);
-            tell(new Message.Done(
+            tellLater(new Message.Done(
                     id,
                     failedChecks.isEmpty() ? verdict : Verdict.NOTICED,
                     done.applied(),
