@@ -13,6 +13,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.jar.Attributes;
+import java.util.jar.JarFile;
 import java.util.spi.ToolProvider;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -71,6 +73,7 @@ final class CheckCentral {
         }
         checkFiles();
         checkModules();
+        checkBundles();
     }
 
     private List<Path> files(String ending) throws IOException {
@@ -179,6 +182,50 @@ final class CheckCentral {
         for (String module : List.of("dev.zelotype", "dev.zelotype.journal")) {
             tool("jdeps", "--module-path", path, "--add-modules", module, "--check", module);
         }
+    }
+
+    /**
+     * Libraries are bundles: what they import of ours is exported by one of them, and what is shaded in is not asked
+     * for.
+     */
+    private void checkBundles() throws IOException {
+        Map<String, Set<String>> imported = new TreeMap<>();
+        Set<String> exported = new TreeSet<>();
+        for (String name : poms.keySet()) {
+            if (!Files.exists(Path.of(name, "bnd.bnd"))) {
+                continue;
+            }
+            Path jar = Path.of(pomFiles.get(name).toString().replaceAll("\\.pom$", ".jar"));
+            try (JarFile file = new JarFile(jar.toFile())) {
+                Attributes headers = file.getManifest().getMainAttributes();
+                if (!String.valueOf(headers.getValue("Automatic-Module-Name"))
+                        .equals(headers.getValue("Bundle-SymbolicName"))) {
+                    wrong.add(name + " is no bundle of its module's name");
+                }
+                exported.addAll(packages(headers.getValue("Export-Package")));
+                imported.put(name, packages(headers.getValue("Import-Package")));
+            }
+        }
+        if (imported.size() < 7) {
+            wrong.add("only " + imported.keySet() + " are bundles");
+        }
+        imported.forEach((name, all) -> all.forEach(each -> {
+            boolean ours = each.startsWith("dev.zelotype");
+            if (ours && !exported.contains(each) || each.matches("(org\\.objectweb|com\\.fasterxml)\\..*")) {
+                wrong.add(name + " imports " + each + ", which no bundle exports");
+            }
+        }));
+    }
+
+    /** The packages of a header, without their attributes. */
+    private static Set<String> packages(String header) {
+        Set<String> all = new TreeSet<>();
+        if (header != null) {
+            for (String each : header.replaceAll("\"[^\"]*\"", "").split(",")) {
+                all.add(each.split(";")[0].strip());
+            }
+        }
+        return all;
     }
 
     private void tool(String name, String... arguments) {

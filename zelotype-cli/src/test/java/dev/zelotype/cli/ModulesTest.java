@@ -41,7 +41,7 @@ class ModulesTest {
             Map.entry("zelotype-journal", new Floor("journal", CORE, "basics")),
             Map.entry("zelotype-junit-platform", new Floor("junit\\.platform", CORE, "journal")),
             Map.entry("zelotype-junit", new Floor("junit", CORE, "journal")),
-            Map.entry("zelotype-hosts", new Floor("hosts", CORE, "journal")),
+            Map.entry("zelotype-hosts", new Floor("hosts", CORE, "journal", "junit")),
             Map.entry("zelotype-spring", new Floor("spring", "doubles", "error", "host")),
             Map.entry("zelotype-cdi", new Floor("cdi", "doubles", "error")),
             Map.entry("zelotype-kotlin", new Floor("kotlin", "error")),

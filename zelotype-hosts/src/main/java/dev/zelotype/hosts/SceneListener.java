@@ -17,7 +17,7 @@ import org.testng.xml.XmlTest;
 /**
  * For tests with TestNG: a listener that opens a scene for each test method, and closes it after, which checks what was
  * expected. The scene is there in {@code @BeforeMethod} and {@code @AfterMethod} methods as well; what the test expected is
- * judged before the latter run. The fields of the test class that ask for doubles, values and subjects are filled anew for
+ * judged before the latter run. The fields of the test class that ask for doubles, values and subjects are filled before
  * each test; where tests of one object run at the same time they are refused. When the test failed, the conversation is
  * attached to the failure. Settings come from system properties.
  *

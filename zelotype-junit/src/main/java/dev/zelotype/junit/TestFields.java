@@ -20,9 +20,9 @@ import org.jspecify.annotations.Nullable;
  * {@link Provided} and {@link UnderTest}. Needs no JUnit. For the thread that runs the test.
  *
  * <pre>{@code
- * TestScene scene = TestScene.open(settings, TestScene.Name.of(test.getClass(), "opens_on_dry_evenings"));
+ * TestScene scene = TestScene.open(TestSettings.of(name -> Optional.empty()), TestScene.Name.of(getClass(), "opens"));
  * TestFields fields = new TestFields(scene);
- * fields.fill(test);
+ * fields.fill(this);
  * }</pre>
  *
  * @since 0.2

@@ -24,7 +24,7 @@ final class TestClasses {
     private static final String WITH_DOUBLES = "dev.zelotype.junit.WithDoubles";
     private static final Pattern NOTHING = Pattern.compile("(?!)");
     private static final Set<String> NAMES = ConcurrentHashMap.newKeySet();
-    /** Those that were added: a class is looked at once, though its tests run many times. */
+    /** Those that were added: each class is read a single time, though its tests run many times. */
     private static final Set<String> ADDED = ConcurrentHashMap.newKeySet();
 
     private static final Map<String, String> FAMILIES = new ConcurrentHashMap<>();

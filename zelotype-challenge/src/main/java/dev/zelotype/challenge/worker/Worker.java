@@ -174,7 +174,7 @@ public final class Worker {
         wire.println(Wire.line(message));
     }
 
-    /** What no message follows is told soon all the same. */
+    /** What no message follows is told soon as well. */
     private void flush() {
         try {
             while (true) {
