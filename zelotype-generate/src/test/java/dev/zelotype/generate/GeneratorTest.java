@@ -446,6 +446,43 @@ class GeneratorTest extends Workshop {
     }
 
     @Test
+    void the_compiler_writes_doubles_of_every_sort_of_type() throws IOException {
+        String asking = """
+                package sky;
+                import dev.zelotype.generate.*;
+                @DoubleFor({%s})
+                class Asking {
+                    interface Hidden { int level(); }
+                    sealed interface Shape permits Plate, Dome { int area(); }
+                    record Plate(int area) implements Shape { interface Maker { Plate make(int area); } }
+                    static non-sealed abstract class Dome implements Shape {
+                        Dome(int size) { }
+                        static abstract class Motor { abstract void turn(); }
+                        interface Log<T extends Comparable<T>> { <R> R read(T from, java.util.List<? super R> into); }
+                    }
+                    int ask() {
+                        %s
+                    }
+                }
+                """;
+        assertThat(process(
+                        asking.formatted("""
+                        Asking.Hidden.class, Asking.Plate.Maker.class, Asking.Dome.class,
+                        Asking.Dome.Motor.class, Asking.Dome.Log.class
+                        """, """
+                        Dome dome = new AskingDomeStub(1).areaAnswers(4);
+                        new AskingDomeMotorStub().turn();
+                        String nothing = new AskingDomeLogStub<String>().read("x", java.util.List.of());
+                        return dome.area() + new AskingHiddenStub().levelAnswers(3).level()
+                            + new AskingPlateMakerStub().makeAnswers(new Plate(2)).make(1).area();
+                        """)))
+                .isEmpty();
+        assertThat(process(asking.formatted("Asking.Shape.class, Asking.Plate.class", "return 0;")))
+                .contains("sky.Asking.Shape: it is sealed")
+                .contains("sky.Asking.Plate: it is a ");
+    }
+
+    @Test
     void the_compiler_writes_what_an_annotation_asks_for() throws IOException {
         assertThat(process("""
                 package sky;
