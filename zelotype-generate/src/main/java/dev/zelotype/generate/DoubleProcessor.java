@@ -13,7 +13,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import javax.annotation.processing.AbstractProcessor;
 import javax.annotation.processing.FilerException;
 import javax.annotation.processing.RoundEnvironment;
@@ -39,7 +38,8 @@ public final class DoubleProcessor extends AbstractProcessor {
     /** The option that marks what is written with {@code javax.annotation.processing.Generated}. */
     private static final String MARKED = "zelotype.markGenerated";
 
-    private final Set<String> written = new TreeSet<>();
+    /** Who has asked for a double, by its name: an incremental build keeps it as long as that class asks. */
+    private final Map<String, String> asked = new HashMap<>();
 
     /** Called by the compiler. */
     public DoubleProcessor() {}
@@ -124,7 +124,16 @@ public final class DoubleProcessor extends AbstractProcessor {
             String name = (target.isEmpty() ? "" : target + ".") + DoubleName.of(model, style);
             if (!DoubleName.obstacle(model, style, target).isEmpty()) {
                 refuse(asking, type, DoubleName.obstacle(model, style, target));
-            } else if (written.add(name)) {
+                continue;
+            }
+            String first = asked.putIfAbsent(name, asking.toString());
+            if (first != null && !first.equals(asking.toString())) {
+                error(
+                        asking,
+                        name + " is asked for by " + first
+                                + " too: let one class ask for it, since an incremental build keeps it only as long"
+                                + " as that class asks.");
+            } else if (first == null) {
                 write(
                         asking,
                         name,

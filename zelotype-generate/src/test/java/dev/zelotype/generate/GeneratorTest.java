@@ -465,8 +465,7 @@ class GeneratorTest extends Workshop {
                     }
                 }
                 """;
-        assertThat(process(
-                        asking.formatted("""
+        assertThat(process(asking.formatted("""
                         Asking.Hidden.class, Asking.Plate.Maker.class, Asking.Dome.class,
                         Asking.Dome.Motor.class, Asking.Dome.Log.class
                         """, """
@@ -475,11 +474,18 @@ class GeneratorTest extends Workshop {
                         String nothing = new AskingDomeLogStub<String>().read("x", java.util.List.of());
                         return dome.area() + new AskingHiddenStub().levelAnswers(3).level()
                             + new AskingPlateMakerStub().makeAnswers(new Plate(2)).make(1).area();
-                        """)))
-                .isEmpty();
+                        """))).isEmpty();
         assertThat(process(asking.formatted("Asking.Shape.class, Asking.Plate.class", "return 0;")))
                 .contains("sky.Asking.Shape: it is sealed")
                 .contains("sky.Asking.Plate: it is a ");
+        assertThat(process("""
+                package sky;
+                import dev.zelotype.generate.*;
+                @DoubleFor({Runnable.class, Runnable.class})
+                class Asking {
+                    @DoubleFor(Runnable.class) static class Other { }
+                }
+                """)).contains("sky.RunnableStub is asked for by sky.Asking too: let one class ask for it");
     }
 
     @Test

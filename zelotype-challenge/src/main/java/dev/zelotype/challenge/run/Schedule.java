@@ -122,29 +122,31 @@ public final class Schedule {
      * @return whether there were any
      */
     boolean takeOver(Schedule from) {
-        Map<String, Deque<Disturbance>> taken = from.giveHalf();
-        int number = taken.values().stream().mapToInt(Deque::size).sum();
-        synchronized (from) {
-            from.known -= number;
-        }
+        Given given = from.giveHalf();
         synchronized (this) {
-            known += number;
-            for (Map.Entry<String, Deque<Disturbance>> each : taken.entrySet()) {
-                open.put(each.getKey(), each.getValue());
-                each.getValue().forEach(one -> sites.put(place(one), from.site(one)));
-            }
+            known += given.number();
+            open.putAll(given.tests());
+            sites.putAll(given.sites());
         }
-        return !taken.isEmpty();
+        return given.number() > 0;
     }
 
-    private synchronized Map<String, Deque<Disturbance>> giveHalf() {
+    private record Given(Map<String, Deque<Disturbance>> tests, Map<String, CallPlace> sites, int number) {}
+
+    private synchronized Given giveHalf() {
         List<String> idle =
                 open.keySet().stream().filter(each -> !running.contains(each)).toList();
-        Map<String, Deque<Disturbance>> given = new LinkedHashMap<>();
+        Map<String, Deque<Disturbance>> tests = new LinkedHashMap<>();
+        Map<String, CallPlace> places = new HashMap<>();
+        int number = 0;
         for (String each : idle.subList(idle.size() / 2, idle.size())) {
-            given.put(each, open.remove(each));
+            Deque<Disturbance> all = open.remove(each);
+            tests.put(each, all);
+            all.forEach(one -> places.put(place(one), site(one)));
+            number += all.size();
         }
-        return given;
+        known -= number;
+        return new Given(tests, places, number);
     }
 
     /** How many disturbances may be taken over. */
