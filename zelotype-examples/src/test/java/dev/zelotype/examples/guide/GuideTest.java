@@ -33,7 +33,8 @@ class GuideTest {
                 Path.of("src"),
                 Path.of("target/generated-test-sources/test-annotations"),
                 Path.of("../zelotype-spring/src/test"),
-                Path.of("../zelotype-cdi/src/test")));
+                Path.of("../zelotype-cdi/src/test"),
+                Path.of("../consumer/with-junit-4/src/test")));
     }
 
     static List<Path> pages() throws IOException {
