@@ -231,4 +231,72 @@ class PlantedQuestionsTest {
                         .as(() -> row.name() + "\n" + String.join("\n", ChallengeText.lines(result)))
                         .isEmpty());
     }
+
+    private static final List<String> IRRELEVANT = List.of(
+            "Logger",
+            "OrderLogger",
+            "RequestLogging",
+            "Log",
+            "Metrics",
+            "OrderMetrics",
+            "LatencyMetric",
+            "MetricRegistry",
+            "MeterRegistry",
+            "Meter",
+            "Telemetry",
+            "Tracer",
+            "SpanTracer",
+            "Auditor",
+            "Audit",
+            "SecurityAudit",
+            "AuditLog",
+            "LoginAuditLog",
+            "AuditTrail",
+            "Counter",
+            "RequestCounters",
+            "QueueGauge",
+            "Gauges",
+            "SizeHistogram",
+            "Statistics",
+            "CacheStats");
+
+    /** Types whose names sound alike, and whose calls matter. */
+    private static final List<String> RELEVANT =
+            List.of("Catalog", "Dialog", "Backlog", "Ledger", "Diameter", "Encounter", "Thermometer", "LogShipper");
+
+    @Test
+    void what_is_irrelevant_by_nature_is_told_apart() throws IOException {
+        List<String> types =
+                Stream.concat(IRRELEVANT.stream(), RELEVANT.stream()).toList();
+        StringBuilder code = new StringBuilder("package planted;\nimport static dev.zelotype.Zelotype.*;\n"
+                + "@dev.zelotype.junit.WithDoubles\nclass PlainTest {\n    @org.junit.jupiter.api.Test\n"
+                + "    void it_does() {\n        PlainSubject subject = new PlainSubject();\n");
+        types.forEach(each -> code.append("        subject.of")
+                .append(each)
+                .append(" = stub(PlainSubject.")
+                .append(each)
+                .append(".class);\n"));
+        code.append("        subject.run();\n    }\n}\nclass PlainSubject {\n");
+        types.forEach(each -> code.append("    interface ")
+                .append(each)
+                .append(" { void put(String it); }\n    ")
+                .append(each)
+                .append(" of")
+                .append(each)
+                .append(";\n"));
+        code.append("    void run() {\n");
+        types.forEach(each -> code.append("        of").append(each).append(".put(\"it\");\n"));
+        code.append("    }\n}\n");
+        String file = Files.writeString(folder.resolve("PlainTest.java"), code).toString();
+        ChallengeResult result = Fixtures.planted(folder, List.of(file)).run((done, all) -> {});
+
+        assertThat(result.findings())
+                .filteredOn(finding -> finding.kind() == ChangeKind.LOST)
+                .extracting(finding -> finding.site().simpleType() + " " + finding.weight())
+                .containsExactlyInAnyOrderElementsOf(Stream.concat(
+                                IRRELEVANT.stream().map(each -> each + " " + Weight.MINOR),
+                                RELEVANT.stream().map(each -> each + " " + Weight.GAP))
+                        .toList());
+        assertThat(result.gaps()).as("what is irrelevant does not count").isEqualTo(RELEVANT.size());
+    }
 }
