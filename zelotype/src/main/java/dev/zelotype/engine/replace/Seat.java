@@ -125,11 +125,8 @@ public final class Seat implements Predicate<Thread> {
         }
         if (CURRENT.get() == this) {
             ReplacingScene around = outer();
-            if (around == null) {
-                CURRENT.remove();
-            } else {
-                CURRENT.set(around.seat());
-            }
+            // Not removed: others look into this map, and would take an entry out that is just being cleared.
+            CURRENT.set(around == null ? null : around.seat());
         }
     }
 
@@ -144,11 +141,7 @@ public final class Seat implements Predicate<Thread> {
     }
 
     static void sit(@Nullable Seat seat) {
-        if (seat == null) {
-            CURRENT.remove();
-        } else {
-            CURRENT.set(seat);
-        }
+        CURRENT.set(seat);
     }
 
     /** Goes where no scene is, until {@link #sit} leads back. */
