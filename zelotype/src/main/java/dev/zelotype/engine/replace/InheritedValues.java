@@ -1,8 +1,8 @@
 package dev.zelotype.engine.replace;
 
+import java.lang.ref.Reference;
 import java.lang.reflect.Field;
 import java.lang.reflect.InaccessibleObjectException;
-import java.lang.reflect.Method;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,15 +23,17 @@ final class InheritedValues {
             if (values == null) {
                 return null;
             }
-            Method find = values.getClass().getDeclaredMethod("getEntry", ThreadLocal.class);
-            find.setAccessible(true);
-            Object entry = find.invoke(values, variable);
-            if (entry == null) {
-                return null;
+            Field table = values.getClass().getDeclaredField("table");
+            table.setAccessible(true);
+            // Not by the map's own search: that tidies up, in a map that its thread may be changing just now.
+            for (Object entry : (Object[]) table.get(values)) {
+                if (entry instanceof Reference<?> reference && reference.get() == variable) {
+                    Field value = entry.getClass().getDeclaredField("value");
+                    value.setAccessible(true);
+                    return value.get(entry);
+                }
             }
-            Field value = entry.getClass().getDeclaredField("value");
-            value.setAccessible(true);
-            return value.get(entry);
+            return null;
         } catch (ReflectiveOperationException | InaccessibleObjectException e) {
             // Only a warning is lost: what the thread runs cannot be foretold.
             return null;

@@ -125,8 +125,11 @@ public final class Seat implements Predicate<Thread> {
         }
         if (CURRENT.get() == this) {
             ReplacingScene around = outer();
-            // Not removed: others look into this map, and would take an entry out that is just being cleared.
-            CURRENT.set(around == null ? null : around.seat());
+            if (around == null) {
+                CURRENT.remove();
+            } else {
+                CURRENT.set(around.seat());
+            }
         }
     }
 
@@ -141,7 +144,11 @@ public final class Seat implements Predicate<Thread> {
     }
 
     static void sit(@Nullable Seat seat) {
-        CURRENT.set(seat);
+        if (seat == null) {
+            CURRENT.remove();
+        } else {
+            CURRENT.set(seat);
+        }
     }
 
     /** Goes where no scene is, until {@link #sit} leads back. */
