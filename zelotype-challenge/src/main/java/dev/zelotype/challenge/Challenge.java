@@ -20,7 +20,6 @@ import dev.zelotype.challenge.run.Lane;
 import dev.zelotype.challenge.run.Rounds;
 import dev.zelotype.challenge.run.Schedule;
 import dev.zelotype.challenge.run.SecondRuns;
-import dev.zelotype.challenge.run.Shares;
 import dev.zelotype.challenge.run.TestRun;
 import dev.zelotype.challenge.run.Trials;
 import dev.zelotype.challenge.run.WorkerProcess;
@@ -93,7 +92,6 @@ public final class Challenge {
     private String cut = "";
     private KeptRuns earlier = KeptRuns.none();
     private Set<String> unchanged = Set.of();
-    private boolean ranTwice;
 
     private final Map<String, Baseline> tests = new LinkedHashMap<>();
     /** Tests of subjects that ask no double anything. */
@@ -488,9 +486,14 @@ public final class Challenge {
                 testRun.excludedClasses(),
                 testRun.includedTags(),
                 testRun.excludedTags());
-        Lane first = lane(trials);
+        // Each starts its JVM as soon as there is something to run in it.
+        for (int i = 0; i < jvms; i++) {
+            lane(trials);
+        }
+        Lane first = lanes.get(0);
         long began = System.nanoTime();
-        int found = jvms > 1 && changed == null && !reuses ? twice(trials, plan) : undisturbed(first, plan, this::ran);
+        boolean twice = jvms > 1 && changed == null && !reuses;
+        int found = twice ? twice(plan) : undisturbed(first, plan, this::ran);
         long millis = (System.nanoTime() - began) / 1_000_000;
         if (classes.isEmpty()) {
             Predicate<String> wanted = name -> testRun.runs(name) && (!shard.isPart() || own.contains(name));
@@ -509,11 +512,8 @@ public final class Challenge {
             tests.values().removeIf(each -> each.sites().stream().noneMatch(site -> isAffected(each, site)));
             silent.clear();
         }
-        for (int i = lanes.size(); i < Math.min(jvms, tests.size()); i++) {
-            lane(trials);
-        }
         lanes.forEach(each -> each.expectAround(first.aroundMillis()));
-        again(plan, millis);
+        again(plan, millis, twice);
         if (tests.isEmpty() && (changed == null || !any) && !shard.isPart()) {
             throw new ChallengeException("None of the " + found + " tests can be challenged: "
                     + (leftOut.isEmpty()
@@ -546,13 +546,9 @@ public final class Challenge {
     }
 
     /** Runs all tests for the first time, and what calls doubles for the second time in the other lanes. */
-    private int twice(Trials trials, Message.Plan plan) throws InterruptedException {
-        for (int i = 1; i < jvms; i++) {
-            lane(trials);
-        }
+    private int twice(Message.Plan plan) throws InterruptedException {
         try (SecondRuns second = new SecondRuns(
                 jvms - 1, (lane, some) -> undisturbed(lanes.get(lane), new Message.WarmUp(some), this::ranAgain))) {
-            ranTwice = true;
             int found = undisturbed(lanes.get(0), plan, message -> {
                 ran(message);
                 if (message instanceof Message.Done done && isChallenged(done.test())) {
@@ -570,23 +566,27 @@ public final class Challenge {
         return known != null && !known.name().isEmpty();
     }
 
-    /** A test that passes only now and then says nothing when it fails. */
-    private void again(Message.Plan plan, long millis) throws InterruptedException {
+    /**
+     * Runs tests as they are once more, or twice if that is soon done: a test that passes only now and then says
+     * nothing when it fails.
+     *
+     * @param ranTwice whether those that call doubles have been run once more already
+     */
+    private void again(Message.Plan plan, long millis, boolean ranTwice) throws InterruptedException {
         boolean all = changed == null && unchanged.isEmpty();
-        List<List<Baseline>> shares = Shares.of(doubtful(tests), lanes.size());
+        Cut shared = Cut.ofTests(doubtful(tests), jvms);
         int times = tests.isEmpty() ? 0 : millis < SOON_DONE_MILLIS && changed == null ? 2 : 1;
         for (int i = 0; i < times; i++) {
             boolean ran = i == 0 && ranTwice;
-            Rounds.sideBySide(lanes.size(), lane -> {
-                List<Baseline> share = new ArrayList<>(ran ? List.of() : shares.get(lane));
+            Rounds.sideBySide(jvms, lane -> {
+                List<String> share = ran ? new ArrayList<>() : shared.classes(lane + 1);
                 if (lane == 0) {
                     // In the JVM that has seen which classes call doubles.
-                    share.addAll(doubtful(silent));
+                    doubtful(silent).forEach(each -> share.add(each.id()));
                 }
                 if (!share.isEmpty()) {
-                    Message some =
-                            new Message.WarmUp(share.stream().map(Baseline::id).toList());
-                    undisturbed(lanes.get(lane), all && lanes.size() == 1 ? plan : some, this::ranAgain);
+                    Message some = all && jvms == 1 ? plan : new Message.WarmUp(share);
+                    undisturbed(lanes.get(lane), some, this::ranAgain);
                 }
                 return true;
             });

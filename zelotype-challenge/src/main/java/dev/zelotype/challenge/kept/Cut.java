@@ -1,6 +1,8 @@
 package dev.zelotype.challenge.kept;
 
+import dev.zelotype.challenge.change.Baseline;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -8,8 +10,8 @@ import java.util.PriorityQueue;
 import java.util.TreeMap;
 
 /**
- * Shares test classes out among machines: the same on each of them, as long as they know the same classes and times. The
- * longest come first, each to the shard that has the least to do so far.
+ * Shares test classes out among machines, or tests among the JVMs of one: the same on each of them, as long as they know the
+ * same classes and times. The longest come first, each to the shard that has the least to do so far.
  */
 public final class Cut {
 
@@ -40,6 +42,13 @@ public final class Cut {
         }
     }
 
+    /** Cuts the tests of one machine, by their ids. */
+    public static Cut ofTests(Collection<Baseline> tests, int count) {
+        Map<String, Double> weights = new TreeMap<>();
+        tests.forEach(each -> weights.put(each.id(), (double) each.millisOfAllRuns()));
+        return new Cut(weights, count);
+    }
+
     /**
      * Weighs classes by the times that an earlier challenge has measured. Those that it did not know count by their size as
      * those that it knew.
@@ -63,7 +72,7 @@ public final class Cut {
         return weights;
     }
 
-    /** The classes of a shard, in the order of their names. */
+    /** The classes or tests of a shard, in the order of their names. */
     public List<String> classes(int shard) {
         List<String> classes = new ArrayList<>();
         shardOf.forEach((name, of) -> {

@@ -6,6 +6,7 @@ import dev.zelotype.challenge.change.Disturbance;
 import dev.zelotype.challenge.change.Message;
 import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.challenge.finding.Proposal;
+import dev.zelotype.challenge.kept.Cut;
 import dev.zelotype.challenge.kept.KeptRuns;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -47,10 +48,10 @@ public final class Rounds {
         this.earlier = earlier;
         this.end = end;
         this.progress = progress;
-        List<List<Baseline>> shares = Shares.of(tests.values(), lanes.size());
+        Cut shared = Cut.ofTests(tests.values(), lanes.size());
         for (int i = 0; i < lanes.size(); i++) {
             int lane = i;
-            shares.get(i).forEach(each -> laneOf.put(each.id(), lane));
+            shared.classes(lane + 1).forEach(each -> laneOf.put(each, lane));
         }
         for (int i = 0; i < lanes.size(); i++) {
             int lane = i;
