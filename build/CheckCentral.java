@@ -85,7 +85,7 @@ final class CheckCentral {
     private void check(String name) throws IOException {
         Element project = poms.get(name);
         if (NEVER.contains(name)) {
-            wrong.add(name + " is published, which nobody depends on");
+            wrong.add(name + " is published, but is for this project alone");
         }
         for (String each : ASKED) {
             // A name and a description are of the artifact itself; the rest it may have from its parent.
@@ -106,13 +106,17 @@ final class CheckCentral {
         if (packaging.equals("pom")) {
             return;
         }
-        String stem = pomFiles.get(name).toString().replaceAll("\\.pom$", "");
-        mustHold(Path.of(stem + "-sources.jar"), ".*\\.(java|kt)");
-        mustHold(Path.of(stem + "-javadoc.jar"), "index\\.html");
-        mustHold(Path.of(stem + ".jar"), "META-INF/LICENSE");
-        if (!Files.exists(Path.of(stem + "-cyclonedx.json"))) {
+        mustHold(beside(name, "-sources.jar"), ".*\\.(java|kt)");
+        mustHold(beside(name, "-javadoc.jar"), "index\\.html");
+        mustHold(beside(name, ".jar"), "META-INF/LICENSE");
+        if (!Files.exists(beside(name, "-cyclonedx.json"))) {
             wrong.add(name + " has no bill of materials");
         }
+    }
+
+    /** A file of an artifact, which lies beside its pom. */
+    private Path beside(String name, String ending) {
+        return Path.of(pomFiles.get(name).toString().replaceAll("\\.pom$", "") + ending);
     }
 
     private Element parent(Element project) {
@@ -195,12 +199,11 @@ final class CheckCentral {
             if (!Files.exists(Path.of(name, "bnd.bnd"))) {
                 continue;
             }
-            Path jar = Path.of(pomFiles.get(name).toString().replaceAll("\\.pom$", ".jar"));
-            try (JarFile file = new JarFile(jar.toFile())) {
+            try (JarFile file = new JarFile(beside(name, ".jar").toFile())) {
                 Attributes headers = file.getManifest().getMainAttributes();
                 if (!String.valueOf(headers.getValue("Automatic-Module-Name"))
                         .equals(headers.getValue("Bundle-SymbolicName"))) {
-                    wrong.add(name + " is no bundle of its module's name");
+                    wrong.add(name + " is not a bundle named like its module");
                 }
                 exported.addAll(packages(headers.getValue("Export-Package")));
                 imported.put(name, packages(headers.getValue("Import-Package")));
@@ -212,7 +215,7 @@ final class CheckCentral {
         imported.forEach((name, all) -> all.forEach(each -> {
             boolean ours = each.startsWith("dev.zelotype");
             if (ours && !exported.contains(each) || each.matches("(org\\.objectweb|com\\.fasterxml)\\..*")) {
-                wrong.add(name + " imports " + each + ", which no bundle exports");
+                wrong.add(name + " imports " + each + ", but none of the bundles exports it");
             }
         }));
     }

@@ -353,10 +353,7 @@ class HostsTest {
     /** How the tests of a class ended. */
     private List<String> ended(Class<?> type, Consumer<TestNG> setting) {
         List<String> ended = Collections.synchronizedList(new ArrayList<>());
-        TestNG testng = new TestNG(false);
-        testng.setVerbose(0);
-        testng.setTestClasses(new Class<?>[] {type});
-        testng.addListener(new ITestListener() {
+        runTestNg(type, setting, new ITestListener() {
             @Override
             public void onTestSuccess(ITestResult result) {
                 ended.add(result.getName() + List.of(result.getParameters()) + " passed");
@@ -371,10 +368,17 @@ class HostsTest {
                                 : message.lines().findFirst().orElse("")));
             }
         });
+        return ended;
+    }
+
+    private void runTestNg(Class<?> type, Consumer<TestNG> setting, ITestListener listener) {
+        TestNG testng = new TestNG(false);
+        testng.setVerbose(0);
+        testng.setTestClasses(new Class<?>[] {type});
+        testng.addListener(listener);
         testng.setOutputDirectory(folder.resolve("report").toString());
         setting.accept(testng);
         testng.run();
-        return ended;
     }
 
     @Test
@@ -409,17 +413,12 @@ class HostsTest {
     @Test
     void testng() {
         Map<String, Throwable> failures = new TreeMap<>();
-        TestNG testng = new TestNG(false);
-        testng.setVerbose(0);
-        testng.setTestClasses(new Class<?>[] {OfTestNg.class});
-        testng.addListener(new ITestListener() {
+        runTestNg(OfTestNg.class, testng -> {}, new ITestListener() {
             @Override
             public void onTestFailure(ITestResult result) {
                 failures.put(result.getName(), result.getThrowable());
             }
         });
-        testng.setOutputDirectory(folder.resolve("report").toString());
-        testng.run();
         check(failures, OfTestNg.class);
     }
 

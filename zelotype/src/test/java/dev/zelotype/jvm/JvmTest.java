@@ -6,11 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
-import dev.zelotype.engine.weave.Agent;
+import dev.zelotype.host.AgentJar;
 import dev.zelotype.observatory.Hardware.SiderealClock;
 import java.io.File;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -20,9 +19,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.SynchronousQueue;
-import java.util.jar.Attributes;
-import java.util.jar.JarOutputStream;
-import java.util.jar.Manifest;
 import org.jacoco.core.tools.ExecFileLoader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -85,14 +81,7 @@ class JvmTest {
 
     private static Path agent(Path folder) throws IOException {
         Path jar = folder.resolve("agent.jar");
-        Manifest manifest = new Manifest();
-        manifest.getMainAttributes().put(Attributes.Name.MANIFEST_VERSION, "1.0");
-        manifest.getMainAttributes().putValue("Premain-Class", Agent.class.getName());
-        manifest.getMainAttributes().putValue("Can-Retransform-Classes", "true");
-        manifest.getMainAttributes().putValue("Can-Redefine-Classes", "true");
-        try (OutputStream file = Files.newOutputStream(jar)) {
-            new JarOutputStream(file, manifest).close();
-        }
+        AgentJar.write(jar);
         return jar;
     }
 
