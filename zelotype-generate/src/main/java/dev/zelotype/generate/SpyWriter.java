@@ -104,7 +104,7 @@ final class SpyWriter {
 
         private MethodText calls() {
             MethodText code = new MethodText("public", Names.unusedBy(type, method.readableName() + "Calls"))
-                    .javadoc("The calls of " + subject + " so far, in their order.")
+                    .javadoc("The calls of " + subject + " so far.")
                     .returns(Code.of("$T<$L>", List.class, record));
             String callsOf = Names.unusedBy(type, "callsOf");
             if (generic) {
@@ -151,30 +151,41 @@ final class SpyWriter {
             }
             code.statement("$L.add(new $L($L))", Names.ofThis(method, "calls"), record, String.join(", ", values));
             String real = Names.ofThis(method, "real");
-            String give = method.isVoid() ? "" : "return ";
+            String otherwise = method.isAbstract()
+                    ? method.isVoid() ? "" : type.emptyAnswer(method.returns())
+                    : type.ownCode(method);
             // A protected method of another object can be called from its own package only.
-            if (method.access() == MethodModel.Access.PUBLIC
-                    || method.packageName().equals(packageName)) {
-                code.begin("if ($L != null)", real);
-                code.statement("$L$L.$L($L)", give, real, method.name(), Names.list(method.parameters()));
-                if (method.isVoid() && !method.isAbstract()) {
-                    code.statement("return");
+            boolean isPassedOn = method.access() == MethodModel.Access.PUBLIC
+                    || method.packageName().equals(packageName);
+            String passedOn = Code.of("$L.$L($L)", real, method.name(), Names.list(method.parameters()));
+            if (!isPassedOn) {
+                if (!otherwise.isEmpty()) {
+                    code.statement(method.isVoid() ? "$L" : "return $L", otherwise);
                 }
-                code.end();
-            }
-            if (!method.isAbstract()) {
-                code.statement("$L$L", give, type.ownCode(method));
             } else if (!method.isVoid()) {
-                code.statement("return $L", type.emptyAnswer(method.returns()));
+                // A choice of two numbers would unwrap the one of the real object, which may be null.
+                boolean mayUnwrap = method.isAbstract() && PrimitiveName.isBox(method.returns());
+                code.statement(
+                        "return $L == null" + Code.BREAK + "? $L" + Code.BREAK + ": $L",
+                        real,
+                        mayUnwrap ? Code.of("$T.valueOf($L)", method.returns().withoutAnnotations(), otherwise) : otherwise,
+                        passedOn);
+            } else if (otherwise.isEmpty()) {
+                code.block("if (" + real + " != null) { " + passedOn + "; }");
+            } else {
+                code.begin("if ($L == null)", real)
+                        .statement("$L", otherwise)
+                        .otherwise()
+                        .statement("$L", passedOn)
+                        .end();
             }
-            return code;
+            return code.joined();
         }
 
         private ClassText record() {
             ClassText call = new ClassText("public record", raw)
                     .components(components)
-                    .supertypes("implements " + anyCall)
-                    .javadoc("A call of $L.", subject);
+                    .supertypes("implements " + anyCall);
             if (generic) {
                 call.typeVariables(type.typeVariables());
             }
@@ -191,31 +202,21 @@ final class SpyWriter {
             List<String> equal = new ArrayList<>();
             List<String> hashes = new ArrayList<>();
             List<String> texts = new ArrayList<>();
+            String label = raw + "[";
             for (Parameter each : components) {
                 String name = each.name();
-                String deep = each.type() instanceof ArrayName array
-                        ? array.component() instanceof PrimitiveName ? "" : "deep"
-                        : null;
-                if (deep == null) {
+                label += name + "=";
+                if (each.type() instanceof ArrayName array) {
+                    String deep = array.component() instanceof PrimitiveName ? "" : "deep";
+                    equal.add(Code.of("$T.$L($L, $L.$L)", Arrays.class, named(deep, "equals"), name, that, name));
+                    hashes.add(Code.of("$T.$L($L)", Arrays.class, named(deep, "hashCode"), name));
+                    texts.add(Code.of("$S + $T.$L($L)", label, Arrays.class, named(deep, "toString"), name));
+                } else {
                     equal.add(Code.of("$T.equals($L, $L.$L)", Objects.class, name, that, name));
                     hashes.add(name);
-                    texts.add(Code.of("$S + $L", name + "=", name));
-                } else {
-                    equal.add(Code.of(
-                            "$T.$L($L, $L.$L)",
-                            Arrays.class,
-                            deep.isEmpty() ? "equals" : "deepEquals",
-                            name,
-                            that,
-                            name));
-                    hashes.add(Code.of("$T.$L($L)", Arrays.class, deep.isEmpty() ? "hashCode" : "deepHashCode", name));
-                    texts.add(Code.of(
-                            "$S + $T.$L($L)",
-                            name + "=",
-                            Arrays.class,
-                            deep.isEmpty() ? "toString" : "deepToString",
-                            name));
+                    texts.add(Code.of("$S + $L", label, name));
                 }
+                label = ", ";
             }
             String wild = generic
                     ? Code.of(
@@ -231,7 +232,7 @@ final class SpyWriter {
                     .annotation(Writer.OVERRIDE)
                     .returns("boolean")
                     .parameter(Code.type(ClassName.OBJECT), other)
-                    .statement("return $L instanceof $L $L && $L", other, wild, that, String.join("\n&& ", equal)));
+                    .statement("return $L instanceof $L $L && $L", other, wild, that, String.join(Code.BREAK + "&& ", equal)));
             call.method(new MethodText("public", "hashCode")
                     .annotation(Writer.OVERRIDE)
                     .returns("int")
@@ -239,7 +240,11 @@ final class SpyWriter {
             call.method(new MethodText("public", "toString")
                     .annotation(Writer.OVERRIDE)
                     .returns(Code.of("$T", String.class))
-                    .statement("return $S + $L + $S", raw + "[", String.join(" + \", \" + ", texts), "]"));
+                    .statement("return $L + $S", String.join(Code.BREAK + "+ ", texts), "]"));
+        }
+
+        private static String named(String deep, String method) {
+            return deep.isEmpty() ? method : deep + Character.toUpperCase(method.charAt(0)) + method.substring(1);
         }
     }
 }

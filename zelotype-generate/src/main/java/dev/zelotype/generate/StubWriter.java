@@ -9,13 +9,13 @@ import dev.zelotype.generate.model.TypeVariables;
 import dev.zelotype.generate.text.ClassText;
 import dev.zelotype.generate.text.MethodText;
 import dev.zelotype.generate.text.Outside;
-import dev.zelotype.generate.type.ArrayName;
 import dev.zelotype.generate.type.ClassName;
 import dev.zelotype.generate.type.PrimitiveName;
 import dev.zelotype.generate.type.TypeName;
 import dev.zelotype.generate.type.VariableName;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,6 +38,12 @@ final class StubWriter {
     private final String self;
     private final String typeCode;
     private final Outside ofType;
+    private final String inTurn;
+    private final String unset;
+    /** The interfaces that several methods share, by their names. */
+    private final Map<String, ClassText> shared = new LinkedHashMap<>();
+    /** What they throw; one of another method that throws something else is its own. */
+    private final Map<String, List<TypeName>> thrown = new HashMap<>();
 
     StubWriter(TypeModel type, Style style, ClassText out) {
         this.type = type;
@@ -46,6 +52,8 @@ final class StubWriter {
         this.self = type.withVariables(out.name());
         this.typeCode = Code.type(type.name());
         this.ofType = new Outside(type.typeVariables());
+        this.inTurn = Names.unusedBy(type, "inTurn");
+        this.unset = Names.unusedBy(type, "unset");
     }
 
     void method(MethodModel method) {
@@ -53,17 +61,36 @@ final class StubWriter {
     }
 
     /** What several methods need; it stands behind them. */
-    void tail() {
-        out.method(new MethodText("private static", Names.unusedBy(type, "inTurn"))
-                .typeVariables(TypeVariables.of("A"))
-                .returns(Code.of("$T<A>", Supplier.class))
-                .parameter(Code.of("$T<? extends A>", List.class), "answers")
-                .begin("if (answers.isEmpty())")
-                .statement("throw new $T($S)", IllegalArgumentException.class, "Give at least one answer.")
-                .end()
-                .statement("$T<A> kept = new $T<>(answers)", List.class, ArrayList.class)
-                .statement("$T given = new $T()", AtomicInteger.class, AtomicInteger.class)
-                .statement("return () -> kept.get($T.min(given.getAndIncrement(), kept.size() - 1))", Math.class));
+    void tail(boolean answered, boolean called) {
+        if (answered) {
+            out.method(new MethodText("private static", inTurn)
+                    .typeVariables(TypeVariables.of("A"))
+                    .returns(Code.of("$T<A>", Supplier.class))
+                    .parameter(Code.of("$T<? extends A>", List.class), "answers")
+                    .begin("if (answers.isEmpty())")
+                    .statement("throw new $T($S)", IllegalArgumentException.class, "Give at least one answer.")
+                    .end()
+                    .statement("$T<A> kept = new $T<>(answers)", List.class, ArrayList.class)
+                    .statement("$T given = new $T()", AtomicInteger.class, AtomicInteger.class)
+                    .statement("return () -> kept.get($T.min(given.getAndIncrement(), kept.size() - 1))", Math.class));
+        }
+        if (called && style == Style.STRICT) {
+            out.method(new MethodText("private static", unset)
+                    .returns(Code.of("$T", AssertionError.class))
+                    .parameter(Code.of("$T", String.class), "call")
+                    .parameter(Code.of("$T", String.class), "cure")
+                    .parameter(Code.of("$T...", Object.class), "arguments")
+                    .statement("$T shown = $T.deepToString(arguments)", String.class, Arrays.class)
+                    .statement("shown = shown.substring(1, shown.length() - 1)")
+                    .statement(
+                            "return new $T($S + call + $S + shown + $S + cure + $S)",
+                            AssertionError.class,
+                            "Nothing is set for " + type.name().simpleName() + ".",
+                            "(",
+                            "). Write: .",
+                            ";"));
+        }
+        shared.values().forEach(out::type);
     }
 
     /** What belongs to one method. */
@@ -82,9 +109,10 @@ final class StubWriter {
         private final String lambdaParameters;
         private final String field;
         private final String does;
-        private final String rawShape;
-        private final boolean generic;
+        private boolean described;
+        /** The interface of the answer, and its method. */
         private final String shape;
+        private final String call;
 
         OfMethod(MethodModel method) {
             this.method = method;
@@ -106,11 +134,49 @@ final class StubWriter {
             lambdaParameters = parameters.size() == 1 ? argumentNames : "(" + argumentNames + ")";
             field = name + (method.isVoid() ? "Action" : "Answer");
             does = Names.unusedBy(type, name + (method.isVoid() ? "Does" : "AnswersBy"));
-            rawShape = method.capitalName() + (method.isVoid() ? "Action" : "Answer");
-            generic = ofType.isMentionedIn(kept)
+            AnswerShape known = AnswerShape.of(parameters, kept);
+            if (known != null && canShare(known)) {
+                shape = exceptions.isEmpty() ? known.code() : known.throwingCode();
+                call = known.call();
+            } else {
+                shape = own();
+                call = method.isVoid() ? "on" : "to";
+            }
+        }
+
+        private boolean canShare(AnswerShape known) {
+            if (exceptions.isEmpty() && known.isOfJdk()) {
+                return true;
+            } else if (exceptions.stream().anyMatch(ofType::isMentionedIn)) {
+                return false;
+            }
+            String called = exceptions.isEmpty() ? known.name() : known.throwingName();
+            if (!thrown.containsKey(called)) {
+                thrown.put(called, exceptions);
+                shared.put(called, known.declared(called, exceptions));
+            }
+            return thrown.get(called).equals(exceptions);
+        }
+
+        /** An interface for this method alone. */
+        private String own() {
+            String raw = method.capitalName() + (method.isVoid() ? "Action" : "Answer");
+            ClassText written = new ClassText("public interface", raw)
+                    .annotation(FUNCTIONAL)
+                    .javadoc(method.isVoid() ? "What $L does." : "Works out what $L answers.", subject)
+                    .method(new MethodText("", method.isVoid() ? "on" : "to")
+                            .parameters(parameters)
+                            .exceptions(exceptions)
+                            .returns(keptCode)
+                            .withoutBody());
+            out.type(written);
+            boolean generic = ofType.isMentionedIn(kept)
                     || ofType.mentionedIn(parameters)
                     || exceptions.stream().anyMatch(ofType::isMentionedIn);
-            shape = generic ? type.withVariables(rawShape) : rawShape;
+            if (generic) {
+                written.typeVariables(type.typeVariables());
+            }
+            return generic ? type.withVariables(raw) : raw;
         }
 
         void write() {
@@ -126,13 +192,12 @@ final class StubWriter {
             doesOrAnswersBy();
             fails();
             overridden();
-            out.type(functionalInterface());
         }
 
         private void field() {
             if (method.isAbstract()) {
                 String unset = style == Style.STRICT ? refusing() : lambda(unsetAnswer());
-                out.field("private volatile $L $L = $L", shape, field, unset);
+                out.field("private volatile $L $L =" + Code.BREAK + "$L", shape, field, unset);
             } else {
                 out.field("private volatile $L $L", shape, field);
             }
@@ -148,55 +213,42 @@ final class StubWriter {
 
         /** What says which line is missing. */
         private String refusing() {
-            StringBuilder text = new StringBuilder();
-            String call = type.name().simpleName() + "." + method.name() + "(";
             String cure = method.isVoid()
-                    ? " Write: ." + Names.unusedBy(type, name + "DoesNothing") + "();"
-                    : " Write: ." + Names.unusedBy(type, name + "Answers") + "(...);";
-            String said = method.isVoid() ? "Not expected: " : "No answer is set for ";
-            // On lines of their own, so that they do not grow too long.
-            if (parameters.isEmpty()) {
-                text.append(Code.of("$S\n+ $S", said + call + ").", cure));
-            } else {
-                text.append(Code.of("$S + ", said + call));
-                for (int i = 0; i < parameters.size(); i++) {
-                    text.append(i == 0 ? "" : "\n+ \", \" + ").append(printed(parameters.get(i)));
-                }
-                text.append(Code.of("\n+ $S", ")." + cure));
-            }
-            String thrown = ClassText.continued(Code.of("throw new $T($L);", AssertionError.class, text));
-            return lambda("{\n" + ClassText.indented(thrown, "    ") + "\n}");
+                    ? Names.unusedBy(type, name + "DoesNothing") + "()"
+                    : Names.unusedBy(type, name + "Answers") + "(...)";
+            return lambda(Code.of(
+                    "{" + Code.BREAK + "throw $L($S, $S$L); }",
+                    unset,
+                    method.name(),
+                    cure,
+                    parameters.isEmpty() ? "" : ", " + shownNames()));
         }
 
-        private String printed(Parameter parameter) {
-            return parameter.type() instanceof ArrayName array
-                    ? Code.of(
-                            "$T.$L($L)",
-                            Arrays.class,
-                            array.component() instanceof PrimitiveName ? "toString" : "deepToString",
-                            parameter.name())
-                    : parameter.name();
+        /** An array alone would be taken for all arguments. */
+        private String shownNames() {
+            return parameters.size() == 1 && !(parameters.get(0).type() instanceof PrimitiveName)
+                    ? Code.of("new $T[] {$L}", Object.class, argumentNames)
+                    : argumentNames;
         }
 
-        /** A method that sets the answer. */
-        private MethodText said(String word, String javadoc) {
-            return setter(word).javadoc(javadoc);
-        }
-
+        /** A method that sets the answer. What is said of the first says all. */
         private MethodText setter(String word) {
-            return new MethodText("public", word).returns(self);
+            MethodText setter = new MethodText("public", word).returns(self);
+            if (described) {
+                return setter.joined();
+            }
+            described = true;
+            return setter.javadoc("Sets what " + subject + (method.isVoid() ? " does." : " answers."));
         }
 
         private void doesNothing() {
-            out.method(said(
-                            Names.unusedBy(type, name + "DoesNothing"),
-                            "Says that " + subject + " may be called, and does nothing.")
+            out.method(setter(Names.unusedBy(type, name + "DoesNothing"))
                     .statement("return $L($L)", does, lambda("{ }")));
         }
 
         private void answers() {
             String answer = Names.unusedBy(parameters, "answer");
-            out.method(said(Names.unusedBy(type, name + "Answers"), "Says what " + subject + " answers from now on.")
+            out.method(setter(Names.unusedBy(type, name + "Answers"))
                     .parameter(keptCode, answer)
                     .statement("return $L($L)", does, lambda(answer)));
         }
@@ -207,29 +259,22 @@ final class StubWriter {
             String element = boxed instanceof ClassName ? boxedCode : "? extends " + boxedCode;
             String answers = Names.unusedBy(parameters, "answers");
             String next = Names.unusedBy(parameters, "next");
-            out.method(said(
-                            Names.unusedBy(type, name + "AnswersInTurn"),
-                            "Says what " + subject + " answers, one after the other; the last again and again.")
-                    .parameter(Code.of("$T<$L>", List.class, element), answers)
-                    .statement(
-                            "$T<$L> $L = $L($L)",
-                            Supplier.class,
-                            boxedCode,
-                            next,
-                            Names.unusedBy(type, "inTurn"),
-                            answers)
-                    .statement("return $L($L)", does, lambda(next + ".get()")));
+            MethodText setter = setter(Names.unusedBy(type, name + "AnswersInTurn"))
+                    .parameter(Code.of("$T<$L>", List.class, element), answers);
+            if (parameters.isEmpty()) {
+                setter.statement("return $L($L($L)::get)", does, inTurn, answers);
+            } else {
+                setter.statement("$T<$L> $L = $L($L)", Supplier.class, boxedCode, next, inTurn, answers)
+                        .statement("return $L($L)", does, lambda(next + ".get()"));
+            }
+            out.method(setter);
         }
 
         private void doesOrAnswersBy() {
             String parameter = method.isVoid() ? "action" : "answer";
-            out.method(said(
-                            does,
-                            method.isVoid()
-                                    ? "Says what " + subject + " does from now on: it may run a callback."
-                                    : "Says how the answers of " + subject + " are worked out from now on.")
+            out.method(setter(does)
                     .parameter(shape, parameter)
-                    .statement("this.$L = $L", field, parameter)
+                    .statement("$L = $L", field.equals(parameter) ? "this." + field : field, parameter)
                     .statement("return this"));
         }
 
@@ -244,9 +289,7 @@ final class StubWriter {
             String failure = Names.unusedBy(parameters, "failure");
             String setter = Names.unusedBy(type, name + "Fails");
             for (String thrown : allowed.values()) {
-                // What is said of the first says all.
-                boolean first = thrown.equals(RUNTIME_EXCEPTION);
-                out.method((first ? said(setter, "Says what " + subject + " throws from now on.") : setter(setter))
+                out.method(setter(setter)
                         .parameter(thrown, failure)
                         .statement("return $L($L)", does, lambda("{ throw " + failure + "; }")));
             }
@@ -266,39 +309,24 @@ final class StubWriter {
                     && !kept.equals(method.returns().withoutAnnotations());
             MethodText code = Writer.overriding(method, cast ? Set.of("unchecked") : Set.of());
             String answer = Names.ofThis(method, field);
-            if (!method.isAbstract()) {
-                code.begin("if ($L == null)", answer);
-                String own = type.ownCode(method);
-                code.statement(method.isVoid() ? "$L" : "return $L", own);
-                if (method.isVoid()) {
-                    code.statement("return");
-                }
-                code.end();
-            }
-            String call = Code.of("$L.$L($L)", answer, method.isVoid() ? "on" : "to", argumentNames);
-            if (method.isVoid()) {
-                code.statement("$L", call);
-            } else if (cast) {
-                code.statement("return ($T) $L", method.returns().withoutAnnotations(), call);
+            String call = Code.of("$L.$L($L)", answer, this.call, argumentNames);
+            String given = cast ? Code.of("($T) $L", method.returns().withoutAnnotations(), call) : call;
+            if (method.isAbstract()) {
+                code.statement(method.isVoid() ? "$L" : "return $L", given);
+            } else if (method.isVoid()) {
+                code.begin("if ($L == null)", answer)
+                        .statement("$L", type.ownCode(method))
+                        .otherwise()
+                        .statement("$L", call)
+                        .end();
             } else {
-                code.statement("return $L", call);
+                code.statement(
+                        "return $L == null" + Code.BREAK + "? $L" + Code.BREAK + ": $L",
+                        answer,
+                        type.ownCode(method),
+                        given);
             }
-            out.method(code);
-        }
-
-        private ClassText functionalInterface() {
-            ClassText written = new ClassText("public interface", rawShape)
-                    .annotation(FUNCTIONAL)
-                    .javadoc(method.isVoid() ? "What $L does." : "Works out what $L answers.", subject)
-                    .method(new MethodText("", method.isVoid() ? "on" : "to")
-                            .parameters(parameters)
-                            .exceptions(exceptions)
-                            .returns(keptCode)
-                            .withoutBody());
-            if (generic) {
-                written.typeVariables(type.typeVariables());
-            }
-            return written;
+            out.method(code.joined());
         }
     }
 }

@@ -29,6 +29,8 @@ final class Writer {
     private final TypeModel type;
     private final Style style;
     private final ClassText out;
+    private final String leftToWrite;
+    private boolean left;
 
     private Writer(TypeModel type, Style style, String packageName) {
         this.packageName = packageName;
@@ -37,6 +39,7 @@ final class Writer {
         this.out = new ClassText(
                         style == Style.BASE ? "public abstract class" : "public class", DoubleName.of(type, style))
                 .typeVariables(type.typeVariables());
+        this.leftToWrite = Names.unusedBy(type, "leftToWrite");
     }
 
     /**
@@ -103,8 +106,10 @@ final class Writer {
         if (style == Style.SPY && called) {
             spy.tail();
         }
-        if (answered && (style == Style.STUB || style == Style.STRICT)) {
-            stub.tail();
+        if (style == Style.STUB || style == Style.STRICT) {
+            stub.tail(answered, called);
+        } else if (style == Style.FAKE || style == Style.WORKING_FAKE) {
+            leftToWrite();
         }
         equalsWithHashCode(methods);
         return out;
@@ -114,7 +119,7 @@ final class Writer {
         out.javadoc(
                 switch (style) {
                     case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.";
-                    case STUB -> "A stub of {@link $T}: its answers are set, method by method.";
+                    case STUB -> "A stub of {@link $T}: its answers are set, method by method. The last of those in turn is repeated.";
                     case STRICT ->
                         "A strict stub of {@link $T}: answers are set, method by method; a call that is not set fails.";
                     case SPY ->
@@ -264,12 +269,22 @@ final class Writer {
     }
 
     private void left(MethodModel method) {
-        out.method(overriding(method, Set.of())
-                .javadoc("See " + method.linkFrom(Code.type(type.name())) + ".")
-                .statement(
-                        "throw new $T($S)",
-                        UnsupportedOperationException.class,
-                        DoubleName.of(type, style) + "." + method.name() + " is left to write."));
+        left = true;
+        out.method(overriding(method, Set.of()).statement("throw $L($S)", leftToWrite, method.name()));
+    }
+
+    /** What unwritten methods throw. */
+    private void leftToWrite() {
+        if (left) {
+            out.method(new MethodText("private static", leftToWrite)
+                    .returns(Code.of("$T", UnsupportedOperationException.class))
+                    .parameter(Code.of("$T", String.class), "method")
+                    .statement(
+                            "return new $T($S + method + $S)",
+                            UnsupportedOperationException.class,
+                            DoubleName.of(type, style) + ".",
+                            " is left to write."));
+        }
     }
 
     private void empty(MethodModel method) {

@@ -11,8 +11,10 @@ import java.net.URLClassLoader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.jar.JarEntry;
 import java.util.jar.JarOutputStream;
@@ -21,6 +23,7 @@ import java.util.zip.ZipOutputStream;
 import javax.tools.JavaCompiler;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
+import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -50,29 +53,84 @@ class GeneratorTest extends Workshop {
                 import java.util.List;
                 import java.util.Optional;
                 import java.util.concurrent.atomic.AtomicInteger;
+                import java.util.function.Consumer;
                 import java.util.function.Supplier;
+                import java.util.function.ToIntFunction;
                 import sky.Weather;
 
-                /** A stub of {@link Weather}: its answers are set, method by method. */
+                /** A stub of {@link Weather}: its answers are set, method by method. The last of those in turn is repeated. */
                 public class WeatherStub implements Weather {
-                    private volatile HumidityAtAnswer humidityAtAnswer = dome -> 0;
-                    private volatile WarningAnswer warningAnswer = () -> Optional.empty();
-                    private volatile NoteAction noteAction = text -> { };
+                    private volatile ToIntFunction<String> humidityAtAnswer = dome -> 0;
+                    private volatile Supplier<Optional<String>> warningAnswer = () -> Optional.empty();
+                    private volatile Consumer<String> noteAction = text -> { };
 
-                    /** Says what {@link Weather#humidityAt} answers from now on. */
-                    public WeatherStub humidityAtAnswers(int answer) {
-                        return humidityAtAnswersBy(dome -> answer);
+                    /** Sets what {@link Weather#humidityAt} answers. */
+                    public WeatherStub humidityAtAnswers(int answer) { return humidityAtAnswersBy(dome -> answer); }
+                    public WeatherStub humidityAtAnswersInTurn(List<Integer> answers) {
+                        Supplier<Integer> next = inTurn(answers);
+                        return humidityAtAnswersBy(dome -> next.get());
                     }
+                    public WeatherStub humidityAtAnswersBy(ToIntFunction<String> answer) { humidityAtAnswer = answer; return this; }
+                    public WeatherStub humidityAtFails(RuntimeException failure) {
+                        return humidityAtAnswersBy(dome -> { throw failure; });
+                    }
+                    public WeatherStub humidityAtFails(Error failure) { return humidityAtAnswersBy(dome -> { throw failure; }); }
+                    @Override public int humidityAt(String dome) { return humidityAtAnswer.applyAsInt(dome); }
+
+                    /** Sets what {@link Weather#warning} answers. */
                 """);
         assertThat(folder.resolve("out/sky/doubles/WeatherSpy.java")).content().contains("""
+                    /** The calls of {@link Weather#humidityAt} so far. */
+                    public List<HumidityAtCall> humidityAtCalls() { return callsOf(HumidityAtCall.class); }
+                    @Override
                     public int humidityAt(String dome) {
                         calls.add(new HumidityAtCall(dome));
-                        if (real != null) {
-                            return real.humidityAt(dome);
-                        }
-                        return 0;
+                        return real == null ? 0 : real.humidityAt(dome);
                     }
                 """);
+    }
+
+    /** Whoever keeps such a double among the sources has to read it: nine signatures with three lists of exceptions each. */
+    @Test
+    void doubles_of_long_types_are_short() throws IOException {
+        source("sky/Mast.java", """
+                package sky;
+                import java.util.*;
+                public interface Mast {
+                    %s
+                }
+                """.formatted(String.join("\n    ", manyMethods())));
+        plan(ALL, "").write(false);
+        compiled().close();
+        Map<String, Integer> most = Map.of(
+                "Stub", 670, "StrictStub", 760, "Spy", 350, "Fake", 110, "WorkingFake", 110, "Base", 75);
+        SoftAssertions every = new SoftAssertions();
+        for (Map.Entry<String, Integer> each : most.entrySet()) {
+            List<String> lines = Files.readAllLines(folder.resolve("out/sky/Mast" + each.getKey() + ".java"));
+            every.assertThat(lines.size()).as(each.getKey()).isLessThan(each.getValue());
+            every.assertThat(lines).filteredOn(line -> line.length() > 120 && !line.endsWith(" =")).isEmpty();
+        }
+        every.assertAll();
+    }
+
+    private static List<String> manyMethods() {
+        List<String> methods = new ArrayList<>();
+        int number = 0;
+        for (String thrown : List.of("", " throws java.io.IOException", " throws java.io.IOException, InterruptedException")) {
+            for (String signature : List.of(
+                    "void raiseTheMast%d()",
+                    "int humidityAtTheTop%d()",
+                    "void turnTheVane%d(int degrees)",
+                    "String nameOfTheWind%d(double speed, String from)",
+                    "Optional<String> warningForTonight%d(List<String> domes)",
+                    "byte[] picture%d(long exposure, byte[] into, boolean cooled)",
+                    "<T extends Comparable<T>> List<T> sorted%d(Collection<T> some)",
+                    "long secondsUntilDawn%d(String site, Map<String, List<Integer>> horizon)",
+                    "boolean isSafe%d(char sector)")) {
+                methods.add(signature.formatted(number++) + thrown + ";");
+            }
+        }
+        return methods;
     }
 
     @Test
@@ -100,7 +158,8 @@ class GeneratorTest extends Workshop {
         compiled().close();
         assertThat(folder.resolve("out/sky/DriveFake.java"))
                 .content()
-                .contains("throw new UnsupportedOperationException(\"DriveFake.next is left to write.\");")
+                .contains("@Override public T next() { throw leftToWrite(\"next\"); }")
+                .contains("return new UnsupportedOperationException(\"DriveFake.\" + method + \" is left to write.\");")
                 .contains("public DriveFake(int size) { super(size); }");
     }
 
@@ -284,10 +343,10 @@ class GeneratorTest extends Workshop {
                         "public @Nullable T find(@Nullable String name, Map.@Nullable Entry<String, @Nullable T> near) {",
                         "@Deprecated(since = \"2\")\n    public void rename()",
                         "record NoteOfDate2Call(java.sql.Date when) implements Call",
-                        "A call of {@link Catalog#note(java.sql.Date)}.",
+                        "The calls of {@link Catalog#note(java.sql.Date)} so far.",
                         "public String label() throws IOException {",
                         "int waitArgument",
-                        "if (this.real != null) {");
+                        "return this.real == null");
         assertThat(folder.resolve("out/sky/OldStub.java")).content().contains("@Deprecated");
     }
 
@@ -615,7 +674,7 @@ class GeneratorTest extends Workshop {
                 .contains("return this == other;", "return System.identityHashCode(this);", "return \"IdentityStub\";");
         assertThat(folder.resolve("out/sky/NamesStub.java"))
                 .content()
-                .contains("ItselfAnswer<A, Call> itselfAnswer = () -> this;");
+                .contains("Supplier<Names<A, Call>> itselfAnswer = () -> this;");
         assertThat(folder.resolve("out/sky/LongSpy.java"))
                 .content()
                 .contains("transferOfByteBufferArrayCalls()", "transferWithoutArgumentsCalls()");

@@ -78,6 +78,6 @@ class GeneratedDoublesTest {
         assertThat(weather.humidity()).isEqualTo(40);
         assertThatThrownBy(() -> weather.humidityAt("north"))
                 .hasMessage(
-                        "No answer is set for WeatherStation.humidityAt(north)." + " Write: .humidityAtAnswers(...);");
+                        "Nothing is set for WeatherStation.humidityAt(north). Write: .humidityAtAnswers(...);");
     }
 }

@@ -6,6 +6,7 @@ import dev.zelotype.generate.model.TypeVariables;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A type that is being written: its fields stand first, then its constructors and methods, then the types within it.
@@ -13,7 +14,9 @@ import java.util.Set;
 public final class ClassText {
 
     /** A shorter comment is written in one line. */
-    private static final int ONE_LINE = 100;
+    private static final int ONE_LINE = SourceFile.LONGEST - 12;
+
+    private static final String FUNCTIONAL = Code.of("@$T", FunctionalInterface.class);
 
     private final String name;
     private final List<String> head = new ArrayList<>();
@@ -99,28 +102,71 @@ public final class ClassText {
     }
 
     void to(StringBuilder out, String indented) {
+        String line = oneLine();
+        if (line != null) {
+            out.append(indented).append(line).append('\n');
+            return;
+        }
         for (String each : head) {
             lines(each, indented, out);
         }
-        out.append(indented).append(kind).append(' ').append(name).append(typeVariables.declaration());
+        out.append(indented).append(declaration()).append(" {");
+        if (isEmpty()) {
+            out.append("}\n");
+            return;
+        }
+        out.append('\n');
+        String within = indented + "    ";
+        boolean isFirst = true;
+        for (String field : fields) {
+            lines(field, within, out);
+            isFirst = false;
+        }
+        MethodText before = null;
+        for (MethodText method : methods) {
+            boolean follows = before != null && method.follows(before);
+            out.append(isFirst || follows ? "" : "\n");
+            method.to(out, within);
+            before = method;
+            isFirst = false;
+        }
+        ClassText last = null;
+        for (ClassText type : types) {
+            boolean follows = last != null && type.oneLine() != null && last.oneLine() != null;
+            out.append(isFirst || follows ? "" : "\n");
+            type.to(out, within);
+            last = type;
+            isFirst = false;
+        }
+        out.append(indented).append("}\n");
+    }
+
+    private String declaration() {
+        StringBuilder out = new StringBuilder(kind + " " + name + typeVariables.declaration());
         if (isRecord) {
             parameters(components, out);
         }
-        out.append(supertypes).append(" {\n");
-        String within = indented + "    ";
-        int empty = out.length();
-        for (String field : fields) {
-            lines(field, within, out);
+        return out + supertypes;
+    }
+
+    private boolean isEmpty() {
+        return fields.isEmpty() && methods.isEmpty() && types.isEmpty();
+    }
+
+    /** The whole type, if it has at most a method and no javadoc, and is short enough. */
+    private @Nullable String oneLine() {
+        boolean isPlain = head.isEmpty() || head.equals(List.of(FUNCTIONAL));
+        boolean hasMethod = fields.isEmpty() && types.isEmpty() && methods.size() == 1;
+        if (!isPlain || !isEmpty() && !hasMethod) {
+            return null;
         }
-        for (MethodText method : methods) {
-            out.append(out.length() == empty ? "" : "\n");
-            method.to(out, within);
+        StringBuilder line = new StringBuilder(head.isEmpty() ? "" : FUNCTIONAL + " ").append(declaration());
+        if (isEmpty()) {
+            return line + " {}";
         }
-        for (ClassText type : types) {
-            out.append(out.length() == empty ? "" : "\n");
-            type.to(out, within);
-        }
-        out.append(indented).append("}\n");
+        methods.get(0).to(line.append(" { "), "");
+        String whole = line.toString().stripTrailing() + " }";
+        return whole.indexOf('\n') < 0 && Code.length(whole) <= SourceFile.LONGEST - 4 ? whole : null;
     }
 
     static void parameters(List<String> declarations, StringBuilder out) {

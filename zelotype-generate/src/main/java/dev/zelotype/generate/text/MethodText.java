@@ -6,14 +6,17 @@ import dev.zelotype.generate.model.TypeVariables;
 import dev.zelotype.generate.type.TypeName;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A method or a constructor that is being written.
  */
 public final class MethodText {
 
-    /** A shorter method with one statement is written in one line. */
-    private static final int ONE_LINE = 96;
+    /** A shorter method without blocks is written in one line, with its {@code @Override}. */
+    private static final int ONE_LINE = SourceFile.LONGEST - 4;
+
+    private static final String OVERRIDE = Code.of("@$T", Override.class);
 
     private final String modifiers;
     private final String name;
@@ -24,6 +27,9 @@ public final class MethodText {
     private TypeVariables typeVariables = TypeVariables.NONE;
     private String returns = "";
     private boolean isAbstract;
+    private boolean isJoined;
+    private boolean hasBlocks;
+    private @Nullable String text;
     private String indentation = "";
 
     /** A constructor, until it is said what it returns. */
@@ -76,6 +82,12 @@ public final class MethodText {
         return this;
     }
 
+    /** Leaves no blank line before it, since it belongs to the method there. */
+    public MethodText joined() {
+        isJoined = true;
+        return this;
+    }
+
     public MethodText withoutBody() {
         isAbstract = true;
         return this;
@@ -89,7 +101,14 @@ public final class MethodText {
     public MethodText begin(String format, Object... arguments) {
         line(Code.of(format, arguments) + " {");
         indentation += "    ";
+        hasBlocks = true;
         return this;
+    }
+
+    /** Opens the block for when the condition of the last one does not hold. */
+    public MethodText otherwise() {
+        indentation = indentation.substring(4);
+        return begin("} else");
     }
 
     public MethodText end() {
@@ -98,7 +117,14 @@ public final class MethodText {
     }
 
     public MethodText comment(String text) {
+        hasBlocks = true;
         return line("// " + text);
+    }
+
+    /** A block that is short enough for one line. */
+    public MethodText block(String text) {
+        hasBlocks = true;
+        return line(text);
     }
 
     private MethodText line(String text) {
@@ -111,33 +137,53 @@ public final class MethodText {
     }
 
     void to(StringBuilder out, String indented) {
-        for (String each : head) {
-            ClassText.lines(each, indented, out);
+        ClassText.lines(text(), indented, out);
+    }
+
+    /** Whether it belongs to what stands before it: one line after another needs no blank line. */
+    boolean follows(MethodText before) {
+        return isJoined || isOneLine() && before.isOneLine();
+    }
+
+    private boolean isOneLine() {
+        return text().indexOf('\n') < 0;
+    }
+
+    private String text() {
+        if (text == null) {
+            text = written();
         }
-        int begin = out.length();
-        out.append(indented).append(modifiers).append(modifiers.isEmpty() ? "" : " ");
-        out.append(typeVariables.declaration()).append(typeVariables.isEmpty() ? "" : " ");
-        out.append(returns).append(name);
-        ClassText.parameters(parameters, out);
+        return text;
+    }
+
+    private String written() {
+        StringBuilder signature = new StringBuilder();
+        signature.append(modifiers).append(modifiers.isEmpty() ? "" : " ");
+        signature.append(typeVariables.declaration()).append(typeVariables.isEmpty() ? "" : " ");
+        signature.append(returns).append(name);
+        ClassText.parameters(parameters, signature);
         String before = Code.BREAK + "throws ";
         for (TypeName exception : exceptions) {
-            out.append(before).append(Code.type(exception));
+            signature.append(before).append(Code.type(exception));
             before = "," + Code.BREAK;
         }
-        String only = body.size() == 1 ? body.get(0) : "\n";
         if (isAbstract) {
-            out.append(";\n");
-        } else if (only.endsWith(";")
-                && only.indexOf('\n') < 0
-                && Code.length(out.substring(begin) + only) < ONE_LINE) {
-            out.append(" { ").append(only).append(" }\n");
-        } else {
-            out.append(" {\n");
-            String within = indented + "    ";
-            for (String each : body) {
-                ClassText.lines(each, within, out);
-            }
-            out.append(indented).append("}\n");
+            return headed(signature + ";");
         }
+        String line = signature + (body.isEmpty() ? " {}" : " { " + String.join(" ", body) + " }");
+        boolean isShort = body.size() <= 2 && !hasBlocks && line.indexOf('\n') < 0;
+        if (isShort && Code.length(line) <= ONE_LINE) {
+            boolean isBeside = head.equals(List.of(OVERRIDE)) && Code.length(OVERRIDE + " " + line) <= ONE_LINE;
+            return isBeside ? OVERRIDE + " " + line : headed(line);
+        }
+        StringBuilder out = new StringBuilder(signature + " {\n");
+        for (String each : body) {
+            ClassText.lines(each, "    ", out);
+        }
+        return headed(out + "}");
+    }
+
+    private String headed(String code) {
+        return head.isEmpty() ? code : String.join("\n", head) + "\n" + code;
     }
 }

@@ -17,7 +17,7 @@ import java.util.function.Predicate;
 public final class SourceFile {
 
     /** The most characters of a line that can be broken. */
-    private static final int LONGEST = 100;
+    static final int LONGEST = 120;
 
     private static final int USUAL_LENGTH = 16_384;
 

@@ -22,6 +22,13 @@ public record PrimitiveName(String keyword, List<AnnotationText> annotations) im
             "short", "Short",
             "void", "Void");
 
+    /** Whether a type is that of the objects that hold values of a primitive type. */
+    public static boolean isBox(TypeName type) {
+        return type instanceof ClassName named
+                && named.packageName().equals("java.lang")
+                && BOXES.containsValue(named.nestedName());
+    }
+
     @Override
     public PrimitiveName with(List<AnnotationText> others) {
         return new PrimitiveName(keyword, others);
