@@ -1,5 +1,5 @@
 /**
- * The file format that test runs leave behind: written and read.
+ * The file format for results of test runs: for writing and reading.
  */
 module dev.zelotype.journal {
     requires transitive dev.zelotype;

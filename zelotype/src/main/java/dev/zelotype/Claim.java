@@ -31,7 +31,7 @@ public final class Claim<T> {
     }
 
     /**
-     * Where it stands.
+     * Returns where it is.
      *
      * @return the source file and line
      */
@@ -76,17 +76,16 @@ public final class Claim<T> {
     }
 
     /**
-     * The calls that it covers.
+     * Returns the calls that it covers.
      *
-     * @return such as {@code catalog.find("Harrow-2")}
+     * @return for example {@code catalog.find("Harrow-2")}
      */
     public String text() {
         return told.text();
     }
 
     /**
-     * The calls that it covers, whatever the collaborator is called: without its name, and in a chain from the first
-     * call on.
+     * Returns the calls that it covers without the collaborator's name; in a chain, from the first call on.
      *
      * @return such as {@code find("Harrow-2")}
      */

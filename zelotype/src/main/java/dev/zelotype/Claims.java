@@ -36,10 +36,10 @@ public final class Claims<T> {
     }
 
     /**
-     * The claims of a method.
+     * Makes the claims of a method.
      *
      * @param type the collaborator's type
-     * @param claims says what is claimed of the double it is given, with {@code suppose(...)} only
+     * @param claims makes statements about the given double, with {@code suppose(...)} only
      * @param <T> the type
      * @return the claims
      */
@@ -50,7 +50,7 @@ public final class Claims<T> {
     /**
      * Claims about static methods, such as {@code suppose(SiderealClock::zone).returns("UTC")}.
      *
-     * @param claims says what is claimed
+     * @param claims makes the statements
      * @return the claims, to be held against nothing but the real methods
      */
     public static Claims<Void> ofStatics(Runnable claims) {
@@ -62,7 +62,7 @@ public final class Claims<T> {
      * which may come later. 5 s unless said. Each call is made on a thread of its own, so that one that never returns
      * breaks its claim and nothing else.
      *
-     * @param limit the time; zero for calls on the thread of the test, without a limit
+     * @param limit the time; zero to call on the thread of the test, without a limit
      * @return the same claims with this limit
      * @throws dev.zelotype.error.MisuseException if it is below zero
      */
@@ -74,7 +74,7 @@ public final class Claims<T> {
      * Each claim by itself.
      *
      * @return the claims, in the order they are said
-     * @throws dev.zelotype.error.MisuseException if the method does anything but suppose, or nothing
+     * @throws dev.zelotype.error.MisuseException if the method contains other statements than suppositions, or none
      */
     public List<Claim<T>> each() {
         List<Claim<T>> all = new ArrayList<>();
@@ -89,7 +89,7 @@ public final class Claims<T> {
      * Holds all claims against one real object.
      *
      * @param real the object
-     * @throws CheckFailure if any is broken; all that are broken are reported together
+     * @throws CheckFailure if any does not hold; all such claims are reported together
      * @throws dev.zelotype.error.MisuseException if a claim cannot be held against it
      */
     public void check(T real) {

@@ -20,8 +20,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
- * What journals outlast: damage of every sort, JVMs that are killed, several that write together, a disk that is full.
- * Writes what came of it to a page; fails if anything was lost that need not be, or if anything but a message came out.
+ * What journals survive: damage of every kind, JVMs that are killed, several JVMs that write together, a full disk.
+ * Writes the results to a page. Fails if anything was lost unnecessarily, or if anything but a message was printed.
  */
 public final class Endurance {
 
@@ -30,7 +30,7 @@ public final class Endurance {
     private static final int KILLED = 30;
     private static final int WRITERS = 4;
     private static final int OF_WRITER = 500;
-    /** In blocks of a kilobyte. */
+    /** In blocks of one kilobyte. */
     private static final int FULL = 400;
 
     private final Random random = new Random(7);
@@ -41,7 +41,7 @@ public final class Endurance {
         this.folder = folder;
     }
 
-    /** Without arguments all of it; with a folder and a number, one that writes scenes into the folder. */
+    /** Runs everything without arguments. With a folder and a number, writes scenes into the folder. */
     public static void main(String[] arguments) throws Exception {
         if (arguments.length == 2) {
             JournalWriter writer = new JournalWriter(Path.of(arguments[0]), null);
@@ -243,7 +243,7 @@ public final class Endurance {
         row(WRITERS + " JVMs write into one folder at the same time", 1, "all " + read.scenes() + " scenes are read");
     }
 
-    /** A limit on the size of files has the same effect on a writer as a full disk, and needs no rights. */
+    /** A limit on the file size affects a writer like a full disk, and needs no privileges. */
     private void full() throws IOException, InterruptedException {
         Path journal = folder.resolve("full");
         Process process = writing(journal, 200, "bash", "-c", "ulimit -f " + FULL + ";");

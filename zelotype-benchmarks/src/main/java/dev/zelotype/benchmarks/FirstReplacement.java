@@ -29,7 +29,7 @@ public final class FirstReplacement {
         }
     }
 
-    /** Not in the method that replaces it: the JVM does not change a method that runs. */
+    /** Not in the method that replaces it: the JVM does not change a method while it runs. */
     private static Instant now() {
         return Instant.now();
     }

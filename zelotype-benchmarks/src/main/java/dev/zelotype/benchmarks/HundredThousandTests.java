@@ -7,8 +7,8 @@ import java.util.Random;
 import java.util.TreeMap;
 
 /**
- * Shares the classes of an imagined suite of 100,000 tests out among 50 machines, and prints how even that is. The times are
- * drawn at random, most short and a few very long, and are another time not quite the same, as on real machines.
+ * Distributes the classes of an imagined suite of 100,000 tests over 50 machines, and prints how even the result is.
+ * The times are random, most short and a few very long, and vary a little from run to run, as on real machines.
  */
 final class HundredThousandTests {
 
@@ -22,7 +22,7 @@ final class HundredThousandTests {
 
     private HundredThousandTests() {}
 
-    /** What it comes to, in a sentence. */
+    /** The result in one sentence. */
     static String told() {
         Random random = new Random(SEED);
         Map<String, Long> before = new TreeMap<>();

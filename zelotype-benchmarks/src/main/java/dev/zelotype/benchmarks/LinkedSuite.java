@@ -17,8 +17,8 @@ import java.util.stream.Stream;
 import javax.tools.ToolProvider;
 
 /**
- * Run in a JVM of its own: makes a double of each of 200 interfaces, as the start of a suite does. Given {@code linked},
- * their classes have been written and compiled before; else they are made meanwhile. Prints milliseconds.
+ * Run in a JVM of its own: makes a double of each of 200 interfaces, as at the start of a suite. Given {@code linked},
+ * their classes were written and compiled before; otherwise they are made at run time. Prints milliseconds.
  */
 public final class LinkedSuite {
 

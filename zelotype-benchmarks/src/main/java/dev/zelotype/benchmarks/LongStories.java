@@ -22,7 +22,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * Writes journals of tests that are larger than intended, and shows each as text, as a page or in a report.
+ * Writes journals of unusually large tests, and shows each as text, as a page or in a report.
  *
  * <p>Given {@code write} and a folder, it writes the journals. Given {@code text}, {@code page} or {@code report}, the
  * folder and the name of a journal, it prints the milliseconds of reading and telling, and the megabytes of the page.
@@ -78,7 +78,7 @@ public final class LongStories {
         void tell(JournalScene scene) throws IOException;
     }
 
-    /** Milliseconds for reading the journal and telling what is in it. */
+    /** The milliseconds that it takes to read the journal and to render it. */
     private static long timed(Path journal, Telling telling) {
         long start = System.nanoTime();
         JournalReader.read(journal, scene -> {

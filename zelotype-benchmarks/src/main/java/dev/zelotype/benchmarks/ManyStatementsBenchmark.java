@@ -15,8 +15,7 @@ import org.openjdk.jmh.annotations.OperationsPerInvocation;
 import org.openjdk.jmh.annotations.Setup;
 
 /**
- * An answered and recorded call of a double that was told ten things, and of one that was told ten thousand; by as many
- * statements, and by one with a table.
+ * An answered and recorded call of a double with ten statements, and with ten thousand, given one by one or as a table.
  */
 @Fork(2)
 public class ManyStatementsBenchmark extends Measured {

@@ -25,7 +25,7 @@ public abstract class Measured {
 
     Measured() {}
 
-    /** Asks so many times, so that what each benchmark does besides hardly counts. */
+    /** Repeats the operation, so that the overhead of the benchmark itself hardly matters. */
     static int calls(Mount mount) {
         int sum = 0;
         for (int i = 0; i < CALLS; i++) {

@@ -24,12 +24,12 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
  */
 public final class PerformancePage {
 
-    /** Says nothing that the JVM would not do anyway. */
+    /** Passes only options that match the JVM's defaults. */
     private static final String PLAIN = "-Xshare:auto";
 
     private static final String OWN_JDK = System.getProperty("java.home");
     private static final int PROCESSES = 5;
-    /** Of what takes long, such as whole suites. */
+    /** For what takes long, such as whole suites. */
     private static final int FEWER = 3;
 
     private static final int REPORT_MEMORY = 64;
@@ -45,7 +45,7 @@ public final class PerformancePage {
 
     private PerformancePage() {}
 
-    /** The page to write, and the home of another JDK with which suites are measured as well, if there is one. */
+    /** The page to write, and optionally the home of another JDK to measure suites with. */
     public static void main(String[] arguments) throws IOException, InterruptedException, RunnerException {
         PerformancePage page = new PerformancePage();
         page.measureCalls();
@@ -191,7 +191,10 @@ public final class PerformancePage {
         return String.format(Locale.ROOT, "a suite of %,d classes of five tests, cold JVM", classes);
     }
 
-    /** A suite by hand, with Zelotype, with its agent, and with its patterns in place; each by the clock and in CPU time. */
+    /**
+     * A suite by hand, with Zelotype, with its agent, and with its patterns in place. Each is measured in wall time and
+     * CPU time.
+     */
     private Figure[] suiteRows(String jdk, String suite, Path folder, int classes)
             throws IOException, InterruptedException {
         String agent = "-javaagent:" + ownJar();
@@ -440,7 +443,7 @@ public final class PerformancePage {
                 Double.parseDouble(figures[1]) / seconds);
     }
 
-    /** A figure with how far its runs lie apart. */
+    /** A figure and the spread of its runs. */
     private record Figure(double median, double least, double most) {
 
         static Figure of(double... runs) {
@@ -465,7 +468,7 @@ public final class PerformancePage {
         double measure() throws IOException, InterruptedException;
     }
 
-    /** Whatever happens to the machine meanwhile happens to all of them. */
+    /** Interleaves the runs, so that changes in the machine's load affect all of them alike. */
     private static Figure[] inTurn(int times, Run... runs) throws IOException, InterruptedException {
         double[][] values = new double[runs.length][times];
         for (int i = 0; i < times; i++) {
@@ -488,7 +491,7 @@ public final class PerformancePage {
         return (System.nanoTime() - start) / 1e6;
     }
 
-    /** Runs a class in a JVM of its own, and gives what it prints. */
+    /** Runs a class in a JVM of its own, and returns its output. */
     private static String java(String option, String main, String... arguments)
             throws IOException, InterruptedException {
         return javaOf(OWN_JDK, option, main, arguments);
@@ -514,7 +517,10 @@ public final class PerformancePage {
         return output;
     }
 
-    /** The class path without the libraries that draw reports: tests do not have them, and opening them would cost time. */
+    /**
+     * The class path without the libraries that draw reports: tests do not have them, and opening those jars would take
+     * time.
+     */
     private static String testClassPath() throws IOException {
         List<String> entries = new ArrayList<>();
         for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A recording double by the JDK's own means.
+ * A recording double made with the JDK's own proxy.
  */
 final class RecordingHandler implements InvocationHandler {
 

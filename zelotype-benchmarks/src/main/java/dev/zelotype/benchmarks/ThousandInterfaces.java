@@ -14,8 +14,8 @@ import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 
 /**
- * Run in a JVM of its own: writes doubles for many interfaces in the styles that are given, or lets the compiler only
- * parse and attribute them. Prints milliseconds, and the megabytes that the process held at its height.
+ * Run in a JVM of its own: writes doubles for many interfaces in the given styles, or only lets the compiler parse and
+ * attribute them. Prints milliseconds, and the peak memory of the process in megabytes.
  */
 public final class ThousandInterfaces {
 
@@ -50,7 +50,7 @@ public final class ThousandInterfaces {
         System.out.println((System.nanoTime() - start) / 1_000_000 + " " + megabytes());
     }
 
-    /** The most that was ever held, as Linux counts it; 0 elsewhere. */
+    /** The peak memory as Linux reports it; 0 elsewhere. */
     private static long megabytes() throws IOException {
         Path status = Path.of("/proc/self/status");
         if (!Files.exists(status)) {

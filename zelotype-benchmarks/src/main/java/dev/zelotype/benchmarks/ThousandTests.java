@@ -11,7 +11,7 @@ import java.util.List;
 import javax.tools.ToolProvider;
 
 /**
- * Writes a thousand small tests, challenges them, and prints how long that took and how many runs it were.
+ * Writes a thousand small tests, challenges them, and prints the time and the number of runs.
  */
 public final class ThousandTests {
 

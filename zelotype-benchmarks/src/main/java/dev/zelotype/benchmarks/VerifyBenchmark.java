@@ -12,7 +12,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * A check that looks at every call of a method: of a thousand, and of a million; the figure is for one call.
+ * A check that reads every call of a method, for a thousand calls and for a million. The figure is per call.
  */
 @Warmup(iterations = 3, time = 1)
 @Fork(1)

@@ -20,10 +20,10 @@ import org.junit.platform.launcher.core.LauncherFactory;
 import org.junit.platform.launcher.listeners.SummaryGeneratingListener;
 
 /**
- * A whole suite of test classes with five tests of four statements each, in three ways that say the same: with
- * Zelotype, with hand-written doubles, and with hand-written doubles beside the same lambdas, which are linked and not
- * used. Given a folder and a number of classes it writes and compiles the three, the first also with its patterns in
- * place; given the folder of one of them it runs it, in a JVM of its own.
+ * A whole suite of test classes, with five tests of four statements each, in three equivalent versions: with Zelotype,
+ * with hand-written doubles, and with hand-written doubles next to the same lambdas, which are linked but not used.
+ * Given a folder and a number of classes, it writes and compiles the three, the first one also with its patterns in
+ * place. Given the folder of one of them, it runs that in a JVM of its own.
  */
 public final class WholeSuite {
 
@@ -70,7 +70,7 @@ public final class WholeSuite {
                 : 0;
     }
 
-    /** As the build goal leaves the classes. */
+    /** As the Maven goal leaves the classes. */
     private static void putInPlace(Path from, Path to) throws IOException {
         Files.createDirectories(to);
         try (Stream<Path> classes = Files.list(from)) {

@@ -8,7 +8,8 @@ import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Setup;
 
 /**
- * A static method of a class that was woven and is not replaced any more, against the same one never woven.
+ * A static method of a class that was woven but is no longer replaced, against the same method of a class that was
+ * never woven.
  */
 @Fork(2)
 public class WovenBenchmark extends Measured {

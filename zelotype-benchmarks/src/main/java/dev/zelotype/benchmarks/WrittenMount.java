@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The double that a person would write: it answers, and keeps the same data of each call as Zelotype does.
+ * The double that a person would write: it answers, and keeps the same data about each call as Zelotype.
  */
 final class WrittenMount implements Mount {
 

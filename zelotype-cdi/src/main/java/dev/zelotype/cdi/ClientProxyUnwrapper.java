@@ -5,8 +5,8 @@ import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Method;
 
 /**
- * Lets statements name the client proxy that a container has put in front of a bean, as for application scope. Follows
- * the proxies of Weld; of a container whose proxies it cannot follow it refuses them.
+ * Lets statements name the client proxy that a container puts in front of a bean, for example for application scope.
+ * Follows the proxies of Weld, and refuses those of other containers.
  *
  * @since 0.2
  */
@@ -14,7 +14,7 @@ public final class ClientProxyUnwrapper implements Unwrapper {
 
     private static final String PROXY_OF_WELD = "org.jboss.weld.proxy.WeldClientProxy";
 
-    /** Made by the service loader. */
+    /** Called by the service loader. */
     public ClientProxyUnwrapper() {}
 
     @Override
@@ -35,7 +35,7 @@ public final class ClientProxyUnwrapper implements Unwrapper {
         return object;
     }
 
-    /** By name, so that the module needs no container of its own. */
+    /** By name, so that the module depends on no container. */
     private static Object instance(Object proxy, Class<?> type) {
         try {
             Method metadata = type.getMethod("getMetadata");

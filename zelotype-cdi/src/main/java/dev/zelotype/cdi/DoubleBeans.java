@@ -33,7 +33,7 @@ public final class DoubleBeans implements Extension {
 
     private final List<Replacement> all = new ArrayList<>();
 
-    /** Replaces nothing so far. */
+    /** An extension that replaces nothing yet. */
     public DoubleBeans() {}
 
     /** A double in the place of a bean. */
@@ -49,7 +49,7 @@ public final class DoubleBeans implements Extension {
      *
      * @param type the type of the injection points
      * @param one a double, or another object for the test
-     * @param qualifiers those that the replaced bean has; none for a bean without qualifiers
+     * @param qualifiers the qualifiers of the replaced bean; none for a bean without qualifiers
      * @param <T> the type
      * @return this
      * @throws MisuseException if the object is not of the type, or the type is replaced already
@@ -78,7 +78,7 @@ public final class DoubleBeans implements Extension {
     /**
      * Leaves out a bean that is replaced. Called by the container.
      *
-     * @param bean a bean that it has found
+     * @param bean a bean that the container has found
      */
     void leaveOut(@Observes ProcessBeanAttributes<?> bean) {
         if (all.stream().anyMatch(each -> each.isFor(bean.getBeanAttributes()))) {
@@ -89,7 +89,7 @@ public final class DoubleBeans implements Extension {
     /**
      * Adds the doubles. Called by the container.
      *
-     * @param discovery what beans are added to
+     * @param discovery the event that accepts new beans
      */
     void add(@Observes AfterBeanDiscovery discovery) {
         for (Replacement each : all) {

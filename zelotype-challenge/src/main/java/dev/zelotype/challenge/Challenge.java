@@ -49,9 +49,8 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For builds and tools: challenges tests. First they run as they are; then, in rounds, each runs with one thing
- * disturbed at a time, in a JVM of its own that is given up when a test does not end. Not safe for use from several
- * threads.
+ * For builds and tools: challenges tests. First they run unchanged. Then, in rounds, each runs with one disturbance at
+ * a time, in a separate JVM that is killed if a test does not end. Not safe for use from several threads.
  *
  * <pre>{@code
  * ChallengeResult result = new Challenge(classPath).onlyClasses("dev.observatory.*").run((done, all) -> {});
@@ -65,7 +64,7 @@ public final class Challenge {
     private static final String ALL = ".*";
     private static final long MORE_MILLIS = 2_000;
     private static final long BASELINE_MILLIS = 10 * 60_000;
-    /** Tests that take longer than this run as they are only twice. */
+    /** Tests that take longer than this are run unchanged only twice. */
     private static final long SOON_DONE_MILLIS = 10_000;
 
     private static final int NAMED_REASONS = 5;
@@ -94,14 +93,14 @@ public final class Challenge {
     private Set<String> unchanged = Set.of();
 
     private final Map<String, Baseline> tests = new LinkedHashMap<>();
-    /** Tests of subjects that ask no double anything. */
+    /** Tests of subjects that call no double. */
     private final Map<String, Baseline> silent = new LinkedHashMap<>();
 
     private final Set<String> leftOut = new LinkedHashSet<>();
     private final Set<String> seenClasses = new HashSet<>();
     private final List<Lane> lanes = new CopyOnWriteArrayList<>();
     private final List<Tried> tried = Collections.synchronizedList(new ArrayList<>());
-    /** Tests that pass only now and then, in the order of their names: they are found side by side. */
+    /** Flaky tests, sorted by name so that they are listed together. */
     private final Set<String> flaky = new TreeSet<>();
 
     /**
@@ -115,7 +114,7 @@ public final class Challenge {
     }
 
     /**
-     * Says which tests are challenged.
+     * Chooses the tests to challenge, by class.
      *
      * @param names qualified names with commas between; a star matches anything
      * @return this
@@ -125,7 +124,7 @@ public final class Challenge {
         return this;
     }
 
-    /** Says how many milliseconds more than before a test may take that takes hardly any. */
+    /** Sets how many milliseconds a very short test may take in addition to its usual time. */
     Challenge allowing(long millis) {
         moreMillis = millis;
         return this;
@@ -144,7 +143,7 @@ public final class Challenge {
     }
 
     /**
-     * Says which calls are told apart and count for nothing, beside those of logging, metrics and audit.
+     * Sets which calls are reported separately and do not count, in addition to those of logging, metrics and audit.
      *
      * @param names methods with their types, such as {@code NightLog.append}, with commas between; a star matches
      *     anything
@@ -156,7 +155,7 @@ public final class Challenge {
     }
 
     /**
-     * Names test classes that are not looked for but there, as in a jar.
+     * Adds test classes that cannot be found by searching folders, for example those in a jar.
      *
      * @param names their qualified names
      * @return this
@@ -167,7 +166,7 @@ public final class Challenge {
     }
 
     /**
-     * Says where tests are looked for; in all folders of the class path unless given.
+     * Sets where tests are searched for; by default in all folders of the class path.
      *
      * @param folders folders of test classes
      * @return this
@@ -178,7 +177,7 @@ public final class Challenge {
     }
 
     /**
-     * Says which tests of these classes are challenged.
+     * Chooses the tests to challenge within these classes.
      *
      * @param text a part of their names or titles
      * @return this
@@ -189,7 +188,7 @@ public final class Challenge {
     }
 
     /**
-     * Says what is disturbed; the {@linkplain ChangeKind#usual() usual} unless said.
+     * Sets what is disturbed; by default the {@linkplain ChangeKind#usual() usual} changes.
      *
      * @param wanted the changes
      * @return this
@@ -200,7 +199,7 @@ public final class Challenge {
     }
 
     /**
-     * Says how the tests are run: with what JVM options, in which folder, with which tags.
+     * Sets how the tests are run: with which JVM options, in which folder, with which tags.
      *
      * @param run as the build runs them
      * @return this
@@ -211,7 +210,7 @@ public final class Challenge {
     }
 
     /**
-     * Says in how many JVMs tests run side by side. What is found is the same with any number.
+     * Sets in how many JVMs tests run side by side. The findings do not depend on the number.
      *
      * @param number at least 1, which is the default
      * @return this
@@ -238,12 +237,12 @@ public final class Challenge {
     }
 
     /**
-     * Challenges one part of the tests, of several that are challenged elsewhere; all parts are put together by
-     * {@link MergedRuns}. Every machine must be given the same class path, and the same times.
+     * Challenges one part of the tests; other machines challenge the other parts, and {@link MergedRuns} combines the
+     * results. All machines must have the same class path and the same times.
      *
      * @param part which part
-     * @param earlier a folder in which an earlier challenge has {@linkplain #keeping kept its runs}, by whose times the
-     *     tests are shared out; null to go by the size of the test classes
+     * @param earlier a folder in which an earlier challenge has {@linkplain #keeping kept its runs}; tests are
+     *     distributed by their times. Null to go by the size of the test classes
      * @return this
      */
     public Challenge shard(Shard part, @Nullable Path earlier) {
@@ -256,9 +255,9 @@ public final class Challenge {
      * Keeps the disturbed runs in a file, for {@link MergedRuns} and for later challenges. A challenge of some tests
      * only, by {@link #onlyClasses}, {@link #onlyTests} or {@link #onlyWhere}, keeps none.
      *
-     * @param folder that of a journal, for instance
-     * @param reuse whether runs that are kept there are not run again: those of tests that ask for the same, if neither
-     *     their own class, nor their subject's, nor any class that these name has changed
+     * @param folder the folder, for example that of a journal
+     * @param reuse whether kept runs are reused. A run is reused if neither the test's class, nor its subject's, nor
+     *     any class that these refer to has changed
      * @return this
      */
     public Challenge keeping(Path folder, boolean reuse) {
@@ -268,7 +267,7 @@ public final class Challenge {
     }
 
     /**
-     * Says how long it may take in all; what was found until then is the result.
+     * Limits the total time; what was found until then is the result.
      *
      * @param time the time
      * @return this
@@ -287,7 +286,7 @@ public final class Challenge {
     /**
      * Runs the challenge.
      *
-     * @param progress hears how many of the disturbances known so far were run
+     * @param progress is told how many of the known disturbances were run
      * @return what was found
      * @throws ChallengeException if no test can be challenged
      */
@@ -350,7 +349,7 @@ public final class Challenge {
         return List.copyOf(all);
     }
 
-    /** By class, as folders are not read in the same order everywhere. */
+    /** Sorted by class, because the order of files in a folder differs between machines. */
     private Map<String, Baseline> all() {
         List<Baseline> all = new ArrayList<>(tests.values());
         all.addAll(silent.values());
@@ -386,7 +385,7 @@ public final class Challenge {
         return known;
     }
 
-    /** What runs must have in common if those of one are to serve for the other. */
+    /** What two runs must have in common for one to be reused as the other. */
     private String setUp() {
         return String.join(
                 " ",
@@ -404,7 +403,7 @@ public final class Challenge {
         return code().of(names);
     }
 
-    /** Takes over what is kept of tests that have not changed. */
+    /** Takes over the kept runs of tests that have not changed. */
     private void remember() {
         Path folder = keptIn;
         KeptRuns kept = !reuses || folder == null ? null : KeptFile.read(KeptFile.in(folder, shard), leftOut::add);
@@ -427,7 +426,7 @@ public final class Challenge {
         return judge(all, List.copyOf(tried), minor);
     }
 
-    /** The same in any number of JVMs and of shards: each keeps the order of a test. */
+    /** The same for any number of JVMs and shards: each keeps the order of a test. */
     static Judge judge(Map<String, Baseline> all, List<Tried> tried, String minor) {
         List<String> order = List.copyOf(all.keySet());
         Map<String, Integer> places = new HashMap<>();
@@ -545,7 +544,9 @@ public final class Challenge {
         return shared.classes(shard.number());
     }
 
-    /** Runs all tests for the first time, and what calls doubles for the second time in the other lanes. */
+    /**
+     * Runs all tests for the first time; meanwhile, the other lanes run those that call doubles for the second time.
+     */
     private int twice(Message.Plan plan) throws InterruptedException {
         try (SecondRuns second = new SecondRuns(
                 jvms - 1, (lane, some) -> undisturbed(lanes.get(lane), new Message.WarmUp(some), this::ranAgain))) {
@@ -560,17 +561,16 @@ public final class Challenge {
         }
     }
 
-    /** Tests that are not asked for have calls, but no name. */
+    /** Tests that were not selected have calls, but no name. */
     private synchronized boolean isChallenged(String test) {
         Baseline known = tests.get(test);
         return known != null && !known.name().isEmpty();
     }
 
     /**
-     * Runs tests as they are once more, or twice if that is soon done: a test that passes only now and then says
-     * nothing when it fails.
+     * Runs tests unchanged once more, or twice if that does not take long: a flaky test says nothing when it fails.
      *
-     * @param ranTwice whether those that call doubles have been run once more already
+     * @param ranTwice whether those that call doubles have already been run once more
      */
     private void again(Message.Plan plan, long millis, boolean ranTwice) throws InterruptedException {
         boolean all = changed == null && unchanged.isEmpty();
@@ -600,7 +600,7 @@ public final class Challenge {
                 .toList();
     }
 
-    /** Runs tests as they are; gives how many there were. */
+    /** Runs tests unchanged; returns how many there were. */
     private int undisturbed(Lane lane, Message plan, Consumer<Message> each) throws InterruptedException {
         WorkerProcess running = lane.worker();
         running.send(plan);

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * For builds and tools: a result as a journal keeps it, so that reports show it with the rest.
+ * For builds and tools: a result as it is stored in a journal, so that reports include it.
  *
  * <pre>{@code
  * new JournalWriter(Path.of("target/journal"), null).write(ChallengeJournal.of(result));
@@ -25,7 +25,7 @@ public final class ChallengeJournal {
     private ChallengeJournal() {}
 
     /**
-     * A result as a journal keeps it.
+     * Returns a result as it is stored in a journal.
      *
      * @param result the result
      * @return the same

@@ -25,18 +25,19 @@ public final class ChallengeText {
 
     private ChallengeText() {}
 
-    /** What a line that may be marked is. */
+    /** The role of a line, for highlighting. */
     public enum Part {
-        /** Says what the findings below it are. */
+        /** A heading above findings. */
         TITLE,
-        /** Can be pasted into a test. */
+        /** A statement that can be pasted into a test. */
         STATEMENT,
-        /** Says in which test. */
+        /** The line that names the test. */
         PLACE
     }
 
     /**
-     * All of a result: the tests with what they noticed, the findings with the statements to write, and the sum.
+     * Returns the whole result: the tests with what they noticed, the findings with the statements to write, and the
+     * total.
      *
      * @param result the result
      * @return lines
@@ -46,11 +47,11 @@ public final class ChallengeText {
     }
 
     /**
-     * As {@link #lines(ChallengeResult)}, with some lines marked.
+     * As {@link #lines(ChallengeResult)}, with some lines highlighted.
      *
      * @param result the result
-     * @param width how many characters a sentence may take in a line; statements are never broken
-     * @param marked gives a line as it is shown
+     * @param width the most characters of a sentence in one line; statements are never broken
+     * @param marked returns a line as it is shown
      * @return lines
      */
     public static List<String> lines(ChallengeResult result, int width, BiFunction<Part, String, String> marked) {
@@ -83,11 +84,11 @@ public final class ChallengeText {
     }
 
     /**
-     * One finding, with the statement to write.
+     * Returns one finding, with the statement to write.
      *
      * @param finding the finding
-     * @param width how many characters a sentence may take in a line; statements are never broken
-     * @param marked gives a line as it is shown
+     * @param width the most characters of a sentence in one line; statements are never broken
+     * @param marked returns a line as it is shown
      * @return lines
      */
     public static List<String> lines(Finding finding, int width, BiFunction<Part, String, String> marked) {
@@ -132,7 +133,7 @@ public final class ChallengeText {
         };
     }
 
-    /** A finding as its sentence, the statement to write and the tests that reach the call. */
+    /** Returns a finding as its sentence, the statement to write and the tests that reach the call. */
     private static void add(Finding finding, List<String> lines, int width, BiFunction<Part, String, String> marked) {
         lines.addAll(Sentences.wrapped(finding.sentence(), width));
         if (!finding.statement().isEmpty()) {
@@ -152,7 +153,7 @@ public final class ChallengeText {
     }
 
     /**
-     * The last line.
+     * Returns the last line.
      *
      * @param result the result
      * @return how many of the disturbed places were noticed
@@ -179,10 +180,10 @@ public final class ChallengeText {
     }
 
     /**
-     * Says that too little was noticed.
+     * Reports that too little was noticed.
      *
      * @param result the result
-     * @param wanted the share that was asked for, in percent
+     * @param wanted the required share, in percent
      * @return a sentence; empty if enough was noticed
      */
     public static String shortfall(ChallengeResult result, double wanted) {

@@ -30,7 +30,7 @@ public final class ChangedCode {
     }
 
     /**
-     * Reads what version control tells.
+     * Reads the output of a version control system.
      *
      * @param diff a unified diff, best without lines of context
      * @return the changed lines of all files in it
@@ -56,9 +56,9 @@ public final class ChangedCode {
     }
 
     /**
-     * How many files have changed.
+     * Returns how many files have changed.
      *
-     * @return the number, of whatever sort they are
+     * @return the number of files of any type
      */
     public int files() {
         return lines.size();
@@ -70,10 +70,10 @@ public final class ChangedCode {
     }
 
     /**
-     * Whether a class has changed.
+     * Tells whether a class has changed.
      *
      * @param type the binary name
-     * @param line the line in question; 0 for any
+     * @param line the line; 0 for any
      */
     boolean has(String type, int line) {
         String path = CodeOwner.outermost(type).replace('.', '/');

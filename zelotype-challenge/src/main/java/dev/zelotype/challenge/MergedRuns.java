@@ -20,8 +20,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For builds and tools: what the shards of a challenge, or the challenges of several modules, have found together. Nothing
- * runs; the runs that they kept are judged as if one challenge had made them all. Stateless.
+ * For builds and tools: the combined result of the shards of a challenge, or of the challenges of several modules.
+ * Nothing is run; the kept runs are judged as if one challenge had made them all. Stateless.
  *
  * <pre>{@code
  * ChallengeResult all = MergedRuns.of(List.of(Path.of("shard-1"), Path.of("shard-2")));
@@ -34,10 +34,10 @@ public final class MergedRuns {
     private MergedRuns() {}
 
     /**
-     * Puts shards or modules together.
+     * Combines shards or modules.
      *
-     * @param folders where they have {@linkplain Challenge#keeping kept their runs}: one for all, or several
-     * @return the one result; it is complete if all were. Of a shard that is there twice a complete one counts
+     * @param folders where they have {@linkplain Challenge#keeping kept their runs}: one folder for all, or several
+     * @return the combined result; it is complete if all were. If a shard is there twice, the complete one counts
      * @throws ChallengeException if there is none, one is missing or damaged, or they do not belong together
      */
     public static ChallengeResult of(List<Path> folders) {
@@ -73,10 +73,10 @@ public final class MergedRuns {
     }
 
     /**
-     * Puts the shards together that have kept their runs in a folder.
+     * Combines the shards that have kept their runs in a folder.
      *
-     * @param folder such as that of a journal
-     * @return the one result; null if there is nothing, or all of a challenge
+     * @param folder the folder, for example that of a journal
+     * @return the combined result; null if there is nothing, or only the runs of a whole challenge
      * @throws ChallengeException if a shard is missing or damaged, or they do not belong together
      */
     public static @Nullable ChallengeResult ofShardsIn(Path folder) {

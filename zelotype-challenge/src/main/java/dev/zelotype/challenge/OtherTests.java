@@ -18,7 +18,7 @@ import java.util.stream.Stream;
  */
 final class OtherTests {
 
-    /** By what class files say of their methods: the framework, and the engine that runs it. */
+    /** Recognized by annotations in their class files: the framework, and the engine that runs it. */
     private static final Map<String, String[]> FRAMEWORKS = new LinkedHashMap<>();
 
     static {
@@ -34,7 +34,7 @@ final class OtherTests {
      * Looks in folders.
      *
      * @param seen the classes whose tests have run
-     * @param wanted selects the classes that should have run, by their names
+     * @param wanted returns, of the given class names, those that should have run
      */
     OtherTests(List<Path> roots, Set<String> seen, Predicate<String> wanted) {
         this.roots = roots;

@@ -305,7 +305,7 @@ final class ChallengeCommand implements Callable<Integer> {
         return shortfall.isEmpty() ? 0 : 1;
     }
 
-    /** Nothing but the patch goes to standard output, so that it can be applied. */
+    /** Only the patch is written to standard output, so that it can be applied. */
     private void tell(SourcePatch patch, ChallengeResult result) {
         patch.leftOut().forEach(each -> terminal.err().println("not in the patch: " + each));
         terminal.err()

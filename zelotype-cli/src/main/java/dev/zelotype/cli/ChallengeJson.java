@@ -11,7 +11,7 @@ import java.io.UncheckedIOException;
 import java.util.Locale;
 
 /**
- * What a challenge has found, for other programs.
+ * The result of a challenge for other programs.
  */
 final class ChallengeJson {
 

@@ -16,7 +16,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.ToIntFunction;
 
 /**
- * Runs a challenge from the terminal: with progress; an interrupt still prints what was found.
+ * Runs a challenge from the terminal, with progress; after an interrupt it prints the findings so far.
  */
 final class ChallengeRun {
 
@@ -24,7 +24,7 @@ final class ChallengeRun {
 
     private ChallengeRun() {}
 
-    /** The jar that this command was started from; all that it was started from where it is not in a jar. */
+    /** The jar that this command was started from, or its class path if it was not started from a jar. */
     static List<Path> ownClassPath() {
         try {
             Path own = Path.of(ChallengeRun.class
@@ -67,7 +67,7 @@ final class ChallengeRun {
         });
     }
 
-    /** Prints all of a result. */
+    /** Prints a whole result. */
     static void print(Terminal terminal, ChallengeResult result, Sources sources) {
         Links links = new Links(sources, terminal);
         ChallengeText.lines(result, terminal.width(), (part, line) -> terminal.styled(style(part), line))

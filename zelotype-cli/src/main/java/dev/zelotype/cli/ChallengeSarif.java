@@ -8,7 +8,7 @@ import dev.zelotype.report.site.Sources;
 import java.util.Locale;
 
 /**
- * What a challenge has found, for code hosts and IDEs.
+ * The result of a challenge for code hosts and IDEs.
  */
 final class ChallengeSarif {
 
@@ -31,7 +31,7 @@ final class ChallengeSarif {
                 finding.tests());
     }
 
-    /** The file as the package of its class says. */
+    /** The path of the file according to the package of its class. */
     private static String path(CallPlace site) {
         String type = site.caller();
         int dot = type.lastIndexOf('.');

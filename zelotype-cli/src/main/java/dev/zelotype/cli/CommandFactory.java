@@ -5,7 +5,7 @@ import java.util.Arrays;
 import picocli.CommandLine;
 
 /**
- * Gives the commands the terminal that they print to.
+ * Gives commands the terminal to print to.
  */
 final class CommandFactory implements CommandLine.IFactory {
 

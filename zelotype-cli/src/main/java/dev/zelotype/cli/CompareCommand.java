@@ -18,7 +18,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 /**
- * Tells what has changed between subjects and their doubles from one test run to another.
+ * Reports what has changed between subjects and their doubles from one test run to another.
  */
 @Command(
         name = "compare",

@@ -14,14 +14,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Prints conversations as wide as the terminal is.
+ * Prints conversations in the width of the terminal.
  */
 final class ConversationPrinter implements JournalSink {
 
     private static final int LEAST_CALL = 18;
     private static final int BESIDE_CALL = 65;
     private static final int LEAST_ANSWER = 20;
-    /** What is left for an answer in a narrow terminal. */
+    /** The width that remains for an answer in a narrow terminal. */
     private static final int LEAST_ROOM = 12;
 
     /** The blanks, the arrow and the margin of a row. */
@@ -47,7 +47,7 @@ final class ConversationPrinter implements JournalSink {
         addWithoutGroup(scene);
     }
 
-    /** As {@link #add(JournalScene)}, where it is clear enough whose test it is. */
+    /** As {@link #add(JournalScene)}, if it is clear which test the scene belongs to. */
     void addWithoutGroup(JournalScene scene) {
         boolean passed = scene.outcome() == JournalScene.Outcome.PASSED;
         line("");
@@ -66,7 +66,7 @@ final class ConversationPrinter implements JournalSink {
         }
     }
 
-    /** Prints a claim that a real object was held to. */
+    /** Prints a claim that was checked against a real object. */
     @Override
     public void add(JournalClaim claim) {
         String real = TypeNames.simple(claim.real());
@@ -93,7 +93,7 @@ final class ConversationPrinter implements JournalSink {
         line(passed + " passed, " + failed + " failed");
     }
 
-    /** As many in a line as fit. */
+    /** As many per line as fit. */
     private List<String> doubles(List<NamedDouble> doubles) {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder("with");
@@ -189,7 +189,7 @@ final class ConversationPrinter implements JournalSink {
         return text.length() <= width ? text : Sentences.start(text, Math.max(0, width - 3)) + "...";
     }
 
-    /** Fills up with blanks, on the left for a negative width. */
+    /** Pads with blanks, on the left for a negative width. */
     private static String pad(String text, int width) {
         String blanks = " ".repeat(Math.max(0, Math.abs(width) - text.length()));
         return width < 0 ? blanks + text : text + blanks;

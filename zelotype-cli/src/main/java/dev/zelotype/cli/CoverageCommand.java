@@ -18,7 +18,7 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 
 /**
- * Tells which methods of collaborators the tests exercise.
+ * Reports which methods of collaborators the tests exercise.
  */
 @Command(
         name = "coverage",
@@ -218,7 +218,7 @@ final class CoverageCommand implements Callable<Integer> {
                         Coverage.percent(rows));
     }
 
-    /** How many of the supposed answers a real object has kept as claims. */
+    /** How many of the supposed answers were confirmed by a real object through claims. */
     private static String backed(Row row) {
         return row.broken() > 0 ? "broken" : row.answers() == 0 ? "" : row.backed() + " of " + row.answers();
     }

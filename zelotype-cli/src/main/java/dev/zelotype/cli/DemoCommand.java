@@ -173,7 +173,7 @@ final class DemoCommand implements Callable<Integer> {
         return WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-journal");
     }
 
-    /** Runs the tests of an example; their journal goes into the folder. */
+    /** Runs the tests of an example, with their journal in the folder. */
     static TestExecutionSummary run(DemoExample example, Path folder) {
         LauncherDiscoveryRequest request = LauncherDiscoveryRequestBuilder.request()
                 .selectors(example.testClasses().stream()

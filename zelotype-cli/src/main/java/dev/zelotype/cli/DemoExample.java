@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What the demo can run.
+ * The examples of the demo.
  *
- * @param group under which it is listed
- * @param name what is typed
- * @param testClasses the classes of its tests
+ * @param group its title
+ * @param name the word on the command line
+ * @param testClasses its test classes
  * @param about what it shows
- * @param fails whether its tests are meant to fail
+ * @param fails whether its tests fail on purpose
  */
 record DemoExample(String group, String name, List<String> testClasses, String about, boolean fails) {
 
@@ -20,7 +20,7 @@ record DemoExample(String group, String name, List<String> testClasses, String a
     private static final String GUIDE = "What can be said";
     private static final String LIBRARIES = "Libraries as collaborators";
 
-    /** The examples, the first of them being the one to begin with. */
+    /** The examples, starting with the one to run first. */
     static final List<DemoExample> ALL = List.of(
             of(OBSERVATORY_GROUP, "night-run", "observatory.NightRunTest", "a subject and its six collaborators"),
             of(OBSERVATORY_GROUP, "claims", "observatory.FileCatalogTest", "claims held against a real catalog"),
@@ -46,7 +46,7 @@ record DemoExample(String group, String name, List<String> testClasses, String a
             of(LIBRARIES, "files", "libraries.FilesTest", "a disk that fails"),
             of(LIBRARIES, "concurrency", "libraries.ConcurrencyTest", "executors, and threads that are waited for"));
 
-    /** Those whose tests were thought good: what is challenged if nothing is named. */
+    /** Examples whose tests look complete: these are challenged by default. */
     static final List<DemoExample> OBSERVATORY = ALL.stream()
             .filter(example -> example.group.equals(OBSERVATORY_GROUP) && !example.fails)
             .toList();

@@ -27,8 +27,8 @@ import org.junit.platform.launcher.listeners.TestExecutionSummary;
 import org.junit.platform.launcher.listeners.TestExecutionSummary.Failure;
 
 /**
- * What Zelotype is for, in five parts: two nights as the doubles saw them, a failure, a gap that a challenge finds, and a
- * stub that says something else than the real one.
+ * What Zelotype is for, in five parts: two nights as the doubles saw them, a failure, a gap that a challenge finds, and
+ * a stub that differs from the real object.
  */
 final class DemoStory {
 
@@ -47,7 +47,7 @@ final class DemoStory {
         this.printer = new ConversationPrinter(terminal);
     }
 
-    /** Runs the tests that it is made of, and tells it; gives the exit code. */
+    /** Runs its tests and prints the story; returns the exit code. */
     int tell(Path folder, Path into) throws IOException {
         DemoExample nights = DemoExample.named("night-run").orElseThrow();
         DemoExample trouble = DemoExample.named("trouble").orElseThrow();
@@ -87,7 +87,7 @@ final class DemoStory {
         return asMeant ? 0 : 1;
     }
 
-    /** What the real catalog answers, as claims. */
+    /** The answers of the real catalog, as claims. */
     private static String told(Path folder) throws IOException {
         Path file = Files.writeString(folder.resolve("catalog.txt"), "Harrow-2 47\nQuill-9 61\n");
         FileCatalog real = new FileCatalog(file);
@@ -137,7 +137,7 @@ final class DemoStory {
         return "";
     }
 
-    /** A line with its place in short where the terminal is too narrow for it. */
+    /** A line, with a shortened place if the terminal is too narrow. */
     private String fitted(String text) {
         return text.length() + 2 <= terminal.width()
                 ? text

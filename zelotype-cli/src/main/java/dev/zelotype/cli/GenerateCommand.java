@@ -138,7 +138,7 @@ final class GenerateCommand implements Callable<Integer> {
         return exitCode(outcomes);
     }
 
-    /** Each file is written whole or not at all; an interrupt prints how many were. */
+    /** Each file is written completely or not at all; an interrupt prints how many were. */
     private List<GeneratedFile> write(Generator.Plan plan) {
         AtomicInteger written = new AtomicInteger();
         return Terminal.interruptible(
@@ -194,7 +194,7 @@ final class GenerateCommand implements Callable<Integer> {
         }
     }
 
-    /** This command as it would be typed, without options that only try things out. */
+    /** This command line without options that only try things out. */
     private String again() {
         StringBuilder command = new StringBuilder("zelotype generate");
         from.forEach(place -> command.append(" --from ").append(word(place)));

@@ -12,13 +12,16 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 
 /**
- * What has changed since a commit, as git tells it.
+ * The changes since a commit, as reported by git.
  */
 final class GitDiff {
 
     private GitDiff() {}
 
-    /** The changes in the work tree since a commit or branch; files that git does not know yet are changed as a whole. */
+    /**
+     * The changes in the work tree since a commit or branch; files that git does not track yet count as changed
+     * completely.
+     */
     static ChangedCode since(CommandSpec spec, String ref) {
         if (ref.isBlank() || ref.startsWith("-")) {
             throw new ParameterException(

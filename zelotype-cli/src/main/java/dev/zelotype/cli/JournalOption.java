@@ -18,7 +18,8 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 
 /**
- * Where a command reads journals, and what it does about damaged ones; the same for all that do.
+ * The option for the journal folder, and how commands handle damaged journals; shared by all commands that read
+ * journals.
  */
 final class JournalOption {
 
@@ -35,7 +36,7 @@ final class JournalOption {
     @Option(names = "--strict", description = "Refuses a journal with any unreadable part.")
     private boolean strict;
 
-    /** A journal that no user named. */
+    /** The default journal. */
     static JournalOption of(Path folder) {
         JournalOption option = new JournalOption();
         option.journal = folder;
@@ -46,7 +47,7 @@ final class JournalOption {
         return journal;
     }
 
-    /** Whether there is a journal of tests, beside what a challenge may have left there. */
+    /** Whether there is a journal of tests, in addition to what a challenge may have left there. */
     boolean hasFiles() {
         if (!Files.isDirectory(journal)) {
             return Files.exists(journal);
@@ -59,12 +60,12 @@ final class JournalOption {
         }
     }
 
-    /** Reads the journal; what could not be read is told, or refused. */
+    /** Reads the journal; damaged parts are reported or refused. */
     void read(Terminal terminal, Consumer<JournalScene> scenes) {
         read(terminal, JournalSink.ofScenes(scenes));
     }
 
-    /** As {@link #read(Terminal, Consumer)}, with everything in it. */
+    /** As {@link #read(Terminal, Consumer)}, including claims and challenges. */
     void read(Terminal terminal, JournalSink sink) {
         if (journal.toString().isEmpty()) {
             throw new ParameterException(

@@ -8,12 +8,12 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Places in what a command prints, as links to their source files. The control sequence is the one that terminals share
- * (OSC 8): what the terminal shows stays the same.
+ * Prints places as links to their source files, with the control sequence that terminals share (OSC 8): the visible
+ * text stays the same.
  */
 final class Links {
 
-    /** A file with a line, and before it, where the place is written as in a stack trace, the class and the method. */
+    /** A file with a line, optionally preceded by class and method as in a stack trace. */
     private static final Pattern PLACE =
             Pattern.compile("(?:([\\w$.]+)\\.[\\w$<>]+\\()?([\\w$]+\\.(?:java|kt|groovy|scala)):\\d+\\)?");
 
@@ -28,7 +28,7 @@ final class Links {
         this.shown = terminal.links();
     }
 
-    /** Whether a terminal is known to follow links, from what it says of itself in the environment. */
+    /** Whether the terminal is known to support links, according to the environment. */
     static boolean areFollowed(Map<String, String> environment) {
         String vte = environment.getOrDefault("VTE_VERSION", "");
         return vte.matches("\\d{4,}") && Integer.parseInt(vte) >= 5000
@@ -41,7 +41,7 @@ final class Links {
                         .matches("iTerm\\.app|WezTerm|vscode|ghostty|Hyper|Tabby");
     }
 
-    /** A line with each place as a link whose file is known. */
+    /** A line with a link for each place whose file is known. */
     String in(String line) {
         return shown && sources != Sources.NONE ? PLACE.matcher(line).replaceAll(this::linked) : line;
     }

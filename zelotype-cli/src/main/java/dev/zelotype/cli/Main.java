@@ -98,7 +98,7 @@ public final class Main implements Runnable {
                 + System.getProperty("sun.jnu.encoding") + "). Set LANG to a locale that has them, such as C.UTF-8.";
     }
 
-    /** What is wrong with the arguments, in a line or two; who wants all of the help asks for it. */
+    /** What is wrong with the arguments, in a line or two; the full help is printed only on request. */
     private static int pointOut(ParameterException problem, String[] arguments) {
         CommandLine commandLine = problem.getCommandLine();
         PrintWriter err = commandLine.getErr();

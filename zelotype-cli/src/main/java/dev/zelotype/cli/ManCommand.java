@@ -12,7 +12,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 /**
- * Writes the manual page, from the texts that the help shows.
+ * Writes the manual page from the texts of the help.
  */
 @Command(
         name = "generate-man",
@@ -93,7 +93,7 @@ final class ManCommand implements Callable<Integer> {
         }
     }
 
-    /** Without what picocli and troff take for commands of their own. */
+    /** Removes what picocli and troff would interpret as commands. */
     private static String plain(String text) {
         String shown = Ansi.OFF.string(String.format(Locale.ROOT, text.replaceAll("%(?![n%])", "%%")));
         String escaped = shown.replace("\\", "\\e").replace("-", "\\-").strip();

@@ -9,7 +9,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 
 /**
- * What several commands ask of the values of their options.
+ * Checks of option values that several commands share.
  */
 final class OptionCheck {
 
@@ -23,7 +23,7 @@ final class OptionCheck {
         }
     }
 
-    /** Refuses formats that a command does not have. */
+    /** Refuses formats that a command does not support. */
     static void refuseNoFormat(CommandSpec spec, String format, String... known) {
         if (!List.of(known).contains(format)) {
             int last = known.length - 1;
@@ -45,7 +45,7 @@ final class OptionCheck {
         return entries;
     }
 
-    /** Refuses a place of --class-path that is not there. */
+    /** Refuses an entry of --class-path that does not exist. */
     static void refuseMissing(CommandSpec spec, Path place) {
         if (!Files.exists(place)) {
             throw new ParameterException(

@@ -11,7 +11,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 
 /**
- * What commands write for their users.
+ * The files that commands write for their users.
  */
 final class OutputFile {
 
@@ -25,7 +25,7 @@ final class OutputFile {
         }
     }
 
-    /** Prints a text, or writes it into a file if one is given. */
+    /** Prints a text, or writes it to a file if one is given. */
     static void show(Terminal terminal, @Nullable Path into, String text) {
         if (into == null) {
             terminal.out().print(text);
@@ -36,7 +36,7 @@ final class OutputFile {
         }
     }
 
-    /** Refuses what cannot be a file to write. */
+    /** Refuses a path that cannot be a file to write. */
     static void refuseFolder(CommandSpec spec, @Nullable Path into) {
         if (into == null) {
             return;
@@ -51,7 +51,7 @@ final class OutputFile {
         }
     }
 
-    /** Refuses what cannot be a folder to write into. */
+    /** Refuses a path that cannot be a folder to write to. */
     static void refuseNoFolder(CommandSpec spec, Path into) {
         if (into.toString().isBlank()) {
             throw new ParameterException(spec.commandLine(), "--into names no folder: give one.");

@@ -5,7 +5,7 @@ import java.io.PrintWriter;
 import java.time.Duration;
 
 /**
- * Says how far a long run has come, a line every other second; a short run stays silent.
+ * Reports the progress of a long run, one line every other second; a short run stays silent.
  */
 final class ProgressLines implements Progress {
 
@@ -23,7 +23,7 @@ final class ProgressLines implements Progress {
         say(doing + ": " + done + " of " + total);
     }
 
-    /** The same for work whose end is not known. */
+    /** The same for work whose total is unknown. */
     void reached(String done, int count) {
         say(done + ": " + count);
     }

@@ -115,7 +115,7 @@ final class ReportCommand implements Callable<Integer> {
         }
     }
 
-    /** Writes the site of a journal; nothing of it stays if it is interrupted. */
+    /** Writes the site of a journal; nothing is left if it is interrupted. */
     static Path write(Terminal terminal, JournalOption journal, Path into, String title, Sources sources) {
         ProgressLines progress = new ProgressLines(terminal.err());
         try (Site site = new Site(into, title, sources)) {
@@ -141,7 +141,9 @@ final class ReportCommand implements Callable<Integer> {
         }
     }
 
-    /** Reads a journal; shards of a challenge in it are put together, and count instead of a challenge that it holds. */
+    /**
+     * Reads a journal. If it contains shards of a challenge, they are combined and replace a challenge in the journal.
+     */
     private static void read(Terminal terminal, JournalOption journal, JournalSink sink) {
         ChallengeResult shards = MergedRuns.ofShardsIn(journal.path());
         if (shards == null || journal.hasFiles()) {

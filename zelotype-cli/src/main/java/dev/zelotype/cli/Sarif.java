@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Findings in SARIF 2.1.0, the open standard in which code hosts and IDEs take them.
+ * Findings in SARIF 2.1.0, the open standard for code hosts and IDEs.
  */
 final class Sarif {
 
@@ -22,12 +22,12 @@ final class Sarif {
      * A finding.
      *
      * @param rule its sort
-     * @param title what all of the sort have in common
+     * @param title the description that all findings of the rule share
      * @param warning whether it is more than a note
-     * @param text for people
+     * @param text the sentence
      * @param file the path of the source file, as far as it is known
-     * @param line from 1; less if it is not known
-     * @param weight how sure it is
+     * @param line the line, from 1; less if it is unknown
+     * @param weight how certain it is
      * @param statement what to write; empty if nothing
      */
     record Result(
@@ -42,9 +42,9 @@ final class Sarif {
             List<String> tests) {}
 
     /**
-     * The findings as one run.
+     * Returns the findings as one run.
      *
-     * @param sources where the files are that are named
+     * @param sources the folders of the sources
      */
     static String of(List<Result> results, Sources sources) {
         Map<String, String> rules = new LinkedHashMap<>();
@@ -123,7 +123,7 @@ final class Sarif {
         out.writeEndObject();
     }
 
-    /** The file below the folder in which the command runs, if sources are known; else as it was named. */
+    /** The path of the file relative to the working directory if sources are known, else as it was given. */
     private static String uri(String path, Sources sources) {
         Path found = sources.file(path);
         if (found == null) {

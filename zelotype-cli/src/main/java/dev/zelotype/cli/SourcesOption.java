@@ -6,7 +6,7 @@ import java.util.List;
 import picocli.CommandLine.Option;
 
 /**
- * Where the lines at which calls were made are found.
+ * The option for the source folders, used to find the lines of calls.
  */
 final class SourcesOption {
 

@@ -9,7 +9,7 @@ import picocli.CommandLine.Help.Column.Overflow;
 import picocli.CommandLine.Help.TextTable;
 
 /**
- * Rows of cells that stand below each other on a terminal; what is wider than its column is cut.
+ * Rows of aligned cells for a terminal; cells wider than their column are cut.
  */
 final class Table {
 
@@ -20,7 +20,7 @@ final class Table {
     private final Column[] columns;
     private final StringBuilder out = new StringBuilder();
 
-    /** An empty table; the columns have these widths. */
+    /** An empty table with columns of these widths. */
     Table(Terminal terminal, boolean styled, int... widths) {
         this.terminal = terminal;
         this.styled = styled;
@@ -42,7 +42,7 @@ final class Table {
         line(style, table.toString().stripTrailing());
     }
 
-    /** Adds a line of its own across all columns. */
+    /** Adds a line that spans all columns. */
     void line(String style, String text) {
         out.append(styled && !style.isEmpty() ? terminal.styled(style, text) : text)
                 .append(System.lineSeparator());

@@ -9,14 +9,14 @@ import picocli.CommandLine.Help.Ansi;
 import picocli.CommandLine.Model.UsageMessageSpec;
 
 /**
- * Where a command prints, and what can be printed there.
+ * The streams that a command prints to, and what the terminal can show.
  *
  * @param out for results
  * @param err for messages
- * @param ansi whether colours are shown
+ * @param ansi whether colors are shown
  * @param unicode whether arrows and check marks are shown
- * @param width how many characters fit into a line
- * @param links whether links are followed
+ * @param width the number of characters per line
+ * @param links whether links work
  */
 record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode, int width, boolean links) {
 
@@ -35,7 +35,7 @@ record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode, in
                 Ansi.AUTO.enabled() && Links.areFollowed(System.getenv()));
     }
 
-    /** As the environment says, or as wide as the terminal is; a file or a pipe is as wide as is usual. */
+    /** According to the environment and the width of the terminal; files and pipes get the usual width. */
     private static int widthOfProcess() {
         String columns = System.getenv("COLUMNS");
         if (columns != null && columns.matches("[1-9]\\d{1,3}")) {
@@ -62,7 +62,7 @@ record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode, in
         return new PrintWriter(stream, true, charset);
     }
 
-    /** Marks text with picocli's styles, such as {@code bold} or {@code fg(green)}; plain where colours are off. */
+    /** Formats text with picocli's styles, for example {@code bold} or {@code fg(green)}; plain if colors are off. */
     String styled(String styles, String text) {
         return text.isEmpty() || styles.isEmpty()
                 ? text
@@ -71,12 +71,12 @@ record Terminal(PrintWriter out, PrintWriter err, Ansi ansi, boolean unicode, in
                         : Ansi.Style.on(Ansi.Style.parse(styles)) + text + Ansi.Style.off(Ansi.Style.reset);
     }
 
-    /** The first of two signs where it can be shown, else the second. */
+    /** The first of two characters if it can be shown, else the second. */
     String sign(String nice, String plain) {
         return unicode ? nice : plain;
     }
 
-    /** Does something while the JVM says more words if it is interrupted. */
+    /** Runs something; if the JVM is interrupted meanwhile, it prints a message. */
     static <T> T interruptible(Runnable onInterrupt, Supplier<T> work) {
         Thread interrupt = new Thread(onInterrupt);
         try {

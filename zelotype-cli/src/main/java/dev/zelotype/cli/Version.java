@@ -6,7 +6,7 @@ import java.util.Properties;
 import picocli.CommandLine.IVersionProvider;
 
 /**
- * The version that Maven built.
+ * The version set by Maven.
  */
 final class Version implements IVersionProvider {
 

@@ -60,12 +60,15 @@ import java.util.function.ToLongFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A functional interface that fits the parameters and the result of a method: one of the JDK, or of the double for all of
- * its methods with so many parameters. Methods that may throw checked exceptions share a copy that may throw them, too.
+ * A functional interface with the parameters and the result of a method: one from the JDK, or one that all methods of
+ * the double with the same number of parameters share. Methods with checked exceptions share a variant that declares
+ * them.
  */
 final class AnswerShape {
 
-    /** By the sorts of the parameters and of the result, as {@code (L int )void}, where L is any reference. */
+    /**
+     * By the kinds of the parameters and of the result, for example {@code (L int )void}, where L is any reference.
+     */
     private static final Map<String, Class<?>> OF_JDK = new HashMap<>();
 
     static {
@@ -123,7 +126,7 @@ final class AnswerShape {
 
     private static final List<String> NAMES = List.of("first", "second", "third", "fourth", "fifth", "sixth", "seventh");
 
-    /** The interface of the JDK; null if there is none for so many parameters. */
+    /** The interface from the JDK; null if there is none for this number of parameters. */
     private final @Nullable Class<?> jdk;
 
     private final String name;
@@ -137,7 +140,7 @@ final class AnswerShape {
         this.result = result;
     }
 
-    /** The interface for a method; null if it has one of its own. */
+    /** The shared interface for a method; null if the method needs its own. */
     static @Nullable AnswerShape of(List<Parameter> parameters, TypeName result) {
         List<TypeName> types = parameters.stream().map(Parameter::type).toList();
         List<TypeName> boxed = types.stream().map(TypeName::box).toList();
@@ -171,22 +174,22 @@ final class AnswerShape {
         return sorts.append(')').append(sort(result)).toString();
     }
 
-    /** The method that gives the answer. */
+    /** The name of its method. */
     String call() {
         return jdk != null ? methodOf(jdk).getName() : result.equals(TypeName.VOID) ? "on" : "to";
     }
 
-    /** Whether the JDK has it, and it need not be written. */
+    /** Whether the JDK has it, so that it need not be written. */
     boolean isOfJdk() {
         return jdk != null;
     }
 
-    /** How fields and parameters name it. */
+    /** Its name in fields and parameters. */
     String code() {
         return withArguments(jdk != null ? Code.of("$T", jdk) : name);
     }
 
-    /** How fields and parameters name the copy that may throw checked exceptions. */
+    /** The name of the variant with checked exceptions in fields and parameters. */
     String throwingCode() {
         return withArguments(throwingName());
     }
@@ -206,7 +209,7 @@ final class AnswerShape {
         return called + "<" + String.join(", ", arguments.stream().map(Code::type).toList()) + ">";
     }
 
-    /** Its declaration, or that of the copy that may throw checked exceptions. */
+    /** The declaration of the interface, or of the variant with checked exceptions. */
     ClassText declared(String called, List<TypeName> exceptions) {
         MethodText method = new MethodText("", call()).exceptions(exceptions).withoutBody();
         List<String> variables = new ArrayList<>();

@@ -6,8 +6,8 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * For builds and tools: asks for doubles as source, written while the test sources are compiled: into the package of the
- * annotated class or package.
+ * For builds and tools: requests doubles as source, written while the test sources are compiled, into the package of
+ * the annotated class or package.
  *
  * <pre>{@code
  * @DoubleFor(WeatherStation.class)
@@ -30,9 +30,9 @@ public @interface DoubleFor {
     Class<?>[] value();
 
     /**
-     * The sorts of doubles.
+     * The kinds of doubles.
      *
-     * @return the styles; stubs unless given
+     * @return the styles; by default stubs
      */
     Style[] style() default Style.STUB;
 }

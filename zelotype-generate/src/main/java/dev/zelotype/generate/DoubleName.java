@@ -3,25 +3,25 @@ package dev.zelotype.generate;
 import dev.zelotype.generate.model.TypeModel;
 
 /**
- * What a double as source is called, and where it can stand.
+ * The name and the package of a double as source.
  */
 final class DoubleName {
 
     private DoubleName() {}
 
-    /** What a double is called: the names of the types around it, too, so that none is taken twice. */
+    /** The name of a double. It includes the names of enclosing types, so that each name is used only once. */
     static String of(TypeModel type, Style style) {
         return style == Style.LINKED
                 ? type.binaryName().substring(type.binaryName().lastIndexOf('.') + 1) + style.suffix()
                 : String.join("", type.name().simpleNames()) + style.suffix();
     }
 
-    /** The package in which a double is written if one is asked for, else that of the type. */
+    /** The requested package of a double; the package of its type if none was requested. */
     static String packageOf(TypeModel type, Style style, String asked) {
         return asked.isEmpty() || style == Style.LINKED ? type.name().packageName() : asked;
     }
 
-    /** Why no double of a style can be written in a package; empty if one can. */
+    /** The reason why no double of a style can be written in a package; empty if one can. */
     static String obstacle(TypeModel type, Style style, String target) {
         if (type.boundToPackage() && !target.equals(type.name().packageName())) {
             return "can only be doubled in its own package";

@@ -28,17 +28,19 @@ import javax.lang.model.type.TypeMirror;
 import javax.tools.Diagnostic;
 
 /**
- * For builds and tools: writes the doubles that {@link DoubleFor} asks for while the compiler runs. Each double depends
- * on the one class that asks for it, so incremental builds redo only what changed.
+ * For builds and tools: writes the doubles that {@link DoubleFor} requests while the compiler runs. Each double depends
+ * only on the class that requests it, so incremental builds redo only what changed.
  *
  * @since 0.2
  */
 public final class DoubleProcessor extends AbstractProcessor {
 
-    /** The option that marks what is written with {@code javax.annotation.processing.Generated}. */
+    /** The option to mark written doubles with {@code javax.annotation.processing.Generated}. */
     private static final String MARKED = "zelotype.markGenerated";
 
-    /** Who has asked for a double, by its name: an incremental build keeps it as long as that class asks. */
+    /**
+     * The class that requested each double: an incremental build keeps the double as long as that class requests it.
+     */
     private final Map<String, String> asked = new HashMap<>();
 
     /** Called by the compiler. */
@@ -69,7 +71,7 @@ public final class DoubleProcessor extends AbstractProcessor {
         return true;
     }
 
-    /** The annotation is read as the compiler knows it: its classes do not exist yet, and some may be missing. */
+    /** The annotation is read through the compiler's model: its classes do not exist yet, and some may be missing. */
     private void write(Element asking, AnnotationMirror asked) {
         Map<String, List<?>> values = new HashMap<>();
         processingEnv

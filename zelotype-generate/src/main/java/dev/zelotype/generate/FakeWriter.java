@@ -26,8 +26,8 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Writes what a fake can do that already works, where names and types of methods show it: a store of values by their key,
- * a queue, listeners. What is not recognised is left to write.
+ * Writes a fake that already works where names and types of methods reveal their purpose: a store of values by key, a
+ * queue, listeners. The rest is left to be written.
  */
 final class FakeWriter {
 
@@ -66,7 +66,7 @@ final class FakeWriter {
         this.name = name;
     }
 
-    /** Finds out what the methods are for, and writes what they work on. */
+    /** Determines the purpose of the methods, and writes the fields that they need. */
     void head(List<MethodModel> methods) {
         List<MethodModel> open = new ArrayList<>(methods);
         // A field cannot have a method's own type variables, and should not be warned of.
@@ -100,7 +100,7 @@ final class FakeWriter {
         out.javadoc(String.join("\n * ", lines), type.name());
     }
 
-    /** A name that neither a method nor a parameter has. */
+    /** A name that no method and no parameter has. */
     private String unused(String wanted, List<MethodModel> methods) {
         String free = wanted;
         while (isUsed(free, methods)) {
@@ -116,7 +116,7 @@ final class FakeWriter {
                         .anyMatch(each -> each.name().equals(wanted));
     }
 
-    /** Writes the code of a method; false if it is left to write. */
+    /** Writes the code of a method; returns false if it is left to be written. */
     boolean write(MethodModel method) {
         List<String> body = bodies.get(method);
         if (body == null) {
@@ -192,7 +192,7 @@ final class FakeWriter {
         return isNamed(method, SAVE, value) && (one || two) && givesOf(method, value) && !method.varargs();
     }
 
-    /** Whether a method is called by a verb alone, or by a verb with what it is about: {@code find}, {@code findById}. */
+    /** Whether a method name is a verb, or a verb with its object: {@code find}, {@code findById}. */
     private static boolean isNamed(MethodModel method, Set<String> verbs, TypeName value) {
         String first = method.name().replaceFirst("[A-Z].*", "");
         String rest = method.name().substring(first.length());
@@ -203,7 +203,7 @@ final class FakeWriter {
         return verbs.contains(first) && isAbout;
     }
 
-    /** What a method that changes something may give: nothing, whether it did, or the value. */
+    /** The possible results of a method that changes something: nothing, whether it did, or the value. */
     private static boolean givesOf(MethodModel method, TypeName value) {
         return method.isVoid() || isBoolean(method.returns()) || same(unwrapped(method.returns()), value);
     }
@@ -247,7 +247,7 @@ final class FakeWriter {
         }
     }
 
-    /** Methods without parameters about all that is kept. */
+    /** Methods without parameters that concern all stored values. */
     private boolean whole(MethodModel method, TypeName value, String field, String values) {
         TypeName returns = method.returns();
         if (!method.parameters().isEmpty()) {
@@ -266,7 +266,7 @@ final class FakeWriter {
         return true;
     }
 
-    /** Writes how the key of a value is found, and gives the words for it. */
+    /** Writes how the key of a value is found, and returns a description of it. */
     private String key(TypeName key, TypeName value) {
         String part = type.partOf(value, key);
         MethodText code =
@@ -379,7 +379,7 @@ final class FakeWriter {
 
     // Types
 
-    /** What a method gives that may find nothing; null if it gives no single value. */
+    /** The value type of a method that may find nothing; null if it does not return a single value. */
     private static @Nullable TypeName found(TypeName returns) {
         TypeName value = unwrapped(returns);
         boolean isOne = value instanceof ClassName || value instanceof VariableName || value instanceof GenericName;

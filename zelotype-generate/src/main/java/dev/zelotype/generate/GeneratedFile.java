@@ -4,12 +4,12 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * For builds and tools: what became, or would become, of one file.
+ * For builds and tools: the actual or planned result for one file.
  *
  * @param file the file
- * @param state how it stands to what was generated
- * @param difference what would change in a stale or edited file: lines marked with {@code +} and {@code -}, with the
- *     lines around them; else empty
+ * @param state its state compared with what was generated
+ * @param difference what would change in a stale or edited file: lines marked with {@code +} and {@code -}, with
+ *     context lines; otherwise empty
  * @since 0.2
  */
 public record GeneratedFile(Path file, State state, List<String> difference) {
@@ -18,26 +18,26 @@ public record GeneratedFile(Path file, State state, List<String> difference) {
      * Copies the list.
      *
      * @param file the file
-     * @param state how it stands to what was generated
+     * @param state its state compared with what was generated
      * @param difference what would change in it
      */
     public GeneratedFile {
         difference = List.copyOf(difference);
     }
 
-    /** How a file on disk stands to what was generated. */
+    /** The state of a file on disk compared with what was generated. */
     public enum State {
         /** It does not exist yet. */
         NEW("new"),
-        /** It was generated before, and the type has changed since. */
+        /** It was generated, and its type has changed since. */
         STALE("stale"),
-        /** It is as it should be. */
+        /** It is up to date. */
         SAME("up to date"),
-        /** It was generated, and a person has edited it since. */
+        /** It was generated, and edited by hand since. */
         EDITED("edited by hand"),
         /** It was written by hand, and is never overwritten. */
         FOREIGN("not ours"),
-        /** It was generated for a type that is not there any more. */
+        /** It was generated for a type that no longer exists. */
         VANISHED("its type is gone");
 
         private final String words;
@@ -47,17 +47,17 @@ public record GeneratedFile(Path file, State state, List<String> difference) {
         }
 
         /**
-         * Whether a file in this state is written.
+         * Tells whether a file in this state is written.
          *
          * @param force whether files edited by hand are overwritten as well
-         * @return false for what stays as it is
+         * @return false for a file that is left alone
          */
         public boolean isWritten(boolean force) {
             return this == NEW || this == STALE || force && this == EDITED;
         }
 
         /**
-         * The state for people.
+         * Returns a description of the state.
          *
          * @return a few words
          */

@@ -33,7 +33,7 @@ public final class Generator {
 
     private final TypeSource types;
     private final Progress progress;
-    /** The doubles that an earlier run has written and that stay as they are. */
+    /** The doubles of an earlier run that remain unchanged. */
     private final Set<Path> standing = new HashSet<>();
 
     private boolean marking;
@@ -41,8 +41,8 @@ public final class Generator {
     /**
      * Prepares a generator.
      *
-     * @param classPath what the types refer to: jars and folders of class files
-     * @param progress hears how far it has come
+     * @param classPath the class path of the types: jars and folders of class files
+     * @param progress is told about the progress
      */
     public Generator(List<Path> classPath, Progress progress) {
         this.types = new TypeSource(List.copyOf(classPath), progress);
@@ -50,12 +50,13 @@ public final class Generator {
     }
 
     /**
-     * Adds interfaces and abstract classes, wherever they are.
+     * Adds interfaces and abstract classes from sources, class files or jars.
      *
      * @param places source files, folders of them at any depth, folders of class files, and jars; the latter two join
      *     the class path
-     * @param only which of the types, by qualified names with commas between; {@code *} matches anything
-     * @throws GenerateException if a place is missing or cannot be read, or what the sources declare does not compile
+     * @param only qualified names of the types to use, separated by commas; {@code *} matches anything
+     * @throws GenerateException if a place is missing or cannot be read, or the declarations in the sources do not
+     *     compile
      */
     public void addFrom(List<Path> places, String only) {
         Predicate<String> wanted = TypeNames.wanted(only).asMatchPredicate();
@@ -94,7 +95,8 @@ public final class Generator {
     }
 
     /**
-     * Marks what is written with {@code javax.annotation.processing.Generated}, which null checkers and linters heed.
+     * Marks written doubles with {@code javax.annotation.processing.Generated}, which null checkers and linters
+     * respect.
      *
      * @return this
      */
@@ -107,7 +109,7 @@ public final class Generator {
         return types;
     }
 
-    /** Says that a double of an earlier run is still right, so that it is neither written nor missed. */
+    /** Keeps a double of an earlier run: it is neither written nor reported as missing. */
     void leaveStanding(Path file) {
         standing.add(file);
     }
@@ -117,7 +119,7 @@ public final class Generator {
     }
 
     /**
-     * The types that no double can be written for, each with the reason.
+     * Returns the types that no double can be written for, each with the reason.
      *
      * @return one line each
      */
@@ -126,9 +128,9 @@ public final class Generator {
     }
 
     /**
-     * What was read and could be read better.
+     * Returns hints on how the types could be read better.
      *
-     * @return one line each; mostly none
+     * @return one line each; usually none
      */
     public List<String> hints() {
         int unnamed = types.unnamed();
@@ -140,15 +142,16 @@ public final class Generator {
     }
 
     /**
-     * Says what is to be written where, and compares it with what is there.
+     * Plans the files to write, and compares them with existing files.
      *
-     * @param styles the sorts of doubles
-     * @param packageName the package of the doubles; empty for that of each type, where linked doubles go in any case
+     * @param styles the kinds of doubles
+     * @param packageName the package of the doubles; empty for the package of each type. Linked doubles always use the
+     *     latter
      * @param folder the root folder of the sources
-     * @param again how to write the files again, a command for the first line of each; files that are in the folder
-     *     with the same line, but are not written any more, are reported as vanished
+     * @param again the command that writes the files again, for the first line of each; files in the folder with the
+     *     same command that are no longer written are reported as vanished
      * @return the plan
-     * @throws GenerateException if no type was found, or two would be written to the same file
+     * @throws GenerateException if no type was found, or two doubles have the same file
      */
     public Plan plan(Set<Style> styles, String packageName, Path folder, String again) {
         if (types.models().isEmpty() && standing.isEmpty()) {
@@ -197,15 +200,18 @@ public final class Generator {
         return new Plan(new OutputFolder(folder, again, styles), folder, sources, doubled, standing, progress);
     }
 
-    /** What is to be written. */
+    /** The files to write. */
     public static final class Plan {
 
         private final OutputFolder output;
         private final Path folder;
-        /** Written one by one when they are wanted, since all together they would be far more than their models. */
+        /**
+         * Each source is written when it is needed, because all of them together need much more memory than their
+         * models.
+         */
         private final Map<Path, Supplier<String>> sources;
 
-        /** Which type each is a double of. */
+        /** The doubled type of each file. */
         private final Map<Path, String> doubled;
 
         private final Set<Path> standing;
@@ -227,44 +233,44 @@ public final class Generator {
         }
 
         /**
-         * How many files there will be.
+         * Returns the number of files.
          *
-         * @return those of this plan, and those of an earlier run that are known to be still right
+         * @return those of this plan, and those kept from an earlier run
          */
         public int size() {
             return sources.size() + standing.size();
         }
 
-        /** The type that a file holds a double of; empty for one that is not written any more. */
+        /** The doubled type of a file; empty if the file is no longer written. */
         String doubledIn(Path file) {
             return doubled.getOrDefault(folder.relativize(file), "");
         }
 
         /**
-         * How the files stand to what would be written.
+         * Compares existing files with those to write.
          *
-         * @return one outcome a file, those of types that are gone at the end
+         * @return one result per file; files whose types are gone come last
          */
         public List<GeneratedFile> compare() {
             return each((outcome, source) -> {});
         }
 
         /**
-         * Writes what is new or stale; leaves files that are up to date, edited by hand, or not ours as they are.
+         * Writes new and stale files; leaves files alone that are up to date, edited by hand, or not generated.
          *
          * @param force whether files edited by hand are overwritten as well
-         * @return what was found before writing, one outcome a file
+         * @return the state before writing, one result per file
          */
         public List<GeneratedFile> write(boolean force) {
             return write(force, written -> {});
         }
 
         /**
-         * As {@link #write(boolean)}, and reports each file that is written whole.
+         * As {@link #write(boolean)}, and reports each written file.
          *
          * @param force whether files edited by hand are overwritten as well
-         * @param written is given each file when it is written
-         * @return what was found before writing, one outcome a file
+         * @param written is given each file after it has been written
+         * @return the state before writing, one result per file
          */
         public List<GeneratedFile> write(boolean force, Consumer<Path> written) {
             return each((outcome, source) -> {
@@ -277,7 +283,7 @@ public final class Generator {
             });
         }
 
-        /** Compares each source with what is there, on as many threads as there are processors. */
+        /** Compares each source with the existing file, on as many threads as there are processors. */
         private List<GeneratedFile> each(BiConsumer<GeneratedFile, String> then) {
             AtomicInteger done = new AtomicInteger();
             Set<Path> wanted = new HashSet<>(sources.keySet());

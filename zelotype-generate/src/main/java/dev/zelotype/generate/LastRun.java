@@ -27,9 +27,10 @@ import java.util.zip.ZipFile;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For builds: remembers in a file what a run was given and what it wrote, so that a run with nothing new reads nothing, and
- * one with a few new things reads those source files, the ones that depend on them, and what these refer to. A source file
- * counts as changed if its size or the time of its last change differs; a class file or a jar, if its content does.
+ * For builds: stores the input and the output of a run in a file. A later run with unchanged input then reads nothing,
+ * and a run with few changes reads only the changed source files, those that depend on them, and what these refer to. A
+ * source file counts as changed if its size or modification time differs; a class file or a jar, if its content
+ * differs.
  *
  * <pre>{@code
  * List<Path> sources = List.of(Path.of("src/main/java"));
@@ -42,7 +43,7 @@ import org.jspecify.annotations.Nullable;
  * }
  * }</pre>
  *
- * <p>Nulls are refused. For one thread.
+ * <p>Refuses nulls. For one thread.
  *
  * @since 0.2
  */
@@ -55,26 +56,26 @@ public final class LastRun {
     private static final String NOTE = "note";
     private static final String CLASS = ".class";
 
-    /** Another generator may write other doubles. */
+    /** Another version of the generator may write other doubles. */
     private static final Path OWN_CODE = ownCode();
 
     private final Path memory;
     private final List<String> settings;
     private final List<Path> places;
     private final Map<Path, String> sources = new TreeMap<>();
-    /** The class files of folders, with their names. */
+    /** The class files of folders, by name. */
     private final Map<Path, String> classes = new TreeMap<>();
 
     private final Map<Path, String> contents = new HashMap<>();
     private final boolean areClassesDoubled;
 
-    /** Null before the first run, and if what it left is of no use. */
+    /** Null before the first run, and if the stored data is unusable. */
     private final @Nullable Remembered before;
 
-    /** What is remembered of a source file. */
+    /** The stored data of a source file. */
     private record Source(SourceRecord record, String state, int unnamed) {}
 
-    /** What is remembered of a double: the type is empty for one that is not written any more. */
+    /** The stored data of a double; the type is empty if the double is no longer written. */
     private record Output(String state, String type) {}
 
     /** The content of the file; a type without a double is identified by the line that reports it. */
@@ -121,7 +122,7 @@ public final class LastRun {
             return withCommas.isEmpty() ? Set.of() : Set.of(withCommas.split(","));
         }
 
-        /** Whether a type is in a source file, but in none of these. */
+        /** Whether a type is declared in some source file, but not in these. */
         boolean isOfOtherThan(Set<Path> read, String type) {
             Path file = files.get(type);
             return file != null && !read.contains(file);
@@ -129,13 +130,13 @@ public final class LastRun {
     }
 
     /**
-     * Looks at what is given now, and at what was remembered.
+     * Compares the current input with the stored input.
      *
-     * @param memory the file that remembers; there is none before the first run
-     * @param settings all that decides what is written, apart from files
-     * @param classPath jars, with their source jars, and folders of class files; one that is missing counts as such
-     * @param places what doubles are written for, as {@link Generator#addFrom} takes it
-     * @throws GenerateException if a file cannot be looked at
+     * @param memory the file to store the data in; it does not exist before the first run
+     * @param settings all settings that affect the output, apart from files
+     * @param classPath jars, with their source jars, and folders of class files; a missing one is recorded as missing
+     * @param places the input types, as {@link Generator#addFrom} takes them
+     * @throws GenerateException if a file cannot be read
      */
     public LastRun(Path memory, List<String> settings, List<Path> classPath, List<Path> places) {
         this.memory = memory;
@@ -165,12 +166,12 @@ public final class LastRun {
         this.before = read();
     }
 
-    /** What is a jar, be it of sources, is new as a whole or not at all. */
+    /** A jar, also one of sources, counts as changed as a whole. */
     private static boolean isMadeOfClasses(Path place) {
         return place.toString().endsWith(".jar") || TypeSource.holdsClasses(place);
     }
 
-    /** All that is given, apart from sources and what is compiled of them, which changes with them. */
+    /** The input without sources and without what is compiled from them, which changes with them. */
     private String digest(Collection<SourceRecord> records) {
         Set<String> declared = new TreeSet<>();
         records.forEach(each -> declared.addAll(each.declared()));
@@ -184,7 +185,7 @@ public final class LastRun {
     }
 
     /**
-     * Whether the last run was given the same, and all that it wrote is as it left it.
+     * Tells whether the last run had the same input and its output is unchanged.
      *
      * @return true if another run would change nothing
      */
@@ -216,13 +217,14 @@ public final class LastRun {
     }
 
     /**
-     * Adds the types that doubles are written for: all of them, or, where only some source files have changed, those that
-     * may have to be written again.
+     * Adds the types to write doubles for: all of them, or, if only some source files have changed, those that may be
+     * affected.
      *
-     * @param generator the generator, to which nothing was added yet
+     * @param generator the generator, which must be empty
      * @param only which of the types, as {@link Generator#addFrom} takes it
-     * @return how many source files were read for their types; all of them if classes are read, too
-     * @throws GenerateException if a place is missing or cannot be read, or what the sources declare does not compile
+     * @return the number of source files that were searched for types; all of them if classes are read, too
+     * @throws GenerateException if a place is missing or cannot be read, or the declarations in the sources do not
+     *     compile
      */
     public int addTo(Generator generator, String only) {
         generator.types().keepRecords();
@@ -273,11 +275,11 @@ public final class LastRun {
     }
 
     /**
-     * Remembers this run in the place of the last one.
+     * Stores this run in place of the last one.
      *
-     * @param generator the generator that {@link #addTo} has given its types
-     * @param plan what it has planned
-     * @param outcomes what became of it
+     * @param generator the generator that {@link #addTo} has added types to
+     * @param plan its plan
+     * @param outcomes the results
      * @param notes the messages of the run, one line each
      * @throws GenerateException if it cannot be written
      */
@@ -320,16 +322,16 @@ public final class LastRun {
     }
 
     /**
-     * The files that the last run wrote or found up to date.
+     * Returns the files that the last run wrote or found up to date.
      *
-     * @return in the order in which they were remembered; empty before the first run
+     * @return in stored order; empty before the first run
      */
     public List<Path> outputs() {
         return before == null ? List.of() : List.copyOf(before.outputs().keySet());
     }
 
     /**
-     * The messages of the last run, repeated by a run that has nothing to do.
+     * Returns the messages of the last run, to be repeated if there is nothing to do.
      *
      * @return one line each; empty before the first run
      */
@@ -370,7 +372,7 @@ public final class LastRun {
         }
     }
 
-    /** What a jar holds, whenever it was written: builds of several modules write theirs again each time. */
+    /** The content of a jar, regardless of timestamps: builds of several modules write their jars again each time. */
     private static String entriesOf(Path jar) {
         if (!Files.isRegularFile(jar)) {
             return stateOf(jar);

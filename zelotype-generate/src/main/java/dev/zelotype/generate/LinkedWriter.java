@@ -20,8 +20,8 @@ import java.util.Set;
 import java.util.function.BiFunction;
 
 /**
- * Writes, as source, the class that is else made while tests run: each method hands its number and its arguments to what
- * answers for the double. The list of methods maps each number to its method.
+ * Writes the class of doubles as source that would otherwise be generated at run time: each method passes its number
+ * and its arguments to the receiver. The list of methods maps each number to its method.
  */
 final class LinkedWriter {
 
@@ -103,7 +103,7 @@ final class LinkedWriter {
     }
 
     /**
-     * Whether a cast to the type is checked: it has no type arguments but unbounded wildcards, and is not a type
+     * Whether a cast to the type is checked: its type arguments, if any, are unbounded wildcards, and it is not a type
      * variable.
      */
     private static boolean isKnownWhileRunning(TypeName type) {

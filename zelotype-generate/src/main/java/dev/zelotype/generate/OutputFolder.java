@@ -19,9 +19,9 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * The folder that generated sources go to. Each file begins with a line that holds the command to write it again and a
- * hash of its content when it was written, so that one that a person has edited is recognised and never overwritten
- * unasked.
+ * The folder of generated sources. Each file begins with a line that contains the command to write it again and a hash
+ * of its content. If a person has edited a file, the hash no longer matches, and the file is not overwritten without
+ * permission.
  */
 final class OutputFolder {
 
@@ -38,7 +38,7 @@ final class OutputFolder {
         this.styles = styles;
     }
 
-    /** Whether what a source file holds was written by Zelotype. */
+    /** Whether the text of a source file was written by Zelotype. */
     static boolean isGenerated(CharSequence content) {
         return content.length() >= MARK.length() && MARK.contentEquals(content.subSequence(0, MARK.length()));
     }
@@ -70,7 +70,7 @@ final class OutputFolder {
         }
     }
 
-    /** Compares a source with what is there. */
+    /** Compares a source with the existing file. */
     static GeneratedFile outcome(Path file, String source) {
         // Asked this way, it costs no exception where there is none.
         if (!file.toFile().exists()) {
@@ -100,7 +100,7 @@ final class OutputFolder {
         return unified.subList(Math.min(2, unified.size()), unified.size());
     }
 
-    /** The files that were written this way before, and are not any more. */
+    /** The files that this command wrote before but no longer writes. */
     List<Path> vanished(Set<Path> written) {
         if (!Files.isDirectory(folder)) {
             return List.of();
@@ -121,14 +121,14 @@ final class OutputFolder {
         return styles.stream().anyMatch(style -> name.endsWith(style.suffix() + ".java"));
     }
 
-    /** Several commands can write to one folder, and each knows only of its own files. */
+    /** Several commands can write to one folder, and each knows only its own files. */
     private boolean isWrittenThisWay(Path file) {
         String head = firstLine(file);
         return head.startsWith(MARK)
                 && settled(head.substring(head.indexOf(AGAIN) + AGAIN.length())).equals(settled(again));
     }
 
-    /** A command with its paths written in one way: they may be relative, and end with a slash, or not. */
+    /** A command with normalized paths: relative or not, with a final slash or not. */
     private static String settled(String command) {
         List<String> words = new ArrayList<>();
         for (String word : command.split(" ")) {
@@ -138,7 +138,7 @@ final class OutputFolder {
         return String.join(" ", words);
     }
 
-    /** Writes a file whole or not at all. */
+    /** Writes a file completely or not at all. */
     void write(Path file, String source) {
         byte[] body = source.getBytes(StandardCharsets.UTF_8);
         byte[] head = (MARK + digest(body) + AGAIN + again + "\n").getBytes(StandardCharsets.UTF_8);

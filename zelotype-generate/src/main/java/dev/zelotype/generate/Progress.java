@@ -1,7 +1,7 @@
 package dev.zelotype.generate;
 
 /**
- * For builds and tools: hears how far a long run has come.
+ * For builds and tools: receives the progress of a long run.
  *
  * <pre>{@code
  * Progress progress = (doing, done, total) -> System.err.println(doing + " " + done + " of " + total);
@@ -18,9 +18,9 @@ public interface Progress {
     /**
      * Called after each step, on the thread that runs the generator; should be quick.
      *
-     * @param doing what is being done, such as {@code reading}
-     * @param done how many types or files are done
-     * @param total how many there are
+     * @param doing the current activity, for example {@code reading}
+     * @param done the number of types or files that are done
+     * @param total the total number
      */
     void reached(String doing, int done, int total);
 }

@@ -14,8 +14,8 @@ import java.util.Set;
 import java.util.function.Function;
 
 /**
- * Which source files mention which. A mention is a simple name, so there may be more of them than are meant, and never
- * fewer: whatever a declaration takes from another file, each step on the way there is a mention.
+ * Which source files refer to which. References are simple names, so there may be too many, but never too few: whenever
+ * a declaration depends on another file, each step on the way is such a reference.
  */
 final class SourceGraph {
 
@@ -38,12 +38,12 @@ final class SourceGraph {
         records.computeIfAbsent(name, key -> new ArrayList<>()).add(record);
     }
 
-    /** The files, and all whose declarations could mean something else when these change. */
+    /** The files, and all files whose declarations may change their meaning with them. */
     Set<Path> dependingOn(Collection<Path> changed) {
         return reached(changed, file -> found(file.simpleNames(), mentioning));
     }
 
-    /** The files, and all that the compiler needs in order to understand their declarations. */
+    /** The files, and all files that the compiler needs to understand their declarations. */
     Set<Path> neededBy(Collection<Path> read) {
         return reached(read, file -> {
             List<SourceRecord> needed = found(file.mentioned(), declaring);

@@ -16,13 +16,13 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * What other source files may need to know of one.
+ * The part of a source file that other source files may depend on.
  *
  * @param file the file
  * @param packageName the package of its types
  * @param declared the qualified names of its types, at any depth
- * @param mentioned the simple names that its declarations mention, and the packages that it imports whole; bodies of
- *     methods do not count
+ * @param mentioned the simple names that its declarations refer to, and the packages that it imports with a star;
+ *     method bodies do not count
  */
 record SourceRecord(Path file, String packageName, Set<String> declared, Set<String> mentioned) {
 
@@ -102,7 +102,7 @@ record SourceRecord(Path file, String packageName, Set<String> declared, Set<Str
         return names;
     }
 
-    /** The packages of its types, and of nested ones the types around, as an import of the whole has them. */
+    /** The packages of its types, and the enclosing types of nested ones, as they appear in imports with a star. */
     Set<String> importedAs() {
         Set<String> names = new HashSet<>();
         declared.forEach(name -> names.add(name.substring(0, name.lastIndexOf('.') + 1) + "*"));

@@ -22,11 +22,11 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 
 /**
- * Writes the parts of a spy: one list of all calls, a record for each method, and the passing on.
+ * Writes the parts of a spy: a list of all calls, a record for each method, and the delegation to the real object.
  */
 final class SpyWriter {
 
-    /** Names that a record does not allow its components. */
+    /** Names that record components may not have. */
     private static final Set<String> TAKEN_IN_RECORDS =
             Set.of("clone", "finalize", "getClass", "hashCode", "notify", "notifyAll", "toString", "wait");
 
@@ -48,7 +48,7 @@ final class SpyWriter {
         anyCall = taken ? "AnyCall" : "Call";
     }
 
-    /** What all methods share; it stands before them. */
+    /** The members that all methods share, placed before them. */
     void head() {
         out.field("private final $T<$L> calls = new $T<>()", Queue.class, anyCall, ConcurrentLinkedQueue.class);
         out.method(new MethodText("public", Names.unusedBy(type, "calls"))
@@ -59,7 +59,7 @@ final class SpyWriter {
                 .javadoc("A call of any method of {@link $T}.", type.name()));
     }
 
-    /** What the methods share; it stands behind them. */
+    /** The members that the methods share, placed after them. */
     void tail() {
         out.method(new MethodText("private", Names.unusedBy(type, "callsOf"))
                 .typeVariables(TypeVariables.of("C"))
@@ -72,7 +72,7 @@ final class SpyWriter {
         new OfMethod(method).write();
     }
 
-    /** What belongs to one method. */
+    /** The members of one method. */
     private final class OfMethod {
 
         private final MethodModel method;
@@ -116,7 +116,7 @@ final class SpyWriter {
             return code;
         }
 
-        /** What is kept of an argument: of an array a copy, since whoever called may fill it again. */
+        /** The recorded value of an argument: a copy of an array, because the caller may change it later. */
         private String kept(Parameter parameter, MethodText code) {
             String name = parameter.name();
             if (!(parameter.type() instanceof ArrayName array)) {
@@ -195,7 +195,7 @@ final class SpyWriter {
             return call;
         }
 
-        /** Records compare arrays by identity, and print them as such, unless told otherwise. */
+        /** By default, records compare arrays by identity and print them without their content. */
         private void byContent(ClassText call) {
             String other = Names.unusedBy(components, "other");
             String that = Names.unusedBy(components, "that");

@@ -24,7 +24,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 
 /**
- * Writes the parts of a stub: for each method a place for its answer, and what a test says to set it.
+ * Writes the parts of a stub: for each method a field with its answer, and the methods that set it.
  */
 final class StubWriter {
 
@@ -40,9 +40,9 @@ final class StubWriter {
     private final Outside ofType;
     private final String inTurn;
     private final String unset;
-    /** The interfaces that several methods share, by their names. */
+    /** The interfaces that several methods share, by name. */
     private final Map<String, ClassText> shared = new LinkedHashMap<>();
-    /** What they throw; one of another method that throws something else is its own. */
+    /** Their exceptions; a method with other exceptions gets its own interface. */
     private final Map<String, List<TypeName>> thrown = new HashMap<>();
 
     StubWriter(TypeModel type, Style style, ClassText out) {
@@ -60,7 +60,7 @@ final class StubWriter {
         new OfMethod(method).write();
     }
 
-    /** What several methods need; it stands behind them. */
+    /** The members that several methods need, placed after them. */
     void tail(boolean answered, boolean called) {
         if (answered) {
             out.method(new MethodText("private static", inTurn)
@@ -93,12 +93,12 @@ final class StubWriter {
         shared.values().forEach(out::type);
     }
 
-    /** What belongs to one method. */
+    /** The members of one method. */
     private final class OfMethod {
 
         private final MethodModel method;
         private final String name;
-        /** What javadoc describes. */
+        /** The javadoc link to the method. */
         private final String subject;
 
         private final TypeName kept;
@@ -110,7 +110,7 @@ final class StubWriter {
         private final String field;
         private final String does;
         private boolean described;
-        /** The interface of the answer, and its method. */
+        /** The interface of the answer, and the name of its method. */
         private final String shape;
         private final String call;
 
@@ -158,7 +158,7 @@ final class StubWriter {
             return thrown.get(called).equals(exceptions);
         }
 
-        /** An interface for this method alone. */
+        /** An interface for only this method. */
         private String own() {
             String raw = method.capitalName() + (method.isVoid() ? "Action" : "Answer");
             ClassText written = new ClassText("public interface", raw)
@@ -211,7 +211,7 @@ final class StubWriter {
             return lambdaParameters + " -> " + body;
         }
 
-        /** What says which line is missing. */
+        /** An initial answer that fails and names the missing line. */
         private String refusing() {
             String cure = method.isVoid()
                     ? Names.unusedBy(type, name + "DoesNothing") + "()"
@@ -224,14 +224,14 @@ final class StubWriter {
                     parameters.isEmpty() ? "" : ", " + shownNames()));
         }
 
-        /** An array alone would be taken for all arguments. */
+        /** An array alone would be passed as the whole argument list. */
         private String shownNames() {
             return parameters.size() == 1 && !(parameters.get(0).type() instanceof PrimitiveName)
                     ? Code.of("new $T[] {$L}", Object.class, argumentNames)
                     : argumentNames;
         }
 
-        /** A method that sets the answer. What is said of the first says all. */
+        /** A method that sets the answer. Only the first one gets javadoc. */
         private MethodText setter(String word) {
             MethodText setter = new MethodText("public", word).returns(self);
             if (described) {
@@ -278,7 +278,7 @@ final class StubWriter {
                     .statement("return this"));
         }
 
-        /** One for what is unchecked, and one for each exception that the method declares. */
+        /** One for each sort of unchecked exceptions, and one for each checked exception that the method declares. */
         private void fails() {
             Map<String, String> allowed = new LinkedHashMap<>();
             allowed.put(RUNTIME_EXCEPTION, RUNTIME_EXCEPTION);

@@ -7,28 +7,28 @@ import java.util.Locale;
 import java.util.Set;
 
 /**
- * For builds and tools: what sort of double is written.
+ * For builds and tools: a kind of double as source.
  *
  * @since 0.2
  */
 public enum Style {
     /** An abstract class with an empty answer for every method; a test overrides what it needs. */
     BASE("Base"),
-    /** A class whose answers are set, method by method. */
+    /** A class whose answers are set for each method. */
     STUB("Stub"),
-    /** A class whose answers are set, method by method; a call that is not set fails and says which line is missing. */
+    /** A class whose answers are set for each method; a call that is not set fails and names the missing line. */
     STRICT("StrictStub"),
-    /** A wrapper over a real object, or none, that keeps all calls as typed records. */
+    /** A wrapper around a real object, or around none, that records all calls as typed records. */
     SPY("Spy"),
     /** A skeleton in which every method throws until it is written. */
     FAKE("Fake"),
     /**
-     * A fake that works already where names and types show what a method is for: a store of values by their key, a queue,
-     * listeners. Its comment says what was recognised; the rest throws until it is written.
+     * A fake that already works where names and types reveal the purpose of a method: a store of values by key, a
+     * queue, listeners. Its javadoc states what was recognized; the rest throws until it is written.
      */
     WORKING_FAKE("WorkingFake"),
     /**
-     * The class that Zelotype would make while the tests run; found on the class path, it is used instead, for every
+     * The class that Zelotype would generate at run time; if it is on the class path, it is used instead, for every
      * kind of double. It is in the package of the doubled type.
      */
     LINKED("$ZelotypeDouble");
@@ -40,7 +40,7 @@ public enum Style {
     }
 
     /**
-     * What is added to the doubled type's name.
+     * Returns what is appended to the name of the doubled type.
      *
      * @return the suffix
      */
@@ -49,7 +49,7 @@ public enum Style {
     }
 
     /**
-     * The style as typed on a command line.
+     * Returns the style in the form used on the command line.
      *
      * @return the name in lower case, with hyphens
      */
@@ -58,9 +58,9 @@ public enum Style {
     }
 
     /**
-     * The styles of a list as typed on a command line or in a build file.
+     * Parses a list from a command line or a build file.
      *
-     * @param words the words, in any letters
+     * @param words the words, in upper or lower case
      * @return the styles
      * @throws GenerateException if a word is not a style
      */

@@ -51,19 +51,19 @@ import javax.tools.ToolProvider;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds types in source files and on the class path, by the compiler of the JDK.
+ * Finds types in source files and on the class path, with the JDK's compiler.
  */
 final class TypeSource {
 
     private static final String SOURCES = "-sources.jar";
 
-    /** How many reasons are told of a jar of sources. */
+    /** The most reasons that are reported for a jar of sources. */
     private static final int MOST_REASONS = 3;
 
     private final List<Path> classPath;
     private final Progress progress;
     private final List<TypeModel> models = new ArrayList<>();
-    /** What is said of types that get no double, by the lines that say it. */
+    /** Types without a double and their reasons, by the lines that report them. */
     private final Map<String, String> leftOut = new LinkedHashMap<>();
 
     private final Map<Path, SourceRecord> records = new LinkedHashMap<>();
@@ -86,7 +86,7 @@ final class TypeSource {
         return models;
     }
 
-    /** What was found but cannot be written a double for, with the reasons: the type, by the line that is said of it. */
+    /** Types that were found but cannot be doubled as source, with the reasons, by the lines that report them. */
     Map<String, String> leftOut() {
         return leftOut;
     }
@@ -100,23 +100,23 @@ final class TypeSource {
         isRecording = true;
     }
 
-    /** The source files that were read or are known from before, if they are kept. */
+    /** The source files that were read, or are known from an earlier run, if they are kept. */
     Collection<SourceRecord> records() {
         return records.values();
     }
 
-    /** What an earlier run has found in a source file that need not be read again. */
+    /** Adds the result of an earlier run for a source file that need not be read again. */
     void takeOver(Path source, int unnamedMethods) {
         unnamed.put(source, unnamedMethods);
         unnamedBefore += unnamedMethods;
     }
 
-    /** How many methods of a source file's types have parameters without names. */
+    /** How many methods in a source file have parameters without names. */
     int unnamedOf(Path source) {
         return unnamed.getOrDefault(source, 0);
     }
 
-    /** Reads all types of source files, or of the source files below folders, whose names are wanted. */
+    /** Reads the types of source files, or of the source files in folders, whose names match. */
     void readSources(List<Path> filesAndFolders, Predicate<String> wanted) {
         List<Path> files = new ArrayList<>();
         for (Path each : filesAndFolders) {
@@ -132,10 +132,10 @@ final class TypeSource {
     /**
      * Reads the types of some source files, and of those that depend on them.
      *
-     * @param before all source files, as they were when these had not changed
-     * @param changed those that have changed
-     * @return the files that were read; null if their types are others than before, or cannot be understood without the
-     *     rest: then nothing has happened
+     * @param before all source files, with the state in which they were read before
+     * @param changed the changed files
+     * @return the files that were read; null if they declare other types than before, or cannot be understood without
+     *     the rest: then nothing has happened
      */
     @Nullable
     Set<Path> readChanged(Collection<SourceRecord> before, Set<Path> changed, Predicate<String> wanted) {
@@ -178,8 +178,8 @@ final class TypeSource {
     }
 
     /**
-     * The files as the compiler knows them, with the paths that they were given by: the compiler's own paths are others
-     * where these are relative, or lead through a link. A file that was given twice is one.
+     * The files as the compiler names them, with the given paths: these differ if the given paths are relative or lead
+     * through links. A file that is given twice counts once.
      */
     private static Map<JavaFileObject, Path> given(StandardJavaFileManager manager, Collection<Path> files) {
         Map<JavaFileObject, Path> given = new LinkedHashMap<>();
@@ -233,7 +233,10 @@ final class TypeSource {
         }
     }
 
-    /** The files with errors, with the first of each, if all of them come from jars of sources, which cannot be mended. */
+    /**
+     * The files with errors, each with its first error, if all of them come from jars of sources, which cannot be
+     * repaired.
+     */
     private Map<Path, String> brokenInJars(
             DiagnosticCollector<JavaFileObject> problems, Map<JavaFileObject, Path> given) {
         Map<Path, String> broken = new LinkedHashMap<>();
@@ -251,7 +254,7 @@ final class TypeSource {
         return broken;
     }
 
-    /** The folder that a jar was unpacked to, above a file; null if the file is in none. */
+    /** The folder that a jar was unpacked to, given a file in it; null if the file is in none. */
     private @Nullable Path jarOf(Path file) {
         return unpackedFrom.keySet().stream()
                 .filter(file::startsWith)
@@ -259,7 +262,7 @@ final class TypeSource {
                 .orElse(null);
     }
 
-    /** Reads the rest of a jar of sources, where some refer to what is not there. */
+    /** Reads the remaining files of a jar of sources after some files with missing references were left out. */
     private void readWithout(
             Map<Path, String> broken,
             Iterable<? extends CompilationUnitTree> units,
@@ -308,7 +311,7 @@ final class TypeSource {
         return false;
     }
 
-    /** The compiler reads files, not entries of jars, where sources are concerned. */
+    /** The compiler reads source files, not entries of jars. */
     private Path unpacked(Path jar) {
         try (FileSystem files = FileSystems.newFileSystem(jar);
                 Stream<Path> all = Files.walk(files.getPath("/"))) {
@@ -362,7 +365,7 @@ final class TypeSource {
         }
     }
 
-    /** Reads all types of a jar or of a folder of class files whose names are wanted. */
+    /** Reads the types of a jar or of a folder of class files whose names match. */
     void readClasses(Path jarOrFolder, Predicate<String> wanted) {
         List<String> names = new ArrayList<>();
         if (Files.isDirectory(jarOrFolder)) {
@@ -388,7 +391,7 @@ final class TypeSource {
         }
     }
 
-    /** A name may hold a dollar sign of its own; what follows the name of another class and a dollar sign is nested. */
+    /** A name may contain a dollar sign; if the part before it is the name of another class, the type is nested. */
     private static List<String> outermost(List<String> names) {
         Set<String> all = new HashSet<>(names);
         List<String> outermost = new ArrayList<>();
@@ -400,7 +403,7 @@ final class TypeSource {
         return outermost;
     }
 
-    /** Whether a class's name is that of a type among these, a dollar sign, and more. */
+    /** Whether a class name is the name of one of these types, a dollar sign, and more. */
     static boolean isNestedIn(Set<String> types, String name) {
         boolean nested = false;
         for (int at = name.indexOf('$'); at > 0; at = name.indexOf('$', at + 1)) {
@@ -430,7 +433,7 @@ final class TypeSource {
                         .toList());
     }
 
-    /** Reads types of the class path or of the JDK by their names. */
+    /** Reads types of the class path or of the JDK by name. */
     void readNamed(List<String> names) {
         JavacTask task = withoutSources();
         ModelReader reader = reader(task);
@@ -444,7 +447,7 @@ final class TypeSource {
         }
     }
 
-    /** Reads all types of a package of the class path or of the JDK whose names are wanted. */
+    /** Reads the types of a package of the class path or of the JDK whose names match. */
     void readPackage(String packageName, String pattern, Predicate<String> wanted) {
         JavacTask task = withoutSources();
         ModelReader reader = reader(task);
@@ -461,18 +464,18 @@ final class TypeSource {
         }
     }
 
-    /** Whether a type of this name was met where types were looked for. */
+    /** Whether a type of this name was found while types were searched. */
     boolean isThere(String name) {
         int dot = name.lastIndexOf('.');
         return namesIn(dot < 0 ? "" : name.substring(0, dot)).contains(name.substring(dot + 1));
     }
 
-    /** The simple names of the types that were met in a package. */
+    /** The simple names of the types that were found in a package. */
     Set<String> namesIn(String packageName) {
         return typesOf.computeIfAbsent(packageName, this::typesOf);
     }
 
-    /** The names of a package's types: listed once, since each question about one name walks through all modules. */
+    /** The names of the types of a package: listed once, because each question about one name searches all modules. */
     private Set<String> typesOf(String packageName) {
         Set<String> names = new HashSet<>();
         for (Elements elements : lookups) {
@@ -567,7 +570,7 @@ final class TypeSource {
         }
     }
 
-    /** What is wrong in one line, with the symbol that is missing. */
+    /** The error in one line, with the missing symbol. */
     private static String message(Diagnostic<?> problem) {
         List<String> lines =
                 problem.getMessage(Locale.ROOT).lines().map(String::strip).toList();

@@ -43,10 +43,10 @@ final class Writer {
     }
 
     /**
-     * The source of a double.
+     * Returns the source of a double.
      *
-     * @param neighbours the simple names of the types that the package has
-     * @param marked whether it says that it was generated
+     * @param neighbours the simple names of the types in the package
+     * @param marked whether to mark it as generated
      */
     static String write(TypeModel type, Style style, String packageName, Set<String> neighbours, boolean marked) {
         ClassText written = switch (style) {
@@ -130,13 +130,13 @@ final class Writer {
                 type.name());
     }
 
-    /** Default methods run their own code in every style; those that can answer something else are written as well. */
+    /** Default methods run their own code in every style; styles that can set another answer override them. */
     private boolean isWritten(MethodModel method) {
         boolean answers = style == Style.STUB || style == Style.STRICT || style == Style.SPY;
         return method.isAbstract() || answers && !method.ofClass();
     }
 
-    /** What a class leaves to its subclasses of what every object has. */
+    /** Methods of Object that a class declares abstract. */
     private void identity(MethodModel method) {
         String body = switch (method.name()) {
             case "equals" -> "this == " + method.parameters().get(0).name();
@@ -146,7 +146,7 @@ final class Writer {
         out.method(overriding(method, Set.of()).statement("return $L", body));
     }
 
-    /** Who writes one of the two writes the other. */
+    /** A class that overrides one of them should override the other. */
     private void equalsWithHashCode(List<MethodModel> methods) {
         boolean equals = false;
         boolean hashCode = false;
@@ -162,7 +162,9 @@ final class Writer {
         }
     }
 
-    /** The head of every double of a type: what it extends, whether it is deprecated, which warnings are suppressed. */
+    /**
+     * The start of every double of a type: what it extends, whether it is deprecated, which warnings are suppressed.
+     */
     static void extend(ClassText out, TypeModel type) {
         out.supertypes((type.isInterface() ? "implements " : "extends ") + Code.type(type.self()));
         if (type.isDeprecated()) {
@@ -192,7 +194,7 @@ final class Writer {
         }
     }
 
-    /** Whether a constructor of the type takes just the parameters and, last, another object of the type. */
+    /** Whether a constructor of the type takes exactly these parameters followed by another object of the type. */
     private boolean isConstructorWithReal(List<Parameter> parameters) {
         List<TypeName> wanted = new ArrayList<>(rawTypes(parameters));
         wanted.add(type.name());
@@ -237,7 +239,7 @@ final class Writer {
         out.method(code);
     }
 
-    /** The head of a method that overrides one of the doubled type. */
+    /** The start of a method that overrides one of the doubled type. */
     static MethodText overriding(MethodModel method, Set<String> furtherWarnings) {
         String access = switch (method.access()) {
             case PUBLIC -> "public";

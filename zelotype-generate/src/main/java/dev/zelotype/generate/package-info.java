@@ -1,6 +1,6 @@
 /**
- * For tools that write doubles as source: a model of a type, what is written for it, and the folder it goes to. Knows
- * nothing of command lines or build tools.
+ * For tools that write doubles as source: a model of a type, the generated source, and the output folder. Independent
+ * of command lines and build tools.
  */
 @NullMarked
 package dev.zelotype.generate;

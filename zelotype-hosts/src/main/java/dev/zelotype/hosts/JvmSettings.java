@@ -4,7 +4,7 @@ import dev.zelotype.journal.TestSettings;
 import java.util.Optional;
 
 /**
- * The settings of hosts that have no settings of their own: system properties.
+ * The settings of hosts without settings of their own: system properties.
  */
 final class JvmSettings {
 

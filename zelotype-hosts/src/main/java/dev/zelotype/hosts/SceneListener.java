@@ -15,11 +15,11 @@ import org.testng.xml.XmlSuite;
 import org.testng.xml.XmlTest;
 
 /**
- * For tests with TestNG: a listener that opens a scene for each test method, and closes it after, which checks what was
- * expected. The scene is there in {@code @BeforeMethod} and {@code @AfterMethod} methods as well; what the test expected is
- * judged before the latter run. The fields of the test class that ask for doubles, values and subjects are filled before
- * each test; where tests of one object run at the same time they are refused. When the test failed, the conversation is
- * attached to the failure. Settings come from system properties.
+ * For tests with TestNG: a listener that opens a scene for each test method and closes it afterwards, which checks the
+ * expectations. {@code @BeforeMethod} and {@code @AfterMethod} methods run in the scene as well; expectations are
+ * checked before the latter run. The fields of the test class for doubles, values and subjects are filled before each
+ * test; this is refused if tests of one object run at the same time. If the test fails, the conversation is attached to
+ * the failure. Settings come from system properties.
  *
  * <pre>{@code
  * @Listeners(SceneListener.class)
@@ -38,20 +38,20 @@ import org.testng.xml.XmlTest;
  */
 public final class SceneListener implements IInvokedMethodListener {
 
-    /** TestNG runs a test and what is around it on one thread. */
+    /** TestNG runs a test and its configuration methods on one thread. */
     private final ThreadLocal<Running> running = new ThreadLocal<>();
-    /** The objects that have a test running, which is told from their identity. */
+    /** The objects with a running test, compared by identity. */
     private final Map<Object, Running> busy = Collections.synchronizedMap(new IdentityHashMap<>());
 
     /** A listener for any number of classes. */
     public SceneListener() {}
 
-    /** A scene, with the test that it belongs to as soon as that has begun. */
+    /** A scene and the test that it belongs to, once that has begun. */
     private static final class Running {
         private final TestScene scene;
         private final Object instance;
         private final TestFields fields;
-        /** Why its fields could not be filled. */
+        /** Why the fields could not be filled. */
         private @Nullable Throwable unfilled;
 
         private @Nullable ITestResult test;
@@ -144,7 +144,7 @@ public final class SceneListener implements IInvokedMethodListener {
         }
     }
 
-    /** TestNG takes what a listener throws for a fault of the listener. */
+    /** TestNG treats exceptions of a listener as faults of the listener. */
     private static void fail(ITestResult result, @Nullable Throwable problem) {
         if (problem != null) {
             result.setStatus(ITestResult.FAILURE);

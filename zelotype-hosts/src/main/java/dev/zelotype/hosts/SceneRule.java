@@ -11,8 +11,8 @@ import org.junit.runners.model.FrameworkMethod;
 import org.junit.runners.model.Statement;
 
 /**
- * For tests with JUnit 4: a rule that opens a scene for each test, fills the fields of the test that ask for doubles, values
- * and subjects, and closes the scene after, which checks what was expected. When the test failed, the conversation is
+ * For tests with JUnit 4: a rule that opens a scene for each test, fills the fields of the test for doubles, values and
+ * subjects, and closes the scene afterwards, which checks the expectations. If the test fails, the conversation is
  * attached to the failure. Settings come from system properties.
  *
  * <pre>{@code
@@ -33,11 +33,11 @@ public final class SceneRule implements MethodRule {
 
     private @Nullable TestScene test;
 
-    /** A rule for one class of tests. */
+    /** A rule for one test class. */
     public SceneRule() {}
 
     /**
-     * The scene of the running test.
+     * Returns the scene of the running test.
      *
      * @return the scene
      * @throws MisuseException if no test is running

@@ -3,29 +3,29 @@ package dev.zelotype.journal;
 import java.util.List;
 
 /**
- * For readers and writers of journals: what a challenge of tests has found. Immutable.
+ * For readers and writers of journals: the result of a challenge. Immutable.
  *
- * @param runs how many disturbed runs there were
- * @param complete whether all that was planned was run
- * @param tests the tests that were challenged
- * @param places the places that were disturbed
+ * @param runs the number of disturbed runs
+ * @param complete whether all planned runs were made
+ * @param tests the challenged tests
+ * @param places the disturbed places
  * @since 0.2
  */
 public record JournalChallenge(int runs, boolean complete, List<Tested> tests, List<Place> places) {
 
-    /** What {@link Place#found} says of a place at which some test noticed. */
+    /** The value of {@link Place#found} for a place where some test noticed. */
     public static final String NOTICED = "noticed";
 
-    /** The value of {@link Place#found} for a place without a test that noticed. */
+    /** The value of {@link Place#found} for a place where no test noticed. */
     public static final String GAP = "gap";
 
     /**
      * Copies the lists.
      *
-     * @param runs how many disturbed runs there were
-     * @param complete whether all that was planned was run
-     * @param tests the tests that were challenged
-     * @param places the places that were disturbed
+     * @param runs the number of disturbed runs
+     * @param complete whether all planned runs were made
+     * @param tests the challenged tests
+     * @param places the disturbed places
      */
     public JournalChallenge {
         tests = List.copyOf(tests);
@@ -33,26 +33,25 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
     }
 
     /**
-     * A test that was challenged.
+     * A challenged test.
      *
      * @param name its class and title
      * @param noticed how many disturbances it noticed
-     * @param unnoticed how many it did not
-     * @param unclear how many made it crash without looking
+     * @param unnoticed how many it did not notice
+     * @param unclear on how many it crashed without checking
      */
     public record Tested(String name, int noticed, int unnoticed, int unclear) {}
 
     /**
      * A call that was disturbed in one way.
      *
-     * @param found {@code noticed}, {@code gap}, {@code unclear}, {@code question}, {@code minor} or
-     *     {@code note}
+     * @param found {@code noticed}, {@code gap}, {@code unclear}, {@code question}, {@code minor} or {@code note}
      * @param change what was changed: {@code answer}, {@code lost}, {@code argument}, {@code callback}
-     * @param receiver the double that is asked
-     * @param type the binary name of its type; empty if not known
-     * @param signature the method as the type lists it
+     * @param receiver the called double
+     * @param type the binary name of its type; empty if unknown
+     * @param signature the method as it is listed for the type
      * @param place the source file and line
-     * @param sentence what was found, for people; empty where it was noticed
+     * @param sentence the sentence; empty if some test noticed
      * @param statement what to write; empty if nothing
      * @param tests the tests that reach it
      */
@@ -72,12 +71,12 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
          *
          * @param found what was found
          * @param change what was changed
-         * @param receiver the double that is asked
+         * @param receiver the called double
          * @param type the binary name of its type
-         * @param signature the method as the type lists it
+         * @param signature the method as it is listed for the type
          * @param place the source file and line
-         * @param sentence what was found, for people
-         * @param statement what to write
+         * @param sentence the sentence
+         * @param statement the statement to write
          * @param tests the tests that reach it
          */
         public Place {
@@ -86,7 +85,7 @@ public record JournalChallenge(int runs, boolean complete, List<Tested> tests, L
     }
 
     /**
-     * The places with a finding.
+     * Returns the places with a finding.
      *
      * @param found what
      * @return how many

@@ -1,8 +1,8 @@
 package dev.zelotype.journal;
 
 /**
- * For readers and writers of journals: a claim that was held against a real object, and what came of it. Immutable; more
- * may be told in later versions.
+ * For readers and writers of journals: a claim that was checked against a real object, and the result. Immutable; later
+ * versions may have more parts.
  *
  * @since 0.2
  */
@@ -27,11 +27,11 @@ public final class JournalClaim {
     }
 
     /**
-     * Begins a claim that was kept.
+     * Starts to build a claim that holds.
      *
      * @param type the binary name of the collaborator's type
-     * @param signature the method as the type lists it
-     * @param text the calls that it covers, such as {@code catalog.find("Harrow-2")}
+     * @param signature the method as it is listed for the type
+     * @param text the calls that it covers, for example {@code catalog.find("Harrow-2")}
      * @return a builder
      */
     public static Builder of(String type, String signature, String text) {
@@ -39,7 +39,7 @@ public final class JournalClaim {
     }
 
     /**
-     * The collaborator's type.
+     * Returns the collaborator's type.
      *
      * @return its binary name
      */
@@ -48,44 +48,43 @@ public final class JournalClaim {
     }
 
     /**
-     * The method that the claim is about.
+     * Returns the method of the claim.
      *
-     * @return the method as the type lists it
+     * @return the method as it is listed for the type
      */
     public String signature() {
         return signature;
     }
 
     /**
-     * The calls that it covers.
+     * Returns the calls that it covers.
      *
-     * @return such as {@code catalog.find("Harrow-2")}
+     * @return for example {@code catalog.find("Harrow-2")}
      */
     public String text() {
         return text;
     }
 
     /**
-     * The calls that it covers, whatever the collaborator is called: without its name, and in a chain from the first
-     * call on.
+     * Returns the calls that it covers without the collaborator's name; in a chain, from the first call on.
      *
-     * @return such as {@code find("Harrow-2")}; what {@link #text} says if no such text is known
+     * @return for example {@code find("Harrow-2")}; the same as {@link #text} if this is unknown
      */
     public String call() {
         return call;
     }
 
     /**
-     * Where it stands.
+     * Returns where it is.
      *
-     * @return the source file and line; empty if not known
+     * @return the source file and line; empty if unknown
      */
     public String place() {
         return place;
     }
 
     /**
-     * The class that it was held against.
+     * Returns the class that it was checked against.
      *
      * @return its binary name
      */
@@ -94,24 +93,24 @@ public final class JournalClaim {
     }
 
     /**
-     * Why it is broken.
+     * Returns why it does not hold.
      *
-     * @return the failure; empty if the claim was kept
+     * @return the failure; empty if the claim holds
      */
     public String failure() {
         return failure;
     }
 
     /**
-     * Whether the real object did what the claim says.
+     * Tells whether the real object does what the claim says.
      *
-     * @return whether it was kept
+     * @return whether it holds
      */
     public boolean isKept() {
         return failure.isEmpty();
     }
 
-    /** Puts a claim together. Not safe for use from several threads. */
+    /** Builds a claim. Not safe for use from several threads. */
     public static final class Builder {
 
         private final String type;
@@ -129,7 +128,7 @@ public final class JournalClaim {
         }
 
         /**
-         * Says which calls it covers, whatever the collaborator is called.
+         * Sets the calls without the collaborator's name.
          *
          * @param value the calls without its name
          * @return this builder
@@ -140,7 +139,7 @@ public final class JournalClaim {
         }
 
         /**
-         * Says where it stands.
+         * Sets its place.
          *
          * @param value the source file and line
          * @return this builder
@@ -151,7 +150,7 @@ public final class JournalClaim {
         }
 
         /**
-         * Says what it was held against.
+         * Sets what it was checked against.
          *
          * @param className the binary name of the real class
          * @return this builder
@@ -162,7 +161,7 @@ public final class JournalClaim {
         }
 
         /**
-         * Says that it is broken.
+         * Records that it does not hold.
          *
          * @param why the failure
          * @return this builder
@@ -173,7 +172,7 @@ public final class JournalClaim {
         }
 
         /**
-         * Builds it.
+         * Builds the claim.
          *
          * @return the finished claim
          */

@@ -12,7 +12,7 @@ public final class JournalException extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     /**
-     * A problem that whoever reads a journal has found.
+     * A problem found by the reader of a journal.
      *
      * @param message what is wrong and what to do
      */

@@ -15,13 +15,13 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The fields of one line, each of the type that the format gives it.
+ * The fields of one line, each of the type that the format prescribes.
  */
 final class JournalFields {
 
     private static final JsonFactory JSON = new JsonFactory();
     private static final int DEEPEST = 8;
-    /** By their words: every line of a call asks for two. */
+    /** Cached by word, because every line of a call has two. */
     private static final Map<Class<?>, Map<String, Enum<?>>> CONSTANTS = new ConcurrentHashMap<>();
 
     private final Map<?, ?> fields;
@@ -32,7 +32,7 @@ final class JournalFields {
         this.words = words;
     }
 
-    /** A line that does not follow the format; the message explains it in the words of the format. */
+    /** A line that does not follow the format; the message uses the terms of the format. */
     static final class Damaged extends Exception {
         private static final long serialVersionUID = 1L;
 
@@ -41,7 +41,7 @@ final class JournalFields {
         }
     }
 
-    /** Reads a line; {@code words} keeps texts that come again and again once. */
+    /** Reads a line; {@code words} holds one copy of each repeated string. */
     static JournalFields parse(String line, Map<String, String> words) throws Damaged {
         try (JsonParser parser = JSON.createParser(line)) {
             parser.nextToken();
@@ -99,7 +99,7 @@ final class JournalFields {
         throw new Damaged("\"" + name + "\" is not a text");
     }
 
-    /** A text that comes again and again, kept once. */
+    /** A string that is repeated often, of which one copy is kept. */
     String word(String name) throws Damaged {
         if (fields.get(name) instanceof String raw) {
             return words.computeIfAbsent(raw, Visible::text);
@@ -194,7 +194,7 @@ final class JournalFields {
         throw new Damaged("\"" + name + "\" is not a list");
     }
 
-    /** One of the words of an enum. */
+    /** A word of an enum. */
     <E extends Enum<E>> E word(String name, Class<E> type) throws Damaged {
         Map<String, Enum<?>> known = CONSTANTS.computeIfAbsent(type, JournalFields::constants);
         E found = fields.get(name) instanceof String word ? type.cast(known.get(word)) : null;

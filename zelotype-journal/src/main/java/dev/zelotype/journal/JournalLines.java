@@ -12,7 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 
 /**
- * The lines of a file as bytes first, so that one damaged line does not keep the others from being read.
+ * The lines of a file, read as bytes, so that a damaged line does not prevent the others from being read.
  */
 final class JournalLines implements AutoCloseable {
 

@@ -13,8 +13,8 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 
 /**
- * For readers of journals: reads journals, scene by scene, in memory bounded by the largest scene. What is damaged costs the
- * scene that contains it, and nothing else.
+ * For readers of journals: reads journals scene by scene. Memory use is bounded by the largest scene. Damage only costs
+ * the scene that contains it.
  *
  * <pre>{@code
  * Losses losses = JournalReader.read(
@@ -29,11 +29,11 @@ public final class JournalReader {
     private JournalReader() {}
 
     /**
-     * Reads all journals of a folder, in the order of their names, or one file.
+     * Reads all journals of a folder, in the order of their names, or a single file.
      *
-     * @param folderOrFile what to read
-     * @param sink is given each scene that could be read
-     * @return what could not
+     * @param folderOrFile the folder or file
+     * @param sink is given each scene that can be read
+     * @return what could not be read
      * @throws JournalException if no journal is found, or it is of a newer version
      */
     public static Losses read(Path folderOrFile, Consumer<JournalScene> sink) {
@@ -41,11 +41,11 @@ public final class JournalReader {
     }
 
     /**
-     * As {@link #read(Path, Consumer)}, with the claims that were held against real objects and what challenges found.
+     * As {@link #read(Path, Consumer)}, including claims and challenges.
      *
-     * @param folderOrFile what to read
-     * @param sink is given what could be read
-     * @return what could not
+     * @param folderOrFile the folder or file
+     * @param sink is given what can be read
+     * @return what could not be read
      * @throws JournalException if no journal is found, or it is of a newer version
      */
     public static Losses read(Path folderOrFile, JournalSink sink) {
@@ -99,7 +99,7 @@ public final class JournalReader {
         scenes.end(number);
     }
 
-    /** Takes one line; false if the rest of the file is not to be read. */
+    /** Processes one line; returns false if the rest of the file must not be read. */
     private static boolean takeLine(SceneReader scenes, JournalLines lines, int number) {
         try {
             String line = lines.text();

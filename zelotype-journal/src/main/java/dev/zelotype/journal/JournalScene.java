@@ -4,8 +4,8 @@ import dev.zelotype.conversation.Conversation;
 import java.util.Locale;
 
 /**
- * For readers and writers of journals: one scene of a journal, which is a test, how it ended, and what its doubles
- * were asked. Immutable; more may be told in later versions.
+ * For readers and writers of journals: a scene of a journal, with its test, the test's outcome, and the calls of its
+ * doubles. Immutable; later versions may have more parts.
  *
  * @since 0.2
  */
@@ -31,15 +31,15 @@ public final class JournalScene {
 
     /** How a test ended. */
     public enum Outcome {
-        /** All went well. */
+        /** It passed. */
         PASSED,
-        /** An assertion failed, or something was thrown. */
+        /** A check failed, or an exception was thrown. */
         FAILED,
-        /** The test gave up because an assumption did not hold. */
+        /** It was aborted because an assumption did not hold. */
         ABORTED;
 
         /**
-         * The outcome as a word.
+         * Returns the outcome as a word.
          *
          * @return the name in lower case
          */
@@ -49,9 +49,9 @@ public final class JournalScene {
     }
 
     /**
-     * Begins a scene of a test that passed.
+     * Starts to build the scene of a test that passed.
      *
-     * @param test the test's unique name, such as {@code dev.observatory.NightRunTest#closesWhenHumid()}
+     * @param test the test's unique name, for example {@code dev.observatory.NightRunTest#closesWhenHumid()}
      * @param conversation the doubles and their calls
      * @return a builder
      */
@@ -60,16 +60,16 @@ public final class JournalScene {
     }
 
     /**
-     * The test's unique name.
+     * Returns the test's unique name.
      *
-     * @return such as {@code dev.observatory.NightRunTest#closesWhenHumid()}
+     * @return for example {@code dev.observatory.NightRunTest#closesWhenHumid()}
      */
     public String test() {
         return test;
     }
 
     /**
-     * The test as its report calls it.
+     * Returns the test's display name.
      *
      * @return the title
      */
@@ -78,7 +78,7 @@ public final class JournalScene {
     }
 
     /**
-     * The class that the test belongs to.
+     * Returns the display name of the test's class.
      *
      * @return its title
      */
@@ -87,7 +87,7 @@ public final class JournalScene {
     }
 
     /**
-     * How the test ended.
+     * Returns how the test ended.
      *
      * @return the outcome
      */
@@ -96,25 +96,25 @@ public final class JournalScene {
     }
 
     /**
-     * Why it failed.
+     * Returns why it failed.
      *
-     * @return the first line; empty if it did not
+     * @return the first line; empty if it passed
      */
     public String failure() {
         return failure;
     }
 
     /**
-     * Whether the code of the test calls anything that looks like a check.
+     * Tells whether the code of the test contains anything that looks like a check.
      *
-     * @return false only if it is known to call nothing of the sort
+     * @return false only if it certainly contains none
      */
     public boolean checks() {
         return checks;
     }
 
     /**
-     * The doubles and their calls.
+     * Returns the doubles and their calls.
      *
      * @return the conversation
      */
@@ -122,7 +122,7 @@ public final class JournalScene {
         return conversation;
     }
 
-    /** Puts a scene together. Not safe for use from several threads. */
+    /** Builds a scene. Not safe for use from several threads. */
     public static final class Builder {
 
         private final String test;
@@ -139,7 +139,7 @@ public final class JournalScene {
         }
 
         /**
-         * Says what reports call the test.
+         * Sets the test's display name.
          *
          * @param value its title
          * @return this builder
@@ -150,7 +150,7 @@ public final class JournalScene {
         }
 
         /**
-         * Says what reports call the test's class.
+         * Sets the display name of the test's class.
          *
          * @param value its title
          * @return this builder
@@ -161,10 +161,10 @@ public final class JournalScene {
         }
 
         /**
-         * Says how the test ended.
+         * Sets how the test ended.
          *
          * @param how the outcome
-         * @param why the first line of why it failed; empty if it did not
+         * @param why the first line of the failure; empty if it passed
          * @return this builder
          */
         public Builder ended(Outcome how, String why) {
@@ -174,9 +174,9 @@ public final class JournalScene {
         }
 
         /**
-         * Says whether the code of the test calls anything that looks like a check; it does unless said.
+         * Sets whether the code of the test contains anything that looks like a check; true by default.
          *
-         * @param value false if it is known to call nothing of the sort
+         * @param value false if it certainly contains none
          * @return this builder
          */
         public Builder checks(boolean value) {
@@ -185,7 +185,7 @@ public final class JournalScene {
         }
 
         /**
-         * Builds it.
+         * Builds the claim.
          *
          * @return the finished scene
          */

@@ -3,7 +3,7 @@ package dev.zelotype.journal;
 import java.util.function.Consumer;
 
 /**
- * For readers of journals: receives the lines of one in their order. What it does not override is ignored.
+ * For readers of journals: receives the contents of a journal in order. Methods that are not overridden ignore theirs.
  *
  * <pre>{@code
  * JournalReader.read(folder, new JournalSink() {
@@ -18,9 +18,9 @@ import java.util.function.Consumer;
 public interface JournalSink {
 
     /**
-     * A sink that takes scenes alone.
+     * Returns a sink for scenes only.
      *
-     * @param scenes is given each
+     * @param scenes is given each scene
      * @return the sink
      */
     static JournalSink ofScenes(Consumer<JournalScene> scenes) {
@@ -33,21 +33,21 @@ public interface JournalSink {
     }
 
     /**
-     * A scene that could be read.
+     * Receives a scene.
      *
      * @param scene the scene
      */
     default void add(JournalScene scene) {}
 
     /**
-     * A claim that was held against a real object.
+     * Receives a claim that was checked against a real object.
      *
      * @param claim the claim
      */
     default void add(JournalClaim claim) {}
 
     /**
-     * What a challenge of the tests has found. Of several, the last is the newest of its file.
+     * Receives the result of a challenge. If a file contains several, the last one is the newest.
      *
      * @param challenge the findings
      */

@@ -29,9 +29,9 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For readers and writers of journals: writes the scenes of one JVM into one file of its own, so that forks and machines
- * never share one. Each scene is written whole when it ends: a killed JVM loses only the scenes that were running. Safe
- * for use from any thread.
+ * For readers and writers of journals: writes the scenes of one JVM to its own file, so that forks and machines never
+ * share one. Each scene is written as a whole when it ends: if the JVM is killed, only the running scenes are lost.
+ * Safe for use from any thread.
  *
  * <pre>{@code
  * JournalWriter journal = new JournalWriter(Path.of("target/journal"), Pattern.compile("token-[0-9a-f]+"));
@@ -42,10 +42,10 @@ import org.jspecify.annotations.Nullable;
  */
 public final class JournalWriter {
 
-    /** The version of the format that is written. */
+    /** The version of the written format. */
     public static final int VERSION = 1;
 
-    /** Replaces what must not be shown. */
+    /** Replaces text that must not be shown. */
     public static final String MASKED = Mask.MASKED;
 
     private final Path file;
@@ -59,11 +59,11 @@ public final class JournalWriter {
     private String whyMissing = "";
 
     /**
-     * Prepares a file in a folder, which is made with the first scene if it is missing.
+     * Prepares a file in a folder; the folder is created with the first scene if it is missing.
      *
-     * @param folder where the journal goes
-     * @param mask what no value, failure, note or title may show: each match is written as {@value #MASKED}; null to
-     *     show everything
+     * @param folder the folder of the journal
+     * @param mask what must not appear in any value, failure, note or title: each match is written as {@value #MASKED};
+     *     null to show everything
      */
     public JournalWriter(Path folder, @Nullable Pattern mask) {
         this.mask = mask;
@@ -72,7 +72,7 @@ public final class JournalWriter {
     }
 
     /**
-     * The file that is written.
+     * Returns the written file.
      *
      * @return its path
      */
@@ -81,10 +81,10 @@ public final class JournalWriter {
     }
 
     /**
-     * Adds a scene: whole, or not at all. What could not be written before is told as soon as something can be.
+     * Adds a scene, completely or not at all. Earlier failures to write are reported as soon as writing succeeds.
      *
      * @param scene the scene
-     * @throws JournalException if it cannot be written; the file stays as it was before
+     * @throws JournalException if it cannot be written; the file is unchanged then
      */
     public synchronized void write(JournalScene scene) {
         int id = ++scenes;
@@ -110,10 +110,10 @@ public final class JournalWriter {
     }
 
     /**
-     * Adds what came of a claim.
+     * Adds the result of a claim.
      *
      * @param claim the claim
-     * @throws JournalException if it cannot be written; the file stays as it was before
+     * @throws JournalException if it cannot be written; the file is unchanged then
      */
     public synchronized void write(JournalClaim claim) {
         add(
@@ -131,10 +131,10 @@ public final class JournalWriter {
     }
 
     /**
-     * Adds what a challenge of tests has found.
+     * Adds the result of a challenge.
      *
      * @param challenge the findings
-     * @throws JournalException if it cannot be written; the file stays as it was before
+     * @throws JournalException if it cannot be written; the file is unchanged then
      */
     public synchronized void write(JournalChallenge challenge) {
         add(!Files.exists(file), lines -> {
@@ -219,7 +219,7 @@ public final class JournalWriter {
         }
     }
 
-    /** Why a file cannot be read or written, in the words of people. */
+    /** Why a file cannot be read or written, in plain words. */
     static String reason(Exception e) {
         Throwable cause = e.getCause() instanceof IOException inner ? inner : e;
         if (cause instanceof NoSuchFileException) {
@@ -291,7 +291,7 @@ public final class JournalWriter {
         });
     }
 
-    /** Only of values whose text is not their source: most are told already. */
+    /** Only for values whose text differs from their source; usually the text is enough. */
     private void sources(JsonGenerator out, RecordedCall call) throws IOException {
         boolean told = true;
         for (int i = 0; i < call.arguments().size(); i++) {

@@ -4,7 +4,8 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a line of a journal tells: that whose word is the first of these among its fields, since some lines refer to others.
+ * The kinds of lines in a journal. A line belongs to the first kind whose word is among its fields, because some lines
+ * refer to others.
  */
 enum LineKind {
     CLAIM,
@@ -21,7 +22,7 @@ enum LineKind {
 
     private final String word = name().toLowerCase(Locale.ROOT);
 
-    /** The kind of a line; null if it is of none that is known. */
+    /** The kind of a line; null if it is unknown. */
     static @Nullable LineKind of(JournalFields fields) {
         for (LineKind each : values()) {
             if (fields.has(each.word)) {

@@ -43,7 +43,7 @@ public final class Losses {
     }
 
     /**
-     * Whether everything could be read.
+     * Tells whether everything could be read.
      *
      * @return true if nothing is missing
      */
@@ -52,7 +52,7 @@ public final class Losses {
     }
 
     /**
-     * How many scenes are missing.
+     * Returns how many scenes are missing.
      *
      * @return the number
      */
@@ -61,7 +61,7 @@ public final class Losses {
     }
 
     /**
-     * What is missing, for people: how many scenes, and where with the reason.
+     * Describes what is missing: how many scenes, and where with the reason.
      *
      * @return lines; none if nothing is missing
      */

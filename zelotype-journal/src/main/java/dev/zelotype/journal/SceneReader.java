@@ -19,8 +19,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Puts the lines of one file together to scenes. Scenes are written whole, one after the other, so a damaged line
- * belongs to the scene that is open when it comes.
+ * Combines the lines of one file into scenes. Scenes are written one after the other as a whole, so a damaged line
+ * belongs to the scene that is open at that point.
  */
 final class SceneReader {
 
@@ -66,7 +66,7 @@ final class SceneReader {
         this.runs = runs;
     }
 
-    /** Takes a line; false if the file is not to be read on. */
+    /** Processes a line; returns false if the rest of the file must not be read. */
     boolean take(String line, int number) throws Damaged {
         JournalFields fields;
         try {
@@ -223,14 +223,14 @@ final class SceneReader {
         return null;
     }
 
-    /** A scene without its beginning. */
+    /** A scene whose start is missing. */
     private void orphan(int id, int number) {
         if (lostIds.add(id)) {
             losses.sceneLost(file + ":" + number + ": the beginning of its scene is missing");
         }
     }
 
-    /** A line that cannot be read costs the scene that is open. */
+    /** An unreadable line makes the open scene unreadable. */
     void damaged(int number, String why) {
         any = true;
         if (open == null) {
@@ -250,7 +250,7 @@ final class SceneReader {
         }
     }
 
-    /** The file ends. */
+    /** Called at the end of the file. */
     void end(int lines) {
         if (!any) {
             losses.note(file + ": it is empty");

@@ -18,7 +18,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts of tests: the scene of one test, from its opening to its place in the journal. When the test fails, the
+ * For hosts of tests: the scene of one test, from its opening to its entry in the journal. If the test fails, the
  * conversation is attached to the failure.
  *
  * <pre>{@code
@@ -55,7 +55,7 @@ public final class TestScene {
         return parameters < 0 ? method : method.substring(0, parameters);
     }
 
-    /** What a test is called. Immutable. */
+    /** The names of a test. Immutable. */
     public static final class Name {
 
         private final Class<?> testClass;
@@ -71,22 +71,22 @@ public final class TestScene {
         }
 
         /**
-         * The name of a test method.
+         * Makes a name from a test method.
          *
-         * @param testClass the class that holds it
+         * @param testClass its class
          * @param method the method
-         * @return the name; reports call the test and its class by it as well
+         * @return the name, also used as the display names of the test and its class
          */
         public static Name of(Class<?> testClass, String method) {
             return new Name(testClass, method, method, testClass.getSimpleName());
         }
 
         /**
-         * Says what reports call the test.
+         * Sets the test's display name.
          *
-         * @param titleOfTest the test's title
-         * @param titleOfClass the title of its class
-         * @return a name with titles
+         * @param titleOfTest the test's display name
+         * @param titleOfClass the display name of its class
+         * @return a name with display names
          */
         public Name titled(String titleOfTest, String titleOfClass) {
             return new Name(testClass, method, titleOfTest, titleOfClass);
@@ -96,7 +96,7 @@ public final class TestScene {
     /**
      * Opens the scene of a test on this thread.
      *
-     * @param settings how it behaves, and whether there is a journal
+     * @param settings the settings, including those of the journal
      * @param name the test
      * @return the scene
      */
@@ -105,25 +105,25 @@ public final class TestScene {
     }
 
     /**
-     * Notes a test that failed before it had a scene, as in its constructor, in the journal.
+     * Records a test in the journal that failed before it had a scene, for example in its constructor.
      *
-     * @param settings whether there is a journal
+     * @param settings the settings of the journal
      * @param name the test
      * @param failure why it failed
-     * @param aborted whether it only gave up because an assumption did not hold
+     * @param aborted whether it was only aborted because an assumption did not hold
      */
     public static void neverOpened(TestSettings settings, Name name, Throwable failure, boolean aborted) {
         write(settings, name, Conversation.builder().build(), failure, aborted);
     }
 
     /**
-     * Notes a scene that a test has opened itself in the journal.
+     * Records a scene in the journal that a test opened itself.
      *
-     * @param settings whether there is a journal
+     * @param settings the settings of the journal
      * @param name the test
-     * @param conversation what the scene told when it was closed
+     * @param conversation the contents of the closed scene
      * @param failure why the test failed; null if it did not
-     * @param aborted whether it only gave up because an assumption did not hold
+     * @param aborted whether it was only aborted because an assumption did not hold
      */
     @SuppressWarnings("exports")
     public static void openedByTest(
@@ -132,10 +132,10 @@ public final class TestScene {
     }
 
     /**
-     * The tests that rely on a supposition, as far as the journal tells by now.
+     * Returns the tests that rely on a supposition, according to the current journal.
      *
-     * @param settings where the journal is
-     * @param claim the claim that says the same
+     * @param settings the settings of the journal
+     * @param claim the equivalent claim
      * @return the tests' names; empty without a journal
      */
     public static List<String> relyingOn(TestSettings settings, JournalClaim claim) {
@@ -165,7 +165,7 @@ public final class TestScene {
     }
 
     /**
-     * The scene as the test sees it.
+     * Returns the scene for the test.
      *
      * @return the scene
      */
@@ -174,7 +174,7 @@ public final class TestScene {
     }
 
     /**
-     * The scene as a host sees it.
+     * Returns the scene for a host.
      *
      * @return the scene
      */
@@ -183,8 +183,7 @@ public final class TestScene {
     }
 
     /**
-     * Says which test the scene belongs to, if it was opened before that was known, as by a method that runs before
-     * each test.
+     * Sets the test of a scene that was opened before the test was known, for example by a set-up method.
      *
      * @param test the test
      */
@@ -193,13 +192,13 @@ public final class TestScene {
     }
 
     /**
-     * Closes the scene: attaches what the failure does not tell, and adds the test to the journal.
+     * Closes the scene: completes the failure, and adds the test to the journal.
      *
      * @param failure why the test failed, or null if it did not
-     * @param aborted whether it only gave up because an assumption did not hold
-     * @param notes what else is worth knowing about the test
-     * @return all that is worth knowing, though it is not wrong
-     * @throws dev.zelotype.error.CheckFailure if the test did not fail, and its doubles were not called as expected
+     * @param aborted whether it was only aborted because an assumption did not hold
+     * @param notes further notes about the test
+     * @return all notes about the test that are no failures
+     * @throws dev.zelotype.error.CheckFailure if the test passed otherwise, but its doubles were not called as expected
      */
     @SuppressWarnings("exports")
     public List<String> close(@Nullable Throwable failure, boolean aborted, List<String> notes) {
@@ -240,9 +239,9 @@ public final class TestScene {
     }
 
     /**
-     * Adds what came of a claim to the journal, if there is one.
+     * Adds the result of a claim to the journal, if there is one.
      *
-     * @param settings whether there is a journal
+     * @param settings the settings of the journal
      * @param claim the claim
      */
     public static void keep(TestSettings settings, JournalClaim claim) {

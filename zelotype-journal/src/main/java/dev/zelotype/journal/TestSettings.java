@@ -16,8 +16,8 @@ import java.util.regex.PatternSyntaxException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts of tests: what users set for the scenes of a run, by the names {@code zelotype.journal}, {@code zelotype.mask},
- * {@code zelotype.unused}, {@code zelotype.lines} and {@code zelotype.tasks}. Immutable.
+ * For hosts of tests: the user's settings for the scenes of a run, named {@code zelotype.journal}, {@code
+ * zelotype.mask}, {@code zelotype.unused}, {@code zelotype.lines} and {@code zelotype.tasks}. Immutable.
  *
  * <pre>{@code
  * TestSettings settings = TestSettings.of(name -> Optional.ofNullable(System.getProperty(name)));
@@ -34,7 +34,7 @@ public final class TestSettings {
     private static final String TASKS = "zelotype.tasks";
     private static final Set<String> KNOWN = new TreeSet<>(List.of(JOURNAL, MASK, UNUSED, LINES, TASKS));
     private static final String PREFIX = "zelotype.";
-    /** Names that differ by more letters are not meant as Zelotype's. */
+    /** Names that differ by more letters are not treated as misspelled settings. */
     private static final int NEAR = 2;
 
     private final SceneSettings scene;
@@ -50,9 +50,9 @@ public final class TestSettings {
     /**
      * Reads the settings.
      *
-     * @param lookup gives the value of a setting by its name
+     * @param lookup returns the value of a setting, given its name
      * @return the settings
-     * @throws MisuseException if a value cannot mean anything
+     * @throws MisuseException if a value is invalid
      */
     public static TestSettings of(Function<String, Optional<String>> lookup) {
         SceneSettings scene = SceneSettings.defaults();
@@ -78,10 +78,10 @@ public final class TestSettings {
     }
 
     /**
-     * Says that a name which is nearly that of a setting is none. Other names are left alone: a build may have its own.
+     * Refuses a name that looks like a misspelled setting. Other names are ignored: a build may have its own.
      *
-     * @param names names that users have set, of any kind
-     * @throws MisuseException if one is nearly, but not quite, the name of a setting
+     * @param names all names that users have set
+     * @throws MisuseException if one differs from the name of a setting by a few letters
      */
     public static void refuseNearMisses(Iterable<String> names) {
         for (String name : names) {
@@ -97,7 +97,7 @@ public final class TestSettings {
         }
     }
 
-    /** How many letters must be exchanged, added or left out to make one word the other. */
+    /** How many letters must be replaced, added or removed to turn one word into the other. */
     private static int distance(String from, String to) {
         int[] row = new int[to.length() + 1];
         for (int j = 0; j < row.length; j++) {
@@ -160,10 +160,10 @@ public final class TestSettings {
     }
 
     /**
-     * The same settings for a class of tests that says how its scenes behave.
+     * Returns the settings for a test class with an annotation of its own.
      *
-     * @param unused what becomes of suppositions that no call needed; null to leave it as it is
-     * @param lines for how many calls the line is noted; negative to leave it as it is
+     * @param unused the severity of unused suppositions; null to keep it
+     * @param lines for how many calls the line is recorded; negative to keep the setting
      * @return changed settings
      */
     @SuppressWarnings("exports")
@@ -173,7 +173,7 @@ public final class TestSettings {
     }
 
     /**
-     * How scenes behave.
+     * Returns the settings of scenes.
      *
      * @return the settings of a scene
      */
@@ -182,7 +182,7 @@ public final class TestSettings {
     }
 
     /**
-     * Whether there is a journal.
+     * Tells whether there is a journal.
      *
      * @return whether a folder for it is set
      */
@@ -190,13 +190,13 @@ public final class TestSettings {
         return journal != null;
     }
 
-    /** Where the journal goes, or null. */
+    /** Returns the folder of the journal, or null. */
     @Nullable
     Path journal() {
         return journal;
     }
 
-    /** What nothing that is written may show, or null. */
+    /** Returns what must not appear in any output, or null. */
     @Nullable
     Pattern mask() {
         return mask;

@@ -1,8 +1,8 @@
 package dev.zelotype.journal;
 
 /**
- * Texts of a journal as terminals, tables and pages may show them: nothing in them moves a cursor, changes a colour, or
- * turns the direction of what follows.
+ * Texts of a journal in a form that is safe for terminals, tables and pages: they cannot move the cursor, change
+ * colors, or reverse the direction of following text.
  */
 final class Visible {
 

@@ -1,5 +1,5 @@
 /**
- * For tools that read what test runs leave behind: the journal as JSON Lines, written and read.
+ * For tools that read the results of test runs: the journal as JSON Lines, for writing and reading.
  */
 @NullMarked
 package dev.zelotype.journal;

@@ -15,8 +15,8 @@ import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.function.ThrowingSupplier;
 
 /**
- * For tests with JUnit: what tests suppose of a collaborator, held against a real one, each claim as a test of its own. What
- * came of them is noted in the journal.
+ * For tests with JUnit: checks what tests suppose of a collaborator against a real one, each claim as a separate test.
+ * The results are recorded in the journal.
  *
  * <pre>{@code
  * @TestFactory
@@ -25,7 +25,7 @@ import org.junit.jupiter.api.function.ThrowingSupplier;
  * }
  * }</pre>
  *
- * <p>Immutable; safe for use from any thread. Nothing is null.
+ * <p>Immutable; safe for use from any thread. Refuses nulls.
  *
  * @param <T> the collaborator's type
  * @since 0.2
@@ -41,10 +41,10 @@ public final class ClaimTests<T> {
     }
 
     /**
-     * The claims of a method.
+     * Makes the claims of a method.
      *
      * @param type the collaborator's type
-     * @param claims says what is claimed of the double it is given, with {@code suppose(...)} only
+     * @param claims makes statements about the given double, with {@code suppose(...)} only
      * @param <T> the type
      * @return the claims
      */
@@ -53,9 +53,9 @@ public final class ClaimTests<T> {
     }
 
     /**
-     * Claims about static methods.
+     * Makes claims about static methods.
      *
-     * @param claims says what is claimed
+     * @param claims makes the statements
      * @return the claims
      */
     public static ClaimTests<Void> ofStatics(Runnable claims) {
@@ -63,9 +63,9 @@ public final class ClaimTests<T> {
     }
 
     /**
-     * Says how long to wait for what the real object does, 5 s unless said, as {@link dev.zelotype.Claims#within} does.
+     * Sets how long to wait for the real object, by default 5 s, as {@link dev.zelotype.Claims#within} does.
      *
-     * @param limit the time; zero for calls on the thread of the test, without a limit
+     * @param limit the time; zero to call on the thread of the test, without a limit
      * @return the same claims with this limit
      */
     public ClaimTests<T> within(Duration limit) {
@@ -73,11 +73,11 @@ public final class ClaimTests<T> {
     }
 
     /**
-     * A test for each claim.
+     * Returns a test for each claim.
      *
-     * @param real makes a fresh real object for each test
-     * @return the tests, named as the claims are written
-     * @throws dev.zelotype.error.MisuseException if the method does anything but suppose, or nothing
+     * @param real makes a new real object for each test
+     * @return the tests, named after their claims
+     * @throws dev.zelotype.error.MisuseException if the method contains other statements than suppositions, or none
      */
     public Stream<DynamicTest> heldAgainst(ThrowingSupplier<? extends T> real) {
         TestSettings settings = Settings.ofFile();
@@ -87,7 +87,7 @@ public final class ClaimTests<T> {
     }
 
     /**
-     * A test for each claim about static methods.
+     * Returns a test for each claim about static methods.
      *
      * @return the tests
      */
@@ -96,16 +96,16 @@ public final class ClaimTests<T> {
     }
 
     /**
-     * Holds all claims against one real object, without tests of their own.
+     * Checks all claims against one real object, without separate tests.
      *
      * @param object the object
-     * @throws CheckFailure if any is broken; all that are broken are reported together
+     * @throws CheckFailure if any does not hold; all such claims are reported together
      */
     public void check(T object) {
         claims.check(object);
     }
 
-    /** Where tools lead who asks for the test: to the claim itself. */
+    /** The place that tools open for the test: the claim itself. */
     private @Nullable URI place(Claim<T> claim) {
         return claim.sourceClass().isEmpty()
                 ? null

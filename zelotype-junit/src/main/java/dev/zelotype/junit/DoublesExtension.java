@@ -22,7 +22,8 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.opentest4j.TestAbortedException;
 
 /**
- * What {@link WithDoubles} registers: opens the scene before a test, fills fields and parameters, and closes it after.
+ * The extension that {@link WithDoubles} registers: opens the scene before a test, fills fields and parameters, and
+ * closes it afterwards.
  */
 final class DoublesExtension
         implements BeforeEachCallback,
@@ -49,7 +50,7 @@ final class DoublesExtension
         injection.fill(tests, context.getRequiredTestMethod());
     }
 
-    /** Whether tests that run at the same time have one instance of their class. */
+    /** Whether tests that run at the same time share an instance of their class. */
     private static boolean isShared(ExtensionContext context) {
         return context.getTestInstanceLifecycle().orElse(Lifecycle.PER_METHOD) == Lifecycle.PER_CLASS
                 && context.getExecutionMode() == ExecutionMode.CONCURRENT;
@@ -123,7 +124,7 @@ final class DoublesExtension
         return failure instanceof TestAbortedException;
     }
 
-    /** A test that failed before it had a scene, as in its constructor, is in the journal too. */
+    /** A test that failed before it had a scene, for example in its constructor, is recorded in the journal too. */
     @Override
     public void testFailed(ExtensionContext context, Throwable cause) {
         if (store(context).get(OPENED) == null) {
@@ -131,7 +132,7 @@ final class DoublesExtension
         }
     }
 
-    /** As {@link #testFailed}, for a class whose tests never ran. */
+    /** As {@link #testFailed}, for a class whose tests did not run. */
     @Override
     public void afterAll(ExtensionContext context) {
         context.getExecutionException()

@@ -17,12 +17,12 @@ import org.junit.platform.commons.support.AnnotationSupport;
 import org.junit.platform.commons.support.HierarchyTraversalMode;
 
 /**
- * Hands one test its doubles and subjects. All doubles that the test asks for, in whatever place, are there before the first
- * subject is built, so that the subject gets just these.
+ * Gives a test its doubles and subjects. All doubles for the test's fields and parameters are made before the first
+ * subject is built, so that the subject gets exactly these.
  */
 final class Injection {
 
-    /** The methods around each test of a class, found once. */
+    /** The methods that run around each test of a class, found once. */
     private static final ClassValue<List<Method>> AROUND = new ClassValue<>() {
         @Override
         protected List<Method> computeValue(Class<?> type) {
@@ -47,7 +47,7 @@ final class Injection {
         return test;
     }
 
-    /** Fills the fields of a test instance and those around it. */
+    /** Fills the fields of a test instance and its enclosing instances. */
     void fill(List<Object> tests, Method method) {
         fields.fillDoubles(tests);
         declareParameters(method);
@@ -84,7 +84,7 @@ final class Injection {
         return known == null ? fields.declare(asked.value(), parameter.getType(), nameOf(parameter)) : known;
     }
 
-    /** What is worth knowing about the declarations of the test. */
+    /** Notes about the declarations of the test. */
     List<String> notes() {
         return fields.notes();
     }

@@ -6,7 +6,7 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * For tests: marks a field whose value the subject is given for the parameter of the same name.
+ * For tests: marks a field whose value is passed to the subject for the parameter of the same name.
  *
  * <pre>{@code
  * @Provided String site = "North Ridge";

@@ -4,8 +4,8 @@ import dev.zelotype.error.CheckFailure;
 import org.opentest4j.MultipleFailuresError;
 
 /**
- * Several failures at the end of a test, in the form that development environments show one by one, each with what was
- * expected beside what came closest. Its message tells the conversation once.
+ * Several failures at the end of a test, in the form that IDEs show one by one, each with expected and closest actual.
+ * The conversation is only in the message of the whole.
  */
 final class SceneFailures extends MultipleFailuresError {
 

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.platform.commons.support.AnnotationSupport;
 
 /**
- * How the scenes of a test class behave: what its annotation says, else what the configuration parameters say.
+ * The settings of a test class: those of its annotation, or else the configuration parameters.
  */
 final class Settings {
 
@@ -23,7 +23,7 @@ final class Settings {
 
     private Settings() {}
 
-    /** Worked out once a class and run, since each test asks; the names of what is set are read once a run. */
+    /** Computed once per class and run, because each test needs them; the names of settings are read once per run. */
     static TestSettings of(ExtensionContext context) {
         ExtensionContext.Store store = context.getRoot().getStore(SETTINGS);
         store.getOrComputeIfAbsent("names that are set", key -> {
@@ -42,7 +42,7 @@ final class Settings {
                 .with(annotation.unused().length > 0 ? annotation.unused()[0] : null, annotation.lines());
     }
 
-    /** What is set without a running test: by system properties or in the file. */
+    /** Settings outside a running test: from system properties or the configuration file. */
     static TestSettings ofFile() {
         Properties file = readFile();
         return TestSettings.of(name -> Optional.ofNullable(System.getProperty(name, file.getProperty(name))));
@@ -65,7 +65,7 @@ final class Settings {
         private Unannotated() {}
     }
 
-    /** The file does not change while the JVM runs, so it is read for the first test only. */
+    /** The file does not change while the JVM runs, so it is read only once. */
     private static Set<String> namesInFile() {
         Set<String> known = namesInFile;
         if (known == null) {

@@ -7,8 +7,8 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * For tests: asks for a double, in a field of a test class or as a parameter of a test or set-up method. The field's or
- * parameter's name is the double's name in messages.
+ * For tests: requests a double for a field of a test class, or for a parameter of a test or set-up method. The name of
+ * the field or parameter becomes the double's name in messages.
  *
  * @since 0.2
  */
@@ -17,9 +17,9 @@ import java.lang.annotation.Target;
 public @interface StandIn {
 
     /**
-     * What kind of double.
+     * The kind of double.
      *
-     * @return the kind; a stub unless given
+     * @return the kind; by default a stub
      */
     Kind value() default Kind.STUB;
 }

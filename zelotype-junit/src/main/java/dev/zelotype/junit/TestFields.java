@@ -16,8 +16,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts of tests, whatever runs them: fills the fields of one test that are annotated with {@link StandIn},
- * {@link Provided} and {@link UnderTest}. Needs no JUnit. For the thread that runs the test.
+ * For hosts of tests, with any framework: fills the fields of one test that are annotated with {@link StandIn}, {@link
+ * Provided} and {@link UnderTest}. Needs no JUnit. For the thread that runs the test.
  *
  * <pre>{@code
  * TestScene scene = TestScene.open(TestSettings.of(name -> Optional.empty()), TestScene.Name.of(getClass(), "opens"));
@@ -30,15 +30,15 @@ import org.jspecify.annotations.Nullable;
 public final class TestFields {
 
     private final TestScene test;
-    /** The doubles that the test asks for, by type and name. */
+    /** The doubles requested by the test, by type and name. */
     private final Map<Wish, Declared> declared = new LinkedHashMap<>();
 
     private boolean hasSubject;
 
     /**
-     * Prepares for a test.
+     * Prepares the fields of a test.
      *
-     * @param test the scene of the test, which is open
+     * @param test the open scene of the test
      */
     public TestFields(TestScene test) {
         this.test = test;
@@ -52,7 +52,7 @@ public final class TestFields {
         void fill(Object test, Field field) throws IllegalAccessException;
     }
 
-    /** What is asked for in a test class, found once. */
+    /** The annotated fields of a test class, found once. */
     private static final class Asked {
 
         private static final ClassValue<Asked> OF = new ClassValue<>() {
@@ -63,7 +63,7 @@ public final class TestFields {
         };
 
         private final List<Field> fields = new ArrayList<>();
-        /** Those that others fill, as their annotations say. */
+        /** Fields that other extensions fill, according to their annotations. */
         private final List<Field> held = new ArrayList<>();
 
         private Asked(Class<?> type) {
@@ -83,11 +83,11 @@ public final class TestFields {
     }
 
     /**
-     * Refuses fields where tests that run at the same time would overwrite each other's.
+     * Refuses fields if tests that run at the same time would overwrite them.
      *
-     * @param tests the test's instance and those around it
+     * @param tests the test's instance and its enclosing instances
      * @param cure what to do instead
-     * @throws MisuseException if there are any
+     * @throws MisuseException if there are such fields
      */
     public static void refuseFields(List<Object> tests, String cure) {
         for (Object each : tests) {
@@ -107,17 +107,17 @@ public final class TestFields {
     }
 
     /**
-     * Fills the fields of a test: doubles and values first, then the subjects, which get them.
+     * Fills the fields of a test: doubles and values first, then the subjects, which use them.
      *
-     * @param instance the object that has the test's methods
-     * @throws MisuseException if a field cannot be filled; the message says why
+     * @param instance the object with the test's methods
+     * @throws MisuseException if a field cannot be filled; the message gives the reason
      */
     public void fill(Object instance) {
         fillDoubles(List.of(instance));
         fillSubjects(List.of(instance));
     }
 
-    /** Fills the fields of a test's instance and of those around it but for the subjects. */
+    /** Fills the fields of a test's instance and its enclosing instances, except the subjects. */
     void fillDoubles(List<Object> tests) {
         for (Object each : tests) {
             eachField(each, this::fillStandIn);
@@ -131,7 +131,7 @@ public final class TestFields {
         }
     }
 
-    /** Doubles that the test holds already, such as those of a container, are given to its subjects as well. */
+    /** Doubles that the test already holds, for example from a container, are passed to its subjects as well. */
     private void lendHeld(Object instance) {
         for (Field field : Asked.OF.get(instance.getClass()).held) {
             try {
@@ -203,7 +203,7 @@ public final class TestFields {
         return "The field " + field.getDeclaringClass().getSimpleName() + "." + field.getName();
     }
 
-    /** The double of this type and name; made now if it was not asked for before. */
+    /** The double with this type and name; made now if it was not requested before. */
     Object declare(Kind kind, Class<?> type, @Nullable String name) {
         Declared known = declared.get(new Wish(type, name));
         if (known == null) {
@@ -217,7 +217,7 @@ public final class TestFields {
         return known.made();
     }
 
-    /** A subject that is asked for outside a field. */
+    /** A subject that is requested by something other than a field. */
     Object subject(Class<?> type, UnderTest asked) {
         hasSubject = true;
         return test.scene().subject(type, asked.others());
@@ -235,9 +235,9 @@ public final class TestFields {
     }
 
     /**
-     * What is worth knowing about the declarations of the test.
+     * Notes about the declarations of the test.
      *
-     * @return one sentence each
+     * @return one sentence for each
      */
     public List<String> notes() {
         List<String> notes = new ArrayList<>();

@@ -7,9 +7,9 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * For tests: asks for the class under test, built with a double for everything it takes: those of the test's {@link StandIn}
- * fields, values of its {@link Provided} fields, and new doubles for what the test does not mention. See
- * {@link dev.zelotype.Scene#subject(Class)} for the rules.
+ * For tests: requests the class under test, built with a double for every constructor parameter: those of the test's
+ * {@link StandIn} fields, values of its {@link Provided} fields, and new doubles for the rest. See {@link
+ * dev.zelotype.Scene#subject(Class)} for the rules.
  *
  * @since 0.2
  */
@@ -18,9 +18,9 @@ import java.lang.annotation.Target;
 public @interface UnderTest {
 
     /**
-     * The kind of the doubles that the test does not mention.
+     * The kind of the doubles that the test does not declare.
      *
-     * @return the kind; stubs unless given
+     * @return the kind; by default stubs
      */
     Kind others() default Kind.STUB;
 }

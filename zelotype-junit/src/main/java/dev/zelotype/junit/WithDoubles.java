@@ -9,10 +9,9 @@ import java.lang.annotation.Target;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
- * For tests: opens a scene for each test of the class, and hands it the doubles it asks for with {@link StandIn} and the
- * class under test it asks for with {@link UnderTest}. A parameter of type {@link dev.zelotype.Scene} is given the
- * scene. At the end of the test the scene is closed, which checks what was expected. When the test failed, the
- * conversation is attached to the failure.
+ * For tests: opens a scene for each test of the class, and provides its doubles ({@link StandIn}) and the class under
+ * test ({@link UnderTest}). A parameter of type {@link dev.zelotype.Scene} receives the scene. At the end of the test
+ * the scene is closed, which checks the expectations. If the test fails, the conversation is attached to the failure.
  *
  * <pre>{@code
  * @WithDoubles
@@ -24,8 +23,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
  * }
  * }</pre>
  *
- * <p>Settings that are not given here come from JUnit's configuration parameters {@code zelotype.unused} and
- * {@code zelotype.lines}.
+ * <p>Settings that are not given here come from JUnit's configuration parameters {@code zelotype.unused} and {@code
+ * zelotype.lines}.
  *
  * @since 0.2
  */
@@ -36,23 +35,23 @@ import org.junit.jupiter.api.extension.ExtendWith;
 public @interface WithDoubles {
 
     /**
-     * What becomes of suppositions that a test makes and no call needs.
+     * The severity of suppositions that no call used.
      *
-     * @return nothing (leave it to the configuration parameter), or one severity
+     * @return nothing to use the configuration parameter, or one severity
      */
     Severity[] unused() default {};
 
     /**
-     * For how many calls of a test the line they were made at is noted.
+     * For how many calls per test the line of the caller is recorded.
      *
-     * @return the number, or -1 to leave it to the configuration parameter
+     * @return the number, or -1 to use the configuration parameter
      */
     int lines() default -1;
 
     /**
-     * Calls that need no check: a challenge of the class's tests leaves them alone.
+     * Calls that need no check: a challenge of the class's tests does not disturb them.
      *
-     * @return methods with their types, such as {@code NightLog.append}; a star matches anything
+     * @return methods with their types, for example {@code NightLog.append}; a star matches anything
      */
     String[] unchallenged() default {};
 }

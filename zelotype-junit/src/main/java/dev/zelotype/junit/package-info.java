@@ -1,5 +1,5 @@
 /**
- * For everybody who writes tests with JUnit Jupiter: a scene for each test, and its doubles handed in.
+ * For tests with JUnit Jupiter: a scene for each test, and its doubles in fields and parameters.
  */
 @NullMarked
 package dev.zelotype.junit;

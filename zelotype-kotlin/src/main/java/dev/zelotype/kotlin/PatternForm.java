@@ -5,8 +5,8 @@ import java.lang.invoke.MethodHandleInfo;
 import java.lang.invoke.SerializedLambda;
 
 /**
- * What a pattern of Kotlin says of itself, in the words in which the JDK says it of a lambda. For Zelotype's own Kotlin
- * code; safe for use from any thread.
+ * Describes a Kotlin pattern in the same form as the JDK describes a lambda. For Zelotype's own Kotlin code; safe for
+ * use from any thread.
  *
  * @since 0.2
  */
@@ -17,12 +17,12 @@ public final class PatternForm {
     private PatternForm() {}
 
     /**
-     * Says which class's code a pattern is.
+     * Describes a pattern.
      *
-     * @param pattern the object that the Kotlin compiler made of a lambda
-     * @param shape the internal name of the shape that it has in Java, such as {@code dev/zelotype/call/Query0}
-     * @param parameters how many free parameters it has
-     * @return what a serializable lambda would be written as
+     * @param pattern the object that the Kotlin compiler generated for a lambda
+     * @param shape the internal name of its Java shape, for example {@code dev/zelotype/call/Query0}
+     * @param parameters the number of free parameters
+     * @return the serialized form of an equivalent lambda
      */
     public static Object of(Object pattern, String shape, int parameters) {
         Class<?> type = pattern.getClass();
@@ -43,7 +43,7 @@ public final class PatternForm {
     }
 
     /**
-     * What is thrown if a pattern is run.
+     * Makes the exception for a pattern that is run.
      *
      * @return the exception
      */
@@ -52,7 +52,7 @@ public final class PatternForm {
     }
 
     /**
-     * What is thrown if an answer is to suspend where the call does not.
+     * Makes the exception for a suspending answer of a call that does not suspend.
      *
      * @return the exception
      */

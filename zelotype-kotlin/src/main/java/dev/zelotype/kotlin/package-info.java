@@ -1,4 +1,4 @@
 /**
- * For tests in Kotlin: statements as Kotlin writes them.
+ * For tests in Kotlin: statements in Kotlin syntax.
  */
 package dev.zelotype.kotlin;

@@ -7,11 +7,11 @@ import dev.zelotype.stage.ExpectedQuery0
 import dev.zelotype.stage.SupposedQuery0
 import kotlin.reflect.KProperty0
 
-/** Says what a property answers: `suppose(weather::humidity) returns 40`. */
+/** Sets what a property returns: `suppose(weather::humidity) returns 40`. */
 public fun <R> suppose(property: KProperty0<R>): SupposedQuery0<R> = Zelotype.suppose(Query0 { property.get() })
 
-/** Says beforehand that a property must be asked for. */
+/** Expects that a property will be read. */
 public fun <R> expect(property: KProperty0<R>): ExpectedQuery0<R> = Zelotype.expect(Query0 { property.get() })
 
-/** Asks afterwards whether a property was asked for. */
+/** Verifies that a property was read. */
 public fun <R> verify(property: KProperty0<R>): Check0 = Zelotype.verify(Query0 { property.get() })

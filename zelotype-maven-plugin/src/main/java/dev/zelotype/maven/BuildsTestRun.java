@@ -16,17 +16,17 @@ import org.apache.maven.project.MavenProject;
 import org.codehaus.plexus.util.xml.Xpp3Dom;
 
 /**
- * How the tests of a build are run: what the configuration of Surefire says of it.
+ * How a build runs its tests, according to the configuration of Surefire.
  */
 final class BuildsTestRun {
 
     private static final String SUREFIRE = "org.apache.maven.plugins:maven-surefire-plugin";
-    /** What other goals set while the build runs, such as the agent of a coverage tool. */
+    /** Values that other goals set during the build, for example the agent of a coverage tool. */
     private static final Pattern LATE = Pattern.compile("[@$]\\{([^}]+)}");
 
     private static final Pattern WORD = Pattern.compile("(?:[^\\s\"']+|\"[^\"]*\"|'[^']*')+");
 
-    /** What runs where a build does not say what does. */
+    /** The default includes. */
     private static final List<String> USUAL_FILES =
             List.of("**/Test*.java", "**/*Test.java", "**/*Tests.java", "**/*TestCase.java");
 
@@ -86,7 +86,7 @@ final class BuildsTestRun {
         return files;
     }
 
-    /** A pattern of files as an expression that names of classes match. */
+    /** Converts a file pattern to a regular expression for class names. */
     static String expression(String files) {
         String pattern = files.replace('\\', '/').replaceFirst("\\.(java|class|\\*)$", "");
         if (pattern.startsWith("%regex[") && files.endsWith("]")) {
@@ -135,7 +135,7 @@ final class BuildsTestRun {
         return values;
     }
 
-    /** JUnit's parameters, which are written there as a file of properties would be. */
+    /** JUnit's parameters, in the format of a properties file. */
     private List<String> parameters() {
         Xpp3Dom properties = configuration.getChild("properties");
         Xpp3Dom said = properties == null ? null : properties.getChild("configurationParameters");

@@ -35,8 +35,8 @@ import org.eclipse.aether.resolution.DependencyRequest;
 import org.eclipse.aether.resolution.DependencyResolutionException;
 
 /**
- * Asks whether the tests can fail: runs them again and again in a JVM of their own, each time with one thing changed
- * between a subject and its doubles, and reports which changes no test noticed.
+ * Checks whether the tests can fail: runs them repeatedly in separate JVMs, each time with one change between a subject
+ * and its doubles, and reports which changes no test noticed.
  */
 @Mojo(
         name = "challenge",
@@ -60,11 +60,11 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(defaultValue = "${plugin.artifacts}", readonly = true, required = true)
     List<Artifact> pluginArtifacts;
 
-    /** Only test classes whose qualified name fits one of these, with commas between; {@code *} matches anything. */
+    /** Test classes whose qualified name matches one of these, separated by commas; {@code *} matches anything. */
     @Parameter(property = "zelotype.challenge.class", defaultValue = "*")
     String classes;
 
-    /** Only tests with this text in their name. */
+    /** Tests with this text in their name. */
     @Parameter(property = "zelotype.challenge.test", defaultValue = "")
     String test;
 

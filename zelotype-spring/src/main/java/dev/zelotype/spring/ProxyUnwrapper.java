@@ -11,7 +11,7 @@ import org.springframework.aop.support.AopUtils;
  */
 public final class ProxyUnwrapper implements Unwrapper {
 
-    /** Made by the service loader. */
+    /** Called by the service loader. */
     public ProxyUnwrapper() {}
 
     @Override

@@ -13,13 +13,21 @@ import java.lang.module.ModuleFinder;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.regex.Pattern;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
@@ -29,8 +37,8 @@ import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 
 /**
- * Writes doubles of every style as source for each interface and abstract class of modules and libraries, and compiles
- * them with every warning an error.
+ * Writes doubles of every style as source for each interface and abstract class of modules and libraries, compiles them with
+ * every warning an error, and uses them.
  */
 public final class SourceSweep {
 
@@ -54,26 +62,63 @@ public final class SourceSweep {
             "kotlinx-coroutines-core-jvm",
             "okhttp",
             "grpc-services",
-            "commons-lang3-sources");
+            "commons-lang3-sources",
+            "vavr",
+            "jooq",
+            "resilience4j-core",
+            "micrometer-core",
+            "lettuce-core",
+            "jedis",
+            "caffeine",
+            "rxjava",
+            "vertx-core",
+            "undertow-core",
+            "jetty-server",
+            "lucene-core",
+            "pdfbox",
+            "curator-framework",
+            "mongodb-driver-sync",
+            "flyway-core",
+            "antlr4-runtime",
+            "commons-compress",
+            "commons-collections4",
+            "eclipse-collections-api",
+            "retrofit",
+            "log4j-core",
+            "jakarta.ws.rs-api",
+            "org.eclipse.jgit",
+            "graphql-java",
+            "jdbi3-core",
+            "opentelemetry-sdk-trace");
 
     private static final String HEAD = """
             # Source sweep
 
             Doubles of all styles (base, stub, strict, spy, fake, working-fake, linked) written as source for every interface and
-            abstract class of some JDK modules and libraries, and compiled with `-Xlint:all -Werror` (without
-            `auxiliaryclass`, which is said of a library's own files). Written by `zelotype-sweep/sources`. *Left out*
-            counts the doubles that no source can be written for, each with its reason: the type is
-            sealed or private, can only be doubled in its own package, has only static methods, is only a preview,
-            refers to what is not there, or has a method that no Java class can write. A *bad* file is one that the
-            compiler refuses or warns of.
+            abstract class of some JDK modules and libraries, compiled with `-Xlint:all -Werror` (without
+            `auxiliaryclass`, which is said of a library's own files), and then used: each double is made by each of its
+            constructors, each method is set in each way there is, asked, and its answer compared; each spy passes its
+            calls on. Written by `zelotype-sweep/sources`.
+
+            - *left out*: doubles that no source can be written for, each with its reason. The type is sealed or private,
+              can only be doubled in its own package, has only static methods, is only a preview, refers to what is not
+              there, or has a method that no Java class can write.
+            - *not made*: doubles of classes that refuse made-up arguments, or that cannot be loaded here.
+            - *bad*: what the compiler refuses or warns of, and doubles that do something else than they should.
             """;
+
+    /** The most seconds that using one double may take. */
+    private static final int LONGEST = 10;
 
     private final String name;
     private final List<Path> classPath = new ArrayList<>();
     private final Set<String> reasons = new TreeSet<>();
     private final List<String> bad = new ArrayList<>();
-    private int files;
+    private final List<Path> written = new ArrayList<>();
+    private final Map<String, Integer> notMade = new TreeMap<>();
     private int leftOut;
+    private int used;
+    private long calls;
 
     private SourceSweep(String name) {
         this.name = name;
@@ -92,11 +137,13 @@ public final class SourceSweep {
             SourceSweep sweep = new SourceSweep(name);
             sweep.run();
             failed += sweep.bad.size();
-            System.out.println(
-                    name + ": " + sweep.files + " files, " + sweep.leftOut + " left out, " + sweep.bad.size() + " bad");
+            System.out.println(name + ": " + sweep.written.size() + " files, " + sweep.leftOut + " left out, " + sweep.used
+                    + " used, " + sweep.calls + " calls, " + sweep.notMade() + " not made, " + sweep.bad.size() + " bad");
             sweep.reasons.forEach(reason -> System.out.println("  passed over: " + reason));
+            sweep.notMade.forEach((reason, times) -> System.out.println("  not made: " + times + " x " + reason));
             sweep.bad.forEach(problem -> System.out.println("  BAD " + problem));
-            rows.add("| " + name + " | " + sweep.files + " | " + sweep.leftOut + " | " + sweep.bad.size() + " |");
+            rows.add("| " + name + " | " + sweep.written.size() + " | " + sweep.leftOut + " | " + sweep.used + " | "
+                    + sweep.calls + " | " + sweep.notMade() + " | " + sweep.bad.size() + " |");
         }
         if (arguments.length <= 1) {
             SectionedPage.write(Path.of(arguments[0]), HEAD, section(rows));
@@ -108,8 +155,8 @@ public final class SourceSweep {
         return """
                 Compiled on %s.
 
-                | module or library | files | left out | bad |
-                |---|---|---|---|
+                | module or library | files | left out | used | calls | not made | bad |
+                |---|---|---|---|---|---|---|
                 %s
                 """.formatted(System.getProperty("java.version"), String.join("\n", rows));
     }
@@ -131,6 +178,9 @@ public final class SourceSweep {
                 write(folder, "", generator -> generator.addFrom(List.of(jar), "*"));
             }
             compile(folder);
+            if (bad.isEmpty()) {
+                use(folder);
+            }
         } finally {
             WholeFiles.delete(folder);
         }
@@ -156,17 +206,66 @@ public final class SourceSweep {
         Generator generator = new Generator(classPath, Progress.NONE);
         try {
             adding.to(generator);
-            List<GeneratedFile> written = generator
+            generator
                     .plan(EnumSet.allOf(Style.class), packageName, folder, "zelotype-sweep/sources")
-                    .write(false);
-            files += (int) written.stream()
+                    .write(false)
+                    .stream()
                     .filter(outcome -> outcome.state() == GeneratedFile.State.NEW)
-                    .count();
+                    .forEach(outcome -> written.add(outcome.file()));
         } catch (GenerateException e) {
             // A package without an interface, or without a type that can be written.
             reasons.add(e.getMessage());
         }
         leftOut += generator.leftOut().size();
+    }
+
+    private int notMade() {
+        return notMade.values().stream().mapToInt(Integer::intValue).sum();
+    }
+
+    private void use(Path folder) throws IOException {
+        try (LibraryLoader loader = LibraryLoader.of(folder.resolve("classes"), classPath)) {
+            for (Path each : written) {
+                String file = folder.relativize(each).toString();
+                String type = file.substring(0, file.length() - ".java".length()).replace(File.separatorChar, '.');
+                try {
+                    calls += within(() -> UsedDoubles.use(type, styleOf(type), loader));
+                    used++;
+                } catch (UsedDoubles.NotMade e) {
+                    notMade.merge(e.getMessage().lines().findFirst().orElse(""), 1, Integer::sum);
+                } catch (UsedDoubles.Wrong e) {
+                    bad.add(type + ": " + e.getMessage());
+                }
+            }
+        }
+    }
+
+    /** What a library's own constructors do may never end. */
+    private static int within(Callable<Integer> use) throws UsedDoubles.NotMade, UsedDoubles.Wrong {
+        FutureTask<Integer> task = new FutureTask<>(use);
+        Thread thread = new Thread(task, "use");
+        thread.setDaemon(true);
+        thread.start();
+        try {
+            return task.get(LONGEST, TimeUnit.SECONDS);
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof UsedDoubles.NotMade notMade) {
+                throw notMade;
+            } else if (e.getCause() instanceof UsedDoubles.Wrong wrong) {
+                throw wrong;
+            }
+            throw new UsedDoubles.Wrong("cannot be used: " + e.getCause());
+        } catch (InterruptedException | TimeoutException e) {
+            throw new UsedDoubles.NotMade(e);
+        }
+    }
+
+    /** The longest suffix tells: a strict stub is no stub. */
+    private static Style styleOf(String type) {
+        return Arrays.stream(Style.values())
+                .filter(each -> type.endsWith(each.suffix()))
+                .max(Comparator.comparingInt(each -> each.suffix().length()))
+                .orElseThrow();
     }
 
     private void compile(Path folder) throws IOException {

@@ -211,7 +211,7 @@ public final class WholeFiles {
     }
 
     /**
-     * Why a file cannot be read or written, in the words of people.
+     * Why a file cannot be read or written, in plain words.
      *
      * @param problem what the JDK says
      * @return part of a sentence

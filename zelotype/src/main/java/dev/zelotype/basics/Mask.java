@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Mask {
 
-    /** Replaces what must not be shown. */
+    /** Replaces text that must not be shown. */
     public static final String MASKED = "***";
 
     /** A group of this name asks for encoded forms, too. */

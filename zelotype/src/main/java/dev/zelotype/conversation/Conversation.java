@@ -208,7 +208,7 @@ public final class Conversation {
         }
 
         /**
-         * Builds it.
+         * Builds the claim.
          *
          * @return the finished conversation
          */

@@ -124,7 +124,7 @@ public final class RecordedCall {
     /**
      * How an argument would be written in a test.
      *
-     * @param argument its place, from 0
+     * @param argument its index, from 0
      * @return its source
      */
     public ValueSource argumentSource(int argument) {
@@ -472,7 +472,7 @@ public final class RecordedCall {
         }
 
         /**
-         * Builds it.
+         * Builds the claim.
          *
          * @return the finished value
          */

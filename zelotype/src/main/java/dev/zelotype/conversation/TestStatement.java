@@ -379,7 +379,7 @@ public final class TestStatement {
         }
 
         /**
-         * Builds it.
+         * Builds the claim.
          *
          * @return the finished value
          */

@@ -148,7 +148,7 @@ public final class DisturbedCall {
     /**
      * The call as it would be written, with the double's name.
      *
-     * @return such as {@code log.note("rain")}
+     * @return for example {@code log.note("rain")}
      */
     public String text() {
         return Calls.call(passage.callee(), passage.method(), passage.arguments());

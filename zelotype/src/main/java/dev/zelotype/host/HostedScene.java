@@ -141,7 +141,7 @@ public final class HostedScene {
     }
 
     /**
-     * The scene as the test sees it.
+     * Returns the scene for the test.
      *
      * @return the scene
      */

@@ -16,12 +16,12 @@ public final class TestChecks {
     private TestChecks() {}
 
     /**
-     * Whether the code of a test, with the methods of its class that it calls, calls anything that looks like a check by its
-     * name: of a test library, of Zelotype, or of a class of helpers.
+     * Whether the code of a test, with the methods of its class that it calls, calls anything that looks like a check
+     * by its name: of a test library, of Zelotype, or of a class of helpers.
      *
      * @param test the class of the test
      * @param method the name of the method
-     * @return false only if it is known to call nothing of the sort
+     * @return false only if it certainly contains none
      */
     public static boolean areIn(Class<?> test, String method) {
         return Checks.areIn(test, method);

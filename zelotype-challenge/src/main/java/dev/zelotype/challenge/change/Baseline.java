@@ -6,7 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** A test as it is without disturbance. */
+/** A test and its undisturbed runs. */
 public final class Baseline {
 
     private final String id;
@@ -22,12 +22,12 @@ public final class Baseline {
         this.id = id;
     }
 
-    /** Notes a call that its subject makes. */
+    /** Records a call made by its subject. */
     public void calls(CallPlace site) {
         sites.add(site);
     }
 
-    /** Notes what a run has told of it. */
+    /** Records what a run has reported about it. */
     public void ran(Message.Done done) {
         this.done = done;
         name = done.name();
@@ -38,12 +38,12 @@ public final class Baseline {
         }
     }
 
-    /** Notes whether it calls a class that is the subject of some test. */
+    /** Records whether it calls a class that is the subject of some test. */
     public void callsSubject(boolean calls) {
         callsSubject = calls;
     }
 
-    /** What its last run has told, with what is known since. */
+    /** What its last run reported, with what has been learned since. */
     public Message.Done done() {
         return new Message.Done(
                 id,
@@ -64,7 +64,7 @@ public final class Baseline {
         return id;
     }
 
-    /** Its name for people; empty as long as it has not ended. */
+    /** Its display name; empty until it has ended. */
     public String name() {
         return name;
     }
@@ -74,7 +74,7 @@ public final class Baseline {
         return done.testClass();
     }
 
-    /** What tests of the same sort share. */
+    /** What tests of the same kind share. */
     public String family() {
         return done.family();
     }
@@ -87,12 +87,12 @@ public final class Baseline {
         return done.millis();
     }
 
-    /** How long it takes with a disturbance of each call, in milliseconds: one more for what is around each run. */
+    /** The time of all its disturbed runs in milliseconds, with one more per run for the overhead. */
     public long millisOfAllRuns() {
         return (millis() + 1) * (1 + sites.size());
     }
 
-    /** Whether its subject makes the same calls as in another run, whatever they are given and answered. */
+    /** Whether its subject makes the same calls as in another run, regardless of arguments and answers. */
     public boolean asksAs(Baseline other) {
         return keys().equals(other.keys());
     }
@@ -106,7 +106,7 @@ public final class Baseline {
         return Collections.unmodifiableList(sites);
     }
 
-    /** The variables in which its class keeps doubles and subjects, by name, with their types. */
+    /** The variables of its class that hold doubles and subjects, by name, with their types. */
     public Map<String, String> variables() {
         return Collections.unmodifiableMap(variables);
     }

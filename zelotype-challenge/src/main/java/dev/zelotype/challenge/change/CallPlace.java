@@ -9,7 +9,7 @@ import java.util.TreeSet;
 import java.util.regex.Pattern;
 
 /**
- * For builds and tools: a place in the code where a subject asks a collaborator something. Immutable.
+ * For builds and tools: a place in the code where a subject calls a collaborator. Immutable.
  *
  * @since 0.2
  */
@@ -27,7 +27,7 @@ public final class CallPlace {
     }
 
     /**
-     * A check of a test instead of a call, since a finding can be about one as well.
+     * Makes a place for a check of a test, because a finding can be about a check as well.
      *
      * @param check the check
      * @return its place
@@ -54,7 +54,7 @@ public final class CallPlace {
     }
 
     /**
-     * The call as it was reported.
+     * Returns the call as it was reported.
      *
      * @return the report
      */
@@ -63,7 +63,7 @@ public final class CallPlace {
     }
 
     /**
-     * Whether it is the test that calls here, and the subject that answers.
+     * Tells whether the test calls the subject here.
      *
      * @return whether it is
      */
@@ -72,7 +72,7 @@ public final class CallPlace {
     }
 
     /**
-     * Whether the test gives the number of such calls, and would fail with one more.
+     * Tells whether the test states the number of such calls, and would fail with one more.
      *
      * @return whether it does
      */
@@ -81,7 +81,7 @@ public final class CallPlace {
     }
 
     /**
-     * What tells the place apart from all others of the run.
+     * Returns a key that is unique to the place within the run.
      *
      * @return the key
      */
@@ -90,10 +90,10 @@ public final class CallPlace {
     }
 
     /**
-     * Makes a pattern of methods that are given with their types.
+     * Makes a pattern of methods given with their types.
      *
-     * @param names the methods, with commas between; a star matches anything
-     * @return what matches their {@link #qualifiedMethod}
+     * @param names the methods, separated by commas; a star matches anything
+     * @return a pattern to match against {@link #qualifiedMethod}
      */
     public static Pattern named(String names) {
         return Pattern.compile("(.*[.$])?(" + TypeNames.wanted(names) + ")");
@@ -102,14 +102,14 @@ public final class CallPlace {
     /**
      * The method with the qualified name of its type.
      *
-     * @return such as {@code dev.observatory.NightLog.note}
+     * @return for example {@code dev.observatory.NightLog.note}
      */
     public String qualifiedMethod() {
         return asked.qualifiedMethod();
     }
 
     /**
-     * Which of the calls at this place it is.
+     * Returns which of the calls at this place it is.
      *
      * @return its number, from 0
      */
@@ -118,7 +118,7 @@ public final class CallPlace {
     }
 
     /**
-     * How often the method of this double was called in all.
+     * Returns how often the method of this double was called in total.
      *
      * @return the number of calls
      */
@@ -127,7 +127,7 @@ public final class CallPlace {
     }
 
     /**
-     * How often it was called with just these arguments.
+     * Returns how often it was called with exactly these arguments.
      *
      * @return the number of calls
      */
@@ -136,7 +136,7 @@ public final class CallPlace {
     }
 
     /**
-     * The call as the pattern of a statement.
+     * Returns the call as the pattern of a statement.
      *
      * @param variable the receiver, as the test names it
      * @return the pattern; empty if an argument cannot be written down
@@ -156,7 +156,7 @@ public final class CallPlace {
     }
 
     /**
-     * Whether it is a call of a method that a test replaces for all instances.
+     * Tells whether it calls a method that a test replaces for all instances.
      *
      * @return whether it is
      */
@@ -165,7 +165,7 @@ public final class CallPlace {
     }
 
     /**
-     * Whether the receiver is a class, and not a double that a variable could hold.
+     * Whether the receiver is a class rather than a double that a variable could hold.
      *
      * @return whether it is
      */
@@ -183,7 +183,7 @@ public final class CallPlace {
     }
 
     /**
-     * The types that the source of its arguments and of its answer names.
+     * Returns the types that the source of its arguments and of its answer refers to.
      *
      * @return their qualified names
      */
@@ -194,9 +194,9 @@ public final class CallPlace {
     }
 
     /**
-     * An argument as source.
+     * Returns an argument as source.
      *
-     * @param argument its place, from 0
+     * @param argument its index, from 0
      * @return an expression; empty if it cannot be written down
      */
     public String value(int argument) {
@@ -213,7 +213,7 @@ public final class CallPlace {
     }
 
     /**
-     * Whether the answer is a future, which could stay open.
+     * Tells whether the answer is a future, which could stay incomplete.
      *
      * @return whether it is
      */
@@ -222,7 +222,7 @@ public final class CallPlace {
     }
 
     /**
-     * Whether the call threw.
+     * Tells whether the call threw.
      *
      * @return whether it did
      */
@@ -231,16 +231,16 @@ public final class CallPlace {
     }
 
     /**
-     * Whether its answer is not used.
+     * Tells whether its answer is unused.
      *
-     * @return whether it is dropped or void
+     * @return whether it is ignored or void
      */
     public boolean isCommand() {
         return variants() == 0 && !isOfResult();
     }
 
     /**
-     * How many other answers could be tried.
+     * Returns how many other answers could be tried.
      *
      * @return their number
      */
@@ -251,7 +251,7 @@ public final class CallPlace {
     /**
      * The default answer, as text.
      *
-     * @return the text; empty if an answer was supposed
+     * @return the text; empty if a statement set the answer
      */
     public String defaulted() {
         return asked.defaulted();
@@ -260,7 +260,7 @@ public final class CallPlace {
     /**
      * The arguments.
      *
-     * @return one for each, in their order
+     * @return one entry per argument, in order
      */
     public List<Message.Argument> arguments() {
         return asked.arguments();
@@ -269,7 +269,7 @@ public final class CallPlace {
     /**
      * The name of a parameter.
      *
-     * @param argument its place, from 0
+     * @param argument its index, from 0
      * @return the name
      */
     public String name(int argument) {
@@ -277,7 +277,7 @@ public final class CallPlace {
     }
 
     /**
-     * The double that is asked.
+     * Returns the called double.
      *
      * @return its name
      */
@@ -304,16 +304,16 @@ public final class CallPlace {
     }
 
     /**
-     * One call of it, as it would be written.
+     * Returns one such call as source.
      *
-     * @return such as {@code log.note("rain")}
+     * @return for example {@code log.note("rain")}
      */
     public String text() {
         return asked.text();
     }
 
     /**
-     * Where it stands.
+     * Returns where it is.
      *
      * @return the source file and line
      */
@@ -322,9 +322,9 @@ public final class CallPlace {
     }
 
     /**
-     * Where it stands, as consoles of development environments lead there.
+     * Returns where it is, in the form that the consoles of IDEs turn into a link.
      *
-     * @return such as {@code at dev.observatory.NightRun.observe(NightRun.java:65)}
+     * @return for example {@code at dev.observatory.NightRun.observe(NightRun.java:65)}
      */
     public String at() {
         Message.Place from = asked.from();
@@ -341,7 +341,7 @@ public final class CallPlace {
     }
 
     /**
-     * The source file in which it stands.
+     * Returns its source file.
      *
      * @return the name of the file without folders
      */
@@ -350,18 +350,18 @@ public final class CallPlace {
     }
 
     /**
-     * The line on which it stands.
+     * Returns its line.
      *
-     * @return the line, from 1; less than 1 if that is not known
+     * @return the line, from 1; less than 1 if it is unknown
      */
     public int line() {
         return asked.from().line();
     }
 
     /**
-     * The method with the name of its double, which tests of a class mostly share.
+     * Returns the method with the name of its double, which is usually the same in all tests of a class.
      *
-     * @return such as {@code log.note(String)}
+     * @return for example {@code log.note(String)}
      */
     public String called() {
         return receiver() + "." + signature();
@@ -370,7 +370,7 @@ public final class CallPlace {
     /**
      * The name of the method.
      *
-     * @return the signature up to its parameters
+     * @return the name without the parameters
      */
     public String method() {
         return signature().substring(0, signature().indexOf('('));

@@ -9,7 +9,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * For builds and tools: what a disturbance changes: an answer, an argument, whether the call is made at all.
+ * For builds and tools: what a disturbance changes, for example an answer, an argument, or whether the call is made at
+ * all.
  *
  * @since 0.2
  */
@@ -18,25 +19,25 @@ public enum ChangeKind {
     ANSWER,
     /** The call is neither recorded nor passed on. */
     LOST,
-    /** Another argument is recorded, matched and answered. */
+    /** Another argument is recorded, matched and used for the answer. */
     ARGUMENT,
-    /** A callback that the answer runs is not run. */
+    /** A callback is not run. */
     CALLBACK,
-    /** The call is recorded once more, where a test says exactly how many there are. */
+    /** The call is recorded once more, if a test states the exact number. */
     TWICE,
-    /** The test gets another result of the subject. */
+    /** The test gets another result from the subject. */
     RESULT,
-    /** A call that other tests of the class check is made where it is not made. */
+    /** A call that other tests of the class check is added to a test that does not make it. */
     EXTRA,
-    /** The call throws: what the collaborator declares, or else a RuntimeException. */
+    /** The call throws an exception that the collaborator declares, or else a RuntimeException. */
     THROWN,
     /** The future that the call returns never completes. */
     SILENT,
-    /** The call is made after the next one of another collaborator. Only if it is asked for. */
+    /** The call is delayed until after the next call of another collaborator. Only on request. */
     ORDER;
 
     /**
-     * Whether a value that is passed on is altered: it is enough if one of several other values is noticed.
+     * Tells whether a value is altered: it is enough if one of several other values is noticed.
      *
      * @return whether it is
      */
@@ -45,7 +46,7 @@ public enum ChangeKind {
     }
 
     /**
-     * Whether only the author of a test knows if it should be noticed, so that it counts for nothing.
+     * Tells whether only the author of a test knows if it should be noticed, so that it does not count.
      *
      * @return whether it is
      */
@@ -54,7 +55,7 @@ public enum ChangeKind {
     }
 
     /**
-     * The kinds that are changed unless others are asked for.
+     * Returns the kinds that are used by default.
      *
      * @return all but {@link #ORDER}
      */
@@ -69,7 +70,7 @@ public enum ChangeKind {
     }
 
     /**
-     * The kind as the word that is typed and shown.
+     * Returns the kind as the word used on the command line and in reports.
      *
      * @return the name in lower case
      */
@@ -78,11 +79,11 @@ public enum ChangeKind {
     }
 
     /**
-     * The kinds of a list as typed on a command line or in a build file.
+     * Parses a list from a command line or a build file.
      *
-     * @param words the words, in any letters
+     * @param words the words, in upper or lower case
      * @return the kinds; the {@linkplain #usual() usual} ones if no word is given
-     * @throws ChallengeException if a word is none
+     * @throws ChallengeException if a word is unknown
      */
     public static Set<ChangeKind> ofWords(List<String> words) {
         Set<ChangeKind> kinds = EnumSet.noneOf(ChangeKind.class);

@@ -4,12 +4,12 @@ package dev.zelotype.challenge.change;
  * One thing to change in one run of one test.
  *
  * @param test the test's unique id
- * @param site where the call is made, and of what
- * @param occurrence which of the calls of that site in the test, from 0
+ * @param site where the call is made, and its method
+ * @param occurrence which of the calls at that place in the test, from 0
  * @param kind what is changed
  * @param index which variant of an answer or a result, or which argument
- * @param part what is changed of an argument; empty for all of it
- * @param from for a call that is made where it is not made: a test that makes it; else empty
+ * @param part the changed part of an argument; empty for all of it
+ * @param from for an added call: a test that makes it; otherwise empty
  */
 public record Disturbance(
         String test, String site, int occurrence, ChangeKind kind, int index, String part, String from) {
@@ -18,17 +18,17 @@ public record Disturbance(
         this(test, site.key(), site.occurrence(), kind, index, "", "");
     }
 
-    /** Nothing, in a test. */
+    /** No disturbance, in a test. */
     public static Disturbance none(String test) {
         return new Disturbance(test, "", 0, ChangeKind.ANSWER, 0, "", "");
     }
 
-    /** The same with one part of an argument. */
+    /** The same disturbance for one part of an argument. */
     public Disturbance ofPart(String name) {
         return new Disturbance(test, site, occurrence, kind, index, name, from);
     }
 
-    /** Whether another one makes the same change of the same place, in whatever test. */
+    /** Whether another one makes the same change at the same place, in any test. */
     public boolean isSameChange(Disturbance other) {
         return site.equals(other.site)
                 && kind == other.kind
@@ -36,7 +36,7 @@ public record Disturbance(
                 && (kind.isOfValue() || index == other.index);
     }
 
-    /** Whether another one is about the same call of the same test. */
+    /** Whether another one is about the same call in the same test. */
     public boolean isAtPlaceOf(Disturbance other) {
         return site.equals(other.site) && occurrence == other.occurrence;
     }

@@ -13,7 +13,7 @@ public sealed interface Message {
     record ShowResults() implements Message {}
 
     /**
-     * To the worker: with what JUnit runs.
+     * To the worker: the parameters that JUnit runs with.
      *
      * @param parameters each a key, an equals sign, and a value
      */
@@ -35,17 +35,17 @@ public sealed interface Message {
             List<String> excludedTags)
             implements Message {}
 
-    /** To the worker, which is new: some tests are to run as they are, so that what they need is loaded. */
+    /** To a new worker: some tests are to run unchanged, to load what they need. */
     record WarmUp(List<String> tests) implements Message {}
 
     /** To the worker: one disturbance of the next round. */
     record Disturb(Disturbance disturbance) implements Message {}
 
     /**
-     * To the worker: a statement is to be said at the end of a test, which runs with its disturbance or as it is.
+     * To the worker: a statement is to be tried at the end of a test, disturbed or not.
      *
      * @param trial the class that holds the statement
-     * @param doubles the doubles that it is given
+     * @param doubles the doubles that it uses
      */
     record Try(Disturbance disturbance, boolean disturbed, String trial, List<Named> doubles) implements Message {}
 
@@ -60,7 +60,7 @@ public sealed interface Message {
     /** To the worker: the round is complete, and is to run. */
     record Go() implements Message {}
 
-    /** Something is left out. */
+    /** Something was left out. */
     record Note(String text) implements Message {}
 
     /** A test begins. */
@@ -87,10 +87,10 @@ public sealed interface Message {
      * @param applied what was changed, in words
      * @param failure the first line of its failure
      * @param failed whether it failed at its end, and not only in checks on the way
-     * @param family the class that it shares with tests of the same sort
-     * @param callsSubject whether it calls what calls doubles, in this test or another
+     * @param family the class that groups it with similar tests
+     * @param callsSubject whether it calls, in this test or another, a class that calls doubles
      * @param variables the variables that a statement in it may name
-     * @param tried what became of the statement that was tried; empty if none was
+     * @param tried the result of the statement that was tried; empty if none was
      */
     record Done(
             String test,
@@ -128,16 +128,16 @@ public sealed interface Message {
      * In a file: the challenge that is kept there.
      *
      * @param setUp how its tests were run
-     * @param cut how the tests were shared out among the shards
-     * @param minor which further calls count for nothing; empty for none
-     * @param complete whether all that was planned was run
+     * @param cut how the tests were distributed over the shards
+     * @param minor which further calls do not count; empty for none
+     * @param complete whether all planned runs were made
      */
     record Kept(String setUp, int shard, int shards, String cut, String minor, boolean complete) implements Message {}
 
-    /** In a file: what the classes of a test held. */
+    /** In a file: a hash of the classes of a test. */
     record Print(String test, String print) implements Message {}
 
-    /** In a file: a disturbed run, and what became of it. */
+    /** In a file: a disturbed run and its result. */
     record Ran(
             Disturbance disturbance,
             Asked asked,
@@ -151,7 +151,7 @@ public sealed interface Message {
     /**
      * In a file: a statement was tried at the end of a test.
      *
-     * @param written the statement as it is shown; empty if it does not serve
+     * @param written the statement as it is shown; empty if it did not work
      */
     record Said(String test, String statement, String written) implements Message {}
 
@@ -161,14 +161,14 @@ public sealed interface Message {
     /**
      * A call as the supervisor needs to know it.
      *
-     * @param ofResult whether it is the test that asks, and the subject that answers
-     * @param count how often the method of this double was called in all
-     * @param ofText how often it was called just so
-     * @param from where it is made
+     * @param ofResult whether the test calls here, and the subject answers
+     * @param count how often the method of this double was called in total
+     * @param ofText how often it was called with these arguments
+     * @param from where the call is made
      * @param variants how many other values its answer has
-     * @param defaulted what was answered by default; empty if something was said
+     * @param defaulted the default answer that was given; empty if a statement set the answer
      * @param answer what was answered; empty for nothing
-     * @param future whether the answer is a future, which could stay open
+     * @param future whether the answer is a future, which could stay incomplete
      * @param threw whether it threw
      */
     record Asked(
@@ -221,7 +221,7 @@ public sealed interface Message {
     /**
      * An argument of a call.
      *
-     * @param parts what can be changed of it alone
+     * @param parts the parts of it that can be changed separately
      */
     record Argument(String name, Use use, Written value, List<String> parts) {
 
@@ -234,11 +234,11 @@ public sealed interface Message {
      * A value as source.
      *
      * @param code an expression; empty for a value that cannot be written down
-     * @param imports the types that it names, as they are imported
+     * @param imports the types that it names, which must be imported
      */
     record Written(String code, List<String> imports) {
 
-        /** What cannot be written down. */
+        /** A value that cannot be written as source. */
         public static final Written NOTHING = new Written("", List.of());
 
         public static Written of(@Nullable Object value) {
@@ -252,9 +252,9 @@ public sealed interface Message {
     /** Longer source is hard to read. */
     int LONGEST = 120;
 
-    /** What can be done with an argument. */
+    /** What can be changed about an argument. */
     enum Use {
-        /** It has another value. */
+        /** It gets another value. */
         OTHER,
         /** It is a callback that was run. */
         CALLED,

@@ -2,7 +2,7 @@ package dev.zelotype.challenge.change;
 
 import java.util.List;
 
-/** What became of a disturbance. */
+/** The result of a disturbance. */
 public record Tried(
         Disturbance disturbance,
         CallPlace site,

@@ -12,7 +12,7 @@ public enum Verdict {
     UNCLEAR,
     ABORTED;
 
-    /** What odd values alone explain: no test meant to find them. */
+    /** Failures that only the odd value explains: no test was meant to find them. */
     private static final Set<Class<?>> CRASHES = Set.of(
             NullPointerException.class,
             ClassCastException.class,

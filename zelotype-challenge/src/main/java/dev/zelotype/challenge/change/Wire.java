@@ -13,8 +13,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Messages as lines, for any record of texts, numbers, flags, constants, lists of texts and other such records: the
- * message's name, then its fields in their order, each behind a tab.
+ * Messages as lines, for any record of strings, numbers, flags, enum constants, lists of strings and other such
+ * records: the message's name, then its fields in order, separated by tabs.
  */
 public final class Wire {
 
@@ -30,7 +30,7 @@ public final class Wire {
 
     private Wire() {}
 
-    /** How a record is read and made: looked up once, since thousands of messages are told of few sorts. */
+    /** How a record is read and made: looked up once, because there are thousands of messages but few types. */
     private record Form(List<RecordComponent> components, Constructor<?> constructor) {
 
         static Form of(Class<?> type) {
@@ -80,9 +80,9 @@ public final class Wire {
     }
 
     /**
-     * The message of a line.
+     * Returns the message of a line.
      *
-     * @throws IllegalArgumentException if it is none
+     * @throws IllegalArgumentException if the line is not a message
      */
     public static Message message(String line) {
         Iterator<String> fields = List.of(line.split("\t", -1)).iterator();

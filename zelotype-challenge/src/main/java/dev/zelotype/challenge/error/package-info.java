@@ -1,5 +1,5 @@
 /**
- * What stops a challenge.
+ * The exception that stops a challenge.
  */
 @NullMarked
 package dev.zelotype.challenge.error;

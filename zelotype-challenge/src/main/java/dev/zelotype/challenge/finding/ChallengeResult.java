@@ -12,7 +12,7 @@ import java.util.List;
 public final class ChallengeResult {
 
     /**
-     * A place that was disturbed with some test noticing.
+     * A disturbed place where some test noticed.
      *
      * @param site the call
      * @param kind what was changed
@@ -42,16 +42,16 @@ public final class ChallengeResult {
     private final boolean complete;
 
     /**
-     * What a challenge has found.
+     * The result of a challenge.
      *
      * @param tests the challenged tests
      * @param findings what no test notices, and other remarks
      * @param leftOut what could not be challenged, and why
      * @param noticed the changes that some test noticed
-     * @param gaps how many places have a change that no test notices
-     * @param runs how many disturbed runs there were
-     * @param reused how many more were taken from an earlier challenge
-     * @param complete whether it came to its end
+     * @param gaps the number of places with a change that no test notices
+     * @param runs the number of disturbed runs
+     * @param reused the number of further runs that were reused from an earlier challenge
+     * @param complete whether it ran to its end
      */
     public ChallengeResult(
             List<ChallengedTest> tests,
@@ -73,16 +73,16 @@ public final class ChallengeResult {
     }
 
     /**
-     * The tests that were challenged.
+     * Returns the challenged tests.
      *
-     * @return in the order they ran
+     * @return in the order in which they ran
      */
     public List<ChallengedTest> tests() {
         return tests;
     }
 
     /**
-     * What was found: gaps first.
+     * Returns the findings, gaps first.
      *
      * @return the findings
      */
@@ -91,7 +91,7 @@ public final class ChallengeResult {
     }
 
     /**
-     * The tests that could not be challenged, each with the reason.
+     * Returns the tests that could not be challenged, each with the reason.
      *
      * @return one line each
      */
@@ -100,7 +100,7 @@ public final class ChallengeResult {
     }
 
     /**
-     * How many places were disturbed with some test noticing.
+     * Returns the number of disturbed places where some test noticed.
      *
      * @return the number
      */
@@ -109,7 +109,7 @@ public final class ChallengeResult {
     }
 
     /**
-     * The places that were disturbed with some test noticing.
+     * Returns the disturbed places where some test noticed.
      *
      * @return one for each place and kind
      */
@@ -118,7 +118,7 @@ public final class ChallengeResult {
     }
 
     /**
-     * How many places were disturbed with no test noticing.
+     * Returns the number of disturbed places where no test noticed.
      *
      * @return the number
      */
@@ -127,7 +127,7 @@ public final class ChallengeResult {
     }
 
     /**
-     * How many disturbed runs there were.
+     * Returns the number of disturbed runs.
      *
      * @return the number
      */
@@ -136,7 +136,8 @@ public final class ChallengeResult {
     }
 
     /**
-     * How many more runs were taken from an earlier challenge, since nothing in them has changed.
+     * Returns the number of further runs that were reused from an earlier challenge, because nothing in them has
+     * changed.
      *
      * @return the number
      */
@@ -145,27 +146,27 @@ public final class ChallengeResult {
     }
 
     /**
-     * Whether all that was planned was run.
+     * Tells whether all planned runs were made.
      *
-     * @return false if the time was up or it was stopped
+     * @return false if the time was up or the challenge was stopped
      */
     public boolean isComplete() {
         return complete;
     }
 
     /**
-     * The share of disturbed places at which some test noticed.
+     * Returns the share of disturbed places where some test noticed.
      *
-     * @return percent; 0 if nothing could be disturbed, as {@link #isEmpty} tells
+     * @return percent; 0 if nothing could be disturbed, see {@link #isEmpty}
      */
     public double percent() {
         return isEmpty() ? 0 : 100.0 * noticed() / (noticed() + gaps);
     }
 
     /**
-     * Whether no place was disturbed, so that there is nothing to be a share of.
+     * Tells whether no place was disturbed, so that there is no share.
      *
-     * @return true if so; what was left out tells why
+     * @return whether it is empty; the tests that were left out tell why
      */
     public boolean isEmpty() {
         return noticed() + gaps == 0;

@@ -18,7 +18,7 @@ public final class ChallengedTest {
      * @param name its name for people
      * @param noticed how many changes it noticed
      * @param unnoticed how many it did not notice
-     * @param unclear how many it crashed on
+     * @param unclear on how many it crashed
      */
     public ChallengedTest(String name, int noticed, int unnoticed, int unclear) {
         this.name = name;
@@ -28,7 +28,7 @@ public final class ChallengedTest {
     }
 
     /**
-     * The test's name.
+     * Returns the test's name.
      *
      * @return its class and its title
      */
@@ -37,7 +37,7 @@ public final class ChallengedTest {
     }
 
     /**
-     * What it noticed.
+     * Returns how many disturbances it noticed.
      *
      * @return the number of disturbances
      */
@@ -46,7 +46,7 @@ public final class ChallengedTest {
     }
 
     /**
-     * What it did not notice.
+     * Returns how many disturbances it did not notice.
      *
      * @return the number of disturbances; another test may have noticed them
      */
@@ -55,7 +55,7 @@ public final class ChallengedTest {
     }
 
     /**
-     * What made it crash without looking.
+     * Returns on how many disturbances it crashed without checking.
      *
      * @return the number of disturbances
      */

@@ -14,17 +14,20 @@ import java.util.Set;
  */
 public final class Finding {
 
-    /** How sure it is. */
+    /** How certain it is. */
     public enum Weight {
-        /** A disturbance that no test noticed: a slip there would stay. */
+        /** No test noticed the disturbance, so a bug there would not be found. */
         GAP,
         /** Tests crashed on the odd value: it is unclear whether a check would notice. */
         UNCLEAR,
-        /** Something that no test noticed; only the author can decide whether a test should. */
+        /** No test noticed; only the author can decide whether a test should. */
         QUESTION,
-        /** Any of these in logging, metrics or audit, or in calls that were named as minor: it does not count. */
+        /**
+         * One of the above for calls of logging, metrics or audit, or for calls that were named as minor: it does not
+         * count.
+         */
         MINOR,
-        /** Worth knowing, and not wrong. */
+        /** Worth knowing, but not a problem. */
         NOTE
     }
 
@@ -40,10 +43,10 @@ public final class Finding {
     /**
      * Makes a finding.
      *
-     * @param weight how sure it is
-     * @param site the call in question
+     * @param weight how certain it is
+     * @param site the call
      * @param kind what was changed
-     * @param sentence the finding for people
+     * @param sentence the sentence
      * @param proposals the statements to try, the best first
      * @param tests the tests that reach the call
      */
@@ -77,7 +80,7 @@ public final class Finding {
     }
 
     /**
-     * The statements to try, the best first.
+     * Returns the statements to try, the best first.
      *
      * @return the statements
      */
@@ -86,7 +89,7 @@ public final class Finding {
     }
 
     /**
-     * The test in which a statement is tried.
+     * Returns the test in which a statement is tried.
      *
      * @param proposal one of the statements
      * @return its id, or its name
@@ -97,30 +100,30 @@ public final class Finding {
     }
 
     /**
-     * The same with the statement that has been tried.
+     * Returns the finding with the statement that has been tried.
      *
-     * @param tried the statement; empty if none served
-     * @param test the id of the test in which it was tried; empty if none served
-     * @return another finding
+     * @param tried the statement; empty if none worked
+     * @param test the id of the test in which it was tried; empty if none worked
+     * @return a new finding
      */
     public Finding with(String tried, String test) {
         return new Finding(weight, site, kind, sentence, tried, test, List.of(), tests);
     }
 
     /**
-     * The same as one that counts for nothing.
+     * Returns the finding as one that does not count.
      *
-     * @return another finding
+     * @return a new finding
      */
     public Finding minor() {
         return new Finding(Weight.MINOR, site, kind, sentence, statement, statedIn, proposals, tests);
     }
 
     /**
-     * The same with the tests of another one.
+     * Returns the finding with the tests of another one.
      *
      * @param other the other finding
-     * @return another finding
+     * @return a new finding
      */
     public Finding alsoIn(Finding other) {
         Set<String> all = new LinkedHashSet<>(tests);
@@ -129,25 +132,25 @@ public final class Finding {
     }
 
     /**
-     * How sure it is.
+     * How certain it is.
      *
-     * @return the weight
+     * @return the certainty
      */
     public Weight weight() {
         return weight;
     }
 
     /**
-     * The call in question.
+     * Returns the call.
      *
-     * @return where it stands, and of what
+     * @return its place and method
      */
     public CallPlace site() {
         return site;
     }
 
     /**
-     * What was changed.
+     * Returns what was changed.
      *
      * @return the kind of disturbance
      */
@@ -156,7 +159,7 @@ public final class Finding {
     }
 
     /**
-     * What was found.
+     * Returns what was found.
      *
      * @return one sentence
      */
@@ -165,17 +168,18 @@ public final class Finding {
     }
 
     /**
-     * What to write at the end of a test. It has been compiled, and holds there unless the change is made.
+     * Returns what to write at the end of a test. It has been compiled; it passes there, and fails if the change is
+     * made.
      *
-     * @return a statement, ready to paste, after the imports and the field that it needs, a line each; empty if there is
-     *     none
+     * @return a statement, ready to paste, after the imports and the field that it needs, one per line; empty if there
+     *     is none
      */
     public String statement() {
         return statement;
     }
 
     /**
-     * The test in which the statement holds.
+     * Returns the test in which the statement passes.
      *
      * @return its unique id on the JUnit Platform; empty without a statement
      */
@@ -184,7 +188,7 @@ public final class Finding {
     }
 
     /**
-     * The tests that reach the call.
+     * Returns the tests that reach the call.
      *
      * @return their names
      */

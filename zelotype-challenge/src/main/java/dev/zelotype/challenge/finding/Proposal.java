@@ -8,12 +8,12 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A statement that may close a gap, for one test; it is printed only after it has been tried there.
+ * A statement that may close a gap, for one test. It is printed only after it has been tried there.
  *
  * @param statement as it would be written at the end of the test
  * @param imports the types that it names
  * @param receivers the doubles in it
- * @param disturbance what must make it fail; null if it is enough that it holds
+ * @param disturbance the disturbance that must make it fail; null if it only has to pass
  */
 public record Proposal(
         String statement,
@@ -24,7 +24,7 @@ public record Proposal(
     /**
      * A double as a statement names it.
      *
-     * @param variable the name of the variable; the double's own if no variable holds it
+     * @param variable the name of the variable; the double's own name if no variable holds it
      * @param type the variable's type as source
      * @param named the double
      * @param declared whether the test has such a variable

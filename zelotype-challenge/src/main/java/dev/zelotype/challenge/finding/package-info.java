@@ -1,5 +1,5 @@
 /**
- * What a challenge has found.
+ * The result of a challenge.
  */
 @NullMarked
 package dev.zelotype.challenge.finding;

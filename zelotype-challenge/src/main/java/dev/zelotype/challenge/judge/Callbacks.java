@@ -15,7 +15,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Callbacks that subjects pass on and that no test runs, so that what they do is untested.
+ * Callbacks that subjects pass to collaborators but that no test runs, so that their code is untested.
  */
 final class Callbacks {
 
@@ -25,7 +25,7 @@ final class Callbacks {
         this.tests = tests;
     }
 
-    /** One question for each that no test runs. */
+    /** Returns one question for each that no test runs. */
     List<Finding> neverRun() {
         Set<String> run = new HashSet<>();
         Map<String, CallPlace> found = new LinkedHashMap<>();

@@ -18,7 +18,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What no test noticed, as a sentence, with the statement that would notice it.
+ * A disturbance that no test noticed as a sentence, with the statement that would notice it.
  */
 final class FindingText {
 
@@ -92,7 +92,7 @@ final class FindingText {
         return group.part.contains(" ") ? name + " without " + group.part : "another " + name + "." + group.part + "()";
     }
 
-    /** A supposition that fits any argument is what lets another argument pass, and no check is missing. */
+    /** If a supposition accepts any argument, it lets another argument pass; no check is missing. */
     private static boolean isToNarrow(Group group) {
         return !group.site.isCommand()
                 && !group.site.isCountedExactly()
@@ -105,7 +105,7 @@ final class FindingText {
                 + " only.";
     }
 
-    /** A parameter that no class file names is told by its place. */
+    /** A parameter without a name in the class file is named by its position. */
     static String called(String name) {
         if (!name.startsWith(UNNAMED)) {
             return name;
@@ -169,7 +169,7 @@ final class FindingText {
         return exactly.isEmpty() ? anyOf(site, receiver) : exactly;
     }
 
-    /** A check of just this call, as often as it was made; empty if an argument cannot be written down. */
+    /** A check of exactly this call and count; empty if an argument cannot be written down. */
     private static String exactly(CallPlace site, Receiver receiver) {
         String call = site.written(receiver.variable());
         return call.isEmpty() ? "" : "verify(" + call + ")" + times(site.ofText());
@@ -180,7 +180,7 @@ final class FindingText {
         return any(site, receiver) + times(site.count());
     }
 
-    /** Adds a statement, unless it is empty; of the types that it could name only those it does name are imported. */
+    /** Adds a statement unless it is empty, with imports for the types that it uses. */
     private static void add(
             List<Proposal> all,
             String statement,
@@ -192,13 +192,13 @@ final class FindingText {
         }
     }
 
-    /** A statement that no call of the kind may come in a test. */
+    /** A statement that forbids a call in a test. */
     Proposal never(CallPlace site, Disturbance disturbance) {
         Receiver receiver = receiver(site, disturbance.test());
         return new Proposal(any(site, receiver) + ".never();", Set.of(), List.of(receiver), disturbance);
     }
 
-    /** What says the default answer of a call; null if that cannot be written down. */
+    /** A statement that sets the default answer of a call; null if that cannot be written down. */
     @Nullable
     Proposal defaulted(CallPlace site, String test) {
         Receiver receiver = receiver(site, test);
@@ -215,7 +215,7 @@ final class FindingText {
         return "verify(" + receiver.variable() + "::" + site.method() + ")";
     }
 
-    /** The variable of a test that holds a double: of its name, or else the only one of its type. */
+    /** The variable of a test that holds a double: the one with its name, or else the only one of its type. */
     private Receiver receiver(CallPlace site, String test) {
         String name = site.receiver();
         Message.Named named = new Message.Named(name, site.type());

@@ -10,17 +10,17 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One place and one thing that may be changed there, over all tests.
+ * One place and one possible change there, over all tests.
  */
 final class Group {
 
     final ChangeKind kind;
     final int index;
-    /** What is changed of an argument; empty for all of it. */
+    /** The changed part of an argument; empty for all of it. */
     final String part;
 
     final Set<String> tests = new LinkedHashSet<>();
-    /** The call that represents the others: one that passed, if any did. */
+    /** The call that represents the others: one whose test passed, if there is one. */
     CallPlace site;
 
     String test = "";

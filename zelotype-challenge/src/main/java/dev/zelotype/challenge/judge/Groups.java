@@ -12,13 +12,13 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the disturbed runs say of each place and of each thing that may be changed there, over all tests.
+ * The results of the disturbed runs for each place and each possible change there, over all tests.
  */
 final class Groups {
 
     private final Map<Key, Group> byKey = new LinkedHashMap<>();
 
-    /** Of several values one that is noticed is enough, so they share an index. */
+    /** If a place has several other values, it is enough that one is noticed, so they share an index. */
     private record Key(String site, ChangeKind kind, int index, String part) {}
 
     Groups(List<Tried> tried, Map<String, Baseline> tests) {
@@ -53,7 +53,7 @@ final class Groups {
         return byKey.values();
     }
 
-    /** What is known of a change that a place has only one of; null if it was not tried. */
+    /** The result of a change that can be made only once at a place; null if it was not tried. */
     @Nullable
     Group of(CallPlace site, ChangeKind kind) {
         return of(site, kind, 0);
@@ -63,16 +63,16 @@ final class Groups {
         return byKey.get(new Key(site.key(), kind, index, ""));
     }
 
-    /** Whether some test notices a change that a place has only one of. */
+    /** Whether some test notices a change that can be made only once at a place. */
     boolean isNoticed(CallPlace site, ChangeKind kind) {
         Group known = of(site, kind);
         return known != null && known.noticed;
     }
 
     /**
-     * Whether another finding at the same place covers it. A call whose answer some test looks at is looked
-     * at; one that may be left out may have any argument. Who said what it answers means the answer to matter, so that
-     * is reported for a query, and not that it may be left out.
+     * Whether another finding at the same place covers it. If a test checks the answer of a call, the call counts as
+     * checked. If a call may be left out, its arguments do not matter. A statement that sets an answer shows that the
+     * answer matters, so for a query that is reported, rather than that the call may be left out.
      */
     boolean isSaidAlready(Group group) {
         Group answer = of(group.site, ChangeKind.ANSWER);

@@ -22,8 +22,8 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Says what the disturbed runs mean. A disturbance that any test of the suite notices is not a gap; of
- * several other answers one that is noticed is enough.
+ * Interprets the disturbed runs. A disturbance that any test of the suite notices is not a gap; of several other
+ * answers it is enough that one is noticed.
  */
 public final class Judge {
 
@@ -36,7 +36,7 @@ public final class Judge {
     /**
      * Judges.
      *
-     * @param minor matches further calls that count for nothing; null for none
+     * @param minor matches further calls that do not count; null for none
      */
     public Judge(Map<String, Baseline> tests, List<Tried> tried, @Nullable Pattern minor) {
         this.tests = tests;
@@ -57,7 +57,7 @@ public final class Judge {
         return found;
     }
 
-    /** The calls that some tests make, and that matter there, to be made in others of their sort. */
+    /** Calls that are made and checked in some tests, to be made in similar tests that do not make them. */
     public Map<Disturbance, CallPlace> extras() {
         return new MissingCalls(tests, tried, groups).extras();
     }
@@ -87,7 +87,7 @@ public final class Judge {
         return challenged;
     }
 
-    /** What was found, each with the statements that would close it. */
+    /** The findings, each with the statements that would close it. */
     public List<Finding> findings() {
         List<Finding> findings = new ArrayList<>();
         Map<String, Finding> orders = new LinkedHashMap<>();
@@ -120,7 +120,7 @@ public final class Judge {
         return MinorCalls.include(site, minor);
     }
 
-    /** All of it as a result. */
+    /** Returns everything as a result. */
     public ChallengeResult result(List<Finding> findings, List<String> leftOut, int reused, boolean complete) {
         List<ChallengeResult.Noticed> noticed = new ArrayList<>();
         int gaps = 0;

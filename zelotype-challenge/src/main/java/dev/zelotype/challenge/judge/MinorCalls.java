@@ -6,12 +6,12 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Calls that few tests check, and for good reasons: of logging, metrics and audit. What is found there is told apart, and
- * counts for nothing.
+ * Calls that few tests check, with good reason: logging, metrics and audit. Findings about them are listed separately
+ * and do not count.
  */
 final class MinorCalls {
 
-    /** Types, or the packages that hold them, that are made for nothing else. */
+    /** Types, or their packages, that serve only this purpose. */
     private static final List<String> TYPES = List.of(
             "java.lang.System$Logger",
             "java.util.logging.",
@@ -26,14 +26,14 @@ final class MinorCalls {
             "com.codahale.metrics.",
             "org.eclipse.microprofile.metrics.");
 
-    /** How types of the user's own that do the same are mostly called. */
+    /** Common names of the user's own types that do the same. */
     private static final Pattern NAMES = Pattern.compile(".*(Logger|Logging|Metrics?|MetricRegistry|MeterRegistry|Meter"
             + "|Telemetry|Tracer|Auditor|Audit|AuditLog|AuditTrail|Counters?|Gauges?|Histogram|Statistics|Stats)|Log");
 
     private MinorCalls() {}
 
     /**
-     * Whether what is found at a place counts for nothing.
+     * Whether findings at a place do not count.
      *
      * @param others further methods with their types; null for none
      */

@@ -19,7 +19,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Calls that some tests check, in tests that do not make them: would these notice one?
+ * Calls that some tests check, in tests that do not make them: would these notice such a call?
  */
 final class MissingCalls {
 
@@ -34,7 +34,7 @@ final class MissingCalls {
     }
 
     /**
-     * The calls that some tests make, and that matter there, to be made in the other tests of the same classes.
+     * The calls that are made and checked in some tests, to be made in the other tests of the same classes.
      *
      * @return the disturbances, each with the call that it makes
      */
@@ -76,7 +76,7 @@ final class MissingCalls {
         return found;
     }
 
-    /** Calls that tests would not have noticed though they do not make them; one question for each method and class. */
+    /** Calls that tests would not notice although they do not make them; one question for each method and class. */
     List<Finding> questions(FindingText texts) {
         Map<String, CallPlace> asked = new LinkedHashMap<>();
         Map<String, Disturbance> first = new HashMap<>();

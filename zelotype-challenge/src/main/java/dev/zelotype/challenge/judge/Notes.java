@@ -29,8 +29,8 @@ final class Notes {
     }
 
     /**
-     * Checks that some disturbance makes fail, but none alone, not even one of the calls that they check. Of two
-     * that always fail together the one that stands first is kept.
+     * Checks that fail under some disturbance, but never as the only check, not even for the calls that they check. Of
+     * two that always fail together, the first one is kept.
      */
     List<Finding> needless() {
         Map<String, CallPlace> checks = new LinkedHashMap<>();

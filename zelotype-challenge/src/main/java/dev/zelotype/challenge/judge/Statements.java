@@ -8,13 +8,13 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Findings about the same two classes whose statements are the same.
+ * Findings about the same two classes with the same statements.
  */
 final class Statements {
 
     private Statements() {}
 
-    /** What one statement closes is one finding; the first of them speaks for the others. */
+    /** Findings that one statement closes are reported as one; the first represents the others. */
     static List<Finding> once(List<Finding> findings) {
         Map<Object, Finding> byStatement = new LinkedHashMap<>();
         for (Finding each : findings) {
@@ -32,7 +32,7 @@ final class Statements {
         return new ArrayList<>(byStatement.values());
     }
 
-    /** Questions are asked for each sort of tests, gaps once. */
+    /** Questions are asked once for each kind of test, gaps once in total. */
     private static Object tests(Finding finding) {
         return finding.weight() == Weight.QUESTION ? finding.tests() : "";
     }

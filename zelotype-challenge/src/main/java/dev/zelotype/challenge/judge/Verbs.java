@@ -3,7 +3,7 @@ package dev.zelotype.challenge.judge;
 import java.util.Set;
 
 /**
- * Whether the name of a method sounds like something that is done, and not like a question.
+ * Whether a method name sounds like an action rather than a query.
  */
 final class Verbs {
 
@@ -21,7 +21,7 @@ final class Verbs {
                             + " transfer transition trigger turn unblock undo unlock unregister unsubscribe update upload"
                             + " upsert withdraw write")
                     .split(" "));
-    /** Those of the above that ask as often. */
+    /** Verbs from the above list that are used just as often for queries. */
     private static final Set<String> BOTH =
             Set.of("index", "load", "order", "poll", "rate", "request", "return", "track");
 

@@ -1,5 +1,5 @@
 /**
- * What the disturbed runs mean: which changes no test notices, and what to write.
+ * Interpretation of the disturbed runs: which changes no test notices, and what to write.
  */
 @NullMarked
 package dev.zelotype.challenge.judge;

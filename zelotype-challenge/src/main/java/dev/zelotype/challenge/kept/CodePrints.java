@@ -23,21 +23,22 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Tells whether code has changed: that of some classes and of all that these name, directly or by way of others, as far as
- * the folders of a class path hold it. A class that is found by nothing but a composed name is not seen.
+ * Detects whether code has changed: that of some classes and of all classes that they refer to, directly or indirectly,
+ * as far as they are in the folders of a class path. Classes that are only loaded by a name composed at run time are
+ * not found.
  */
 public final class CodePrints {
 
     private static final Pattern IN_DESCRIPTOR = Pattern.compile("L([^;<>()]+)[;<]");
     private static final int MAGIC = 0xCAFEBABE;
     private static final int UTF8 = 1;
-    /** How many bytes follow each sort of constant; -1 for sorts that there are not. */
+    /** The length in bytes of each type of constant; -1 for types that do not exist. */
     private static final int[] LENGTHS = {-1, -1, -1, 4, 4, 8, 8, 2, 2, 4, 4, 4, 4, -1, -1, 3, 2, 4, 4, 2, 2};
 
     private static final int LONG = 5;
     private static final int DOUBLE = 6;
 
-    /** A class as its file is. */
+    /** The content of a class file. */
     private record Code(String print, Set<String> texts) {}
 
     private final Map<String, Code> classes = new HashMap<>();
@@ -87,7 +88,7 @@ public final class CodePrints {
         }
     }
 
-    /** All texts of a class's constants; what is damaged has none. */
+    /** All strings in a class's constant pool; none if the file is damaged. */
     private static Set<String> texts(byte[] code) throws IOException {
         Set<String> texts = new HashSet<>();
         DataInputStream in = new DataInputStream(new ByteArrayInputStream(code));
@@ -110,21 +111,21 @@ public final class CodePrints {
         return texts;
     }
 
-    /** The bytes of each class in the tests' folders, with all that is written inside it. */
+    /** The bytes of each class in the tests' folders, including its nested classes. */
     public Map<String, Long> sizes() {
         return sizes;
     }
 
-    /** What is not a class file: jars, and files that tests may read. */
+    /** Files that are not class files: jars, and resources that tests may read. */
     public String others() {
         return Prints.of(others.toString());
     }
 
     /**
-     * What the code of some classes is.
+     * Returns a hash of the code of some classes.
      *
      * @param names their binary names
-     * @return a text that changes with the code
+     * @return a string that changes with the code
      */
     public String of(Collection<String> names) {
         Deque<String> open = new ArrayDeque<>();

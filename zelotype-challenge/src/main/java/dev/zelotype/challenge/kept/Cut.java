@@ -10,21 +10,21 @@ import java.util.PriorityQueue;
 import java.util.TreeMap;
 
 /**
- * Shares test classes out among machines, or tests among the JVMs of one: the same on each of them, as long as they know the
- * same classes and times. The longest come first, each to the shard that has the least to do so far.
+ * Distributes test classes over machines, or tests over the JVMs of one machine. Each machine computes the same result,
+ * provided they know the same classes and times. The longest come first, each for the shard with the least work so far.
  */
 public final class Cut {
 
     private final Map<String, Integer> shardOf = new TreeMap<>();
     private final int count;
 
-    /** What a shard has to do. */
+    /** The work of a shard. */
     private record Load(int shard, double weight) {}
 
     /**
      * Cuts.
      *
-     * @param weights by class, how much longer one takes than another
+     * @param weights by class, its relative duration
      */
     public Cut(Map<String, Double> weights, int count) {
         this.count = count;
@@ -42,7 +42,7 @@ public final class Cut {
         }
     }
 
-    /** Cuts the tests of one machine, by their ids. */
+    /** Distributes the tests of one machine, by their ids. */
     public static Cut ofTests(Collection<Baseline> tests, int count) {
         Map<String, Double> weights = new TreeMap<>();
         tests.forEach(each -> weights.put(each.id(), (double) each.millisOfAllRuns()));
@@ -50,11 +50,11 @@ public final class Cut {
     }
 
     /**
-     * Weighs classes by the times that an earlier challenge has measured. Those that it did not know count by their size as
-     * those that it knew.
+     * Weighs classes by the times that an earlier challenge measured. Classes that it did not know are weighed by their
+     * size, scaled like those that it knew.
      *
-     * @param sizes by class, the bytes of its code
-     * @param millis by class, what is known of its time
+     * @param sizes by class, the size of its code in bytes
+     * @param millis by class, its known time
      */
     public static Map<String, Double> weights(Map<String, Long> sizes, Map<String, Long> millis) {
         double knownMillis = 0;
@@ -83,7 +83,7 @@ public final class Cut {
         return classes;
     }
 
-    /** What all shards of one cut share, and those of another do not. */
+    /** A key that all shards of one distribution share, different from that of any other. */
     public String print() {
         return Prints.of(count + " " + shardOf);
     }

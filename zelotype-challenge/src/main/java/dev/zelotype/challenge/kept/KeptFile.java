@@ -21,23 +21,23 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The runs of a challenge as a file, one message a line, in the folder of a journal. A shard has a file of its own.
+ * The runs of a challenge as a file, one message per line, in the folder of a journal. Each shard has its own file.
  */
 public final class KeptFile {
 
     private static final String ENDING = ".runs";
-    /** Of another version nothing is read: what it means may have changed. */
+    /** Files of another version are not read, because their meaning may have changed. */
     private static final String FIRST_LINE = "zelotype-challenge 1";
 
     private KeptFile() {}
 
-    /** The file of a shard in a folder. */
+    /** Returns the file of a shard in a folder. */
     public static Path in(Path folder, Shard shard) {
         return folder.resolve(
                 "challenge" + (shard.isPart() ? "-" + shard.number() + "-of-" + shard.count() : "") + ENDING);
     }
 
-    /** Writes all of a challenge; a file that was there is replaced. */
+    /** Writes the whole challenge, and replaces an existing file. */
     public static void write(Path folder, KeptRuns runs) {
         Path file = in(folder, runs.shard());
         try {
@@ -83,8 +83,8 @@ public final class KeptFile {
     /**
      * Reads a file.
      *
-     * @param lost hears why it is of no use
-     * @return null if it is not there, or of no use
+     * @param lost is told why a file is unusable
+     * @return null if it does not exist or is unusable
      */
     public static @Nullable KeptRuns read(Path file, Consumer<String> lost) {
         if (!Files.isRegularFile(file)) {
@@ -145,7 +145,7 @@ public final class KeptFile {
     /**
      * Reads all files of a folder.
      *
-     * @param lost hears which are of no use, and why
+     * @param lost is told which files are unusable, and why
      */
     public static List<KeptRuns> all(Path folder, Consumer<String> lost) {
         List<KeptRuns> all = new ArrayList<>();

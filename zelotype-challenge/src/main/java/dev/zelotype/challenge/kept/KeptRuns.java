@@ -14,8 +14,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The disturbed runs of a challenge: what a later one need not run again, and what machines that share the work put
- * together. For one thread; may be read by several once it is complete.
+ * The disturbed runs of a challenge, which a later challenge can reuse and which shards combine. Written by one thread;
+ * several may read it once it is complete.
  */
 public final class KeptRuns {
 
@@ -34,12 +34,12 @@ public final class KeptRuns {
         this.head = head;
     }
 
-    /** Those of no challenge. */
+    /** No kept runs. */
     public static KeptRuns none() {
         return new KeptRuns(new Message.Kept("", 1, 1, "", "", true));
     }
 
-    /** What is known of the challenge. */
+    /** The description of the challenge. */
     public Message.Kept head() {
         return head;
     }
@@ -51,7 +51,7 @@ public final class KeptRuns {
     /**
      * Adds a test.
      *
-     * @param print what its classes held
+     * @param print a hash of the classes that it had
      */
     public void add(Baseline test, String print) {
         tests.put(test.id(), test);
@@ -75,7 +75,7 @@ public final class KeptRuns {
         return tests;
     }
 
-    /** What the classes of a test held; empty if it is not known. */
+    /** The hash of a test's classes; empty if unknown. */
     public String print(String test) {
         return prints.getOrDefault(test, "");
     }
@@ -84,7 +84,7 @@ public final class KeptRuns {
         return List.copyOf(tried.values());
     }
 
-    /** The statements that were tried, with what became of them. */
+    /** The statements that were tried, with their results. */
     public List<Message.Said> said() {
         return List.copyOf(said.values());
     }
@@ -93,12 +93,12 @@ public final class KeptRuns {
         return leftOut;
     }
 
-    /** What a disturbed run came to; null if it was not run. */
+    /** The result of a disturbed run; null if it was not run. */
     public @Nullable Tried of(Disturbance disturbance, boolean confirms) {
         return tried.get(new Key(disturbance, confirms));
     }
 
-    /** What became of a statement at the end of a test; null if it was not tried. */
+    /** The result of a statement at the end of a test; null if it was not tried. */
     public Message.@Nullable Said of(String test, String statement) {
         return said.get(new Place(test, statement));
     }
@@ -112,7 +112,7 @@ public final class KeptRuns {
         return millis;
     }
 
-    /** The runs of some tests alone, with the statements that were tried in them. */
+    /** The runs of only some tests, with the statements that were tried in them. */
     public KeptRuns only(Set<String> these) {
         KeptRuns some = new KeptRuns(head);
         tests.forEach((id, test) -> {

@@ -5,7 +5,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
-/** Short texts that differ if what they are of differs. */
+/** Short hashes. */
 final class Prints {
 
     private static final int LENGTH = 32;

@@ -5,14 +5,14 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * For builds and tools: which part of the tests one machine challenges, of several that share the work. Immutable.
+ * For builds and tools: the part of the tests that one machine challenges, if several share the work. Immutable.
  *
  * <pre>{@code
  * Shard third = Shard.of("3/8");
  * }</pre>
  *
  * @param number from 1
- * @param count how many parts there are
+ * @param count the number of parts
  * @since 0.2
  */
 public record Shard(int number, int count) {
@@ -34,11 +34,11 @@ public record Shard(int number, int count) {
     }
 
     /**
-     * The shard that a word names.
+     * Parses a shard.
      *
-     * @param word such as {@code 3/8}: the third of eight
+     * @param word for example {@code 3/8}: the third of eight
      * @return the shard
-     * @throws ChallengeException if it names none
+     * @throws ChallengeException if it is not a shard
      */
     public static Shard of(String word) {
         Matcher found = WORD.matcher(word.strip());
@@ -54,7 +54,7 @@ public record Shard(int number, int count) {
     }
 
     /**
-     * Whether it is a part only.
+     * Tells whether it is only a part.
      *
      * @return false for all tests
      */
@@ -62,7 +62,7 @@ public record Shard(int number, int count) {
         return count > 1;
     }
 
-    /** The shard as the word that is typed and shown. */
+    /** Returns the shard in the form used on the command line. */
     @Override
     public String toString() {
         return number + "/" + count;

@@ -1,6 +1,6 @@
 /**
- * What a challenge keeps for a later one: its disturbed runs, what the classes of a test held, and how tests are shared out
- * among machines.
+ * What a challenge keeps for a later one: its disturbed runs, hashes of the tests' classes, and how tests are
+ * distributed over machines.
  */
 @NullMarked
 package dev.zelotype.challenge.kept;

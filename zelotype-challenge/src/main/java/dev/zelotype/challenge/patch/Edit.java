@@ -6,11 +6,11 @@ import java.util.List;
 /**
  * Text that is inserted into a source.
  *
- * @param at the offset before which it comes
+ * @param at the offset at which it is inserted
  */
 record Edit(int at, String text) {
 
-    /** A source after edits at places of its own; several at one place come in their order. */
+    /** Returns a source with edits applied; several edits at the same place are applied in order. */
     static String apply(String source, List<Edit> edits) {
         StringBuilder out = new StringBuilder();
         int from = 0;

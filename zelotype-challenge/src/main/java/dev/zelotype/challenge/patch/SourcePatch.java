@@ -41,8 +41,8 @@ import javax.tools.ToolProvider;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For builds and tools: what a challenge proposes to write, as a patch of the tests' sources. Each source is compiled with
- * what is added before it becomes part of the patch. No file is changed. Immutable.
+ * For builds and tools: the proposals of a challenge as a patch of the test sources. Each source is compiled with its
+ * additions before it becomes part of the patch. No file is changed. Immutable.
  *
  * <pre>{@code
  * SourcePatch patch = SourcePatch.of(result, List.of(Path.of("src/test/java")), classPath);
@@ -67,13 +67,13 @@ public final class SourcePatch {
     }
 
     /**
-     * Makes the patch of a result. Statements for gaps and unclear places are written; questions are for people to answer
-     * first.
+     * Makes the patch of a result. It contains statements for gaps and unclear places; questions must be answered by
+     * people first.
      *
-     * @param result what a challenge has found
-     * @param sources the folders of the tests' sources; paths in the patch begin as they do, relative to the working
+     * @param result the result of a challenge
+     * @param sources the folders of the test sources; paths in the patch start with them, relative to the working
      *     directory
-     * @param classPath what the sources are compiled with
+     * @param classPath the class path to compile the sources with
      * @return the patch
      * @throws ChallengeException if a source cannot be read, or this JVM has no compiler
      */
@@ -86,7 +86,7 @@ public final class SourcePatch {
     }
 
     /**
-     * The patch.
+     * Returns the patch.
      *
      * @return a unified diff; empty if there is nothing to write
      */
@@ -95,7 +95,7 @@ public final class SourcePatch {
     }
 
     /**
-     * How many statements it adds.
+     * Returns how many statements it adds.
      *
      * @return the number
      */
@@ -104,15 +104,15 @@ public final class SourcePatch {
     }
 
     /**
-     * What was proposed and is not in the patch.
+     * Returns the proposals that are not in the patch.
      *
-     * @return one sentence each
+     * @return one sentence for each
      */
     public List<String> leftOut() {
         return leftOut;
     }
 
-    /** A test as its unique id tells it. */
+    /** A test as described by its unique id. */
     private record Place(List<String> types, String file, String method, int parameters) {
 
         static @Nullable Place of(String id) {
@@ -234,7 +234,10 @@ public final class SourcePatch {
                     .replaceFirst("^/", "");
         }
 
-        /** A name of the test may hide one of a statement: what does not compile beside the others is left out. */
+        /**
+         * A name in the test may hide one in a statement: statements that do not compile together with the others are
+         * left out.
+         */
         private List<Addition> compiled(Path file, TestSource source, List<Addition> wanted) {
             if (compiles(file, after(source, wanted))) {
                 return wanted;
@@ -275,7 +278,7 @@ public final class SourcePatch {
         }
     }
 
-    /** Drops the compiled classes. */
+    /** Discards the compiled classes. */
     private static final class Nowhere extends ForwardingJavaFileManager<JavaFileManager> {
 
         Nowhere(JavaFileManager files) {

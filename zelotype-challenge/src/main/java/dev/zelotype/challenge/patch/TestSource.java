@@ -24,7 +24,7 @@ import javax.tools.SimpleJavaFileObject;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The source of a test, and where in it something may be written.
+ * The source of a test, and the places where something can be inserted.
  */
 final class TestSource {
 
@@ -75,10 +75,10 @@ final class TestSource {
     }
 
     /**
-     * What must be inserted to say something at the end of a test.
+     * The edits that add a statement to the end of a test.
      *
-     * @param types the names of the class and the classes around it, the outermost first
-     * @param parameters how many the method has
+     * @param types the names of the class and its enclosing classes, the outermost first
+     * @param parameters the number of the method's parameters
      * @return null if the source has no such method, or more than one
      */
     @Nullable
@@ -156,7 +156,7 @@ final class TestSource {
         return end == 0 ? 0 : line < 0 ? text.length() : line + 1;
     }
 
-    /** Behind the last field, or else at the beginning of the class. */
+    /** After the last field, or else at the start of the class. */
     private Edit field(ClassTree type, String field) {
         long end = -1;
         for (Tree each : type.getMembers()) {
@@ -171,7 +171,7 @@ final class TestSource {
         return new Edit((int) end, newline + newline + indent + field);
     }
 
-    /** Where the braces of a class may begin: annotations with braces of their own come before its name. */
+    /** Where to look for the brace of a class body: annotations before the class name may have braces of their own. */
     private long headEnd(ClassTree type) {
         long end = positions.getEndPosition(unit, type.getModifiers());
         return end < 0 ? positions.getStartPosition(unit, type) : end;
@@ -202,13 +202,13 @@ final class TestSource {
     }
 
     /**
-     * What is to be said.
+     * What is inserted.
      *
      * @param imports qualified names, with {@code static} before those of methods
      */
     record Wanted(Set<String> imports, List<String> fields, String statement) {
 
-        /** What a finding proposes, with the static imports that it needs. */
+        /** The proposal of a finding, with the static imports that it needs. */
         static Wanted of(String proposed, Set<String> verbs, String verbsOf) {
             Set<String> imports = new LinkedHashSet<>();
             List<String> fields = new ArrayList<>();

@@ -4,15 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The difference of a file before and after text was inserted, as a unified diff that {@code git apply} and {@code patch}
- * take.
+ * The difference between a file before and after text was inserted, as a unified diff for {@code git apply} and {@code
+ * patch}.
  */
 final class UnifiedDiff {
 
     private static final int CONTEXT = 3;
     private static final String NO_NEWLINE = "\\ No newline at end of file";
 
-    /** A line is kept, taken away, or added; its text ends with its own line break, if it has one. */
+    /** A line that is kept, removed or added; its text includes its line break, if it has one. */
     private record Line(char sign, String text) {}
 
     private UnifiedDiff() {}
@@ -44,7 +44,9 @@ final class UnifiedDiff {
         return out.length() == 0 ? "" : "--- a/" + path + "\n+++ b/" + path + "\n" + out;
     }
 
-    /** Where a hunk ends: after the context that follows its last change; changes with little between share one. */
+    /**
+     * The end of a hunk: after the context that follows its last change. Changes that are close together share a hunk.
+     */
     private static int end(List<Line> lines, int first) {
         int last = first;
         for (int i = first; i < lines.size() && i <= last + 2 * CONTEXT; i++) {
@@ -77,7 +79,7 @@ final class UnifiedDiff {
         return lines;
     }
 
-    /** Text was only inserted, so each old line is met again, in its order, or has been split. */
+    /** Text was only inserted, so each old line appears again in order, or has been split. */
     private static List<Line> compared(List<String> before, List<String> after) {
         List<Line> lines = new ArrayList<>();
         int next = 0;

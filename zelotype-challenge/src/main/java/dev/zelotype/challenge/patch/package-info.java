@@ -1,5 +1,5 @@
 /**
- * The statements that a challenge proposes as a patch of the tests' sources.
+ * The proposals of a challenge as a patch of the test sources.
  */
 @NullMarked
 package dev.zelotype.challenge.patch;

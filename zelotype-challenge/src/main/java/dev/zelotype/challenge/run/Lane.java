@@ -20,8 +20,8 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Runs the disturbances of some tests, one after the other, in a worker of its own, which is given up when a test does not
- * end. For one thread, but {@link #stop} may be called from any.
+ * Runs the disturbances of some tests one after the other in its own worker, which is killed if a test does not end.
+ * For one thread, but {@link #stop} may be called from any.
  */
 public final class Lane {
 
@@ -42,17 +42,17 @@ public final class Lane {
     private volatile boolean stopped;
     private boolean confirming;
     private int reused;
-    /** Whether the worker has run tests as they are. */
+    /** Whether the worker has run tests undisturbed. */
     private boolean warm;
-    /** The longest time between two tests when they ran as they are. */
+    /** The longest time between two messages of the undisturbed run. */
     private long aroundMillis;
 
     /**
      * Makes a lane.
      *
-     * @param earlier the runs that need not be run again
-     * @param tried receives what was run: that of all lanes, in the order in which it was run
-     * @param moreMillis how much longer than before a test may take that takes hardly any time
+     * @param earlier the runs that can be reused
+     * @param tried receives the results of all lanes, in the order in which they were run
+     * @param moreMillis how much longer than before a very short test may take
      */
     public Lane(
             Map<String, Baseline> tests,
@@ -77,7 +77,7 @@ public final class Lane {
         return running;
     }
 
-    /** Says that the worker has run all tests, and how long it took at most between two of them. */
+    /** Records that the worker has run all tests, and the longest time between two of them. */
     public void warmed(long around) {
         warm = true;
         aroundMillis = Math.max(aroundMillis, around);
@@ -91,7 +91,7 @@ public final class Lane {
         aroundMillis = millis;
     }
 
-    /** How many of these are from an earlier challenge. */
+    /** How many of these were reused from an earlier challenge. */
     public int reused() {
         return reused;
     }
@@ -105,7 +105,7 @@ public final class Lane {
         confirming = confirms;
     }
 
-    /** Ends it as soon as the current test has ended. */
+    /** Stops it as soon as the current test has ended. */
     public void stop() {
         stopped = true;
         close();
@@ -173,7 +173,7 @@ public final class Lane {
         }
     }
 
-    /** Takes over what an earlier challenge has run. */
+    /** Reuses the runs of an earlier challenge. */
     private boolean isKnown(Schedule schedule, Disturbance next) {
         Tried known = earlier.get().of(next, confirming);
         if (known == null) {
@@ -219,10 +219,9 @@ public final class Lane {
     }
 
     /**
-     * Runs some tests as they are in a JVM that has just been started: what is slow there is the JVM, and no sign of a
-     * disturbance.
+     * Runs some tests undisturbed in a new JVM, so that its slow start is not mistaken for an effect of a disturbance.
      *
-     * @return false if they do not come to their end
+     * @return false if they did not all end
      */
     private boolean warmUp(WorkerProcess running, Set<String> some) throws InterruptedException {
         running.send(new Message.WarmUp(List.copyOf(some)));
@@ -274,9 +273,9 @@ public final class Lane {
     }
 
     /**
-     * Whether a statement that is compiled holds at the end of a test, and fails there if the test is disturbed.
+     * Whether a compiled statement passes at the end of a test, and fails there if the test is disturbed.
      *
-     * @param trial the class that says it
+     * @param trial the class that holds the statement
      */
     boolean holds(Proposal proposal, String trial, String test) throws InterruptedException {
         Disturbance disturbance = proposal.disturbance();

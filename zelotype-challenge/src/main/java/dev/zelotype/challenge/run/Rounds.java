@@ -21,11 +21,11 @@ import java.util.function.BiConsumer;
 import java.util.function.BooleanSupplier;
 
 /**
- * Gives the tests out to the lanes and runs these side by side. A lane that has nothing left takes tests over from another.
+ * Distributes the tests over the lanes and runs these side by side. A lane without work takes over tests of another.
  */
 public final class Rounds {
 
-    /** With less left, another lane is as soon done without help. */
+    /** Below this, sharing takes as long as finishing alone. */
     private static final int WORTH_TAKING = 10;
 
     private final List<Lane> lanes;
@@ -78,9 +78,9 @@ public final class Rounds {
     }
 
     /**
-     * Runs all that is planned.
+     * Runs everything that is planned.
      *
-     * @return false if it was stopped, or the time was up
+     * @return false if it was stopped or the time was up
      */
     public boolean run(BooleanSupplier stopped) throws InterruptedException {
         return everywhere(lane -> {
@@ -104,9 +104,9 @@ public final class Rounds {
         return most != schedule && most.idle() >= WORTH_TAKING && schedule.takeOver(most);
     }
 
-    /** What is done for each lane, on a thread of its own. */
+    /** The task of each lane, on its own thread. */
     public interface Work {
-        /** Gives false if it came to no end. */
+        /** Returns false if it did not finish. */
         boolean of(int lane) throws InterruptedException;
     }
 
@@ -115,9 +115,9 @@ public final class Rounds {
     }
 
     /**
-     * Does something for each lane at the same time.
+     * Does something in all lanes at the same time.
      *
-     * @return whether all came to their ends
+     * @return whether all finished
      */
     public static boolean sideBySide(int lanes, Work work) throws InterruptedException {
         if (lanes == 1) {
@@ -142,7 +142,7 @@ public final class Rounds {
         }
     }
 
-    /** What went wrong on another thread, to be thrown on this one. */
+    /** An exception of another thread, to be thrown on this one. */
     static RuntimeException causeOf(ExecutionException e) throws InterruptedException {
         if (e.getCause() instanceof InterruptedException interrupted) {
             throw interrupted;
@@ -161,9 +161,9 @@ public final class Rounds {
     }
 
     /**
-     * The findings with those of their statements that hold in their test, and fail there if the change is made.
+     * The findings, each with those of its statements that pass in their test and fail there if the change is made.
      *
-     * @param all all tests that a finding may name
+     * @param all all tests that a finding may refer to
      */
     public List<Finding> withTried(List<Finding> findings, Trials trials, Map<String, Baseline> all)
             throws InterruptedException {
@@ -203,7 +203,7 @@ public final class Rounds {
         return finding.with("", "");
     }
 
-    /** A statement as it is shown; empty if it does not serve. */
+    /** A statement as it is shown; empty if it does not work. */
     private String tried(Proposal proposal, Baseline test, Trials trials, Lane lane) throws InterruptedException {
         String type = trials.typeOf(proposal);
         boolean serves = !type.isEmpty() && System.nanoTime() < end && lane.holds(proposal, type, test.id());
@@ -214,15 +214,15 @@ public final class Rounds {
         said.add(statement);
     }
 
-    /** The statements that were tried, with what became of them. */
+    /** The statements that were tried, with their results. */
     public synchronized List<Message.Said> said() {
         return List.copyOf(said);
     }
 
     /**
-     * The test in which a proposal of a finding is said.
+     * The test in which a proposal of a finding is tried.
      *
-     * @param known tests by their ids and by their names
+     * @param known tests by id and by name
      */
     private static Baseline testOf(Finding finding, Proposal proposal, Map<String, Baseline> known) {
         Baseline test = known.get(finding.testOf(proposal));
@@ -230,9 +230,9 @@ public final class Rounds {
     }
 
     /**
-     * The findings with those of their statements that were found to serve elsewhere.
+     * The findings, each with those of its statements that worked elsewhere.
      *
-     * @param all all tests that a finding may name
+     * @param all all tests that a finding may refer to
      * @param kept what was tried
      */
     public static List<Finding> withKept(List<Finding> findings, Map<String, Baseline> all, KeptRuns kept) {

@@ -20,27 +20,27 @@ import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 
 /**
- * What is still to be disturbed: in each round one thing for each test. Answers come first, and once one is noticed the
- * others of the same call need not be tried, nor need the call be lost. Calls that are made where they are not made come at
- * the end. Safe for use from any thread: another lane may take over tests that are not being run.
+ * What is still to be disturbed: one thing per test in each round. Answers come first. Once one is noticed, other
+ * answers of the same call need not be tried, nor losing the call. Added calls come last. Safe for use from any thread:
+ * another lane may take over tests that are not running.
  */
 public final class Schedule {
 
     private final Plan plan;
     private final Map<String, Deque<Disturbance>> open = new LinkedHashMap<>();
     private final Map<String, CallPlace> sites = new HashMap<>();
-    /** The tests that are being run. */
+    /** The tests that are running. */
     private final Set<String> running = new HashSet<>();
 
     private int run;
     private int known;
 
     /**
-     * What is to be disturbed.
+     * What remains to be disturbed.
      *
      * @param changes the kinds
-     * @param wanted selects the disturbances that are made, of all that could be
-     * @param once whether what one test notices need not be tried in others
+     * @param wanted selects the disturbances to make
+     * @param once whether a change that one test notices is not tried in others
      */
     public record Plan(Set<ChangeKind> changes, BiPredicate<Disturbance, CallPlace> wanted, boolean once) {}
 
@@ -92,7 +92,7 @@ public final class Schedule {
         }
     }
 
-    /** Commands that are followed by one of another collaborator. */
+    /** Commands that are followed by a command of another collaborator. */
     private static void addOrder(List<Disturbance> all, Baseline test) {
         for (int i = 0; i + 1 < test.sites().size(); i++) {
             CallPlace site = test.sites().get(i);
@@ -107,7 +107,7 @@ public final class Schedule {
         return open.isEmpty();
     }
 
-    /** One thing for each test. */
+    /** One disturbance for each test. */
     synchronized List<Disturbance> next() {
         List<Disturbance> round = new ArrayList<>();
         open.values().forEach(all -> round.add(all.poll()));
@@ -117,7 +117,7 @@ public final class Schedule {
     }
 
     /**
-     * Takes over half of the tests that another lane has still to run, and is not running.
+     * Takes over half of the tests that another lane has not started yet.
      *
      * @return whether there were any
      */
@@ -149,7 +149,7 @@ public final class Schedule {
         return new Given(tests, places, number);
     }
 
-    /** How many disturbances may be taken over. */
+    /** How many disturbances can be taken over. */
     synchronized int idle() {
         return open.entrySet().stream()
                 .filter(each -> !running.contains(each.getKey()))
@@ -162,13 +162,13 @@ public final class Schedule {
         open.computeIfAbsent(disturbance.test(), first -> new ArrayDeque<>()).addFirst(disturbance);
     }
 
-    /** Runs something once more that is done. */
+    /** Repeats a disturbance. */
     synchronized void confirm(Disturbance disturbance) {
         known++;
         again(disturbance);
     }
 
-    /** Makes a call in a test that does not make it. */
+    /** Adds a call to a test that does not make it. */
     synchronized void extra(Disturbance disturbance, CallPlace site) {
         sites.put(place(disturbance), site);
         confirm(disturbance);
@@ -190,7 +190,10 @@ public final class Schedule {
         }
     }
 
-    /** A call whose answer matters must happen; whether its like in other tests may, only losing it tells. */
+    /**
+     * If its answer matters, a call must be made; whether similar calls in other tests must be made, only losing them
+     * shows.
+     */
     private boolean isSaidToBeQuery(Disturbance disturbance) {
         return !plan.changes().contains(ChangeKind.EXTRA) || !site(disturbance).isCountedExactly();
     }

@@ -11,7 +11,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.LinkedBlockingQueue;
 
 /**
- * Runs tests a second time in further lanes, each class as soon as the first run has left it: no class runs twice at the
+ * Runs tests a second time in further lanes, each class as soon as its first run has ended: no class runs twice at the
  * same time, and these lanes are warm when the first run ends. For one thread.
  */
 public final class SecondRuns implements AutoCloseable {
@@ -27,14 +27,14 @@ public final class SecondRuns implements AutoCloseable {
 
     /** Runs some tests in a lane. */
     public interface Runner {
-        /** Comes back when they have run. */
+        /** Returns when they have run. */
         void run(int lane, List<String> tests) throws InterruptedException;
     }
 
     /**
-     * Begins to wait for tests.
+     * Starts to wait for tests.
      *
-     * @param others the number of further lanes, which are called 1 and so on
+     * @param others the number of further lanes, numbered from 1
      */
     public SecondRuns(int others, Runner runner) {
         this.runner = runner;
@@ -51,7 +51,7 @@ public final class SecondRuns implements AutoCloseable {
         }
     }
 
-    /** A test of a class has run for the first time, and can be run again once that class has ended. */
+    /** A test of a class has run for the first time; the class can be run again once all its tests have. */
     public void ended(String test, String type) {
         String outermost = CodeOwner.outermost(type);
         if (!outermost.equals(current)) {
@@ -68,7 +68,7 @@ public final class SecondRuns implements AutoCloseable {
         }
     }
 
-    /** Runs what is left where the first run was, and waits for the other lanes. */
+    /** Runs the remaining tests in the lane of the first run, and waits for the other lanes. */
     public void finish() throws InterruptedException {
         give();
         for (List<String> next = classes.poll(); next != null; next = classes.poll()) {

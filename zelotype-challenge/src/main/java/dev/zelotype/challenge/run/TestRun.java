@@ -6,7 +6,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For builds and tools: how tests are run, so that a challenge runs them as their build does. Immutable.
+ * For builds and tools: how tests are run, so that a challenge runs them like their build. Immutable.
  *
  * <pre>{@code
  * TestRun run = TestRun.PLAIN.in(Path.of("night")).withJvmOptions(List.of("-Xmx512m"));
@@ -14,13 +14,13 @@ import org.jspecify.annotations.Nullable;
  * }</pre>
  *
  * @param folder the working directory; null for that of this JVM
- * @param jvmOptions such as {@code -javaagent:...}
- * @param environment variables beside those of this JVM
+ * @param jvmOptions for example {@code -javaagent:...}
+ * @param environment variables in addition to those of this JVM
  * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
- * @param includedTags tag expressions; a test must fit one of them; empty for any
- * @param excludedTags tag expressions; a test must fit none of them
- * @param includedClasses regular expressions; the binary name of a class must match one of them; empty for any
- * @param excludedClasses regular expressions; the binary name of a class must match none of them
+ * @param includedTags tag expressions, one of which a test must match; empty for any
+ * @param excludedTags tag expressions, none of which a test may match
+ * @param includedClasses regular expressions, one of which the binary name of a class must match; empty for any
+ * @param excludedClasses regular expressions, none of which the binary name of a class may match
  * @since 0.2
  */
 public record TestRun(
@@ -33,7 +33,7 @@ public record TestRun(
         List<String> includedClasses,
         List<String> excludedClasses) {
 
-    /** With nothing special. */
+    /** The default settings. */
     public static final TestRun PLAIN =
             new TestRun(null, List.of(), Map.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
@@ -41,13 +41,13 @@ public record TestRun(
      * Copies the collections.
      *
      * @param folder the working directory; null for that of this JVM
-     * @param jvmOptions such as {@code -javaagent:...}
-     * @param environment variables beside those of this JVM
+     * @param jvmOptions for example {@code -javaagent:...}
+     * @param environment variables in addition to those of this JVM
      * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
-     * @param includedTags tag expressions; a test must fit one of them; empty for any
-     * @param excludedTags tag expressions; a test must fit none of them
-     * @param includedClasses regular expressions; the binary name of a class must match one of them; empty for any
-     * @param excludedClasses regular expressions; the binary name of a class must match none of them
+     * @param includedTags tag expressions, one of which a test must match; empty for any
+     * @param excludedTags tag expressions, none of which a test may match
+     * @param includedClasses regular expressions, one of which the binary name of a class must match; empty for any
+     * @param excludedClasses regular expressions, none of which the binary name of a class may match
      */
     public TestRun {
         jvmOptions = List.copyOf(jvmOptions);
@@ -60,7 +60,7 @@ public record TestRun(
     }
 
     /**
-     * Says in which folder they run.
+     * Sets the working directory.
      *
      * @param other the working directory
      * @return a changed copy
@@ -78,7 +78,7 @@ public record TestRun(
     }
 
     /**
-     * Says with what options the JVM is started.
+     * Sets the options of the JVM.
      *
      * @param options all of them
      * @return a changed copy
@@ -89,9 +89,9 @@ public record TestRun(
     }
 
     /**
-     * Says which variables the tests find in their environment.
+     * Sets the environment variables of the tests.
      *
-     * @param variables those beside the variables of this JVM
+     * @param variables variables in addition to those of this JVM
      * @return a changed copy
      */
     public TestRun withEnvironment(Map<String, String> variables) {
@@ -107,7 +107,7 @@ public record TestRun(
     }
 
     /**
-     * Says how the JUnit Platform is configured.
+     * Sets configuration parameters of the JUnit Platform.
      *
      * @param all each as {@code key=value}
      * @return a changed copy
@@ -118,10 +118,10 @@ public record TestRun(
     }
 
     /**
-     * Says which tests run by their tags.
+     * Selects tests by their tags.
      *
-     * @param included tag expressions; a test must fit one of them; empty for any
-     * @param excluded tag expressions; a test must fit none of them
+     * @param included tag expressions, one of which a test must match; empty for any
+     * @param excluded tag expressions, none of which a test may match
      * @return a changed copy
      */
     public TestRun withTags(List<String> included, List<String> excluded) {
@@ -130,10 +130,10 @@ public record TestRun(
     }
 
     /**
-     * Says which classes are looked at for tests.
+     * Selects the classes that are searched for tests.
      *
-     * @param included regular expressions; the binary name of a class must match one of them; empty for any
-     * @param excluded regular expressions; the binary name of a class must match none of them
+     * @param included regular expressions, one of which the binary name of a class must match; empty for any
+     * @param excluded regular expressions, none of which the binary name of a class may match
      * @return a changed copy
      */
     public TestRun withClasses(List<String> included, List<String> excluded) {
@@ -141,7 +141,7 @@ public record TestRun(
     }
 
     /**
-     * Whether a class is looked at for tests.
+     * Tells whether a class is searched for tests.
      *
      * @param name its binary name
      * @return whether it is included and not excluded

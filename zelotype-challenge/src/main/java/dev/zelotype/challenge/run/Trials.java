@@ -30,17 +30,17 @@ import javax.tools.StandardLocation;
 import javax.tools.ToolProvider;
 
 /**
- * Statements that are compiled before they are proposed, each in a class of its own beside the test; and the folder of
- * temporary files that a challenge has.
+ * Statements that are compiled before they are proposed, each in its own class beside the test, and the folder of a
+ * challenge's temporary files.
  */
 public final class Trials implements AutoCloseable {
 
     private final List<Path> classPath;
     private final Path folder;
-    /** By identity: the same words in another test are another trial. */
+    /** By identity: the same statement in another test is a separate trial. */
     private final Map<Proposal, Source> sources = new IdentityHashMap<>();
 
-    /** A statement as a class. */
+    /** Returns the source of a class with a statement. */
     private static final class Source extends SimpleJavaFileObject {
 
         private final String type;
@@ -68,17 +68,17 @@ public final class Trials implements AutoCloseable {
         }
     }
 
-    /** Where the compiled classes are; the tests' class path must have it. */
+    /** The folder of the compiled classes, to be added to the tests' class path. */
     public Path folder() {
         return folder;
     }
 
-    /** What workers are started with: attaching it later takes longer than many tests do. */
+    /** The agent that workers are started with: attaching it later takes longer than many tests do. */
     public Path agent() {
         return folder.resolve("agent.jar");
     }
 
-    /** Adds a statement to those that are compiled, for a test of a class. */
+    /** Adds a statement to compile, for a test of a class. */
     void add(Proposal proposal, String testClass) {
         String name = Trial.NAME + (sources.size() + 1);
         String home = packageOf(testClass);
@@ -101,7 +101,7 @@ public final class Trials implements AutoCloseable {
         sources.put(proposal, new Source(home.isEmpty() ? name : home + "." + name, code.toString()));
     }
 
-    /** Compiles what was added; statements that do not compile are taken out. */
+    /** Compiles the added statements, and removes those that do not compile. */
     void compile() {
         JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
         if (compiler == null) {
@@ -133,16 +133,16 @@ public final class Trials implements AutoCloseable {
         }
     }
 
-    /** The class that says a statement; empty if it does not compile. */
+    /** The class with a statement; empty if it does not compile. */
     String typeOf(Proposal proposal) {
         Source source = sources.get(proposal);
         return source == null ? "" : source.type;
     }
 
     /**
-     * A statement as a reader needs it: after the imports that the test lacks, and the field.
+     * A statement as a reader needs it: after the imports and the field that the test lacks.
      *
-     * @param testClass the test in whose class file the types are looked for that it imports already
+     * @param testClass the test whose class file shows which types it already imports
      */
     String written(Proposal proposal, String testClass) {
         String known = code(testClass);

@@ -20,16 +20,16 @@ import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A worker JVM, as its supervisor sees it: commands go in, lines come out, and it can be given up at any time.
+ * A worker JVM as its supervisor sees it: commands go in, messages come out, and it can be killed at any time.
  */
 public final class WorkerProcess implements AutoCloseable {
 
-    /** Comes after the last line. */
+    /** Marks the end of the output. */
     private static final String GONE = "\u0000gone";
 
     /**
-     * Most tests are short, and compiling them at length takes more time than it saves. The options of the tests come
-     * later and win.
+     * Most tests are short, so thorough compilation takes more time than it saves. The options of the tests come later
+     * and override this.
      */
     private static final String FEW_COMPILATIONS = "-XX:TieredStopAtLevel=1";
 
@@ -41,7 +41,7 @@ public final class WorkerProcess implements AutoCloseable {
     /**
      * Starts one.
      *
-     * @param agent the jar of the agent, which takes all else from the class path
+     * @param agent the jar of the agent, which takes everything else from the class path
      */
     public WorkerProcess(List<Path> classPath, Path agent, TestRun run) {
         List<String> command = new ArrayList<>();
@@ -102,7 +102,7 @@ public final class WorkerProcess implements AutoCloseable {
         }
     }
 
-    /** What it said about its own end. */
+    /** What it reported about its own end. */
     public synchronized String errors() {
         return errors.isEmpty() ? "it said nothing" : errors.get(0);
     }
@@ -111,7 +111,7 @@ public final class WorkerProcess implements AutoCloseable {
         commands.println(Wire.line(command));
     }
 
-    /** The next message; null if none comes in time, or the worker is gone. */
+    /** The next message; null if none arrives in time, or the worker is gone. */
     @Nullable
     public Message next(long millis) throws InterruptedException {
         while (true) {

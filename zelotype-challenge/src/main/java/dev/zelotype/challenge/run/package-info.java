@@ -1,5 +1,5 @@
 /**
- * The JVMs that run the tests, and which change each of them tries when.
+ * The JVMs that run the tests, and the order of the changes.
  */
 @NullMarked
 package dev.zelotype.challenge.run;

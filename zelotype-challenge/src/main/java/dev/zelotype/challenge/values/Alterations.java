@@ -16,8 +16,8 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Other values than a given one, of the same type: the first is wholly different, so that whoever looks at the value sees
- * it; others differ in one part. None equals the value.
+ * Other values of the same type as a given one. The first is completely different, so that any check of the value
+ * notices it; others differ in one part. None equals the value.
  */
 public final class Alterations {
 
@@ -26,7 +26,7 @@ public final class Alterations {
 
     private Alterations() {}
 
-    /** What could have been there instead; empty for nothing. */
+    /** Possible replacements; empty if there are none. */
     public static List<Object> of(@Nullable Object value, Type type) {
         return of(value, type, 0);
     }
@@ -48,7 +48,7 @@ public final class Alterations {
     /**
      * The value with one part changed at a time.
      *
-     * @return by what is changed, such as {@code name}; empty if the value has no parts
+     * @return by the changed part, for example {@code name}; empty if the value has no parts
      */
     public static Map<String, Object> parts(@Nullable Object value, Type type) {
         Map<String, Object> parts = value instanceof Record record
@@ -99,7 +99,7 @@ public final class Alterations {
         return type instanceof WildcardType wildcard ? raw(wildcard.getUpperBounds()[0]) : Object.class;
     }
 
-    /** What is known of an argument of a type. */
+    /** What is known about an argument of a type. */
     static Type argument(Type type, int number) {
         Type[] all = type instanceof ParameterizedType generic ? generic.getActualTypeArguments() : new Type[0];
         return number < all.length ? all[number] : Object.class;
@@ -118,7 +118,7 @@ public final class Alterations {
         }
     }
 
-    /** What a piece of code gives, unless it cannot. */
+    /** The result of a piece of code, unless it throws. */
     static <T> @Nullable T ifPossible(Supplier<T> code) {
         try {
             return code.get();

@@ -3,13 +3,13 @@ package dev.zelotype.challenge.values;
 import java.lang.reflect.Executable;
 
 /**
- * Exceptions as a collaborator that fails would throw them.
+ * Exceptions as a failing collaborator would throw them.
  */
 public final class Failures {
 
     private Failures() {}
 
-    /** What a method declares to throw; an exception that it need not declare if that is nothing. */
+    /** An exception that a method declares, or else an unchecked one. */
     public static Throwable of(Executable method) {
         for (Class<?> declared : method.getExceptionTypes()) {
             Throwable thrown = OtherObjects.thrown(declared);

@@ -5,10 +5,10 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 
 /**
- * A future that never completes, and those that depend on it. Waiting for it without a limit fails immediately, since a test
- * that hangs notices as well.
+ * A future that never completes, and futures that depend on it. Waiting for it without a time limit fails immediately,
+ * because a test that hangs has noticed as well.
  *
- * @param <T> what it would give
+ * @param <T> its value if it completed
  */
 public final class NeverComplete<T> extends CompletableFuture<T> {
 

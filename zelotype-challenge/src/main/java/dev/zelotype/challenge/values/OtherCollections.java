@@ -24,7 +24,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Other collections, maps and arrays: empty, filled if there was nothing in them, with one element fewer or another one.
+ * Other collections, maps and arrays: empty, filled if they were empty, with one element fewer or with another one.
  */
 final class OtherCollections {
 
@@ -36,7 +36,7 @@ final class OtherCollections {
 
     private OtherCollections() {}
 
-    /** Others than a collection, of the type that is asked for. */
+    /** Replacements for a collection, of a required type. */
     static List<Object> of(Collection<?> all, Type type, Class<?> raw, int depth) {
         List<Object> others = new ArrayList<>();
         Type element = Alterations.argument(type, 0);
@@ -56,7 +56,7 @@ final class OtherCollections {
         return others;
     }
 
-    /** A collection without its first and without its last element; nothing for one of a single element. */
+    /** A collection without its first and without its last element; nothing for a collection with one element. */
     static Map<String, Object> shortened(Collection<?> all, Class<?> raw) {
         Map<String, Object> others = new LinkedHashMap<>();
         if (all.size() > 1) {
@@ -73,7 +73,7 @@ final class OtherCollections {
         }
     }
 
-    /** A collection of the sort of another, and of a type; null if none is known. */
+    /** A collection of the same kind as another, and of a required type; null if none is known. */
     private static @Nullable Object like(Collection<?> model, Class<?> raw, Collection<?> elements) {
         return Alterations.ifPossible(() -> {
             if (model instanceof SortedSet<?> sorted) {
@@ -110,7 +110,7 @@ final class OtherCollections {
         return set;
     }
 
-    /** Others than a map, of the type that is asked for. */
+    /** Replacements for a map, of a required type. */
     static List<Object> of(Map<?, ?> map, Type type, Class<?> raw, int depth) {
         List<Object> others = new ArrayList<>();
         if (map.isEmpty()) {
@@ -158,7 +158,7 @@ final class OtherCollections {
         return map;
     }
 
-    /** Others than an array: of another length, and with another first element. */
+    /** Replacements for an array: with another length, and with another first element. */
     static List<Object> ofArray(Object array, int depth) {
         List<Object> others = new ArrayList<>();
         Class<?> element = array.getClass().getComponentType();

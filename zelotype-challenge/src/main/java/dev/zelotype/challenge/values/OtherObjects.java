@@ -16,13 +16,15 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Other records, other objects of the user's classes, and something to put where nothing was.
+ * Other records, other objects of the user's classes, and replacements for null.
  */
 final class OtherObjects {
 
     private OtherObjects() {}
 
-    /** Others than a record: with all components changed, if it takes them, then with one at a time. */
+    /**
+     * Replacements for a record: with all components changed, if its constructor accepts them, then with one at a time.
+     */
     static List<Object> ofRecord(Record record, int depth) {
         List<Object> others = new ArrayList<>();
         Map<Integer, Object> changes = changes(record, depth);
@@ -31,7 +33,7 @@ final class OtherObjects {
         return others;
     }
 
-    /** A record with one component changed at a time, by their names. */
+    /** Copies of a record with one component changed, by component name. */
     static Map<String, Object> parts(Record record, int depth) {
         RecordComponent[] components = record.getClass().getRecordComponents();
         Map<String, Object> parts = new LinkedHashMap<>();
@@ -125,7 +127,7 @@ final class OtherObjects {
         return null;
     }
 
-    /** Others than an object of a class of the user's. */
+    /** Replacements for an object of one of the user's classes. */
     static List<Object> of(Object value, Class<?> raw, int depth) {
         Class<?> own = value.getClass();
         boolean comparable = !CodeOwner.isOfJdk(own) && !own.isHidden() && !own.isSynthetic() && hasEquals(own);
@@ -145,7 +147,7 @@ final class OtherObjects {
         }
     }
 
-    /** Copies of a value, the first with all fields changed that can be, the others with one. */
+    /** Copies of a value: the first with all possible fields changed, the others with one. */
     private static List<Object> copies(Object value, int depth) {
         Map<Field, Object> changes = new LinkedHashMap<>();
         for (Field field : fields(value.getClass())) {
@@ -178,7 +180,7 @@ final class OtherObjects {
         return fields;
     }
 
-    /** A copy that no constructor has run for, so it may be of a class that has none to call. */
+    /** A copy made without a constructor, so that the class needs none that can be called. */
     private static @Nullable Object copy(Object value, Map<Field, Object> changes) {
         try {
             Object copy = DisturbedCall.bare(value.getClass());
@@ -211,7 +213,7 @@ final class OtherObjects {
         }
     }
 
-    /** A value in place of null or of an empty container. */
+    /** A value to replace null or an empty container. */
     static @Nullable Object filling(Type type) {
         Class<?> raw = Alterations.raw(type);
         if (raw == String.class || raw == Object.class || raw == CharSequence.class) {

@@ -28,7 +28,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Other numbers, texts, times, and other values of the JDK's.
+ * Other numbers, texts, times, and other values of JDK types.
  */
 final class OtherValues {
 
@@ -37,7 +37,7 @@ final class OtherValues {
 
     private OtherValues() {}
 
-    /** Others than a number, a truth value or a character. */
+    /** Replacements for a number, a boolean or a character. */
     static List<Object> ofPrimitive(Object value) {
         if (value instanceof Boolean flag) {
             return List.of(!flag);
@@ -63,7 +63,7 @@ final class OtherValues {
                 : List.of();
     }
 
-    /** The next ones. */
+    /** The neighboring values. */
     static List<Object> near(Number number) {
         if (number instanceof Integer n) {
             return List.of(n + 1, n - 1);
@@ -73,7 +73,7 @@ final class OtherValues {
         return number instanceof Double n && Double.isFinite(n) ? List.of(Math.nextUp(n), Math.nextDown(n)) : List.of();
     }
 
-    /** Others than a value of some class of the JDK's; empty for one that is not known. */
+    /** Replacements for a value of a JDK class; empty if the class is unknown. */
     static List<Object> of(Object value) {
         List<Object> others = new ArrayList<>();
         if (value instanceof Temporal time) {

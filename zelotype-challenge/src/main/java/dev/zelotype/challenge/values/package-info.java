@@ -1,5 +1,5 @@
 /**
- * Other values than those that a test has seen.
+ * Replacements for the values that a test has seen.
  */
 @NullMarked
 package dev.zelotype.challenge.values;

@@ -8,7 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * With what the first call of each site was made, for tests in which it is not made.
+ * The arguments of the first call of each site, for tests that do not make the call.
  */
 final class CallMemory {
 
@@ -16,7 +16,7 @@ final class CallMemory {
 
     private CallMemory() {}
 
-    /** What it takes to make a call once more. */
+    /** What is needed to repeat a call. */
     private record Made(String receiver, String type, String signature, SoftReference<Object[]> arguments) {}
 
     static void keep(String site, DisturbedCall call) {
@@ -24,12 +24,12 @@ final class CallMemory {
                 site, new Made(call.receiver(), call.type(), call.signature(), new SoftReference<>(call.arguments())));
     }
 
-    /** Whether it is known with what a call was made. */
+    /** Whether the arguments of a call are known. */
     static boolean has(String site) {
         return argumentsOf(FIRST.get(site)) != null;
     }
 
-    /** Makes the call of a site in a scene; false if that has no such double and method. */
+    /** Makes the call of a site in a scene; returns false if that has no such double and method. */
     static boolean make(DisturbedScene scene, String site) throws Throwable {
         Made known = FIRST.get(site);
         Object[] arguments = argumentsOf(known);

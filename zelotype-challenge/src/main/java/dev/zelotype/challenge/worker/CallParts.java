@@ -10,19 +10,19 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The parts of a call as a challenge names, alters and watches them. A call of a method that a test replaces for all
- * instances has the instance as its first argument.
+ * The parts of a call that a challenge names, alters and watches. For a method that a test replaces for all instances,
+ * the instance is the first argument.
  */
 final class CallParts {
 
     private CallParts() {}
 
-    /** How many arguments come before those of the method's own parameters. */
+    /** The number of arguments before those of the method's own parameters. */
     private static int shift(DisturbedCall call) {
         return call.arguments().length - call.method().getParameterCount();
     }
 
-    /** The call as it reads; an instance that the subject made itself has no name, and none that stays the same. */
+    /** The text of the call; an instance that the subject itself made has no stable name. */
     static String text(DisturbedCall call) {
         int shift = shift(call);
         if (shift == 0) {
@@ -35,14 +35,14 @@ final class CallParts {
         return call.receiver() + "." + call.method().getName() + "(" + String.join(", ", printed) + ")";
     }
 
-    /** The type of an argument, with what is known of its parts. */
+    /** The type of an argument, with what is known about its parts. */
     static Type type(DisturbedCall call, int place) {
         Type[] types = call.method().getGenericParameterTypes();
         int shift = call.arguments().length - types.length;
         return place < shift || types.length == 0 ? Object.class : types[Math.max(0, place - shift)];
     }
 
-    /** What an argument is called. */
+    /** The name of an argument. */
     static String name(DisturbedCall call, int place) {
         int shift = shift(call);
         if (place < shift) {
@@ -52,7 +52,7 @@ final class CallParts {
         return parameter.isNamePresent() ? parameter.getName() : "argument " + (place - shift + 1);
     }
 
-    /** An argument as the supervisor knows it; what becomes of it is told later. */
+    /** An argument as it is reported to the supervisor; what happens to it is reported later. */
     static Message.Argument argument(DisturbedCall call, int place, Message.Use use) {
         if (place < shift(call)) {
             return new Message.Argument(name(call, place), use, new Message.Written("it", List.of()), List.of());
@@ -68,7 +68,7 @@ final class CallParts {
                         : List.of());
     }
 
-    /** A callback that tells when it is run, and runs or not. */
+    /** A callback that records when it is run; it can be suppressed. */
     static @Nullable Object watched(DisturbedCall call, int place, Runnable told, boolean runs) {
         Object callback = call.arguments()[place];
         boolean plain = callback == null

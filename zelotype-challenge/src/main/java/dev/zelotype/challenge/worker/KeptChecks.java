@@ -8,8 +8,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Checks that have failed in a disturbed test without ending it, so that the others may fail as well. Safe for use from any
- * thread.
+ * Checks that have failed in a disturbed test without ending it, so that other checks can fail as well. Safe for use
+ * from any thread.
  */
 final class KeptChecks {
 
@@ -18,8 +18,8 @@ final class KeptChecks {
     private record Failed(String check, String receiver, String signature, StackFrame at) {}
 
     /**
-     * Keeps a check that has failed. One inside a lambda may be run by other code: it may be tried until it holds,
-     * or be meant to fail.
+     * Records a failed check. A check inside a lambda may be called by other code: it may be retried until it passes,
+     * or be expected to fail.
      *
      * @return whether the test goes on
      */
@@ -33,7 +33,7 @@ final class KeptChecks {
         return kept;
     }
 
-    /** The checks that were kept, as the supervisor is told of them. */
+    /** The recorded checks, as they are reported to the supervisor. */
     synchronized List<Message.CheckFailed> all(String test) {
         return failed.values().stream()
                 .map(each -> new Message.CheckFailed(

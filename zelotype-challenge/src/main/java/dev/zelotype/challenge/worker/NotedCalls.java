@@ -10,7 +10,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 
 /**
- * The calls of an undisturbed test: the first and the last of each site, and how many there were. Safe for use from any
+ * The calls of an undisturbed test: the first and the last of each site, and the number of calls. Safe for use from any
  * thread.
  */
 final class NotedCalls {
@@ -27,10 +27,10 @@ final class NotedCalls {
             Message.Asked asked) {}
 
     /**
-     * Notes a call.
+     * Records a call.
      *
-     * @param countedExactly tells at the end of the test whether it says how many such calls there are
-     * @param arguments tells at the end of the test what has become of the arguments
+     * @param countedExactly evaluated at the end of the test: whether the test states the number of such calls
+     * @param arguments evaluated at the end of the test: what happened to the arguments
      */
     synchronized void add(
             Message.Asked asked, BooleanSupplier countedExactly, Supplier<List<Message.Argument>> arguments) {

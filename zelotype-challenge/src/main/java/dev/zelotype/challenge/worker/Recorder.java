@@ -22,7 +22,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Stands between a test's subject and its doubles: notes the calls, and disturbs one of them if it is told to.
+ * Stands between a test's subject and its doubles: records the calls, and disturbs one of them on request.
  */
 final class Recorder {
 
@@ -36,7 +36,7 @@ final class Recorder {
     private final @Nullable Trial trial;
     private int calls;
     private volatile String applied = "";
-    /** A call that is to be made after the next one. */
+    /** A call that is delayed until after the next one. */
     private @Nullable DisturbedCall late;
 
     private boolean looking;
@@ -46,17 +46,17 @@ final class Recorder {
         this.trial = trial;
     }
 
-    /** What became of the statement that was tried; empty if none was. */
+    /** The result of the statement that was tried; empty if none was. */
     String tried() {
         return trial == null ? "" : trial.result();
     }
 
-    /** Whether the test called what calls doubles. */
+    /** Whether the test called a class that calls doubles. */
     boolean callsSubject() {
         return subjects.called();
     }
 
-    /** The test is about to check something, or its scene ends. */
+    /** The test is about to check something, or its scene is about to close. */
     void looks(DisturbedScene scene, boolean last) throws Throwable {
         if (looking) {
             return;
@@ -80,7 +80,7 @@ final class Recorder {
         }
     }
 
-    /** Makes the call that waits for another to come first; without another it was not late. */
+    /** Makes a delayed call; if no other call came in between, it was not late. */
     private void makeLate(String after) throws Throwable {
         DisturbedCall waiting = late;
         if (waiting != null) {
@@ -103,7 +103,7 @@ final class Recorder {
         return checks.all(test);
     }
 
-    /** Whether a disturbed test goes on after a check has failed. */
+    /** Whether a disturbed test continues after a failed check. */
     boolean keeps(String check, String receiver, String signature, @Nullable StackFrame at) {
         return !applied.isEmpty() && checks.keep(check, receiver, signature, at);
     }
@@ -139,7 +139,7 @@ final class Recorder {
         return answer;
     }
 
-    /** A test has called something, and is about to see what was returned. */
+    /** A test has made a call, and is about to receive its result. */
     @Nullable
     Object result(@Nullable Object result, String owner, String name, String descriptor) {
         Disturbance wanted = disturbance;

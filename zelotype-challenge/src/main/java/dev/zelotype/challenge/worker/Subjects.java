@@ -16,14 +16,15 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The classes that a test calls so that they call doubles, and those that call doubles. Safe for use from any thread.
+ * The classes that tests call and that call doubles in turn, and all classes that call doubles. Safe for use from any
+ * thread.
  */
 final class Subjects {
 
     /** Those of all tests so far. */
     private static final Set<String> KNOWN = ConcurrentHashMap.newKeySet();
 
-    /** What was found out about a class that tests call: they ask again in every run. */
+    /** Cached results for classes that tests call, because they are needed in every run. */
     private static final ClassValue<Called> CALLED = new ClassValue<>() {
         @Override
         protected Called computeValue(Class<?> type) {
@@ -34,12 +35,12 @@ final class Subjects {
     private final Set<String> names = new HashSet<>();
     private volatile boolean called;
 
-    /** Whether the test has called one that some test has. */
+    /** Whether the test has called the subject of some test. */
     boolean called() {
         return called;
     }
 
-    /** The subject of a test is what calls doubles, and what the test itself called for that. */
+    /** The subject of a test is a class that calls doubles and that the test itself calls. */
     void note(String caller) {
         String outermost = StackWalker.getInstance().walk(frames -> {
             String last = caller;
@@ -118,7 +119,7 @@ final class Subjects {
         }
     }
 
-    /** A method of a subject that a test calls; null if it is of another class, or of data. */
+    /** A method of a subject that a test calls; null if the class is no subject, or only holds data. */
     @Nullable
     Method method(String owner, String name, String descriptor) {
         try {

@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The classes that hold the tests of a run, with all that is written inside them.
+ * The classes that hold the tests of a run, with their nested classes.
  */
 final class TestClasses {
 
@@ -24,13 +24,13 @@ final class TestClasses {
     private static final String WITH_DOUBLES = "dev.zelotype.junit.WithDoubles";
     private static final Pattern NOTHING = Pattern.compile("(?!)");
     private static final Set<String> NAMES = ConcurrentHashMap.newKeySet();
-    /** Those that were added: each class is read a single time, though its tests run many times. */
+    /** Classes added so far: each class is read only once, although its tests run many times. */
     private static final Set<String> ADDED = ConcurrentHashMap.newKeySet();
 
     private static final Map<String, String> FAMILIES = new ConcurrentHashMap<>();
 
     private static final Map<String, Boolean> HELPERS = new ConcurrentHashMap<>();
-    /** What a class file holds that uses a test library, or makes doubles. */
+    /** References in a class file that show the use of a test library, or of doubles. */
     private static final List<String> TEST_CODE = List.of(
             "org/junit/",
             "org/assertj/",
@@ -42,7 +42,7 @@ final class TestClasses {
 
     private TestClasses() {}
 
-    /** Adds a class that holds a test, and what it inherits: set-up and checks of a superclass are the test's own. */
+    /** Adds a class that holds a test, with its superclasses: their set-up and checks belong to the test. */
     static void add(String name) {
         if (!ADDED.add(name)) {
             return;
@@ -66,7 +66,7 @@ final class TestClasses {
         }
     }
 
-    /** The class that tests of the same sort share: the topmost that they inherit from, or else the outermost. */
+    /** The class that groups similar tests: the topmost superclass, or else the outermost class. */
     static String family(String name) {
         return FAMILIES.computeIfAbsent(CodeOwner.outermost(name), TestClasses::topmost);
     }
@@ -96,7 +96,7 @@ final class TestClasses {
                 || HELPERS.computeIfAbsent(outer, TestClasses::isHelper);
     }
 
-    /** Whether a class is a helper of tests, whatever it is called: its code names what tests are written with. */
+    /** Whether a class is a test helper, whatever its name: its code refers to a test library. */
     private static boolean isHelper(String name) {
         if (name.substring(name.lastIndexOf('.') + 1).startsWith(Trial.NAME)) {
             return false;
@@ -114,12 +114,14 @@ final class TestClasses {
         }
     }
 
-    /** Whether code is the test's own, or of a library that runs it for the test: its calls are the test's own affair. */
+    /**
+     * Whether code belongs to the test, or to a library that runs it for the test: its calls are not the subject's.
+     */
     static boolean isOfTest(String name) {
         return CodeOwner.isOfTestLibrary(name) || has(name);
     }
 
-    /** Matches the calls that the test class, or one around it, says need no check. */
+    /** Matches the calls that need no check according to the test class or an enclosing class. */
     static Pattern unchallenged(String name) {
         List<String> names = new ArrayList<>();
         try {

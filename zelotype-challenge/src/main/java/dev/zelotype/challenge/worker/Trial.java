@@ -8,11 +8,11 @@ import java.lang.reflect.Method;
 import java.util.List;
 
 /**
- * A statement that is said at the end of a test, to see whether it holds there.
+ * A statement that is tried at the end of a test, to see whether it passes there.
  */
 public final class Trial {
 
-    /** How the classes are called that hold a statement which is tried. */
+    /** The name of the classes that hold a statement to try. */
     public static final String NAME = "ZelotypeTrial";
 
     /** The method that holds the statement. */
@@ -27,12 +27,12 @@ public final class Trial {
         this.doubles = doubles;
     }
 
-    /** What became of it; empty as long as no scene with its doubles has ended. */
+    /** Its result; empty until a scene with its doubles has ended. */
     String result() {
         return result;
     }
 
-    /** Says the statement of the doubles of a scene, if that has them. */
+    /** Runs the statement on the doubles of a scene, if the scene has them. */
     void run(DisturbedScene scene) {
         Object[] arguments = doubles.stream()
                 .map(each -> scene.named(each.name(), each.type()))

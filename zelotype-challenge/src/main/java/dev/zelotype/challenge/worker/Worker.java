@@ -50,7 +50,7 @@ import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
 import org.junit.platform.launcher.core.LauncherFactory;
 
 /**
- * For Zelotype's own tools: runs tests as it is told, on the class path of the tests, in a JVM that may die of them.
+ * For Zelotype's own tools: runs tests on command, on the class path of the tests, in a JVM that the tests may crash.
  *
  * @since 0.2
  */
@@ -62,7 +62,7 @@ public final class Worker {
     private final Launcher launcher = LauncherFactory.create();
     private List<String> parameters = List.of();
     private volatile @Nullable Recorder recorder;
-    /** The tests whose calls and variables were told: they are the same whenever a test runs as it is. */
+    /** The tests whose calls and variables have been reported: they are the same in every undisturbed run. */
     private final Set<String> told = new HashSet<>();
 
     private Worker(PrintStream wire) {
@@ -70,7 +70,7 @@ public final class Worker {
     }
 
     /**
-     * Takes commands from standard input until it ends.
+     * Processes commands from standard input until it ends.
      *
      * @param arguments none
      * @throws IOException if the supervisor is gone
@@ -128,7 +128,7 @@ public final class Worker {
         }
     }
 
-    /** Stands between the subjects and their doubles, and between failing checks and their tests. */
+    /** Listens between the subjects and their doubles, and between failing checks and their tests. */
     private final class Between implements CallDisturber {
 
         @Override
@@ -152,7 +152,7 @@ public final class Worker {
         }
     }
 
-    /** Stands between the tests and what they call, if this JVM lets an agent in. */
+    /** Listens between the tests and what they call, if this JVM allows an agent. */
     private void showResults() {
         try {
             ResultDisturber.everywhere((result, owner, method, descriptor) -> {
@@ -169,12 +169,15 @@ public final class Worker {
         wire.flush();
     }
 
-    /** Tells what may wait for the next message, which mostly follows within a millisecond: each goes to another process. */
+    /**
+     * Reports messages that may wait for the next one, which usually follows within a millisecond: each write wakes
+     * another process.
+     */
     private void tellLater(Message message) {
         wire.println(Wire.line(message));
     }
 
-    /** What no message follows is told soon as well. */
+    /** The last message is sent soon as well. */
     private void flush() {
         try {
             while (true) {
@@ -216,7 +219,7 @@ public final class Worker {
         run(request.build(), Map.of());
     }
 
-    /** Lets classes through that a shard has, with all that is written inside them. */
+    /** Lets the classes of a shard pass, with their nested classes. */
     private record ShardFilter(Set<String> names) implements ClassNameFilter {
 
         @Override
@@ -236,7 +239,10 @@ public final class Worker {
         run(request(new ArrayList<>(selectors)).build(), byTest);
     }
 
-    /** Runs, as they are, the tests that make the calls which others are to make now, unless that is known. */
+    /**
+     * Runs undisturbed the tests that make the calls which are now to be added to others, unless the arguments are
+     * known.
+     */
     private void remember(List<Disturbance> round) {
         List<DiscoverySelector> unknown = new ArrayList<>();
         for (Disturbance each : round) {
@@ -249,7 +255,7 @@ public final class Worker {
         }
     }
 
-    /** What disturbed tests do is never written to a journal. */
+    /** The effects of disturbed tests are never written to a journal. */
     private static void keepNoJournal() {
         System.setProperty("zelotype.journal", "");
     }
@@ -321,7 +327,7 @@ public final class Worker {
                     : source instanceof ClassSource type ? type.getClassName() : ofId(test.getUniqueId());
         }
 
-        /** Dynamic tests have no source of their own, but their ids say in which class they are made. */
+        /** Dynamic tests have no source, but their ids contain the class that makes them. */
         private static String ofId(String id) {
             List<UniqueId.Segment> segments = UniqueId.parse(id).getSegments();
             String name = id;

@@ -1,5 +1,5 @@
 /**
- * What runs beside the tests in their JVM: it sees their calls, and disturbs them.
+ * The code that runs beside the tests in their JVM: it sees their calls, and disturbs them.
  */
 @NullMarked
 package dev.zelotype.challenge.worker;

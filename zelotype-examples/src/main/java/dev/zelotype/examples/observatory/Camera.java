@@ -8,9 +8,9 @@ import java.util.function.Consumer;
  */
 public interface Camera {
 
-    /** Takes a picture; calls back with it, or with what went wrong. */
+    /** Takes a picture; calls back with the picture or the failure. */
     void expose(Duration time, Consumer<Frame> onFrame, Consumer<CameraFault> onFailure);
 
-    /** Reads the last picture into a buffer; gives the number of bytes. */
+    /** Reads the last picture into a buffer; returns the number of bytes. */
     int readInto(byte[] buffer);
 }

@@ -3,7 +3,7 @@ package dev.zelotype.examples.observatory;
 import java.time.Duration;
 
 /**
- * How long to expose: asks itself for the parts of the answer.
+ * How long to expose: calls its own methods for the parts of the answer.
  */
 public class ExposurePlan {
 
@@ -15,17 +15,17 @@ public class ExposurePlan {
         return Duration.ofSeconds((long) (baseSeconds() * clearness(target)));
     }
 
-    /** What the site's camera needs under the best sky; measured, which takes a night. */
+    /** The base time of the site's camera under a perfect sky; measuring it takes a night. */
     public int baseSeconds() {
         throw new IllegalStateException("measuring takes a night");
     }
 
-    /** How clear the sky is where a target stands, from 0 to 1. */
+    /** How clear the sky is at a target, from 0 to 1. */
     protected double clearness(SkyTarget target) {
         return Math.max(0.1, target.altitude() / 90.0);
     }
 
-    /** How often the plan was asked. */
+    /** How often the plan was called. */
     public int used() {
         return used;
     }

@@ -7,7 +7,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 
 /**
- * A catalog over a text file: a target a line, its name and how high it stands.
+ * A catalog in a text file: one target per line, with its name and altitude.
  */
 public final class FileCatalog implements TargetCatalog {
 

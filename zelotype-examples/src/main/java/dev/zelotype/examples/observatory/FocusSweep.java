@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Moves the focus step by step and notes how sharp it is: reads the clock and opens the link itself.
+ * Moves the focus step by step and records the sharpness: reads the clock and opens the link itself.
  */
 public class FocusSweep {
 
-    /** The sharpest of some steps, with the time it was found at. */
+    /** The sharpest of some steps, with the time when it was found. */
     public String sharpest(int steps) {
         SerialLink link = new SerialLink("COM3");
         List<Integer> found = new ArrayList<>();

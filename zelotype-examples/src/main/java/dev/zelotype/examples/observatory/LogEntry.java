@@ -3,7 +3,7 @@ package dev.zelotype.examples.observatory;
 /**
  * A line of the night log.
  *
- * @param number its number, or 0 as long as the log has not given it one
+ * @param number its number, or 0 until the log assigns one
  * @param text what happened
  */
 public record LogEntry(int number, String text) {

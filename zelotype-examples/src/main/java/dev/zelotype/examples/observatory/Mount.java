@@ -7,7 +7,7 @@ public interface Mount {
 
     void slewTo(SkyTarget target);
 
-    /** Follows a target at a rate, in arc seconds a second. */
+    /** Follows a target at a rate, in arc seconds per second. */
     void track(SkyTarget target, int rate);
 
     int rate();

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * One night's observing: keeps the dome closed when it is humid, else takes a picture of each target.
+ * One night's observing: keeps the dome closed when it is humid, otherwise takes a picture of each target.
  */
 public class NightRun {
 
@@ -29,7 +29,7 @@ public class NightRun {
         this.log = log;
     }
 
-    /** Observes the targets; gives the number of pictures taken. */
+    /** Observes the targets; returns the number of pictures taken. */
     public int observe(List<String> names) {
         int humidity = weather.humidity();
         if (humidity > TOO_HUMID) {

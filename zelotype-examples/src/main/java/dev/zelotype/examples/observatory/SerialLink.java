@@ -1,7 +1,7 @@
 package dev.zelotype.examples.observatory;
 
 /**
- * The wire to the focus motor.
+ * The connection to the focus motor.
  */
 public final class SerialLink {
 
@@ -12,7 +12,7 @@ public final class SerialLink {
         throw new IllegalStateException("Port " + port + " does not exist on this machine.");
     }
 
-    /** Sends a command; gives the motor's answer. */
+    /** Sends a command; returns the motor's answer. */
     public int send(String command) {
         throw new IllegalStateException(port + " does not answer to " + command);
     }

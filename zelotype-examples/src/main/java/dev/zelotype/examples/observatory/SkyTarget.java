@@ -1,10 +1,10 @@
 package dev.zelotype.examples.observatory;
 
 /**
- * Something to look at.
+ * An object in the sky.
  *
  * @param name its name
- * @param altitude how high it stands, in degrees
+ * @param altitude its altitude in degrees
  */
 public record SkyTarget(String name, int altitude) {
 

@@ -3,7 +3,7 @@ package dev.zelotype.examples.observatory;
 import java.util.Optional;
 
 /**
- * Knows targets by name.
+ * Finds targets by name.
  */
 public interface TargetCatalog {
 

@@ -17,7 +17,7 @@ public final class PlainReplacement {
     /**
      * Runs the example.
      *
-     * @param arguments are not used
+     * @param arguments unused
      */
     public static void main(String[] arguments) {
         try (Scene scene = Scene.open()) {

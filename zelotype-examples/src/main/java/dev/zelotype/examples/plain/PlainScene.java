@@ -11,7 +11,8 @@ import dev.zelotype.examples.observatory.WeatherStation;
 import java.util.List;
 
 /**
- * Tries a subject without any test framework. Run it, and it prints the conversation; break {@link NightRun}, and it fails.
+ * Tests a subject without any test framework. When run, it prints the conversation; break {@link NightRun}, and it
+ * fails.
  */
 public final class PlainScene {
 
@@ -20,7 +21,7 @@ public final class PlainScene {
     /**
      * Runs the example.
      *
-     * @param arguments are not used
+     * @param arguments unused
      */
     public static void main(String[] arguments) {
         try (Scene scene = Scene.open()) {

@@ -1,4 +1,4 @@
 /**
- * For those who use no test framework: a scene in plain Java.
+ * A scene in plain Java, without a test framework.
  */
 package dev.zelotype.examples.plain;

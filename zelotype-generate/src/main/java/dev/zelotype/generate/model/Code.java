@@ -17,35 +17,41 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Pieces of Java source, as plain text but for the classes: each is a mark until the whole file is known, and
- * with it the name that the file can use for it. Java names never contain the characters of the marks.
+ * Pieces of Java source. They are plain text except for class names, which are marked until the whole file is known,
+ * and with it the name to use for each class. The characters of the marks cannot occur in Java names.
  */
 public final class Code {
 
-    /** Begins a class: then come a character for the sort, the package, a slash, the simple names with dots, and the end. */
+    /**
+     * Starts a class: followed by a character for its kind, the package, a slash, the simple names with dots, and the
+     * end mark.
+     */
     public static final char CLASS = '\u001C';
 
     public static final char END = '\u001D';
 
-    /** Where a line that would grow too long is broken; else a space, but for one behind an opening bracket. */
+    /**
+     * A possible line break, used if the line would be too long; otherwise a space, or nothing after an opening
+     * bracket.
+     */
     public static final char BREAK = '\u001E';
 
-    /** The sort of a class that is written down. */
+    /** A class name in code. */
     static final char WRITTEN = 'w';
 
-    /** The sort of a class in javadoc, for whose sake nothing is imported. */
+    /** A class name in javadoc, which causes no import. */
     public static final char MENTIONED = 'm';
 
-    /** The sort of a qualifier: the part of a class name before its last simple name, with the dot. */
+    /** A qualifier: the part of a class name before its last simple name, with the dot. */
     public static final char QUALIFIER = 'q';
 
-    /** The marks of the few classes that doubles are made of. */
+    /** The marks of the JDK classes that doubles use. */
     private static final Map<Class<?>, String> OF_JDK = new ConcurrentHashMap<>();
 
     private Code() {}
 
     /**
-     * Text with something put in, in order: {@code $T} a type, {@code $S} a string as a literal, {@code $L} anything as it
+     * Fills in a format, in order: {@code $T} a type, {@code $S} a string as a literal, {@code $L} anything as it
      * prints.
      */
     public static String of(String format, Object... arguments) {
@@ -78,14 +84,14 @@ public final class Code {
         return out.toString();
     }
 
-    /** As {@link #type}, the last dimension of an array written as any number of arguments. */
+    /** As {@link #type}, with the last dimension of an array written as variable arguments. */
     public static String varargs(TypeName type) {
         StringBuilder out = new StringBuilder();
         array((ArrayName) type, "...", out);
         return out.toString();
     }
 
-    /** About how long a text is once its classes are named: by their simple names, if they can be imported. */
+    /** The approximate length of a text with class names: by their simple names, as if all can be imported. */
     public static int length(String code) {
         int length = 0;
         for (int i = 0; i < code.length(); i++) {
@@ -98,12 +104,12 @@ public final class Code {
         return length;
     }
 
-    /** The same in javadoc. */
+    /** The same for javadoc. */
     public static String mentioned(String code) {
         return code.replace("" + CLASS + WRITTEN, "" + CLASS + MENTIONED);
     }
 
-    /** Tells compilers not to warn. */
+    /** An annotation that suppresses warnings. */
     public static String suppressing(Collection<String> warnings) {
         List<String> literals = warnings.stream().map(each -> of("$S", each)).toList();
         return of("@$T(", SuppressWarnings.class)
@@ -141,7 +147,7 @@ public final class Code {
         }
     }
 
-    /** An annotation stands directly before the simple name, whatever stands before that. */
+    /** An annotation stands directly before the simple name, after any qualifier. */
     private static void named(ClassName name, Collection<AnnotationText> annotations, StringBuilder out) {
         if (annotations.isEmpty()) {
             mark(WRITTEN, name.packageName(), name.nestedName(), out);
@@ -152,7 +158,7 @@ public final class Code {
         }
     }
 
-    /** Neither of an array, nor primitive. */
+    /** Neither an array nor primitive. */
     private static String marked(Class<?> type) {
         StringBuilder out = new StringBuilder();
         String packageName = type.getPackageName();

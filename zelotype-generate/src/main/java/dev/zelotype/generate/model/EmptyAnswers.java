@@ -22,11 +22,11 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * The default answer of a written double: something empty of the right type, else {@code null}.
+ * The default answer of a written double: an empty value of the right type, or else {@code null}.
  */
 final class EmptyAnswers {
 
-    /** What is made again for each call, because callers may change it. */
+    /** Types with a new value for each call, because callers may change it. */
     private static final Map<String, Class<?>> NEW = Map.ofEntries(
             Map.entry("java.lang.Iterable", ArrayList.class),
             Map.entry("java.util.Collection", ArrayList.class),
@@ -70,7 +70,7 @@ final class EmptyAnswers {
             "java.util.concurrent.CompletionStage",
             "java.util.concurrent.Future");
 
-    /** Zeros that become the right box without being told to. */
+    /** Zeros that the compiler boxes to the right type. */
     private static final Map<String, String> BOXED = Map.of(
             "java.lang.Boolean", "false",
             "java.lang.Character", "'\\0'",
@@ -109,7 +109,7 @@ final class EmptyAnswers {
         return BOXED.getOrDefault(name, "null");
     }
 
-    /** What a future is completed with. */
+    /** The value of a completed future. */
     private static String ofArgument(TypeName type) {
         TypeName argument = type instanceof GenericName parameterized
                 ? parameterized.arguments().get(0)

@@ -8,23 +8,23 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 
 /**
- * A method of a type that a double is to be written for.
+ * A method of a type to be doubled.
  *
  * @param name its name
- * @param readableName its name, made different from those of its overloads by the types of its parameters
- * @param link how javadoc refers to it, without the type before it
- * @param erased its name and the descriptor that class files know it by
+ * @param readableName its name, distinguished from its overloads by parameter types
+ * @param link a javadoc link to it, without the type
+ * @param erased its name and descriptor in class files
  * @param typeVariables its own type variables
- * @param annotations what it is marked with that a double should be marked with as well
- * @param warnings what compilers warn of when it is overridden, by their names
- * @param returns what it returns
+ * @param annotations the annotations that a double should repeat
+ * @param warnings the compiler warnings caused by overriding it, by name
+ * @param returns its return type
  * @param parameters its parameters
- * @param varargs whether the last parameter takes any number of arguments
- * @param exceptions what it declares to throw
- * @param access who may call it
- * @param packageName the package of the type that declares it
+ * @param varargs whether the last parameter takes variable arguments
+ * @param exceptions its declared exceptions
+ * @param access its access
+ * @param packageName the package of the declaring type
  * @param isAbstract whether it has no code
- * @param ofClass whether a class, and not an interface, declares it
+ * @param ofClass whether it is declared by a class and not by an interface
  */
 public record MethodModel(
         String name,
@@ -43,7 +43,7 @@ public record MethodModel(
         boolean isAbstract,
         boolean ofClass) {
 
-    /** Who may call a method, the widest first. */
+    /** The access of a method, the widest first. */
     public enum Access {
         PUBLIC,
         PROTECTED,
@@ -55,7 +55,7 @@ public record MethodModel(
                     : element.getModifiers().contains(Modifier.PROTECTED) ? PROTECTED : PACKAGE;
         }
 
-        /** Whether a subclass in any package can use it. */
+        /** Whether subclasses in any package can use it. */
         public boolean everywhere() {
             return this != PACKAGE;
         }
@@ -77,7 +77,7 @@ public record MethodModel(
         return "{@link " + type + "#" + link + "}";
     }
 
-    /** The readable name with a capital first letter, to go into another name. */
+    /** The readable name with a capital first letter, for use inside another name. */
     public String capitalName() {
         return Character.toUpperCase(readableName.charAt(0)) + readableName.substring(1);
     }

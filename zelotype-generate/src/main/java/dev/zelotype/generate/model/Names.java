@@ -8,13 +8,13 @@ import javax.lang.model.element.PackageElement;
 import javax.lang.model.util.Elements;
 
 /**
- * Names that are taken, and names that are not taken yet.
+ * Names that are in use, and names that are free.
  */
 public final class Names {
 
     private Names() {}
 
-    /** The simple names of a package's types. */
+    /** The simple names of the types in a package. */
     public static Set<String> ofTypes(Elements elements, String packageName) {
         Set<String> names = new HashSet<>();
         for (PackageElement each : elements.getAllPackageElements(packageName)) {
@@ -24,7 +24,7 @@ public final class Names {
         return names;
     }
 
-    /** A name for something that no method of the type is called. */
+    /** A name that no method of the type has. */
     public static String unusedBy(TypeModel type, String wanted) {
         String name = wanted;
         while (type.methodNames().contains(name)) {
@@ -33,7 +33,7 @@ public final class Names {
         return name;
     }
 
-    /** A name for something beside parameters. */
+    /** A name that no parameter has. */
     public static String unusedBy(List<Parameter> parameters, String wanted) {
         String name = wanted;
         while (isOneOf(parameters, name)) {
@@ -59,7 +59,7 @@ public final class Names {
         return String.join(", ", names);
     }
 
-    /** A field, told apart from a parameter of the same name. */
+    /** A field, qualified if a parameter has the same name. */
     public static String ofThis(MethodModel method, String field) {
         return isOneOf(method.parameters(), field) ? "this." + field : field;
     }

@@ -5,8 +5,8 @@ import dev.zelotype.generate.type.TypeName;
 import java.util.List;
 
 /**
- * A parameter of a method or a constructor, or a component of a record. Its declaration is written down once, since a double
- * repeats it in many places.
+ * A parameter of a method or a constructor, or a component of a record. Its declaration is composed only once, because
+ * a double repeats it in many places.
  */
 public final class Parameter {
 
@@ -18,8 +18,8 @@ public final class Parameter {
     /**
      * A parameter.
      *
-     * @param type its type; of one that takes any number of arguments, the array
-     * @param annotations what it is marked with
+     * @param type its type; an array for variable arguments
+     * @param annotations its annotations
      */
     public Parameter(TypeName type, String name, List<AnnotationText> annotations) {
         this.type = type;
@@ -28,7 +28,7 @@ public final class Parameter {
         this.declaration = annotated() + Code.type(type) + " " + name;
     }
 
-    /** The same with a type and a name that may be others, and nothing that it is marked with. */
+    /** The same parameter without annotations, possibly with another type and name. */
     public Parameter plain(TypeName newType, String newName) {
         boolean isSame = newType == type && newName.equals(name) && annotations.isEmpty();
         return isSame ? this : new Parameter(newType, newName, List.of());
@@ -46,7 +46,7 @@ public final class Parameter {
         return declaration;
     }
 
-    /** The declaration of one that takes any number of arguments. */
+    /** The declaration as variable arguments. */
     public String varargs() {
         return annotated() + Code.varargs(type) + " " + name;
     }

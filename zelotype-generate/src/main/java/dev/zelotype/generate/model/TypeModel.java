@@ -9,24 +9,25 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A type that a double is to be written for.
+ * A type to be doubled.
  *
  * @param name the type's name
- * @param binaryName its name as class files know it
+ * @param binaryName its name in class files
  * @param typeVariables its type variables, with their bounds
- * @param isInterface whether it is an interface, or else an abstract class
+ * @param isInterface whether it is an interface; otherwise it is an abstract class
  * @param boundToPackage whether a double must be in the same package
- * @param ofJdk whether it is of a module of the JDK, to whose packages nothing can be added
- * @param isDeprecated whether it should not be used any more
- * @param warnings what compilers warn of where a double of it is written, by their names
- * @param obstacles why its signatures cannot be written down again; mostly none
- * @param nestedNames the simple names of the types in it and in its supertypes
- * @param constructors the constructors that a subclass can call; for an interface, none
- * @param methods the methods that a double may override, in the order of their declaration
- * @param methodNames what these methods are called
- * @param objectMethods those that every class has
- * @param parts by class that a method takes alone, what may be a key of it: methods without parameters, with their types
- * @param asksForFinalizer whether it declares {@code finalize}, which its doubles then must have in public
+ * @param ofJdk whether it belongs to a JDK module, whose packages cannot be extended
+ * @param isDeprecated whether it is deprecated
+ * @param warnings the compiler warnings caused by writing a double of it, by name
+ * @param obstacles why its signatures cannot be repeated in source; usually empty
+ * @param nestedNames the simple names of its nested types, including inherited ones
+ * @param constructors the constructors that a subclass can call; none for an interface
+ * @param methods the methods that a double may override, in declaration order
+ * @param methodNames the names of these methods
+ * @param objectMethods the methods that every object has
+ * @param parts for each class that is the only parameter of some method: possible keys, as methods without parameters
+ *     and their types
+ * @param asksForFinalizer whether it declares {@code finalize}, which its doubles must then declare as public
  */
 public record TypeModel(
         ClassName name,
@@ -51,7 +52,7 @@ public record TypeModel(
         return typeVariables.isEmpty() ? name : GenericName.of(name, typeVariables.all());
     }
 
-    /** The method of a value that gives its key, as far as names tell; null if there is none. */
+    /** The method of a value that returns its key, guessed by name; null if there is none. */
     public @Nullable String partOf(TypeName value, TypeName key) {
         if (value instanceof ClassName known) {
             for (Map.Entry<String, TypeName> each :
@@ -67,19 +68,19 @@ public record TypeModel(
         return null;
     }
 
-    /** A type of the double's own that has the same variables, or the double itself. */
+    /** A nested type of the double with the same type variables, or the double itself. */
     public String withVariables(String own) {
         return own + typeVariables.asArguments();
     }
 
-    /** The default answer of a double: the double itself where its type is returned. */
+    /** The default answer of a double: the double itself if its type is returned. */
     public String emptyAnswer(TypeName returned) {
         TypeName raw = returned instanceof GenericName generic ? generic.raw() : returned;
         boolean isSelf = raw instanceof ClassName known && known.isSameAs(name) && returned.equals(self());
         return isSelf ? "this" : EmptyAnswers.of(returned);
     }
 
-    /** A call of the code that the type itself has for a method. */
+    /** A call of the type's own code for a method. */
     public String ownCode(MethodModel method) {
         return isInterface
                 ? Code.of("$T.super.$L($L)", name, method.name(), Names.list(method.parameters()))

@@ -7,8 +7,8 @@ import java.util.Collection;
 import java.util.List;
 
 /**
- * The type variables of a type or of a method, with their bounds. Their declaration is written down once, since a double
- * repeats it in many places.
+ * The type variables of a type or of a method, with their bounds. Their declaration is composed only once, because a
+ * double repeats it in many places.
  */
 public final class TypeVariables {
 
@@ -30,7 +30,7 @@ public final class TypeVariables {
         list = all.isEmpty() ? "" : "<" + String.join(", ", names) + ">";
     }
 
-    /** One without bounds. */
+    /** A variable without bounds. */
     public static TypeVariables of(String name) {
         return new TypeVariables(List.of(VariableName.of(name)));
     }
@@ -58,7 +58,7 @@ public final class TypeVariables {
         return declaration;
     }
 
-    /** Their names in brackets, as arguments of a type that declares the same; empty if there are none. */
+    /** Their names in brackets, as arguments of a type with the same variables; empty if there are none. */
     String asArguments() {
         return list;
     }

@@ -1,5 +1,5 @@
 /**
- * A type and its members as doubles are written of it: names, parameters, what is answered by default.
+ * The model of a type and its members for writing doubles: names, parameters, default answers.
  */
 @NullMarked
 package dev.zelotype.generate.model;

@@ -16,13 +16,13 @@ import javax.lang.model.util.ElementFilter;
 import javax.lang.model.util.Elements;
 
 /**
- * Whether a type can have doubles as source, and where these may stand.
+ * Whether a type can have doubles as source, and in which packages.
  */
 public final class Doublable {
 
     private Doublable() {}
 
-    /** Why a type cannot be written a double for; empty if it can. */
+    /** Why a type cannot be doubled as source; empty if it can. */
     public static String obstacle(TypeElement type) {
         if (!isDoublableKind(type)) {
             return switch (type.getKind()) {
@@ -65,7 +65,7 @@ public final class Doublable {
                 || type.getKind() == ElementKind.CLASS && type.getModifiers().contains(Modifier.ABSTRACT);
     }
 
-    /** The constructors that a subclass can call: from everywhere, or else from the same package. */
+    /** The constructors that a subclass can call: from any package, or else only from the same package. */
     static List<ExecutableElement> subclassConstructors(TypeElement type) {
         List<ExecutableElement> all = ElementFilter.constructorsIn(type.getEnclosedElements());
         List<ExecutableElement> open = all.stream()
@@ -102,7 +102,7 @@ public final class Doublable {
         return module.startsWith("java.") || module.startsWith("jdk.");
     }
 
-    /** The compiler does not expose the mark of such types; it is in the class file. */
+    /** The compiler does not expose the flag of preview types; it is in the class file. */
     static boolean isPreview(Elements elements, TypeElement type) {
         String file = elements.getBinaryName(type).toString().replace('.', '/') + ".class";
         try (InputStream in = ClassLoader.getSystemResourceAsStream(file)) {

@@ -21,18 +21,18 @@ import javax.lang.model.util.Elements;
 import javax.lang.model.util.Types;
 
 /**
- * Finds the methods that a double of a type may override, each once, whatever number of supertypes declare it.
+ * Finds the methods that a double of a type may override, each once, no matter how many supertypes declare it.
  */
 final class MethodFinder {
 
     private final Elements elements;
     private final Types types;
     private final Bridges bridges;
-    /** What every type inherits is read one time. */
+    /** Inherited members are read only once. */
     private final Map<ExecutableElement, String> keysOfObject = new LinkedHashMap<>();
 
     private final Map<Element, String> descriptors = new HashMap<>();
-    /** Of the type that is looked at, by its methods: the name, and what its parameters are for class files. */
+    /** For the current type, by method: the name and the parameter types in class files. */
     private final Map<ExecutableElement, String> erasedParameters = new HashMap<>();
 
     private final WritableNames writable;
@@ -49,18 +49,18 @@ final class MethodFinder {
     }
 
     /**
-     * A method, and others that are called with the same words.
+     * A method, and equivalent declarations in other supertypes.
      *
-     * @param method the one that a double overrides
-     * @param others declarations of it in other supertypes
+     * @param method the method that a double overrides
+     * @param others its declarations in other supertypes
      */
     record Found(ExecutableElement method, List<ExecutableElement> others) {}
 
     /**
      * The methods of a type.
      *
-     * @param own those of its own and of its supertypes
-     * @param ofObject those that every class has
+     * @param own the members of the type and its supertypes
+     * @param ofObject the methods that every object has
      */
     record Methods(List<Found> own, List<Found> ofObject) {}
 
@@ -69,7 +69,7 @@ final class MethodFinder {
         return found.others().isEmpty() && keysOfObject.containsKey(found.method());
     }
 
-    /** Finds them among all members of the type. */
+    /** Finds the methods among all members of the type. */
     Methods find(TypeElement type, List<? extends Element> members) {
         erasedParameters.clear();
         Map<String, Found> own = new LinkedHashMap<>();
@@ -112,7 +112,7 @@ final class MethodFinder {
                 && !isFinalizer(method);
     }
 
-    /** The collector calls it, and no subject. */
+    /** The garbage collector calls it, never a subject. */
     static boolean isFinalizer(ExecutableElement method) {
         return method.getSimpleName().contentEquals("finalize")
                 && method.getParameters().isEmpty();
@@ -128,7 +128,7 @@ final class MethodFinder {
                         method.getParameters().size());
     }
 
-    /** What every class has, even if an interface such as {@code Comparator} declares it again. */
+    /** Methods of Object, even if an interface such as {@code Comparator} declares them again. */
     static boolean isObjectMethod(ExecutableElement method) {
         String name = method.getSimpleName().toString();
         return switch (name) {
@@ -141,13 +141,13 @@ final class MethodFinder {
         };
     }
 
-    /** A class can demand even of {@code hashCode} that each subclass write its own. */
+    /** A class can require each subclass to implement even {@code hashCode}. */
     private static boolean isLeftToSubclasses(ExecutableElement method) {
         return method.getModifiers().contains(Modifier.ABSTRACT)
                 && method.getEnclosingElement().getKind() == ElementKind.CLASS;
     }
 
-    /** Adds a method, or joins it to one that can be called with the same words, since two supertypes declare it. */
+    /** Adds a method, or merges it with an equivalent one from another supertype. */
     private void add(Map<String, Found> found, String key, TypeElement type, ExecutableElement method) {
         Found known = found.get(key);
         if (known == null) {
@@ -171,7 +171,7 @@ final class MethodFinder {
                 : overridesKnown;
     }
 
-    /** A method with the types that replace its variables in a type; what the type itself declares is unchanged. */
+    /** A method with its type variables replaced as in a type; unchanged if the type itself declares it. */
     ExecutableType member(TypeElement type, ExecutableElement method) {
         if (method.getEnclosingElement().equals(type)) {
             return (ExecutableType) method.asType();
@@ -179,7 +179,7 @@ final class MethodFinder {
         return (ExecutableType) types.asMemberOf((DeclaredType) type.asType(), method);
     }
 
-    /** The erased answer of a method as a member of a type. */
+    /** The erased return type of a method as a member of a type. */
     TypeMirror returned(TypeElement type, ExecutableElement method) {
         return types.erasure(member(type, method).getReturnType());
     }
@@ -208,7 +208,7 @@ final class MethodFinder {
         return out.toString();
     }
 
-    /** The name of a method with the descriptor that class files know it by. */
+    /** The name of a method with its descriptor in class files. */
     String erased(ExecutableElement method) {
         return erasedParameters(method) + ")" + descriptor(method.getReturnType());
     }

@@ -15,7 +15,7 @@ import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.Types;
 
 /**
- * What the methods of one type are called in its doubles: readable, and each name once.
+ * The names of a type's methods in its doubles: readable and unique.
  */
 final class MethodNames {
 
@@ -28,13 +28,13 @@ final class MethodNames {
         this.types = types;
     }
 
-    /** The name of a method that its overloads do not have. */
+    /** A name of a method that differs from those of its overloads. */
     String nameOf(ExecutableElement method, List<ExecutableElement> overloads) {
         String name = method.getSimpleName().toString();
         return unusedName(overloads.size() > 1 ? name + ofTypes(method, overloads) : name);
     }
 
-    /** Capitals do not count, since names of records are made of these names. */
+    /** Case is ignored, because names of records are derived from these names. */
     private String unusedName(String wanted) {
         String name = wanted;
         for (int i = 2; !taken.add(name.toLowerCase(Locale.ROOT)); i++) {
@@ -43,7 +43,7 @@ final class MethodNames {
         return name;
     }
 
-    /** The method as javadoc links to it. */
+    /** The javadoc link to a method. */
     String link(ExecutableElement method, boolean overloaded) {
         if (!overloaded) {
             return method.getSimpleName().toString();
@@ -55,7 +55,7 @@ final class MethodNames {
         return method.getSimpleName() + "(" + String.join(", ", erased) + ")";
     }
 
-    /** The types of the first parameters as part of a name: {@code note(String, int)} gives {@code OfStringInt}. */
+    /** The types of the first parameters as part of a name: {@code note(String, int)} becomes {@code OfStringInt}. */
     private String ofTypes(ExecutableElement method, int count) {
         StringBuilder out = new StringBuilder(method.getParameters().isEmpty() ? "WithoutArguments" : "Of");
         for (VariableElement parameter : method.getParameters().subList(0, count)) {
@@ -74,7 +74,7 @@ final class MethodNames {
                 : erased.toString();
     }
 
-    /** As few types as tell the method from its overloads; of long lists, how many more there are. */
+    /** As few types as distinguish the method from its overloads; for long lists, the number of the remaining ones. */
     private String ofTypes(ExecutableElement method, List<ExecutableElement> overloads) {
         int all = method.getParameters().size();
         for (int count = Math.min(1, all); count < all; count++) {

@@ -29,11 +29,11 @@ import javax.lang.model.util.Elements;
 import javax.lang.model.util.Types;
 
 /**
- * Turns what the compiler knows of a type into a model. The same for source files, class files and annotation processing.
+ * Converts the compiler's model of a type. The same for source files, class files and annotation processing.
  */
 public final class ModelReader {
 
-    /** How a value's key is usually called. */
+    /** Common names of keys. */
     private static final Set<String> KEYS =
             Set.of("id", "getId", "key", "getKey", "name", "getName", "code", "getCode", "number", "getNumber");
 
@@ -106,7 +106,7 @@ public final class ModelReader {
                 asksForFinalizer);
     }
 
-    /** What may be a key: a method that is called so, or the first component of a record. */
+    /** Possible keys: methods with such a name, or the first component of a record. */
     private Map<String, Map<String, TypeName>> parts(List<Found> methods) {
         Map<String, Map<String, TypeName>> parts = new HashMap<>();
         for (Found each : methods) {
@@ -148,7 +148,7 @@ public final class ModelReader {
         return names;
     }
 
-    /** Nearly every type has them from {@code Object} itself, and then they are the same for all. */
+    /** Nearly every type inherits them from {@code Object}, so they are shared. */
     private List<MethodModel> objectMethods(TypeReading reading, List<Found> found) {
         List<ExecutableElement> methods = new ArrayList<>();
         for (Found each : found) {
@@ -174,7 +174,7 @@ public final class ModelReader {
         return new TypeVariables(variables);
     }
 
-    /** What is named in the type or in one of its supertypes hides what is imported under the same name. */
+    /** Types nested in the type or in one of its supertypes hide imports with the same name. */
     private static Set<String> nestedNames(List<? extends Element> members) {
         Set<String> found = new TreeSet<>();
         for (TypeElement nested : ElementFilter.typesIn(members)) {

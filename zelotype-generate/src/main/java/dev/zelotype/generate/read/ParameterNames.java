@@ -7,8 +7,8 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 
 /**
- * What parameters are called. Class files mostly do not name them: then a sources jar in the same folder does, or else
- * they are counted.
+ * The names of parameters. Class files usually lack them: then they are taken from a sources jar in the same folder, or
+ * else numbered.
  */
 public final class ParameterNames {
 
@@ -23,7 +23,7 @@ public final class ParameterNames {
         this.sources = sources;
     }
 
-    /** How many methods without parameter names were met. */
+    /** How many methods without parameter names were found. */
     public int unknown() {
         return unknown;
     }

@@ -28,21 +28,21 @@ import javax.lang.model.type.WildcardType;
 import javax.lang.model.util.Elements;
 
 /**
- * Names the types of signatures, with the annotations on them that say whether null is allowed, and notes what compilers
- * would warn of where such a type is written down again.
+ * Names the types in signatures, with their nullness annotations, and collects the warnings that repeating such a type
+ * in source would cause.
  */
 final class SignatureTypes {
 
-    /** The simple names under which the libraries for the purpose say whether null is allowed. */
+    /** The simple names of nullness annotations in common libraries. */
     private static final Set<String> NULLNESS =
             Set.of("Nullable", "NonNull", "Nonnull", "NotNull", "CheckForNull", "PolyNull");
 
     /**
-     * Names that were found before, for whatever type.
+     * Cached names, for all types.
      *
-     * @param ofElements of classes and type variables
-     * @param ofTypes of types without warnings or obstacles, by the compiler's one object for each
-     * @param plain classes that whoever names them may name, without a warning
+     * @param ofElements names of classes and type variables
+     * @param ofTypes names of types without warnings or obstacles, by the compiler's object for the type
+     * @param plain classes that can be named without a warning
      */
     record Known(Map<Element, TypeName> ofElements, Map<TypeMirror, TypeName> ofTypes, Set<Element> plain) {
         Known() {
@@ -55,18 +55,18 @@ final class SignatureTypes {
     private final Set<String> warnings = new LinkedHashSet<>();
     private final Set<String> obstacles = new LinkedHashSet<>();
 
-    /** Names nothing so far. */
+    /** An instance without any names yet. */
     SignatureTypes(Elements elements, Known known) {
         this.elements = elements;
         this.known = known;
     }
 
-    /** The compiler's names of the warnings that the types named so far bring with them. */
+    /** The compiler's names of the warnings that the named types cause. */
     Set<String> warnings() {
         return warnings;
     }
 
-    /** Why types that were named cannot be written down again: they are hidden, or nowhere to be found. */
+    /** Why named types cannot be repeated in source: they are inaccessible or missing. */
     Set<String> obstacles() {
         return obstacles;
     }
@@ -141,7 +141,7 @@ final class SignatureTypes {
         }
     }
 
-    /** Whoever names a nested type names the types around it. Tells whether there was something to note. */
+    /** Naming a nested type also names its enclosing types. Returns whether anything was recorded. */
     boolean noteDeprecation(Element named) {
         boolean noted = false;
         for (Element each = named; each instanceof TypeElement; each = each.getEnclosingElement()) {
@@ -158,7 +158,7 @@ final class SignatureTypes {
                 && !((TypeElement) type.asElement()).getTypeParameters().isEmpty();
     }
 
-    /** The annotations of a place that say whether null is allowed there, as far as their own types are known. */
+    /** The nullness annotations of an element, as far as their types are known. */
     List<AnnotationText> nullness(AnnotatedConstruct place) {
         if (place.getAnnotationMirrors().isEmpty()) {
             return List.of();

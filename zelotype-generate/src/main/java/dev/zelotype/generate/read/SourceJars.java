@@ -28,8 +28,8 @@ import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
 
 /**
- * The sources in the same folder as jars of classes, as {@code sky-sources.jar} beside {@code sky.jar}; only parsed, for the
- * names that class files leave out.
+ * The sources next to jars of classes, for example {@code sky-sources.jar} beside {@code sky.jar}. They are only
+ * parsed, to get the names that are missing in class files.
  */
 public final class SourceJars {
 
@@ -44,7 +44,7 @@ public final class SourceJars {
         }
     }
 
-    /** Where the sources of a jar would be, whether or not they are there; none for a path that is not a jar. */
+    /** Where the sources of a jar would be, whether or not they exist; none for a path that is not a jar. */
     public static Optional<Path> beside(Path place) {
         String name = place.getFileName() == null ? "" : place.getFileName().toString();
         return name.endsWith(".jar")
@@ -52,7 +52,7 @@ public final class SourceJars {
                 : Optional.empty();
     }
 
-    /** The names of a method's parameters; none if no source is found, or it is another method's. */
+    /** The names of a method's parameters; none if its source is not found. */
     List<String> parameters(TypeElement type, ExecutableElement method) {
         if (jars.isEmpty()) {
             return List.of();

@@ -48,7 +48,7 @@ final class TypeReading {
     private final SignatureTypes names;
     private final MethodNames methodNames;
     private final Set<String> otherWarnings = new TreeSet<>();
-    /** The names of methods that supertypes advise against, and whether they are to be removed. */
+    /** The names of methods that supertypes deprecate, and whether for removal. */
     private final Map<String, Boolean> deprecated = new HashMap<>();
 
     TypeReading(TypeElement type, Compiler compiler) {
@@ -61,7 +61,7 @@ final class TypeReading {
         this.methodNames = new MethodNames(types);
     }
 
-    /** What all readings of a run share. */
+    /** The state that all readings of a run share. */
     record Compiler(
             Elements elements,
             Types types,
@@ -140,8 +140,8 @@ final class TypeReading {
     }
 
     /**
-     * Looks at the supertypes of a type: what a missing supertype declares is unknown; whoever overrides what a
-     * supertype advises against is warned, even if a type between says nothing of it.
+     * Examines the supertypes of a type: the members of a missing supertype are unknown; overriding a deprecated method
+     * causes a warning, even if a type in between does not deprecate it.
      */
     void lookAbove(TypeMirror of, boolean inherited, Set<Element> seen) {
         try {
@@ -175,13 +175,13 @@ final class TypeReading {
         }
     }
 
-    /** Newer compilers warn of whoever overrides it. */
+    /** Newer compilers warn about overriding it. */
     void noteFinalizer() {
         otherWarnings.add("deprecation");
         otherWarnings.add("removal");
     }
 
-    /** Each class has what every object has, whether it writes it or not. */
+    /** Every class has these methods, whether it declares them or not. */
     void noteDeprecatedOfObject(List<? extends Element> members) {
         for (ExecutableElement method : ElementFilter.methodsIn(members)) {
             if (elements.isDeprecated(method) && MethodFinder.isObjectMethod(method)) {
@@ -249,7 +249,7 @@ final class TypeReading {
                 method.getEnclosingElement().getKind() == ElementKind.CLASS);
     }
 
-    /** Compilers of other languages write what no class in Java can implement: two methods in one. */
+    /** Compilers of other languages produce types that no Java class can implement: with two methods in one. */
     private void refuseClash(ExecutableType actual, ExecutableElement method, List<ExecutableElement> others) {
         for (ExecutableElement other : others) {
             ExecutableType declared = finder.member(type, other);
@@ -260,7 +260,7 @@ final class TypeReading {
         }
     }
 
-    /** The type's own variable cannot be named within a method that has one of the same name. */
+    /** A type variable of the type cannot be named within a method that has one of the same name. */
     private void refuseHiddenVariables(ExecutableElement method) {
         TypeElement declaring = (TypeElement) method.getEnclosingElement();
         if (declaring.equals(type) || declaring.getTypeParameters().isEmpty()) {
@@ -295,7 +295,7 @@ final class TypeReading {
                 : new TypeVariables(own.stream().map(this::variable).toList());
     }
 
-    /** A method's own variable, with bounds in the words of the type that has inherited the method. */
+    /** A method's own type variable, with bounds as seen from the inheriting type. */
     private VariableName variable(TypeVariable variable) {
         TypeMirror bound = variable.getUpperBound();
         List<? extends TypeMirror> bounds =
@@ -340,7 +340,7 @@ final class TypeReading {
         return annotations;
     }
 
-    /** Those that mark the type itself are written there. */
+    /** Annotations of the type itself are written with the type. */
     private List<AnnotationText> nullnessBeside(Element place, TypeMirror of) {
         List<AnnotationText> annotations = names.nullness(place);
         if (!annotations.isEmpty()) {

@@ -6,8 +6,8 @@ import javax.lang.model.SourceVersion;
 import javax.lang.model.element.Name;
 
 /**
- * Names that Java source can hold: compilers of other languages write others. The same few come again and again, so each is
- * read one time.
+ * Names that are valid in Java source; compilers of other languages produce others. The same names are used often, so
+ * each is checked only once.
  */
 final class WritableNames {
 

@@ -1,5 +1,5 @@
 /**
- * What the compiler knows of a type becomes a model.
+ * Conversion of the compiler's model of a type.
  */
 @NullMarked
 package dev.zelotype.generate.read;

@@ -9,11 +9,11 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A type that is being written: its fields stand first, then its constructors and methods, then the types within it.
+ * A type that is being written: fields first, then constructors and methods, then nested types.
  */
 public final class ClassText {
 
-    /** A shorter comment is written in one line. */
+    /** A shorter comment is written on one line. */
     private static final int ONE_LINE = SourceFile.LONGEST - 12;
 
     private static final String FUNCTIONAL = Code.of("@$T", FunctionalInterface.class);
@@ -30,9 +30,9 @@ public final class ClassText {
     private String supertypes = "";
 
     /**
-     * A type without supertypes so far.
+     * A type without supertypes yet.
      *
-     * @param kind its modifiers and its kind, as {@code public final class}
+     * @param kind its modifiers and its kind, for example {@code public final class}
      */
     public ClassText(String kind, String name) {
         this.kind = kind;
@@ -53,7 +53,7 @@ public final class ClassText {
         return this;
     }
 
-    /** Says what it extends or implements, with the word. */
+    /** Adds a supertype, with {@code extends} or {@code implements}. */
     public ClassText supertypes(String text) {
         supertypes += " " + text;
         return this;
@@ -89,7 +89,7 @@ public final class ClassText {
         return name;
     }
 
-    /** Adds the simple names that mean something else in it than elsewhere: types within it, and type variables. */
+    /** Adds the simple names that have a different meaning inside it: nested types and type variables. */
     void ownNames(Set<String> names) {
         typeVariables.addNamesTo(names);
         for (MethodText method : methods) {
@@ -153,7 +153,7 @@ public final class ClassText {
         return fields.isEmpty() && methods.isEmpty() && types.isEmpty();
     }
 
-    /** The whole type, if it has at most a method and no javadoc, and is short enough. */
+    /** The whole type on one line, if it has at most one method, no javadoc, and is short enough. */
     private @Nullable String oneLine() {
         boolean isPlain = head.isEmpty() || head.equals(List.of(FUNCTIONAL));
         boolean hasMethod = fields.isEmpty() && types.isEmpty() && methods.size() == 1;
@@ -180,17 +180,17 @@ public final class ClassText {
                 : "/**\n * " + Code.mentioned(text) + "\n */";
     }
 
-    /** The lines of a statement after its first stand further in. */
+    /** Indents the lines of a statement after the first. */
     public static String continued(String statement) {
         return statement.replace("\n", "\n        ");
     }
 
-    /** Every line further in. */
+    /** Indents every line. */
     public static String indented(String lines, String indentation) {
         return indentation.isEmpty() ? lines : indentation + lines.replace("\n", "\n" + indentation);
     }
 
-    /** Appends lines, each further in. */
+    /** Appends indented lines. */
     static void lines(String lines, String indentation, StringBuilder out) {
         int done = 0;
         for (int at = lines.indexOf('\n'); at >= 0; at = lines.indexOf('\n', done)) {

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class MethodText {
 
-    /** A shorter method without blocks is written in one line, with its {@code @Override}. */
+    /** A shorter method without blocks is written on one line, with its {@code @Override}. */
     private static final int ONE_LINE = SourceFile.LONGEST - 4;
 
     private static final String OVERRIDE = Code.of("@$T", Override.class);
@@ -32,7 +32,7 @@ public final class MethodText {
     private @Nullable String text;
     private String indentation = "";
 
-    /** A constructor, until it is said what it returns. */
+    /** A constructor, unless a return type is set. */
     public MethodText(String modifiers, String name) {
         this.modifiers = modifiers;
         this.name = name;
@@ -70,7 +70,7 @@ public final class MethodText {
         return this;
     }
 
-    /** As {@link #parameters}, the last one taking any number of arguments. */
+    /** As {@link #parameters}, with variable arguments as the last parameter. */
     public MethodText varargs(List<Parameter> more) {
         parameters(more.subList(0, more.size() - 1));
         parameters.add(more.get(more.size() - 1).varargs());
@@ -82,7 +82,7 @@ public final class MethodText {
         return this;
     }
 
-    /** Leaves no blank line before it, since it belongs to the method there. */
+    /** Leaves no blank line before it, because it belongs to the method above. */
     public MethodText joined() {
         isJoined = true;
         return this;
@@ -97,7 +97,7 @@ public final class MethodText {
         return line(ClassText.continued(Code.of(format, arguments) + ";"));
     }
 
-    /** Opens a block, as {@code if (...)} does. */
+    /** Opens a block, for example with {@code if (...)}. */
     public MethodText begin(String format, Object... arguments) {
         line(Code.of(format, arguments) + " {");
         indentation += "    ";
@@ -105,7 +105,7 @@ public final class MethodText {
         return this;
     }
 
-    /** Opens the block for when the condition of the last one does not hold. */
+    /** Closes the block of an {@code if}, and opens its {@code else}. */
     public MethodText otherwise() {
         indentation = indentation.substring(4);
         return begin("} else");
@@ -140,7 +140,7 @@ public final class MethodText {
         ClassText.lines(text(), indented, out);
     }
 
-    /** Whether it belongs to what stands before it: one line after another needs no blank line. */
+    /** Whether it follows the method above without a blank line: consecutive one-line methods do. */
     boolean follows(MethodText before) {
         return isJoined || isOneLine() && before.isOneLine();
     }

@@ -15,24 +15,24 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Types of a generic method as they can be said outside it, where its own type variables mean nothing: each becomes what
- * fits whatever replaces it. {@code Map<K, List<K>>} becomes {@code Map<?, ? extends List<?>>}.
+ * Types of a generic method as seen from outside, where its type variables have no meaning: each is replaced by a type
+ * that includes all its possible values. {@code Map<K, List<K>>} becomes {@code Map<?, ? extends List<?>>}.
  */
 public final class Outside {
 
-    /** By name, with the bounds that they have where the method is a member. */
+    /** By name, with their bounds as members of the type. */
     private final Map<String, VariableName> variables = new HashMap<>();
 
     private final Set<String> expanding = new HashSet<>();
 
-    /** What is outside some type variables. */
+    /** Types as seen from outside the scope of some type variables. */
     public Outside(TypeVariables variables) {
         for (VariableName variable : variables.all()) {
             this.variables.put(variable.name(), variable);
         }
     }
 
-    /** Whether one of the variables stands somewhere in one of the types. */
+    /** Whether one of the variables occurs in one of the types. */
     public boolean mentionedIn(List<Parameter> parameters) {
         for (Parameter each : parameters) {
             if (isMentionedIn(each.type())) {
@@ -42,7 +42,7 @@ public final class Outside {
         return false;
     }
 
-    /** Whether one of the variables stands somewhere in a type. */
+    /** Whether one of the variables occurs in a type. */
     public boolean isMentionedIn(TypeName type) {
         return !variables.isEmpty() && mentions(type);
     }
@@ -67,7 +67,7 @@ public final class Outside {
         return false;
     }
 
-    /** A type that holds all that the given one may hold. */
+    /** A supertype of all types that the given one may stand for. */
     public TypeName above(TypeName type) {
         if (!isMentionedIn(type)) {
             return type;
@@ -83,7 +83,7 @@ public final class Outside {
         return type;
     }
 
-    /** Its first bound; what refers to itself, as in {@code T extends Comparable<T>}, ends there. */
+    /** Its first bound; recursion as in {@code T extends Comparable<T>} stops there. */
     private TypeName aboveBound(VariableName named) {
         VariableName variable = variables.get(named.name());
         if (variable == null || variable.bounds().isEmpty() || !expanding.add(named.name())) {

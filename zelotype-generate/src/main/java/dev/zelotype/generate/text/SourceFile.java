@@ -12,11 +12,11 @@ import java.util.TreeSet;
 import java.util.function.Predicate;
 
 /**
- * The text of one source file: decides what it imports, how it names each class, and where long lines are broken.
+ * The text of a source file: decides on imports, on the name of each class, and on line breaks.
  */
 public final class SourceFile {
 
-    /** The most characters of a line that can be broken. */
+    /** The maximum length of a line, if it can be broken. */
     static final int LONGEST = 120;
 
     private static final int USUAL_LENGTH = 16_384;
@@ -26,9 +26,9 @@ public final class SourceFile {
     private final String packageName;
     private final Set<String> neighbours;
     private final String marked;
-    /** Simple names that mean something else here than a class of the package or an import. */
+    /** Simple names that do not refer to a class of the package or an import here. */
     private final Set<String> taken;
-    /** Each mark with the name that replaces it, in the order of the file. */
+    /** Each mark with the name that replaces it, in file order. */
     private final Map<String, String> names = new LinkedHashMap<>();
 
     /** The package of each top-level class, by its simple name. */
@@ -46,10 +46,10 @@ public final class SourceFile {
     }
 
     /**
-     * Lays a file out.
+     * Returns the text of a file.
      *
-     * @param neighbours the simple names of the package's types
-     * @param hidden simple names that mean something else within the type than outside it
+     * @param neighbours the simple names of the types in the package
+     * @param hidden simple names with a different meaning inside the type
      */
     public static String text(String packageName, Set<String> neighbours, ClassText type, Set<String> hidden) {
         return new SourceFile(packageName, neighbours, type, hidden).text();
@@ -134,7 +134,7 @@ public final class SourceFile {
         return mark.charAt(0) == Code.QUALIFIER ? name.substring(0, name.lastIndexOf('.') + 1) : name;
     }
 
-    /** Breaks what is too long where it may be broken. */
+    /** Breaks long lines at the marked positions. */
     private static void broken(String text, StringBuilder lines) {
         int done = 0;
         for (int at = text.indexOf(Code.BREAK); at >= 0; at = text.indexOf(Code.BREAK, done)) {

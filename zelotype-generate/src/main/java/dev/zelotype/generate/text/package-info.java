@@ -1,5 +1,5 @@
 /**
- * Pieces of a source file, and how it is laid out.
+ * The parts of a source file, and its layout.
  */
 @NullMarked
 package dev.zelotype.generate.text;

@@ -14,14 +14,14 @@ import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.SimpleAnnotationValueVisitor14;
 
 /**
- * An annotation as source writes it.
+ * An annotation as it is written in source.
  *
  * @param type its type
- * @param members what it says for each of its members, as source, in the order of the annotation
+ * @param members the value of each member, as source, in the order of the annotation
  */
 public record AnnotationText(ClassName type, Map<String, String> members) {
 
-    /** An annotation that the compiler knows; of members, only those that it names. */
+    /** Converts an annotation of the compiler, with only its explicit members. */
     public static AnnotationText of(AnnotationMirror annotation) {
         Map<String, String> members = new LinkedHashMap<>();
         annotation
@@ -32,14 +32,14 @@ public record AnnotationText(ClassName type, Map<String, String> members) {
         return new AnnotationText(ClassName.of(type), members);
     }
 
-    /** All of both lists, each once. */
+    /** All of both lists, without duplicates. */
     static List<AnnotationText> together(List<AnnotationText> some, List<AnnotationText> others) {
         Set<AnnotationText> all = new LinkedHashSet<>(some);
         all.addAll(others);
         return List.copyOf(all);
     }
 
-    /** Values with the whole names of types, so that they need no import. */
+    /** Values with qualified names of types, so that they need no import. */
     private static final class Source extends SimpleAnnotationValueVisitor14<String, AnnotationValue> {
 
         @Override

@@ -5,8 +5,8 @@ import java.util.List;
 /**
  * An array.
  *
- * @param component the type of its elements, which may be arrays again
- * @param annotations what the array itself is annotated with
+ * @param component the type of its elements, possibly an array
+ * @param annotations the annotations of the array itself
  */
 public record ArrayName(TypeName component, List<AnnotationText> annotations) implements TypeName {
 

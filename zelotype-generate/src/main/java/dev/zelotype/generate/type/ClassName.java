@@ -10,8 +10,8 @@ import javax.lang.model.element.TypeElement;
  * A class, an interface, an enum or a record, without type arguments.
  *
  * @param packageName its package; empty for the unnamed one
- * @param simpleNames its simple name, after those of the classes around it
- * @param annotations what it is annotated with
+ * @param simpleNames its simple name, after those of its enclosing classes
+ * @param annotations its annotations
  */
 public record ClassName(String packageName, List<String> simpleNames, List<AnnotationText> annotations)
         implements TypeName {
@@ -46,7 +46,7 @@ public record ClassName(String packageName, List<String> simpleNames, List<Annot
         return simpleNames.get(simpleNames.size() - 1);
     }
 
-    /** Its simple name after those of the classes around it, with dots. */
+    /** Its simple name after those of its enclosing classes, with dots. */
     public String nestedName() {
         return simpleNames.size() == 1 ? simpleNames.get(0) : String.join(".", simpleNames);
     }
@@ -55,7 +55,7 @@ public record ClassName(String packageName, List<String> simpleNames, List<Annot
         return packageName.isEmpty() ? nestedName() : packageName + "." + nestedName();
     }
 
-    /** Whether both name the same class, whatever they are annotated with. */
+    /** Whether both name the same class, regardless of annotations. */
     public boolean isSameAs(ClassName other) {
         return packageName.equals(other.packageName) && simpleNames.equals(other.simpleNames);
     }

@@ -4,12 +4,12 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A class with type arguments, or one inside a class that has them.
+ * A class with type arguments, or a class nested in one.
  *
- * @param enclosing the class around it, if that has type arguments of its own
- * @param raw the class alone
- * @param arguments its type arguments; none if only the class around it has some
- * @param annotations what it is annotated with
+ * @param enclosing the enclosing class, if that has type arguments
+ * @param raw the class without type arguments
+ * @param arguments its type arguments; none if only the enclosing class has some
+ * @param annotations its annotations
  */
 public record GenericName(
         @Nullable GenericName enclosing, ClassName raw, List<TypeName> arguments, List<AnnotationText> annotations)

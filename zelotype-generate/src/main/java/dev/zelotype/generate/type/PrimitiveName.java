@@ -6,8 +6,8 @@ import java.util.Map;
 /**
  * A primitive type, or {@code void}.
  *
- * @param keyword the word for it
- * @param annotations what it is annotated with
+ * @param keyword the keyword
+ * @param annotations its annotations
  */
 public record PrimitiveName(String keyword, List<AnnotationText> annotations) implements TypeName {
 
@@ -22,7 +22,7 @@ public record PrimitiveName(String keyword, List<AnnotationText> annotations) im
             "short", "Short",
             "void", "Void");
 
-    /** Whether a type is that of the objects that hold values of a primitive type. */
+    /** Whether a type is a wrapper class of a primitive type. */
     public static boolean isBox(TypeName type) {
         return type instanceof ClassName named
                 && named.packageName().equals("java.lang")

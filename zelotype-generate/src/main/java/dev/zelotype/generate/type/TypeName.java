@@ -4,21 +4,21 @@ import java.util.List;
 import javax.lang.model.type.TypeMirror;
 
 /**
- * A type as source names it. Two names are equal if they are written the same.
+ * A type as it is named in source. Two names are equal if they are written the same way.
  */
 public sealed interface TypeName permits ArrayName, ClassName, GenericName, PrimitiveName, VariableName, WildcardName {
 
     PrimitiveName VOID = new PrimitiveName("void", List.of());
 
-    /** The name of a type that the compiler knows. Annotations on the type are left out. */
+    /** Converts a type of the compiler, without its annotations. */
     static TypeName of(TypeMirror type) {
         return new TypeNaming().of(type);
     }
 
-    /** What the type is annotated with in this place, without what its parts are annotated with. */
+    /** The annotations of the type itself, without those of its parts. */
     List<AnnotationText> annotations();
 
-    /** The same type with these annotations besides. */
+    /** The same type with additional annotations. */
     default TypeName annotated(List<AnnotationText> more) {
         return with(annotations().isEmpty() ? more : AnnotationText.together(annotations(), more));
     }
@@ -28,10 +28,10 @@ public sealed interface TypeName permits ArrayName, ClassName, GenericName, Prim
         return annotations().isEmpty() ? this : with(List.of());
     }
 
-    /** The same type with these annotations alone. */
+    /** The same type with only these annotations. */
     TypeName with(List<AnnotationText> annotations);
 
-    /** The type of an object that holds a value of this type. */
+    /** The wrapper class of a primitive type; any other type itself. */
     default TypeName box() {
         return this;
     }

@@ -16,11 +16,11 @@ import javax.lang.model.type.TypeVariable;
 import javax.lang.model.type.WildcardType;
 
 /**
- * Names one type of the compiler and all of its parts.
+ * Names a type of the compiler and all of its parts.
  */
 final class TypeNaming {
 
-    /** Those named so far: the bound of a variable may lead back to it. */
+    /** Variables named so far: the bound of a variable may refer to the variable. */
     private final Map<Element, VariableName> variables = new HashMap<>();
 
     TypeName of(TypeMirror type) {
@@ -74,7 +74,7 @@ final class TypeNaming {
         return new GenericName(enclosing, raw, List.copyOf(arguments), List.of());
     }
 
-    /** The word for a primitive type or void. What the compiler prints may have annotations before it. */
+    /** The keyword of a primitive type or void. The compiler's text may start with annotations. */
     private static String keyword(TypeMirror type) {
         return type.getKind().name().toLowerCase(Locale.ROOT);
     }

@@ -6,7 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A type variable. Its bounds may mention the variable itself, so they do not count for equality.
+ * A type variable. Its bounds may refer to the variable itself, so equality ignores them.
  */
 public final class VariableName implements TypeName {
 
@@ -20,12 +20,12 @@ public final class VariableName implements TypeName {
         this.annotations = annotations;
     }
 
-    /** One without bounds, as long as none is added. */
+    /** A variable without bounds, until some are added. */
     public static VariableName of(String name) {
         return new VariableName(name, new ArrayList<>(), List.of());
     }
 
-    /** One with bounds; that it must extend {@code Object} need not be said. */
+    /** A variable with bounds; {@code Object} is omitted. */
     public static VariableName of(String name, List<? extends TypeName> bounds) {
         VariableName variable = of(name);
         bounds.forEach(variable::addBound);
@@ -42,7 +42,7 @@ public final class VariableName implements TypeName {
         return name;
     }
 
-    /** What it must extend; empty if it may be any object. */
+    /** Its bounds; empty if it may be any object. */
     public List<TypeName> bounds() {
         return Collections.unmodifiableList(bounds);
     }

@@ -4,16 +4,16 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A type argument that leaves open what it is.
+ * A wildcard type argument.
  *
- * @param upper what it extends; {@link ClassName#OBJECT} if it says nothing
+ * @param upper its upper bound; {@link ClassName#OBJECT} if it has none
  * @param lower its lower bound, if it has one
- * @param annotations what it is annotated with
+ * @param annotations its annotations
  */
 public record WildcardName(TypeName upper, @Nullable TypeName lower, List<AnnotationText> annotations)
         implements TypeName {
 
-    /** Any type at all. */
+    /** The unbounded wildcard. */
     public static final WildcardName ANY = subtypeOf(ClassName.OBJECT);
 
     public static WildcardName subtypeOf(TypeName upper) {

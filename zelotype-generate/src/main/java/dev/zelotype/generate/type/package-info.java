@@ -1,5 +1,5 @@
 /**
- * Types and annotations as source names them.
+ * Types and annotations as they are named in source.
  */
 @NullMarked
 package dev.zelotype.generate.type;

@@ -5,14 +5,14 @@ import org.junit.platform.launcher.LauncherSession;
 import org.junit.platform.launcher.LauncherSessionListener;
 
 /**
- * Attaches the agent before any test class loads, where the system property {@code zelotype.attach} is {@code early}.
+ * Attaches the agent before any test class is loaded, if the system property {@code zelotype.attach} is {@code early}.
  * The JUnit Platform finds it on the class path; without the property it does nothing.
  *
  * @since 0.2
  */
 public final class EarlyAgent implements LauncherSessionListener {
 
-    /** Made by the platform. */
+    /** Called by the platform. */
     public EarlyAgent() {}
 
     @Override

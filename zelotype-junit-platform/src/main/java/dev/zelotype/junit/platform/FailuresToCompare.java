@@ -5,14 +5,14 @@ import org.junit.platform.launcher.LauncherSession;
 import org.junit.platform.launcher.LauncherSessionListener;
 
 /**
- * Lets failed checks be errors that IDEs compare with, before any test class loads that names them. The JUnit Platform finds
- * it on the class path.
+ * Makes failed checks errors that IDEs can show as a comparison. It must run before any test class is loaded that
+ * refers to them. The JUnit Platform finds it on the class path.
  *
  * @since 0.2
  */
 public final class FailuresToCompare implements LauncherSessionListener {
 
-    /** Made by the platform. */
+    /** Called by the platform. */
     public FailuresToCompare() {}
 
     @Override

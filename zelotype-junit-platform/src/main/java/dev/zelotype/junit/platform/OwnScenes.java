@@ -16,11 +16,12 @@ import org.junit.platform.launcher.TestIdentifier;
 import org.junit.platform.launcher.TestPlan;
 
 /**
- * Notes the scenes that tests open themselves in the journal, if there is one: once their test has ended, since it may fail
- * after its scene was closed. The JUnit Platform finds it on the class path; without a journal it does nothing.
+ * Records the scenes that tests open themselves in the journal, if there is one. It does so once their test has ended,
+ * because a test may fail after its scene was closed. The JUnit Platform finds it on the class path; without a journal
+ * it does nothing.
  *
- * <p>It has a jar of its own, which is not a named module: a platform on the class path cannot load a module's listener
- * that does not read it.
+ * <p>It is in a separate jar without a module name: a platform on the class path cannot load a listener from a module
+ * that it does not read.
  *
  * @since 0.2
  */
@@ -32,7 +33,7 @@ public final class OwnScenes implements TestExecutionListener {
     private @Nullable TestSettings settings;
     private @Nullable TestPlan plan;
 
-    /** Made by the platform. */
+    /** Called by the platform. */
     public OwnScenes() {}
 
     private record Running(TestIdentifier test, List<Conversation> scenes) {}

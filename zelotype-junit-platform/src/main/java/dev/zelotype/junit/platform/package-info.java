@@ -1,5 +1,5 @@
 /**
- * For the JUnit Platform, whichever engine runs the tests: scenes that no annotation and no rule has opened.
+ * For the JUnit Platform with any engine: scenes that were opened without an annotation or a rule.
  */
 @NullMarked
 package dev.zelotype.junit.platform;

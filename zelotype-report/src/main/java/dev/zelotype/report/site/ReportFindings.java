@@ -30,10 +30,10 @@ public final class ReportFindings implements JournalSink {
      * What was found at one place.
      *
      * @param rule its sort, such as {@code broken-claim}
-     * @param title what all of the sort have in common
+     * @param title the description that all findings of the rule share
      * @param wrong whether it is wrong, and not only worth a thought
-     * @param place the source file and line; empty if not known
-     * @param text what was found, for people
+     * @param place the source file and line; empty if unknown
+     * @param text the sentence
      * @param cure what to write instead; empty if nothing
      * @param tests the tests that it is about
      */

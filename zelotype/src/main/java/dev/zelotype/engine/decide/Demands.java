@@ -198,7 +198,7 @@ public final class Demands {
      *
      * @param coming a call that none has taken yet, or null
      * @param whole whether each demand must get all that it wants
-     * @return what became of it
+     * @return the results
      */
     private static Given giveAnew(List<Demand> some, @Nullable Taken coming, boolean whole) {
         Set<Demand> all = together(some);

@@ -95,7 +95,7 @@ public final class SubjectBuilder {
         return closest;
     }
 
-    /** How many letters must be exchanged, added or left out to make one word the other. */
+    /** How many letters must be replaced, added or removed to turn one word into the other. */
     private static int distance(String from, String to) {
         int[][] all = new int[from.length() + 1][to.length() + 1];
         for (int i = 0; i <= from.length(); i++) {

@@ -68,7 +68,7 @@ public final class WholeDoubles {
                 "give a double, such as one made with stub(...)");
     }
 
-    /** Fails unless each call of the doubles is one that a statement of the test is about. */
+    /** Fails if the doubles received a call that no statement of the test covers. */
     public static void verifyNothingElse(Object... doubles) {
         String sentence = "Expected no other calls than those supposed, expected or verified";
         List<Call> others = new ArrayList<>();

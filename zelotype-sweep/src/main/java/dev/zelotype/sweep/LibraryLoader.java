@@ -1,0 +1,49 @@
+package dev.zelotype.sweep;
+
+import java.net.MalformedURLException;
+import java.net.URL;
+import java.net.URLClassLoader;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Loads libraries together with doubles of their types, which may belong to the same packages.
+ */
+final class LibraryLoader extends URLClassLoader {
+
+    private LibraryLoader(URL[] urls) {
+        super(urls, new Beneath());
+    }
+
+    static LibraryLoader of(Path doubles, List<Path> libraries) throws MalformedURLException {
+        List<URL> urls = new ArrayList<>();
+        urls.add(doubles.toUri().toURL());
+        for (Path each : libraries) {
+            if (!each.getFileName().toString().startsWith("zelotype")) {
+                urls.add(each.toUri().toURL());
+            }
+        }
+        return new LibraryLoader(urls.toArray(URL[]::new));
+    }
+
+    Class<?> defined(String name, byte[] code) {
+        return defineClass(name, code, 0, code.length);
+    }
+
+    /** The JDK and Zelotype itself. */
+    private static final class Beneath extends ClassLoader {
+
+        Beneath() {
+            super(ClassLoader.getPlatformClassLoader());
+        }
+
+        @Override
+        protected Class<?> findClass(String name) throws ClassNotFoundException {
+            if (name.startsWith("dev.zelotype.")) {
+                return Class.forName(name, false, LibraryLoader.class.getClassLoader());
+            }
+            throw new ClassNotFoundException(name);
+        }
+    }
+}
