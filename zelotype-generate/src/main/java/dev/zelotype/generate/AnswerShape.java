@@ -124,7 +124,8 @@ final class AnswerShape {
         }
     }
 
-    private static final List<String> NAMES = List.of("first", "second", "third", "fourth", "fifth", "sixth", "seventh");
+    private static final List<String> NAMES =
+            List.of("first", "second", "third", "fourth", "fifth", "sixth", "seventh");
 
     /** The interface from the JDK; null if there is none for this number of parameters. */
     private final @Nullable Class<?> jdk;
@@ -206,7 +207,8 @@ final class AnswerShape {
         if (arguments.isEmpty()) {
             return called;
         }
-        return called + "<" + String.join(", ", arguments.stream().map(Code::type).toList()) + ">";
+        return called + "<"
+                + String.join(", ", arguments.stream().map(Code::type).toList()) + ">";
     }
 
     /** The declaration of the interface, or of the variant with checked exceptions. */
@@ -237,8 +239,8 @@ final class AnswerShape {
         }
         return new ClassText("public interface", called)
                 .annotation(Code.of("@$T", FunctionalInterface.class))
-                .typeVariables(
-                        new TypeVariables(variables.stream().map(VariableName::of).toList()))
+                .typeVariables(new TypeVariables(
+                        variables.stream().map(VariableName::of).toList()))
                 .method(method);
     }
 

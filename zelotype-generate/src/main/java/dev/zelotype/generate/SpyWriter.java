@@ -168,7 +168,9 @@ final class SpyWriter {
                 code.statement(
                         "return $L == null" + Code.BREAK + "? $L" + Code.BREAK + ": $L",
                         real,
-                        mayUnwrap ? Code.of("$T.valueOf($L)", method.returns().withoutAnnotations(), otherwise) : otherwise,
+                        mayUnwrap
+                                ? Code.of("$T.valueOf($L)", method.returns().withoutAnnotations(), otherwise)
+                                : otherwise,
                         passedOn);
             } else if (otherwise.isEmpty()) {
                 code.block("if (" + real + " != null) { " + passedOn + "; }");
@@ -183,9 +185,8 @@ final class SpyWriter {
         }
 
         private ClassText record() {
-            ClassText call = new ClassText("public record", raw)
-                    .components(components)
-                    .supertypes("implements " + anyCall);
+            ClassText call =
+                    new ClassText("public record", raw).components(components).supertypes("implements " + anyCall);
             if (generic) {
                 call.typeVariables(type.typeVariables());
             }
@@ -232,7 +233,12 @@ final class SpyWriter {
                     .annotation(Writer.OVERRIDE)
                     .returns("boolean")
                     .parameter(Code.type(ClassName.OBJECT), other)
-                    .statement("return $L instanceof $L $L && $L", other, wild, that, String.join(Code.BREAK + "&& ", equal)));
+                    .statement(
+                            "return $L instanceof $L $L && $L",
+                            other,
+                            wild,
+                            that,
+                            String.join(Code.BREAK + "&& ", equal)));
             call.method(new MethodText("public", "hashCode")
                     .annotation(Writer.OVERRIDE)
                     .returns("int")

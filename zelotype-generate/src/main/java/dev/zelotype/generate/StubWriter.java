@@ -112,6 +112,7 @@ final class StubWriter {
         private boolean described;
         /** The interface of the answer, and the name of its method. */
         private final String shape;
+
         private final String call;
 
         OfMethod(MethodModel method) {
@@ -242,8 +243,8 @@ final class StubWriter {
         }
 
         private void doesNothing() {
-            out.method(setter(Names.unusedBy(type, name + "DoesNothing"))
-                    .statement("return $L($L)", does, lambda("{ }")));
+            out.method(
+                    setter(Names.unusedBy(type, name + "DoesNothing")).statement("return $L($L)", does, lambda("{ }")));
         }
 
         private void answers() {

@@ -118,12 +118,13 @@ final class Writer {
     private void about() {
         out.javadoc(
                 switch (style) {
-                    case BASE -> "Answers every call of {@link $T} with something empty: override what a test needs.";
-                    case STUB -> "A stub of {@link $T}: its answers are set, method by method. The last of those in turn is repeated.";
+                    case BASE -> "Answers every call of {@link $T} with an empty value: override what a test needs.";
+                    case STUB ->
+                        "A stub of {@link $T}: its answers are set for each method. Of several, the last is repeated.";
                     case STRICT ->
-                        "A strict stub of {@link $T}: answers are set, method by method; a call that is not set fails.";
+                        "A strict stub of {@link $T}: its answers are set for each method; a call that is not set fails.";
                     case SPY ->
-                        "A spy of {@link $T}: keeps all calls, and passes them on to a real object if it has one.";
+                        "A spy of {@link $T}: records all calls, and passes them on to a real object if it has one.";
                     case FAKE -> "A fake of {@link $T}, to be written: each unwritten method fails with that message.";
                     case WORKING_FAKE, LINKED -> throw notHere();
                 },
@@ -224,7 +225,7 @@ final class Writer {
                 .parameters(parameters)
                 .exceptions(constructor.exceptions());
         if (style == Style.SPY) {
-            code.javadoc(withReal ? "Passes calls on to a real object." : "Answers calls with something empty.");
+            code.javadoc(withReal ? "Passes calls on to a real object." : "Answers calls with empty values.");
         }
         if (!parameters.isEmpty()) {
             code.statement("super($L)", Names.list(parameters));

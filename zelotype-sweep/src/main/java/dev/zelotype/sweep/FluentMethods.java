@@ -1,7 +1,6 @@
 package dev.zelotype.sweep;
 
 import dev.zelotype.Scene;
-import dev.zelotype.Zelotype;
 import dev.zelotype.error.MisuseException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -40,8 +39,7 @@ final class FluentMethods {
     /** Reads the code of classes, which may implement types of others. */
     void read(List<String> classNames) throws IOException {
         for (String name : classNames) {
-            try (InputStream in =
-                    ClassLoader.getSystemResourceAsStream(name.replace('.', '/') + ".class")) {
+            try (InputStream in = ClassLoader.getSystemResourceAsStream(name.replace('.', '/') + ".class")) {
                 if (in != null) {
                     new ClassReader(in).accept(new Implementations(), ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
                 }
@@ -68,9 +66,12 @@ final class FluentMethods {
         }
 
         @Override
-        public MethodVisitor visitMethod(int access, String name, String descriptor, String signature, String[] thrown) {
+        public MethodVisitor visitMethod(
+                int access, String name, String descriptor, String signature, String[] thrown) {
             boolean counts = (access & (Opcodes.ACC_STATIC | Opcodes.ACC_ABSTRACT | Opcodes.ACC_SYNTHETIC)) == 0;
-            return counts && Type.getReturnType(descriptor).getSort() == Type.OBJECT ? new Returned(name, descriptor) : null;
+            return counts && Type.getReturnType(descriptor).getSort() == Type.OBJECT
+                    ? new Returned(name, descriptor)
+                    : null;
         }
 
         /** Looks at what is returned: the object itself, or something else that is neither new nor a delegate's answer. */
@@ -96,7 +97,8 @@ final class FluentMethods {
             }
 
             @Override
-            public void visitMethodInsn(int opcode, String type, String called, String descriptor, boolean ofInterface) {
+            public void visitMethodInsn(
+                    int opcode, String type, String called, String descriptor, boolean ofInterface) {
                 itself = false;
                 open = called.equals("<init>") || called.equals(name) || type.equals(owner);
             }
@@ -149,7 +151,8 @@ final class FluentMethods {
         for (String name : supertypes.keySet()) {
             Set<String> above = new HashSet<>();
             addAbove(name, above);
-            above.forEach(each -> subtypes.computeIfAbsent(each, key -> new HashSet<>()).add(name));
+            above.forEach(each ->
+                    subtypes.computeIfAbsent(each, key -> new HashSet<>()).add(name));
         }
         return subtypes;
     }
@@ -200,7 +203,8 @@ final class FluentMethods {
             same += givesItself ? 1 : 0;
             other += givesItself ? 0 : 1;
             if (gave != givesItself) {
-                wrong.add(type.getSimpleName() + "." + method.getName() + (givesItself ? " gives itself" : " leads elsewhere"));
+                wrong.add(type.getSimpleName() + "." + method.getName()
+                        + (givesItself ? " gives itself" : " leads elsewhere"));
             }
         } catch (InvocationTargetException e) {
             throw new IllegalStateException(method + " threw " + e.getCause(), e.getCause());

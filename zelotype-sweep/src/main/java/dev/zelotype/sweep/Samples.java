@@ -82,7 +82,8 @@ final class Samples {
             try {
                 Constructor<?> constructor = type.getDeclaredConstructor(parameters);
                 if (constructor.trySetAccessible()) {
-                    return (Throwable) constructor.newInstance(parameters.length == 0 ? new Object[0] : new Object[] {"sample"});
+                    return (Throwable)
+                            constructor.newInstance(parameters.length == 0 ? new Object[0] : new Object[] {"sample"});
                 }
             } catch (ReflectiveOperationException | LinkageError e) {
                 continue;
@@ -96,13 +97,16 @@ final class Samples {
         try {
             ClassLoader loader = type.getClassLoader();
             return Proxy.newProxyInstance(
-                    loader == null ? ClassLoader.getPlatformClassLoader() : loader, new Class<?>[] {type}, (self, method, arguments) ->
-                            switch (method.getDeclaringClass() == Object.class ? method.getName() : "") {
-                                case "equals" -> self == arguments[0];
-                                case "hashCode" -> System.identityHashCode(self);
-                                case "toString" -> "a sample of " + type.getName();
-                                default -> handler.invoke(self, method, arguments);
-                            });
+                    loader == null ? ClassLoader.getPlatformClassLoader() : loader,
+                    new Class<?>[] {type},
+                    (self, method, arguments) -> switch (method.getDeclaringClass() == Object.class
+                            ? method.getName()
+                            : "") {
+                        case "equals" -> self == arguments[0];
+                        case "hashCode" -> System.identityHashCode(self);
+                        case "toString" -> "a sample of " + type.getName();
+                        default -> handler.invoke(self, method, arguments);
+                    });
         } catch (IllegalArgumentException | LinkageError e) {
             return null;
         }

@@ -1,8 +1,8 @@
 package dev.zelotype.sweep;
 
 import dev.zelotype.generate.GenerateException;
-import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.GeneratedFile;
+import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.Progress;
 import dev.zelotype.generate.Style;
 import dev.zelotype.tools.WholeFiles;
@@ -94,8 +94,8 @@ public final class SourceSweep {
     private static final String HEAD = """
             # Source sweep
 
-            Doubles of all styles (base, stub, strict, spy, fake, working-fake, linked) written as source for every interface and
-            abstract class of some JDK modules and libraries, compiled with `-Xlint:all -Werror` (without
+            Doubles of all styles (base, stub, strict, spy, fake, working-fake, linked), written as source for every
+            interface and abstract class of some JDK modules and libraries, compiled with `-Xlint:all -Werror` (without
             `auxiliaryclass`, which is said of a library's own files), and then used: each double is made by each of its
             constructors, each method is set in each way there is, asked, and its answer compared; each spy passes its
             calls on. Written by `zelotype-sweep/sources`.
@@ -137,8 +137,9 @@ public final class SourceSweep {
             SourceSweep sweep = new SourceSweep(name);
             sweep.run();
             failed += sweep.bad.size();
-            System.out.println(name + ": " + sweep.written.size() + " files, " + sweep.leftOut + " left out, " + sweep.used
-                    + " used, " + sweep.calls + " calls, " + sweep.notMade() + " not made, " + sweep.bad.size() + " bad");
+            System.out.println(name + ": " + sweep.written.size() + " files, " + sweep.leftOut + " left out, "
+                    + sweep.used + " used, " + sweep.calls + " calls, " + sweep.notMade() + " not made, "
+                    + sweep.bad.size() + " bad");
             sweep.reasons.forEach(reason -> System.out.println("  passed over: " + reason));
             sweep.notMade.forEach((reason, times) -> System.out.println("  not made: " + times + " x " + reason));
             sweep.bad.forEach(problem -> System.out.println("  BAD " + problem));
@@ -227,7 +228,8 @@ public final class SourceSweep {
         try (LibraryLoader loader = LibraryLoader.of(folder.resolve("classes"), classPath)) {
             for (Path each : written) {
                 String file = folder.relativize(each).toString();
-                String type = file.substring(0, file.length() - ".java".length()).replace(File.separatorChar, '.');
+                String type =
+                        file.substring(0, file.length() - ".java".length()).replace(File.separatorChar, '.');
                 try {
                     calls += within(() -> UsedDoubles.use(type, styleOf(type), loader));
                     used++;

@@ -39,9 +39,9 @@ public final class StaticsSweep {
     private static final String HEAD = """
             # Statics sweep
 
-            Every public static method and constructor of some packages of the JDK: each is the first replacement of a JVM of
-            its own, is told to fail, and is called. Written by `zelotype-sweep/statics`. In which forms a call may be written
-            is tried apart: [call forms](call-forms.md).
+            Every public static method and constructor of some packages of the JDK: each is the first replacement in a new
+            JVM, is set to fail, and is called. Written by `zelotype-sweep/statics`. The forms in which a call may be written
+            are on another page: [call forms](call-forms.md).
             """;
 
     private static final List<String> PACKAGES = List.of(

@@ -86,18 +86,16 @@ public final class TypeSweep {
         reasons.forEach((reason, count) ->
                 page.append("| ").append(reason).append(" | ").append(count).append(" |\n"));
         int methods = fluent.methods();
-        page.append(
-                """
+        page.append("""
 
-                A method that gives its own type may go on with the same object, as a builder's do, or lead to another one, as
+                A method that returns its own type may return the same object, as builders do, or another one, as
                 `getParent()` and `next()` do. Of %d such methods, %d return the object itself by the code of most of
                 their implementations here, a stub does as they do for %d (%.0f %%).
-                """
-                        .formatted(
-                                methods,
-                                fluent.same(),
-                                methods - fluent.wrong().size(),
-                                100.0 * (methods - fluent.wrong().size()) / Math.max(1, methods)));
+                """.formatted(
+                        methods,
+                        fluent.same(),
+                        methods - fluent.wrong().size(),
+                        100.0 * (methods - fluent.wrong().size()) / Math.max(1, methods)));
         return page.toString();
     }
 }

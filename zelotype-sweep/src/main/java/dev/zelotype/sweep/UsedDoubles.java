@@ -25,8 +25,8 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Uses a written double as a test would: makes it by each of its constructors, sets what each method answers in each way there
- * is, asks, passes calls through, and compares.
+ * Uses a written double as a test would: makes it with each of its constructors, sets the answer of each method in every
+ * possible way, calls it, passes calls on, and compares.
  */
 final class UsedDoubles {
 
@@ -120,8 +120,8 @@ final class UsedDoubles {
         ClassWriter out = new ClassWriter(ClassWriter.COMPUTE_MAXS);
         out.visit(Opcodes.V17, Opcodes.ACC_PUBLIC, superclass + "InUse", null, superclass, null);
         for (Constructor<?> each : type.getDeclaredConstructors()) {
-            MethodVisitor code = out.visitMethod(
-                    Opcodes.ACC_PUBLIC, "<init>", Type.getConstructorDescriptor(each), null, null);
+            MethodVisitor code =
+                    out.visitMethod(Opcodes.ACC_PUBLIC, "<init>", Type.getConstructorDescriptor(each), null, null);
             code.visitCode();
             code.visitVarInsn(Opcodes.ALOAD, 0);
             int at = 1;
@@ -166,7 +166,11 @@ final class UsedDoubles {
                                 @Override
                                 public MethodVisitor visitMethod(
                                         int access, String name, String descriptor, String signature, String[] thrown) {
-                                    boolean isSaid = (access & (Opcodes.ACC_SYNTHETIC | Opcodes.ACC_STATIC | Opcodes.ACC_PRIVATE)) == 0;
+                                    boolean isSaid = (access
+                                                    & (Opcodes.ACC_SYNTHETIC
+                                                            | Opcodes.ACC_STATIC
+                                                            | Opcodes.ACC_PRIVATE))
+                                            == 0;
                                     if (isSaid && !name.startsWith("<")) {
                                         methods.add(declared(name, descriptor));
                                     }
@@ -209,7 +213,8 @@ final class UsedDoubles {
     }
 
     private static boolean interfacesHave(Class<?> in, Method method) {
-        return Arrays.stream(in.getInterfaces()).anyMatch(each -> isDeclared(each, method) || interfacesHave(each, method));
+        return Arrays.stream(in.getInterfaces())
+                .anyMatch(each -> isDeclared(each, method) || interfacesHave(each, method));
     }
 
     /** By name and number of parameters: what a generic supertype declares has other types. */
@@ -231,8 +236,8 @@ final class UsedDoubles {
             }
         }
         return Arrays.stream(type.getMethods())
-                .filter(each -> each.getDeclaringClass() != type && isLike(each, method))
-                .noneMatch(Method::isDefault)
+                        .filter(each -> each.getDeclaringClass() != type && isLike(each, method))
+                        .noneMatch(Method::isDefault)
                 && inheritedDefaults(type).stream().noneMatch(each -> isDeclaredAs(each, method));
     }
 
@@ -329,13 +334,16 @@ final class UsedDoubles {
         Class<?> takes = setter.getParameterCount() == 0 ? void.class : setter.getParameterTypes()[0];
         Object[] arguments = arguments(method);
         if (setter.getName().contains("AnswersInTurn")) {
-            List<Object> values = Arrays.asList(Samples.of(method.getReturnType(), 1), Samples.of(method.getReturnType(), 2));
+            List<Object> values =
+                    Arrays.asList(Samples.of(method.getReturnType(), 1), Samples.of(method.getReturnType(), 2));
             hold(ask(made, setter, new Object[] {values}).value() == made, setter, "does not give the stub itself");
             for (int i = 0; i < 3; i++) {
                 answered(ask(made, method, arguments), values.get(Math.min(i, 1)), setter);
             }
         } else if (Throwable.class.isAssignableFrom(takes)) {
-            Throwable failure = takes == RuntimeException.class || takes == Error.class ? Samples.thrown(takes) : Samples.thrown(takes);
+            Throwable failure = takes == RuntimeException.class || takes == Error.class
+                    ? Samples.thrown(takes)
+                    : Samples.thrown(takes);
             if (failure != null) {
                 ask(made, setter, new Object[] {failure});
                 hold(ask(made, method, arguments).thrown() == failure, setter, "does not make it fail");
@@ -356,7 +364,10 @@ final class UsedDoubles {
             for (int i = 0; i < arguments.length; i++) {
                 boolean isPrimitive = method.getParameterTypes()[i].isPrimitive();
                 Object given = seen.get(0)[i];
-                hold(isPrimitive ? arguments[i].equals(given) : arguments[i] == given, setter, "is given other arguments");
+                hold(
+                        isPrimitive ? arguments[i].equals(given) : arguments[i] == given,
+                        setter,
+                        "is given other arguments");
             }
         } else {
             Object value = Samples.of(takes, 4);
@@ -411,7 +422,8 @@ final class UsedDoubles {
             int at = 0;
             for (var component : seen.get(0).getClass().getRecordComponents()) {
                 component.getAccessor().setAccessible(true);
-                Object value = ask(seen.get(0), component.getAccessor(), new Object[0]).value();
+                Object value =
+                        ask(seen.get(0), component.getAccessor(), new Object[0]).value();
                 hold(isKept(value, arguments[at]), kept, "keeps " + value + " instead of " + arguments[at]);
                 at++;
             }
@@ -445,8 +457,7 @@ final class UsedDoubles {
 
     private void linked() throws Wrong, IllegalAccessException {
         try (Scene scene = Scene.open(SceneSettings.defaults().linesOfCalls(0))) {
-            Class<?> doubled =
-                    type.getSuperclass() == Object.class ? type.getInterfaces()[0] : type.getSuperclass();
+            Class<?> doubled = type.getSuperclass() == Object.class ? type.getInterfaces()[0] : type.getSuperclass();
             Object made = Zelotype.stub(doubled);
             if (made.getClass() != type) {
                 throw new Wrong("is not what stub() makes: " + made.getClass().getName());

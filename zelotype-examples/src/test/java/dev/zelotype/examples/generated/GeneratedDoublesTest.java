@@ -77,7 +77,6 @@ class GeneratedDoublesTest {
 
         assertThat(weather.humidity()).isEqualTo(40);
         assertThatThrownBy(() -> weather.humidityAt("north"))
-                .hasMessage(
-                        "Nothing is set for WeatherStation.humidityAt(north). Write: .humidityAtAnswers(...);");
+                .hasMessage("Nothing is set for WeatherStation.humidityAt(north). Write: .humidityAtAnswers(...);");
     }
 }
