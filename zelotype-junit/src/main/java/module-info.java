@@ -4,7 +4,7 @@
 module dev.zelotype.junit {
     requires transitive dev.zelotype;
     requires transitive dev.zelotype.journal;
-    // Tests of other hosts use the annotations without it.
+    // Tests of other hosts use the annotations without JUnit.
     requires static org.junit.jupiter.api;
     requires static org.jspecify;
 

@@ -1,5 +1,5 @@
 /**
- * Zelotype's core: test doubles, what they answer, what is expected of them, and checks of what they were asked.
+ * Zelotype's core: test doubles, their answers, expectations, and checks of their calls.
  */
 @SuppressWarnings("module") // The modules that it is exported to are compiled later.
 module dev.zelotype {
@@ -22,7 +22,7 @@ module dev.zelotype {
     uses dev.zelotype.doubles.EmptyValue;
     uses dev.zelotype.doubles.Unwrapper;
 
-    // The JVM calls the agent's class from there.
+    // The JVM calls the agent's class there.
     opens dev.zelotype.engine.weave to
             java.instrument;
 }

@@ -4,7 +4,7 @@ import dev.zelotype.engine.claim.ClaimSet;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: one thing that is claimed of a collaborator. Immutable; safe for use from any thread.
+ * For tests: one claim about a collaborator. Immutable; safe for use from any thread.
  *
  * @param <T> the collaborator's type
  * @since 0.2
@@ -22,9 +22,9 @@ public final class Claim<T> {
     }
 
     /**
-     * The claim as it is written.
+     * Returns the text of the claim.
      *
-     * @return such as {@code catalog.find("Harrow-2") returns Optional[Harrow-2]}
+     * @return for example {@code catalog.find("Harrow-2") returns Optional[Harrow-2]}
      */
     public String name() {
         return told.name();
@@ -40,25 +40,25 @@ public final class Claim<T> {
     }
 
     /**
-     * The class in whose source it stands.
+     * Returns the class that contains its source.
      *
-     * @return the binary name of the top-level class; empty if not known
+     * @return the binary name of the top-level class; empty if unknown
      */
     public String sourceClass() {
         return told.sourceClass();
     }
 
     /**
-     * The line of the statement.
+     * Returns the line of the statement.
      *
-     * @return the line of the source file; 0 if not known
+     * @return the line of the source file; 0 if unknown
      */
     public int line() {
         return told.line();
     }
 
     /**
-     * The type that it is claimed of.
+     * Returns the collaborator's type.
      *
      * @return its binary name
      */
@@ -67,9 +67,9 @@ public final class Claim<T> {
     }
 
     /**
-     * The method that it is about.
+     * Returns the method of the claim.
      *
-     * @return the method as its type lists it
+     * @return the method as it is listed for the type
      */
     public String signature() {
         return told.signature();
@@ -87,18 +87,18 @@ public final class Claim<T> {
     /**
      * Returns the calls that it covers without the collaborator's name; in a chain, from the first call on.
      *
-     * @return such as {@code find("Harrow-2")}
+     * @return for example {@code find("Harrow-2")}
      */
     public String call() {
         return told.call();
     }
 
     /**
-     * Holds it against a real object.
+     * Checks it against a real object.
      *
      * @param real the object; null for claims about static methods
-     * @throws dev.zelotype.error.CheckFailure if the real object does otherwise, with what both did
-     * @throws dev.zelotype.error.MisuseException if the claim cannot be held against it
+     * @throws dev.zelotype.error.CheckFailure if the real object behaves differently, with both behaviors
+     * @throws dev.zelotype.error.MisuseException if the claim cannot be checked against it
      */
     @SuppressWarnings("exports")
     public void hold(@Nullable T real) {

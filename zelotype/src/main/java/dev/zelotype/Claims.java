@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /**
- * For tests: what tests suppose of a collaborator, held against a real one, so that stub and real one agree. The same method
- * sets up a stub in the subject's tests.
+ * For tests: checks what tests suppose of a collaborator against a real one, so that stub and real object agree. The
+ * same method sets up a stub in the subject's tests.
  *
  * <pre>{@code
  * static void claims(TargetCatalog catalog) {
@@ -21,8 +21,8 @@ import java.util.function.Consumer;
  * Claims.of(TargetCatalog.class, CatalogClaims::claims).check(new FileCatalog(folder));    // in the collaborator's tests
  * }</pre>
  *
- * <p>With JUnit, {@code dev.zelotype.junit.ClaimTests} makes a test of each. Immutable; safe for use from any thread.
- * Nothing is null.
+ * <p>With JUnit, {@code dev.zelotype.junit.ClaimTests} makes a test for each claim. Immutable; safe for use from any
+ * thread. Refuses nulls.
  *
  * @param <T> the collaborator's type
  * @since 0.2
@@ -48,32 +48,32 @@ public final class Claims<T> {
     }
 
     /**
-     * Claims about static methods, such as {@code suppose(SiderealClock::zone).returns("UTC")}.
+     * Makes claims about static methods, for example {@code suppose(SiderealClock::zone).returns("UTC")}.
      *
      * @param claims makes the statements
-     * @return the claims, to be held against nothing but the real methods
+     * @return the claims, which are checked against the real methods
      */
     public static Claims<Void> ofStatics(Runnable claims) {
         return new Claims<>(new ClaimSet(null, none -> claims.run()));
     }
 
     /**
-     * Says how long to wait for what the real object does: for what a call returns, for futures, and for callbacks,
-     * which may come later. 5 s unless said. Each call is made on a thread of its own, so that one that never returns
-     * breaks its claim and nothing else.
+     * Sets how long to wait for the real object: for return values, for futures, and for callbacks, which may come
+     * later. The default is 5 s. Each call is made on a separate thread, so that one that never returns breaks only its
+     * own claim.
      *
      * @param limit the time; zero to call on the thread of the test, without a limit
      * @return the same claims with this limit
-     * @throws dev.zelotype.error.MisuseException if it is below zero
+     * @throws dev.zelotype.error.MisuseException if it is negative
      */
     public Claims<T> within(Duration limit) {
         return new Claims<>(set.within(limit));
     }
 
     /**
-     * Each claim by itself.
+     * Returns the individual claims.
      *
-     * @return the claims, in the order they are said
+     * @return the claims, in statement order
      * @throws dev.zelotype.error.MisuseException if the method contains other statements than suppositions, or none
      */
     public List<Claim<T>> each() {
@@ -86,11 +86,11 @@ public final class Claims<T> {
     }
 
     /**
-     * Holds all claims against one real object.
+     * Checks all claims against one real object.
      *
      * @param real the object
      * @throws CheckFailure if any does not hold; all such claims are reported together
-     * @throws dev.zelotype.error.MisuseException if a claim cannot be held against it
+     * @throws dev.zelotype.error.MisuseException if a claim cannot be checked against it
      */
     public void check(T real) {
         List<CheckFailure> broken = new ArrayList<>();

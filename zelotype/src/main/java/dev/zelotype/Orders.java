@@ -15,8 +15,8 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Turns what the facade is asked for into orders for doubles. What a caller assigns a double to differs from the doubled
- * type by type arguments only, hence the casts.
+ * Converts requests to the facade into orders for doubles. The type that a caller assigns a double to differs from the
+ * doubled type only in type arguments, hence the casts.
  */
 final class Orders {
 
@@ -63,7 +63,7 @@ final class Orders {
             throw new MisuseException("The real object to spy on is null.", "give an object, or a class");
         }
         if (Unwrapping.participantBehind(real) instanceof DoubleState known) {
-            // A double records its calls already; a spy of a scene around becomes one of this scene as well.
+            // A double records its calls already; a spy of an enclosing scene becomes one of this scene as well.
             DoubleState here = known.partOfStatement().owner();
             here.isSaid();
             if (name != null && here != known) {

@@ -14,10 +14,10 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: one test's doubles with their one log of calls. While it is open it is current on the thread that opened it and
- * on threads started from there: doubles made there belong to it. So do statements made there about doubles that were made
- * elsewhere, outside any scene or in an outer one: it ends with the scene. Closing checks what was expected, and reports
- * statements that were left half written.
+ * For tests: the doubles of one test and the log of their calls. While the scene is open, it is current on the thread
+ * that opened it and on threads started from there: doubles made there belong to it. Statements made there about
+ * doubles from outside any scene, or from an outer scene, end with this scene. Closing it checks the expectations, and
+ * reports incomplete statements.
  *
  * <pre>{@code
  * try (Scene scene = Scene.open()) {
@@ -27,8 +27,9 @@ import org.jspecify.annotations.Nullable;
  * }
  * }</pre>
  *
- * <p>A scene and its doubles may be used from any thread. Scenes close in any order, on any thread. After a scene is closed,
- * its doubles still answer, but nothing is recorded or checked any more; such calls are named in the next failure.
+ * <p>A scene and its doubles may be used from any thread. Scenes may be closed in any order and on any thread. After a
+ * scene is closed, its doubles still answer, but nothing is recorded or checked any more; such calls are reported in
+ * the next failure.
  *
  * @since 0.2
  */
@@ -48,7 +49,7 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * The scene that is open on this thread, whoever opened it.
+     * Returns the scene that is open on this thread, whoever opened it.
      *
      * @return the innermost scene
      * @throws MisuseException if there is none
@@ -74,7 +75,7 @@ public final class Scene implements AutoCloseable {
     /**
      * Opens a scene.
      *
-     * @param settings how it behaves
+     * @param settings its settings
      * @return the scene, current on this thread until it is closed
      */
     public static Scene open(SceneSettings settings) {
@@ -88,7 +89,7 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * The scene's double of a type: the one that was made before, in whatever way, or else a new stub. Subjects are given
+     * Returns the scene's double of a type: the one that was made before in any way, or else a new stub. Subjects get
      * the same one.
      *
      * @param type the type to double
@@ -101,20 +102,20 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * As {@link #the(Class)}, of a kind.
+     * As {@link #the(Class)}, with a kind.
      *
      * @param type the type to double
      * @param kind the kind
      * @param <T> the type
      * @return the double
-     * @throws MisuseException if it was made before as another kind
+     * @throws MisuseException if it was made before with another kind
      */
     public <T> T the(Class<T> type, Kind kind) {
         return type.cast(state.subjects().the(type, null, kind));
     }
 
     /**
-     * As {@link #the(Class, Kind)}, of a name, where a subject takes several of a type.
+     * As {@link #the(Class, Kind)}, with a name, if a subject takes several doubles of a type.
      *
      * @param type the type to double
      * @param kind the kind
@@ -127,13 +128,13 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * Provides a plain value for the parameters of subjects that have this name.
+     * Provides a value for all parameters of subjects with this name.
      *
      * <pre>{@code
      * scene.provide("site", "North Ridge");
      * }</pre>
      *
-     * @param name the parameter's name, as the class file tells it (compile with {@code -parameters})
+     * @param name the parameter's name in the class file (compile with {@code -parameters})
      * @param value the value, or null
      * @return this scene
      * @throws MisuseException if the name was provided before
@@ -145,9 +146,9 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * Builds the subject of the test with a double for everything it asks for: through the constructor that takes most of
-     * them, or, if that takes none, through setters and fields that are not private. What no double of the scene is for
-     * becomes a stub.
+     * Builds the subject of the test with a double for each collaborator: with the constructor that takes most of them,
+     * or, if that takes none, with setters and non-private fields. Collaborators without a double in the scene become
+     * stubs.
      *
      * <pre>{@code
      * NightRun run = scene.subject(NightRun.class);
@@ -157,17 +158,17 @@ public final class Scene implements AutoCloseable {
      * @param type the class under test
      * @param <T> the class
      * @return a new subject
-     * @throws MisuseException if no constructor can be called, or several equally well
+     * @throws MisuseException if no constructor can be called, or several are equally suitable
      */
     public <T> T subject(Class<T> type) {
         return subject(type, Kind.STUB);
     }
 
     /**
-     * As {@link #subject(Class)}, with another kind of double for what the test does not mention.
+     * As {@link #subject(Class)}, with another kind for doubles that the test does not mention.
      *
      * @param type the class under test
-     * @param others the kind of the doubles that are made on the way
+     * @param others the kind of the new doubles
      * @param <T> the class
      * @return a new subject
      */
@@ -176,12 +177,12 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * Lets what this scene replaces of classes count on all threads that are in no scene of their own, also on those that
-     * were there before: for pools that outlive the test. Until then, and for everybody else, replacements count on the
-     * thread that opened the scene and on threads started from there.
+     * Applies the replaced classes of this scene to all threads that are in no scene of their own, including existing
+     * ones: for pools that outlive the test. By default, replacements apply to the thread that opened the scene and to
+     * threads started from there.
      *
      * @return this scene
-     * @throws MisuseException if another open scene is everywhere already
+     * @throws MisuseException if this was called on another open scene
      */
     public Scene everywhere() {
         state.beEverywhere();
@@ -189,8 +190,8 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * Gives the classes that any scene has replaced something of their original code back. There is hardly a reason to: as
-     * soon as no scene replaces anything, a woven class runs its own code, and costs one look at a field a call.
+     * Restores the original code of all classes that any scene has replaced something of. This is hardly ever needed:
+     * when no scene replaces anything, a woven class runs its own code, and a call costs one additional field access.
      *
      * @throws MisuseException if an open scene still replaces something
      */
@@ -199,25 +200,25 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * The conversation so far.
+     * Returns the conversation so far.
      *
-     * @return the doubles and their calls; values are printed as they are now
+     * @return the doubles and their calls; values are printed in their current state
      */
     public Conversation conversation() {
         return ConversationView.of(state);
     }
 
     /**
-     * What is worth knowing about the scene so far though it is not wrong, as {@link #conversation()} holds it too.
+     * Returns remarks about the scene so far that are no failures; {@link #conversation()} contains them too.
      *
-     * @return one text each, such as a supposition that no call needed
+     * @return one text each, for example a supposition that no call used
      */
     public List<String> notes() {
         return state.notes();
     }
 
     /**
-     * The conversation so far as lines of text, as failures show it.
+     * Returns the conversation so far as lines of text, as failures show it.
      *
      * @return the text, without a final line break
      */
@@ -226,8 +227,8 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * The conversation so far as statements to paste: what the doubles answered as {@code suppose}, what they were told as
-     * {@code verify}. Of a spy on a real object that is what the real one does.
+     * Returns the conversation so far as statements to paste: answers of doubles as {@code suppose}, other calls as
+     * {@code verify}. For a spy on a real object these are the answers of the real object.
      *
      * <pre>{@code
      * System.out.println(scene.statements().only("catalog").text(Form.CLAIMS));
@@ -240,11 +241,11 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * Closes the scene: all expectations that were not met, calls that were refused, and statements left unfinished are
-     * reported together. Does nothing if the scene is closed already.
+     * Closes the scene: reports all unmet expectations, refused calls and incomplete statements together. Does nothing
+     * if the scene is closed already.
      *
      * @throws dev.zelotype.error.CheckFailure if the doubles were not called as expected
-     * @throws dev.zelotype.error.MisuseException if only unfinished statements are to be reported
+     * @throws dev.zelotype.error.MisuseException if only incomplete statements are reported
      */
     @Override
     public void close() {

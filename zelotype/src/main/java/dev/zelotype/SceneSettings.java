@@ -7,7 +7,7 @@ import dev.zelotype.error.MisuseException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: how a scene behaves. Immutable; each method gives changed settings.
+ * For tests: the settings of a scene. Immutable; each method returns changed settings.
  *
  * <pre>{@code
  * Scene.open(SceneSettings.defaults().unusedSuppositions(Severity.FAIL));
@@ -33,16 +33,16 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * The settings of a scene for which nothing else is said.
+     * Returns the default settings.
      *
-     * @return unused suppositions are noted, and lines are kept for the first thousand calls
+     * @return unused suppositions are noted, and lines are recorded for the first thousand calls
      */
     public static SceneSettings defaults() {
         return DEFAULTS;
     }
 
     /**
-     * Says what becomes of suppositions that no call needed.
+     * Sets the severity of suppositions that no call used.
      *
      * @param severity ignored, noted or failing
      * @return the changed settings
@@ -52,7 +52,7 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * Says for how many calls the scene notes the line they were made at. A noted line costs some microseconds.
+     * Sets for how many calls the scene records the line of the caller. Recording a line takes some microseconds.
      *
      * @param calls the number of calls, 0 or more
      * @return the changed settings
@@ -66,11 +66,11 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * Says whether work that is handed to a pool, a timer or a future sees what the scene replaces. For that, some
-     * classes of the JDK are woven when something is first replaced ({@code ForkJoinTask}, {@code FutureTask}, {@code
-     * ThreadPoolExecutor}, {@code TimerTask}, the thread of timers and the tasks of {@code CompletableFuture}).
+     * Sets whether replacements apply to tasks that are passed to a pool, a timer or a future. If so, some JDK classes
+     * are woven at the first replacement ({@code ForkJoinTask}, {@code FutureTask}, {@code ThreadPoolExecutor}, {@code
+     * TimerTask}, the thread of timers and the tasks of {@code CompletableFuture}).
      *
-     * @param follow false to leave the JDK alone; then only threads that are started in the scene see what it replaces
+     * @param follow false to leave the JDK alone; then replacements only apply to threads that are started in the scene
      * @return the changed settings
      */
     public SceneSettings tasksFollow(boolean follow) {
@@ -78,9 +78,9 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * Whether work that is handed to a pool, a timer or a future sees what the scene replaces.
+     * Tells whether replacements apply to tasks that are passed to a pool, a timer or a future.
      *
-     * @return true unless it was said otherwise
+     * @return true by default
      */
     @Override
     public boolean tasksFollow() {
@@ -88,9 +88,9 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * Sets the empty values of some types, which doubles return as default answers.
+     * Sets the empty values of some types, which doubles return by default.
      *
-     * @param said gives them; it is asked before the services that do ({@link EmptyValue})
+     * @param said returns them; it has priority over services ({@link EmptyValue})
      * @return the changed settings
      */
     public SceneSettings emptyValue(EmptyValue said) {
@@ -98,7 +98,7 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * What gives the empty values of some types in this scene.
+     * Returns the source of empty values in this scene.
      *
      * @return the setting; null if it was not set
      */
@@ -108,7 +108,7 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * What becomes of suppositions that no call needed.
+     * Returns the severity of suppositions that no call used.
      *
      * @return the severity
      */
@@ -118,7 +118,7 @@ public final class SceneSettings implements Settings {
     }
 
     /**
-     * For how many calls the scene notes the line they were made at.
+     * Returns for how many calls the scene records the line of the caller.
      *
      * @return the number
      */

@@ -83,9 +83,9 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: everything a test needs, to be imported statically: doubles of five kinds, and four verbs for what they answer
- * ({@code suppose}), what must happen ({@code expect}), what did happen ({@code verify}) and with which arguments
- * ({@code recorded}). A call is always written as Java: a method reference or a lambda.
+ * For tests: everything a test needs, to be imported statically: doubles of five kinds, and four verbs: {@code suppose}
+ * sets answers, {@code expect} requires future calls, {@code verify} checks past calls, and {@code recorded} returns
+ * their arguments. A call is always written as Java: a method reference or a lambda.
  *
  * <pre>{@code
  * WeatherStation weather = stub(WeatherStation.class);
@@ -108,14 +108,14 @@ public final class Zelotype {
     private Zelotype() {}
 
     /**
-     * Makes a stub: it gives canned answers, and a default answer where no answer was supposed.
+     * Makes a stub: it returns set answers, and a default answer for calls without a supposition.
      *
      * <pre>{@code
      * WeatherStation weather = stub(WeatherStation.class);
      * }</pre>
      *
      * @param type the type to double; for a generic one, the raw class
-     * @param <T> the type of the variable that takes the double
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      * @throws dev.zelotype.error.MisuseException if the type is null or cannot be doubled
      */
@@ -127,8 +127,8 @@ public final class Zelotype {
      * As {@link #stub(Class)}, with a name for messages and pictures.
      *
      * @param type the type to double
-     * @param name what messages call it
-     * @param <T> the type of the variable that takes the double
+     * @param name its name in messages
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T stub(Class<? super T> type, String name) {
@@ -139,8 +139,8 @@ public final class Zelotype {
      * As {@link #stub(Class)}, configured in place.
      *
      * @param type the type to double
-     * @param setUp says what the double answers or expects; it is given the double
-     * @param <T> the type of the variable that takes the double
+     * @param setUp makes statements about the double that it receives
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T stub(Class<? super T> type, Consumer<? super T> setUp) {
@@ -151,9 +151,9 @@ public final class Zelotype {
      * As {@link #stub(Class)}, with a name and configured in place.
      *
      * @param type the type to double
-     * @param name what messages call it
-     * @param setUp says what the double answers or expects; it is given the double
-     * @param <T> the type of the variable that takes the double
+     * @param name its name in messages
+     * @param setUp makes statements about the double that it receives
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T stub(Class<? super T> type, String name, Consumer<? super T> setUp) {
@@ -170,7 +170,7 @@ public final class Zelotype {
      * @param type the type of the variable: a class or an interface
      * @param second a further interface
      * @param more further interfaces
-     * @param <T> the type of the variable that takes the double
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T stub(Class<? super T> type, Class<?> second, Class<?>... more) {
@@ -185,7 +185,7 @@ public final class Zelotype {
      * }</pre>
      *
      * @param type the type to double; for a generic one, the raw class
-     * @param <T> the type of the variable that takes the double
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      * @throws dev.zelotype.error.MisuseException if the type is null or cannot be doubled, or no scene is open
      */
@@ -197,8 +197,8 @@ public final class Zelotype {
      * As {@link #mock(Class)}, with a name for messages and pictures.
      *
      * @param type the type to double
-     * @param name what messages call it
-     * @param <T> the type of the variable that takes the double
+     * @param name its name in messages
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T mock(Class<? super T> type, String name) {
@@ -209,8 +209,8 @@ public final class Zelotype {
      * As {@link #mock(Class)}, configured in place.
      *
      * @param type the type to double
-     * @param setUp says what the double answers or expects; it is given the double
-     * @param <T> the type of the variable that takes the double
+     * @param setUp makes statements about the double that it receives
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T mock(Class<? super T> type, Consumer<? super T> setUp) {
@@ -221,9 +221,9 @@ public final class Zelotype {
      * As {@link #mock(Class)}, with a name and configured in place.
      *
      * @param type the type to double
-     * @param name what messages call it
-     * @param setUp says what the double answers or expects; it is given the double
-     * @param <T> the type of the variable that takes the double
+     * @param name its name in messages
+     * @param setUp makes statements about the double that it receives
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T mock(Class<? super T> type, String name, Consumer<? super T> setUp) {
@@ -240,7 +240,7 @@ public final class Zelotype {
      * @param type the type of the variable: a class or an interface
      * @param second a further interface
      * @param more further interfaces
-     * @param <T> the type of the variable that takes the double
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T mock(Class<? super T> type, Class<?> second, Class<?>... more) {
@@ -248,14 +248,14 @@ public final class Zelotype {
     }
 
     /**
-     * Makes a spy: it records what it is asked and answers like a stub.
+     * Makes a spy: it records its calls and answers like a stub.
      *
      * <pre>{@code
      * Mount mount = spy(Mount.class);
      * }</pre>
      *
      * @param type the type to double; for a generic one, the raw class
-     * @param <T> the type of the variable that takes the double
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      * @throws dev.zelotype.error.MisuseException if the type is null or cannot be doubled
      */
@@ -267,8 +267,8 @@ public final class Zelotype {
      * As {@link #spy(Class)}, with a name for messages and pictures.
      *
      * @param type the type to double
-     * @param name what messages call it
-     * @param <T> the type of the variable that takes the double
+     * @param name its name in messages
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T spy(Class<? super T> type, String name) {
@@ -279,8 +279,8 @@ public final class Zelotype {
      * As {@link #spy(Class)}, configured in place.
      *
      * @param type the type to double
-     * @param setUp says what the double answers or expects; it is given the double
-     * @param <T> the type of the variable that takes the double
+     * @param setUp makes statements about the double that it receives
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T spy(Class<? super T> type, Consumer<? super T> setUp) {
@@ -291,9 +291,9 @@ public final class Zelotype {
      * As {@link #spy(Class)}, with a name and configured in place.
      *
      * @param type the type to double
-     * @param name what messages call it
-     * @param setUp says what the double answers or expects; it is given the double
-     * @param <T> the type of the variable that takes the double
+     * @param name its name in messages
+     * @param setUp makes statements about the double that it receives
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T spy(Class<? super T> type, String name, Consumer<? super T> setUp) {
@@ -310,7 +310,7 @@ public final class Zelotype {
      * @param type the type of the variable: a class or an interface
      * @param second a further interface
      * @param more further interfaces
-     * @param <T> the type of the variable that takes the double
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T spy(Class<? super T> type, Class<?> second, Class<?>... more) {
@@ -318,14 +318,14 @@ public final class Zelotype {
     }
 
     /**
-     * Makes a dummy: it fills a place, and any call of it fails.
+     * Makes a dummy: it only fills a parameter, and any call of it fails.
      *
      * <pre>{@code
      * Camera camera = dummy(Camera.class);
      * }</pre>
      *
      * @param type the type to double; for a generic one, the raw class
-     * @param <T> the type of the variable that takes the double
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      * @throws dev.zelotype.error.MisuseException if the type is null or cannot be doubled
      */
@@ -337,8 +337,8 @@ public final class Zelotype {
      * As {@link #dummy(Class)}, with a name for messages and pictures.
      *
      * @param type the type to double
-     * @param name what messages call it
-     * @param <T> the type of the variable that takes the double
+     * @param name its name in messages
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T dummy(Class<? super T> type, String name) {
@@ -355,7 +355,7 @@ public final class Zelotype {
      * @param type the type of the variable: a class or an interface
      * @param second a further interface
      * @param more further interfaces
-     * @param <T> the type of the variable that takes the double
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      */
     public static <T> T dummy(Class<? super T> type, Class<?> second, Class<?>... more) {
@@ -363,14 +363,14 @@ public final class Zelotype {
     }
 
     /**
-     * Makes a spy around a real object: it records its calls and passes them on, except for those that are told to answer
-     * otherwise. State stays with the real object.
+     * Makes a spy around a real object: it records its calls and passes them on, except for those with a statement.
+     * State stays with the real object.
      *
      * <pre>{@code
      * NightLog log = spy(new PaperLog());
      * }</pre>
      *
-     * @param real the object; of a class that can be extended, or else the spy has its interfaces only
+     * @param real the object; if its class cannot be extended, the spy only has its interfaces
      * @param <T> the object's type
      * @return a new double of the current scene
      * @throws dev.zelotype.error.MisuseException if it is null or cannot be spied on
@@ -383,7 +383,7 @@ public final class Zelotype {
      * As {@link #spy(Object)}, with a name for messages and pictures.
      *
      * @param real the object
-     * @param name what messages call the spy
+     * @param name the spy's name in messages
      * @param <T> the object's type
      * @return a new double of the current scene
      */
@@ -392,7 +392,8 @@ public final class Zelotype {
     }
 
     /**
-     * Makes a fake: the code of an abstract class (or an interface's default methods) works, and a method that it leaves
+     * Makes a fake: the code of an abstract class (or an interface's default methods) works, and a method that it
+     * leaves
      * out fails with the signature to add.
      *
      * <pre>{@code
@@ -400,8 +401,8 @@ public final class Zelotype {
      * }</pre>
      *
      * @param type the class or interface
-     * @param constructorArguments what its constructor is given
-     * @param <T> the type of the variable that takes the double
+     * @param constructorArguments the arguments for its constructor
+     * @param <T> the type of the variable for the double
      * @return a new double of the current scene
      * @throws dev.zelotype.error.MisuseException if the type is null or cannot be doubled, or no constructor fits
      */
@@ -417,7 +418,7 @@ public final class Zelotype {
      * }</pre>
      *
      * @param one the double
-     * @param name what messages call it from now on
+     * @param name its name in messages from now on
      * @param <T> the double's type
      * @return the same double
      * @throws dev.zelotype.error.MisuseException if it is not a double, or the name is blank
@@ -427,8 +428,8 @@ public final class Zelotype {
     }
 
     /**
-     * Runs statements whose calls must happen one after the other: expectations are held to it at each call, checks at
-     * the end of the block.
+     * Runs statements whose calls must happen in order: expectations are checked at each call, checks at the end of the
+     * block.
      *
      * <pre>{@code
      * inThisOrder(() -> {
@@ -440,16 +441,16 @@ public final class Zelotype {
      * <p>Checks in an order read the calls that any of them is about like a sentence: each takes as many calls in a row
      * as its count says, and none is left over.
      *
-     * @param statements at least two {@code expect} or {@code verify} statements, of any doubles
-     * @throws dev.zelotype.error.CheckFailure if the calls happened otherwise
+     * @param statements makes at least two {@code expect} or {@code verify} statements, about any doubles
+     * @throws dev.zelotype.error.CheckFailure if the calls happened in another order
      */
     public static void inThisOrder(Act0 statements) {
         Order.inThisOrder(statements);
     }
 
     /**
-     * Runs suppositions that hold once a call was made: what a double with a state says. A claim in such a block makes the
-     * call of the real object, too, before it asks.
+     * Runs suppositions that apply once a call was made, for a double with state. A claim in such a block makes this
+     * call on the real object first, too.
      *
      * <pre>{@code
      * suppose(weather::humidity).returns(40);
@@ -457,7 +458,7 @@ public final class Zelotype {
      * }</pre>
      *
      * @param call the call, with its values; it is not made
-     * @param suppositions what holds afterwards; blocks in blocks are calls one after the other
+     * @param suppositions makes the suppositions; nested blocks require calls in sequence
      * @throws dev.zelotype.error.MisuseException if it is not a call of a double
      */
     public static void after(Act0 call, Act0 suppositions) {
@@ -465,10 +466,10 @@ public final class Zelotype {
     }
 
     /**
-     * As {@link #after(Act0, Act0)}, for a call that gives something back.
+     * As {@link #after(Act0, Act0)}, for a call that returns a value.
      *
      * @param call the call, with its values; it is not made
-     * @param suppositions what holds afterwards
+     * @param suppositions makes the suppositions
      * @throws dev.zelotype.error.MisuseException if it is not a call of a double
      */
     public static void after(Query0<?> call, Act0 suppositions) {
@@ -476,7 +477,7 @@ public final class Zelotype {
     }
 
     /**
-     * Checks that the doubles were asked nothing but what the test has supposed, expected, verified or looked at.
+     * Checks that the doubles had no other calls than those that the test has supposed, expected, verified or read.
      *
      * @param doubles at least one double
      * @throws dev.zelotype.error.CheckFailure if there was any other call
@@ -496,9 +497,9 @@ public final class Zelotype {
     }
 
     /**
-     * Watches classes from now on in the current scene: calls of their static methods and constructors, and of the methods
-     * of all their instances, are recorded and run as usual, so that they can be verified afterwards. Classes whose
-     * something is supposed or expected are watched anyway.
+     * Records the calls of classes from now on in the current scene: calls of their static methods and constructors,
+     * and of the methods of all their instances, so that they can be verified afterwards. The calls run as usual.
+     * Classes with suppositions or expectations are recorded anyway.
      *
      * <pre>{@code
      * watch(SiderealClock.class);
@@ -507,7 +508,8 @@ public final class Zelotype {
      * }</pre>
      *
      * @param types the classes
-     * @throws dev.zelotype.error.MisuseException if no scene is open, or this JVM does not allow it; the message says what
+     * @throws dev.zelotype.error.MisuseException if no scene is open, or this JVM does not allow it; the message says
+     *     what
      *     to add
      */
     public static void watch(Class<?>... types) {
@@ -515,7 +517,7 @@ public final class Zelotype {
     }
 
     /**
-     * Forgets the calls so far; what the doubles are told stays.
+     * Forgets the calls so far; statements remain.
      *
      * @param doubles at least one double
      */
@@ -524,8 +526,8 @@ public final class Zelotype {
     }
 
     /**
-     * From now on keeps of the doubles' calls only how many there were of each method: for loops that call millions of
-     * times. Nothing can be asked about arguments or order then, and the calls are missing in the conversation.
+     * From now on records only the number of calls of each method of the doubles: for loops with millions of calls.
+     * Arguments and order cannot be checked then, and the calls are missing in the conversation.
      *
      * @param doubles at least one double
      */
@@ -534,7 +536,7 @@ public final class Zelotype {
     }
 
     /**
-     * Tells what a double is told and what it was asked.
+     * Describes a double: its statements and its calls.
      *
      * @param object the double
      * @return several lines of text, without a final line break
@@ -544,7 +546,7 @@ public final class Zelotype {
     }
 
     /**
-     * Says what a call answers, from now on and until a later statement covers the same call.
+     * Sets what a call returns, from now on and until a later statement covers the same call.
      *
      * <pre>{@code
      * suppose(weather::humidity).returns(40, 70, 95);
@@ -556,8 +558,8 @@ public final class Zelotype {
      *
      * @param pattern the call: a method reference on a double (any arguments), or a lambda that makes exactly one call
      *     on a double; the lambda's own parameters are free
-     * @param <R> what the call returns
-     * @return the statement, to go on with
+     * @param <R> the return type of the call
+     * @return the statement, to be continued
      * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
      */
     public static <R extends @Nullable Object> SupposedQuery0<R> suppose(Query0<R> pattern) {
@@ -570,7 +572,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, R extends @Nullable Object> SupposedQuery1<A, R> suppose(
             Query1<A, R> pattern) {
@@ -584,7 +586,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
             SupposedQuery2<A, B, R> suppose(Query2<A, B, R> pattern) {
@@ -599,7 +601,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -619,7 +621,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -641,7 +643,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -665,7 +667,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -691,7 +693,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -719,7 +721,7 @@ public final class Zelotype {
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -739,7 +741,7 @@ public final class Zelotype {
      * As {@link #suppose(Query0)}, for a void call with no free parameters.
      *
      * @param pattern the call
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static SupposedAct0 suppose(Act0 pattern) {
         return new SupposedAct0(Supposition.of(pattern));
@@ -750,7 +752,7 @@ public final class Zelotype {
      *
      * @param pattern the call
      * @param <A> the type of the first parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object> SupposedAct1<A> suppose(Act1<A> pattern) {
         return new SupposedAct1<>(Supposition.of(pattern));
@@ -762,7 +764,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object> SupposedAct2<A, B> suppose(
             Act2<A, B> pattern) {
@@ -776,7 +778,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
             SupposedAct3<A, B, C> suppose(Act3<A, B, C> pattern) {
@@ -791,7 +793,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -811,7 +813,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -833,7 +835,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -857,7 +859,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -883,7 +885,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -899,8 +901,8 @@ public final class Zelotype {
     }
 
     /**
-     * Says that a call must happen: once if nothing else is said. It is checked when the scene closes, and a call too many
-     * fails immediately. May also say what the call answers.
+     * Requires a call that will happen later: by default once. It is checked when the scene closes, and a call too many
+     * fails immediately. May also set what the call returns.
      *
      * <pre>{@code
      * expect(dome::open).once();
@@ -908,8 +910,8 @@ public final class Zelotype {
      * }</pre>
      *
      * @param pattern the call, written as for {@link #suppose(Query0)}
-     * @param <R> what the call returns
-     * @return the statement, to go on with
+     * @param <R> the return type of the call
+     * @return the statement, to be continued
      * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
      */
     public static <R extends @Nullable Object> ExpectedQuery0<R> expect(Query0<R> pattern) {
@@ -922,7 +924,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, R extends @Nullable Object> ExpectedQuery1<A, R> expect(
             Query1<A, R> pattern) {
@@ -936,7 +938,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
             ExpectedQuery2<A, B, R> expect(Query2<A, B, R> pattern) {
@@ -951,7 +953,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -971,7 +973,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -993,7 +995,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1017,7 +1019,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1043,7 +1045,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1071,7 +1073,7 @@ public final class Zelotype {
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1091,7 +1093,7 @@ public final class Zelotype {
      * As {@link #expect(Query0)}, for a void call with no free parameters.
      *
      * @param pattern the call
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static ExpectedAct0 expect(Act0 pattern) {
         return new ExpectedAct0(Expectation.of(pattern));
@@ -1102,7 +1104,7 @@ public final class Zelotype {
      *
      * @param pattern the call
      * @param <A> the type of the first parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object> ExpectedAct1<A> expect(Act1<A> pattern) {
         return new ExpectedAct1<>(Expectation.of(pattern));
@@ -1114,7 +1116,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object> ExpectedAct2<A, B> expect(
             Act2<A, B> pattern) {
@@ -1128,7 +1130,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
             ExpectedAct3<A, B, C> expect(Act3<A, B, C> pattern) {
@@ -1143,7 +1145,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1163,7 +1165,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1185,7 +1187,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1209,7 +1211,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1235,7 +1237,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1251,8 +1253,8 @@ public final class Zelotype {
     }
 
     /**
-     * Asks how often a call has happened. The check is made by its count, such as {@code once()}; without one, it is
-     * reported as unfinished when the scene closes.
+     * Checks how often a call has happened. The count, for example {@code once()}, runs the check; without one, the
+     * statement is reported as incomplete when the scene closes.
      *
      * <pre>{@code
      * verify(dome::close).once();
@@ -1261,8 +1263,8 @@ public final class Zelotype {
      * }</pre>
      *
      * @param pattern the call, written as for {@link #suppose(Query0)}; it is not called
-     * @param <R> what the call returns
-     * @return the statement, to go on with
+     * @param <R> the return type of the call
+     * @return the statement, to be continued
      * @throws dev.zelotype.error.MisuseException if the pattern names no double, or a lambda does anything but one call
      */
     public static <R extends @Nullable Object> Check0 verify(Query0<R> pattern) {
@@ -1275,7 +1277,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, R extends @Nullable Object> Check1<A> verify(Query1<A, R> pattern) {
         return new Check1<>(Check.of(pattern));
@@ -1288,7 +1290,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, R extends @Nullable Object>
             Check2<A, B> verify(Query2<A, B, R> pattern) {
@@ -1303,7 +1305,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1323,7 +1325,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1345,7 +1347,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1369,7 +1371,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1395,7 +1397,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1423,7 +1425,7 @@ public final class Zelotype {
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
      * @param <R> the type of the value that is returned
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1443,7 +1445,7 @@ public final class Zelotype {
      * As {@link #verify(Query0)}, for a void call with no free parameters.
      *
      * @param pattern the call
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static Check0 verify(Act0 pattern) {
         return new Check0(Check.of(pattern));
@@ -1454,7 +1456,7 @@ public final class Zelotype {
      *
      * @param pattern the call
      * @param <A> the type of the first parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object> Check1<A> verify(Act1<A> pattern) {
         return new Check1<>(Check.of(pattern));
@@ -1466,7 +1468,7 @@ public final class Zelotype {
      * @param pattern the call
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object> Check2<A, B> verify(Act2<A, B> pattern) {
         return new Check2<>(Check.of(pattern));
@@ -1479,7 +1481,7 @@ public final class Zelotype {
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <A extends @Nullable Object, B extends @Nullable Object, C extends @Nullable Object>
             Check3<A, B, C> verify(Act3<A, B, C> pattern) {
@@ -1494,7 +1496,7 @@ public final class Zelotype {
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1514,7 +1516,7 @@ public final class Zelotype {
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1536,7 +1538,7 @@ public final class Zelotype {
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1560,7 +1562,7 @@ public final class Zelotype {
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1586,7 +1588,7 @@ public final class Zelotype {
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
-     * @return the statement, to go on with
+     * @return the statement, to be continued
      */
     public static <
                     A extends @Nullable Object,
@@ -1602,7 +1604,7 @@ public final class Zelotype {
     }
 
     /**
-     * The arguments of the calls that a pattern covers, in the order of the calls, each with its own type.
+     * Returns the arguments of the calls that a pattern covers, in call order, each with its own type.
      *
      * <pre>{@code
      * List<SkyTarget> slewed = recorded(mount::slewTo);

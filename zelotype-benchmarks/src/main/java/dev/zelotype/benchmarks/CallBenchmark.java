@@ -31,7 +31,7 @@ public class CallBenchmark extends Measured {
         handler = new RecordingHandler();
         handler.answer(Mount.class.getMethod("track", String.class, int.class), 7);
         proxy = handler.mount();
-        // Lines are noted for the first thousand calls of a scene only; the calls after them are what is measured.
+        // Lines are recorded for the first thousand calls of a scene only; the calls after them are measured.
         Scene.open(SceneSettings.defaults().linesOfCalls(0));
         zelotype = stub(Mount.class);
         suppose(zelotype::track).returns(7);

@@ -51,7 +51,7 @@ public final class Endurance {
                     writer.write(MillionCalls.scene(i));
                     written++;
                 } catch (JournalException e) {
-                    // As a test run does: it goes on, and a later line says how many scenes are missing.
+                    // As a test run does: it continues, and a later line says how many scenes are missing.
                     System.out.println(e.getMessage());
                 }
             }
@@ -141,7 +141,7 @@ public final class Endurance {
                 fewest = Math.min(fewest, read.scenes());
                 must(read.scenes() >= SCENES - 2 || !read.losses().isEmpty(), how + ": scenes are lost without a word");
             } catch (JournalException e) {
-                // Its first line is gone, as the message tells.
+                // Its first line is missing, as the message says.
                 unread++;
             }
         }
@@ -206,7 +206,7 @@ public final class Endurance {
             Thread.sleep(400 + random.nextInt(600));
             process.destroyForcibly().waitFor();
             if (!Files.exists(journal) || file(journal).isEmpty()) {
-                // It came to nothing.
+                // The run failed completely.
                 continue;
             }
             Read read = read(journal);

@@ -30,11 +30,11 @@ final class HundredThousandTests {
         Map<String, Double> now = new TreeMap<>();
         for (int i = 0; i < CLASSES; i++) {
             String name = "dev.observatory.Class" + i + "Test";
-            // Eight tests of a class, each run some ten times.
+            // Eight tests per class, each run about ten times.
             double millis = MEDIAN_MILLIS * Math.exp(SPREAD * random.nextGaussian());
             before.put(name, Math.max(1, Math.round(millis)));
             now.put(name, millis * Math.exp(NOISE * random.nextGaussian()));
-            // The size of a class tells something of its time, and not much.
+            // The size of a class is a weak indication of its time.
             sizes.put(name, Math.max(400, Math.round(millis * BYTES_OF_MILLI * Math.exp(random.nextGaussian()))));
         }
         double[] byTime = loads(new Cut(Cut.weights(sizes, before), MACHINES), now);

@@ -569,7 +569,7 @@ public final class PerformancePage {
                 ratio,
                 verdict);
         rows.add(row);
-        // A run takes a quarter of an hour: what is known is not lost with what fails.
+        // A run takes a quarter of an hour: earlier results are not lost if a later part fails.
         System.err.println(row);
     }
 

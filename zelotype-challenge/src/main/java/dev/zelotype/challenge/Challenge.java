@@ -581,7 +581,7 @@ public final class Challenge {
             Rounds.sideBySide(jvms, lane -> {
                 List<String> share = ran ? new ArrayList<>() : shared.classes(lane + 1);
                 if (lane == 0) {
-                    // In the JVM that has seen which classes call doubles.
+                    // In the JVM that knows which classes call doubles.
                     doubtful(silent).forEach(each -> share.add(each.id()));
                 }
                 if (!share.isEmpty()) {
@@ -611,7 +611,7 @@ public final class Challenge {
             Message message = running.next(BASELINE_MILLIS);
             long now = System.nanoTime();
             if (message instanceof Message.Began || message instanceof Message.End) {
-                // What is set up and put back around tests, such as for a whole class.
+                // Calls in set-up and clean-up code, for example of a whole class.
                 around = Math.max(around, (now - before) / 1_000_000);
             }
             before = now;
@@ -640,7 +640,7 @@ public final class Challenge {
             }
             Baseline known = silent.get(done.test());
             if (known != null) {
-                // Only now it is known of all classes whether some test has them call a double.
+                // Only now is it known for all classes whether they call a double in some test.
                 known.callsSubject(done.callsSubject());
             }
         }

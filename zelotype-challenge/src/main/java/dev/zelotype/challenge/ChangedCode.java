@@ -46,7 +46,7 @@ public final class ChangedCode {
             } else if (part.matches()) {
                 int from = Integer.parseInt(part.group(1));
                 int count = part.group(2) == null ? 1 : Integer.parseInt(part.group(2));
-                // Where lines were only taken away, those around may mean something else.
+                // If lines were only removed, the lines around them may have another meaning.
                 for (int i = count == 0 ? from : 0; i < count || count == 0 && i <= from + 1; i++) {
                     current.add(count == 0 ? i : from + i);
                 }

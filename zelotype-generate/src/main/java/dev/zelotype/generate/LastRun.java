@@ -286,7 +286,7 @@ public final class LastRun {
     public void remember(Generator generator, Generator.Plan plan, List<GeneratedFile> outcomes, List<String> notes) {
         TypeSource types = generator.types();
         List<String> lines = new ArrayList<>();
-        // What is unpacked of a jar is known by the jar.
+        // Files unpacked from a jar are covered by the jar.
         List<SourceRecord> records = types.records().stream()
                 .filter(each -> sources.containsKey(each.file()))
                 .toList();
@@ -355,7 +355,7 @@ public final class LastRun {
         try {
             return Files.isRegularFile(memory) ? Remembered.of(Files.readAllLines(memory)) : null;
         } catch (IOException | IllegalArgumentException e) {
-            // Whatever makes it unreadable: a run that is not spared is always right.
+            // Whatever the reason: running again is always correct.
             return null;
         }
     }
@@ -384,7 +384,7 @@ public final class LastRun {
                     .map(entry -> entry.getName() + " " + entry.getSize() + " " + entry.getCrc())
                     .collect(Collectors.joining("\n"));
         } catch (IOException e) {
-            // Not a jar: whoever reads it reports that.
+            // Not a jar: whoever reads it will report that.
             return stateOf(jar);
         }
     }

@@ -45,14 +45,14 @@ final class OutputFolder {
 
     /** Whether a source file was written by Zelotype. */
     static boolean isGenerated(Path file) {
-        // Asked this way, it costs no exception where there is none.
+        // This check costs no exception if there is no such file.
         if (!file.toFile().isFile()) {
             return false;
         }
         try (InputStream in = Files.newInputStream(file)) {
             return Arrays.equals(in.readNBytes(MARK.length()), MARK.getBytes(StandardCharsets.US_ASCII));
         } catch (IOException e) {
-            // Who reads the file for good says what is wrong with it.
+            // Whoever reads the file later will report the error.
             return false;
         }
     }
@@ -72,7 +72,7 @@ final class OutputFolder {
 
     /** Compares a source with the existing file. */
     static GeneratedFile outcome(Path file, String source) {
-        // Asked this way, it costs no exception where there is none.
+        // This check costs no exception if there is no such file.
         if (!file.toFile().exists()) {
             return new GeneratedFile(file, State.NEW, List.of());
         }
@@ -86,7 +86,7 @@ final class OutputFolder {
         if (!head.startsWith(MARK + digest(body.getBytes(StandardCharsets.UTF_8)) + AGAIN)) {
             return new GeneratedFile(file, State.EDITED, difference(body, source));
         }
-        // A different command to write it again is not by itself a reason to touch a file.
+        // Another command line alone is no reason to touch a file.
         return body.equals(source)
                 ? new GeneratedFile(file, State.SAME, List.of())
                 : new GeneratedFile(file, State.STALE, difference(body, source));

@@ -29,7 +29,7 @@ final class SourceGraph {
             files.put(each.file(), each);
             each.simpleNames().forEach(name -> add(declaring, name, each));
             each.mentioned().forEach(name -> add(mentioning, name, each));
-            // One type of a package says that the package is there.
+            // A single type of a package shows that the package exists.
             each.importedAs().forEach(name -> importedWhole.putIfAbsent(name, each));
         }
     }

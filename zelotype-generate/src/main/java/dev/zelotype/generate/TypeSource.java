@@ -154,7 +154,7 @@ final class TypeSource {
                 readSources(new TreeSet<>(graph.neededBy(read)), read, wanted);
             }
         } catch (GenerateException e) {
-            // Whoever reads everything says what is wrong.
+            // Reading everything later will report the error.
             return null;
         }
         now.forEach(records::putIfAbsent);
@@ -199,7 +199,7 @@ final class TypeSource {
             JavacTask task = (JavacTask) compiler.getTask(null, manager, problems, options(), null, given.keySet());
             task.addTaskListener(countingTo(files.size()));
             Iterable<? extends CompilationUnitTree> units = task.parse();
-            // No more than the signatures: a double depends on no body of a method.
+            // Only signatures: a double does not depend on method bodies.
             task.getElements().getTypeElement(Object.class.getName());
             Map<Path, String> broken = brokenInJars(problems, given);
             if (!broken.isEmpty()) {
@@ -211,8 +211,7 @@ final class TypeSource {
             Trees trees = Trees.instance(task);
             for (CompilationUnitTree unit : units) {
                 Path file = given.get(unit.getSourceFile());
-                // Doubles that were written among the sources breed no doubles of their own. The compiler has kept the
-                // text.
+                // Doubles among the sources get no doubles of their own. The compiler has kept the text.
                 if (read.contains(file)
                         && !OutputFolder.isGenerated(unit.getSourceFile().getCharContent(true))) {
                     TreePath path = new TreePath(unit);
@@ -344,7 +343,7 @@ final class TypeSource {
 
     private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
         String name = type.getQualifiedName().toString();
-        // A plain class among others was not asked for, so it is not reported.
+        // A concrete class among others was not requested, so it is not reported.
         if (wanted.test(name) && Doublable.isDoublableKind(type)) {
             read(reader, type, name);
         }

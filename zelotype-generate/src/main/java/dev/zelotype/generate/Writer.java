@@ -56,7 +56,7 @@ final class Writer {
         if (marked) {
             written.annotation(Code.of("@$T($S)", Generated.class, "Zelotype"));
         }
-        // A nested type of the doubled one hides what is imported under the same name.
+        // A type nested in the doubled one hides an import with the same name.
         return SourceFile.text(packageName, neighbours, written, type.nestedNames());
     }
 
@@ -175,7 +175,7 @@ final class Writer {
             out.annotation(Code.suppressing(type.warnings()));
         }
         if (type.asksForFinalizer()) {
-            // What every object has is not public.
+            // The finalizer of Object is not public.
             out.method(new MethodText("public", "finalize")
                     .annotation(OVERRIDE)
                     .returns("void")
@@ -212,7 +212,7 @@ final class Writer {
 
     private void constructor(ConstructorModel constructor, boolean withReal) {
         List<Parameter> parameters = constructor.parameters();
-        // The compiler adds such a constructor, but only if it is the only one.
+        // The compiler adds such a constructor, but only if there is no other.
         boolean needless = parameters.isEmpty()
                 && constructor.exceptions().isEmpty()
                 && style != Style.SPY

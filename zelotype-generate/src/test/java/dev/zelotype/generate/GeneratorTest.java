@@ -37,7 +37,7 @@ class GeneratorTest extends Workshop {
                 package sky;
                 import java.util.Optional;
                 public interface Air {
-                    int wind(String at);
+                    int wind(String i);
                     Optional<String> warning();
                     void note(String text);
                 }
@@ -60,28 +60,28 @@ class GeneratorTest extends Workshop {
 
                 /** A stub of {@link Air}: its answers are set for each method. Of several, the last is repeated. */
                 public class AirStub implements Air {
-                    private volatile ToIntFunction<String> windAnswer = at -> 0;
+                    private volatile ToIntFunction<String> windAnswer = i -> 0;
                     private volatile Supplier<Optional<String>> warningAnswer = () -> Optional.empty();
                     private volatile Consumer<String> noteAction = text -> { };
 
                     /** Sets what {@link Air#wind} answers. */
-                    public AirStub windAnswers(int answer) { return windAnswersBy(at -> answer); }
+                    public AirStub windAnswers(int answer) { return windAnswersBy(i -> answer); }
                     public AirStub windAnswersInTurn(List<Integer> answers) {
                         Supplier<Integer> next = inTurn(answers);
-                        return windAnswersBy(at -> next.get());
+                        return windAnswersBy(i -> next.get());
                     }
                     public AirStub windAnswersBy(ToIntFunction<String> answer) { windAnswer = answer; return this; }
-                    public AirStub windFails(RuntimeException failure) { return windAnswersBy(at -> { throw failure; }); }
-                    public AirStub windFails(Error failure) { return windAnswersBy(at -> { throw failure; }); }
-                    @Override public int wind(String at) { return windAnswer.applyAsInt(at); }
+                    public AirStub windFails(RuntimeException failure) { return windAnswersBy(i -> { throw failure; }); }
+                    public AirStub windFails(Error failure) { return windAnswersBy(i -> { throw failure; }); }
+                    @Override public int wind(String i) { return windAnswer.applyAsInt(i); }
 
                     /** Sets what {@link Air#warning} answers. */
                 """);
         assertThat(folder.resolve("out/sky/doubles/AirSpy.java")).content().contains("""
                     /** The calls of {@link Air#wind} so far. */
                     public List<WindCall> windCalls() { return callsOf(WindCall.class); }
-                    @Override
-                    public int wind(String at) { calls.add(new WindCall(at)); return real == null ? 0 : real.wind(at); }
+                    @Override public int wind(String i) { calls.add(new WindCall(i)); return real == null ? 0\
+                 : real.wind(i); }
                 """);
     }
 
@@ -395,6 +395,17 @@ class GeneratorTest extends Workshop {
                 }
                 """;
         source("sky/Drive.java", drive);
+        source("sky/Gears.java", """
+                package sky;
+                final class Gears {
+                    interface Gear { default Gear next() { return this; } }
+                    interface Wheel extends Gear { @Override Wheel next(); int teeth(); }
+                    abstract static class Chain<G extends Gear> implements Gear {
+                        @Override public final G next() { return null; }
+                    }
+                    abstract static class Wheels extends Chain<Wheel> implements Wheel {}
+                }
+                """);
         plan(Set.of(Style.LINKED), "").write(false);
         try (URLClassLoader loader = compiled();
                 Scene scene = Scene.open()) {
@@ -407,6 +418,8 @@ class GeneratorTest extends Workshop {
             Object fake = Zelotype.fake(type, "new ");
             assertThat(fake.getClass().getName()).isEqualTo("sky.Drive$ZelotypeDouble");
             assertThat(type.getMethod("made").invoke(fake)).isEqualTo("new drive");
+            Object wheels = Zelotype.stub(loader.loadClass("sky.Gears$Wheels"));
+            assertThat(wheels.getClass().getName()).isEqualTo("sky.Gears$Wheels$ZelotypeDouble");
             assertThat(scene.conversation().calls())
                     .extracting(call -> call.method())
                     .containsExactly("press", "made");

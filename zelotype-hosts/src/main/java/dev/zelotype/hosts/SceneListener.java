@@ -126,7 +126,7 @@ public final class SceneListener implements IInvokedMethodListener {
         }
         Throwable unfilled = open.unfilled;
         if (unfilled != null) {
-            // What the method did without its fields is of no interest.
+            // Without its fields, the result of the method is irrelevant.
             fail(result, unfilled);
         }
         boolean after = method.isConfigurationMethod() && method.getTestMethod().isAfterMethodConfiguration();

@@ -81,7 +81,7 @@ public final class JournalReader {
 
     private static void readFile(SceneReader scenes, Path file, Losses losses) {
         if (!Files.isRegularFile(file)) {
-            // A pipe or a device may never come to its end.
+            // A pipe or a device may never end.
             losses.note(file.getFileName() + ": it is not a regular file, so it was not read");
             return;
         }

@@ -173,7 +173,7 @@ public final class JournalWriter {
     private void add(boolean fresh, Lines content) {
         StringWriter text = new StringWriter();
         try {
-            // One for all lines of a scene: each has large buffers.
+            // One for all lines of a scene, because each has large buffers.
             try (JsonGenerator lines = json.createGenerator(text)) {
                 if (fresh) {
                     Files.createDirectories(file.toAbsolutePath().getParent());

@@ -76,7 +76,7 @@ final class SceneReader {
             if (whole == null) {
                 throw e;
             }
-            // A line that was cut, with the next one written right behind it.
+            // A truncated line, directly followed by the next one.
             damaged(number, "it was cut off");
             return take(whole, number);
         }
@@ -106,7 +106,7 @@ final class SceneReader {
 
     private boolean header(JournalFields fields) throws Damaged {
         if (!fields.has("journal") && fields.has("run")) {
-            // The head of a journal whose first word is damaged: what follows can still be read.
+            // A head of a journal whose first word is damaged: the rest can still be read.
             losses.note(file + ": its first line gives no version");
             return true;
         }
@@ -169,7 +169,7 @@ final class SceneReader {
                         fields.number("missing"),
                         file + ":" + number + ": it could not be written: " + fields.text("why"));
             case JOURNAL -> {
-                // A second head, written by another JVM, says nothing new.
+                // A second head, written by another JVM, adds nothing.
             }
         }
     }

@@ -44,7 +44,7 @@ public final class TestScene {
         this.hosted = HostedScene.of(settings.scene())
                 .titled(name.testClass.getSimpleName() + "." + withoutParameters(name.method))
                 .inTest(name.testClass)
-                // What a journal tells must be what was so at the time of the call.
+                // A journal must show values as they were at the time of the call.
                 .keepingDetails(settings.journal() != null)
                 .masking(settings.mask())
                 .open();
@@ -255,7 +255,7 @@ public final class TestScene {
             what.accept(
                     WRITERS.computeIfAbsent(settings.journal(), folder -> new JournalWriter(folder, settings.mask())));
         } catch (JournalException e) {
-            // A test that passed does not fail because its journal cannot be kept; but it must be reported.
+            // A test that passed must not fail because its journal cannot be written; but it must be reported.
             if (WARNED.compareAndSet(false, true)) {
                 System.getLogger(TestScene.class.getName()).log(System.Logger.Level.WARNING, e.getMessage());
             }

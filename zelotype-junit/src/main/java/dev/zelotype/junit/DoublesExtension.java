@@ -61,7 +61,7 @@ final class DoublesExtension
     }
 
     private static TestScene.Name name(ExtensionContext context) {
-        // The invocations of a parameterised test stand below their method, not below their class.
+        // The invocations of a parameterized test are below their method, not directly below their class.
         ExtensionContext group = context;
         while (group.getTestMethod().isPresent() && group.getParent().isPresent()) {
             group = group.getParent().get();
@@ -113,7 +113,7 @@ final class DoublesExtension
         } catch (CheckFailure e) {
             throw e.failures().isEmpty() ? e : new SceneFailures(e);
         } finally {
-            // What is worth knowing though it is not wrong goes into the test's report.
+            // Remarks that are no failures go into the test's report.
             if (!notes.isEmpty()) {
                 context.publishReportEntry("zelotype.notes", String.join("\n", notes));
             }

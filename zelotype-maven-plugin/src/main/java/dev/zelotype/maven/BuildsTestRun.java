@@ -66,7 +66,7 @@ final class BuildsTestRun {
     private List<String> excluded() {
         List<String> said = files("excludes", "exclude");
         if (said.isEmpty()) {
-            // Classes within others run with these.
+            // Nested classes run with these.
             said.add("**/*$*");
         }
         files("includes", "include").stream()

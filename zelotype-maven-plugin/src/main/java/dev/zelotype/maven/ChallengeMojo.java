@@ -68,58 +68,61 @@ public final class ChallengeMojo extends AbstractMojo {
     @Parameter(property = "zelotype.challenge.test", defaultValue = "")
     String test;
 
-    /** Calls that need no check, such as {@code NightLog.append}, with commas between. */
+    /** Calls that need no check, for example {@code NightLog.append}, separated by commas. */
     @Parameter(property = "zelotype.challenge.except", defaultValue = "")
     String except;
 
-    /** Calls that are told apart and do not count, beside those of logging, metrics and audit. */
+    /** Calls that are listed separately and do not count, in addition to those of logging, metrics and audit. */
     @Parameter(property = "zelotype.challenge.minor", defaultValue = "")
     String minor;
 
-    /** How many JVMs run tests side by side; as many as there are processors unless given. */
+    /** In how many JVMs tests run side by side; by default one per processor. */
     @Parameter(property = "zelotype.challenge.jvms")
     Integer jvms;
 
     /**
-     * What is changed: answer, lost, argument, callback, twice, result, extra, thrown, silent, order; all of these but order
-     * unless given.
+     * What is changed: answer, lost, argument, callback, twice, result, extra, thrown, silent, order; by default all
+     * except order.
      */
     @Parameter
     List<String> changes;
 
-    /** How many seconds it may take in all; what was found until then is told. Without limit unless given. */
+    /** The limit of the total time in seconds; the findings until then are reported. No limit by default. */
     @Parameter(property = "zelotype.challenge.limit")
     Double limit;
 
-    /** The build fails if a smaller share of the disturbed places, in percent, is noticed by any test. */
+    /** Fails the build if any test notices fewer than this percentage of the disturbed places. */
     @Parameter(property = "zelotype.challenge.failUnder", defaultValue = "0")
     double failUnder;
 
-    /** A folder in which what was found is noted as well, for a report to show; that of the tests' journal, for instance. */
+    /** A folder in which the findings are recorded as well, for a report; for example that of the tests' journal. */
     @Parameter(property = "zelotype.challenge.journal")
     File journal;
 
-    /** One part of the tests, such as {@code 3/8}, of several that are challenged elsewhere; needs a journal. */
+    /** One part of the tests, for example {@code 3/8}, if other machines challenge the others; needs a journal. */
     @Parameter(property = "zelotype.challenge.shard")
     String shard;
 
-    /** The journal of an earlier challenge, by whose times shards are cut; the same for all of them. */
+    /**
+     * The journal of an earlier challenge, whose times are used to distribute the tests; must be the same for all
+     * shards.
+     */
     @Parameter(property = "zelotype.challenge.times")
     File times;
 
-    /** Whether runs are not run again that an earlier challenge has kept in the journal, where nothing has changed. */
+    /** Whether to reuse runs of an earlier challenge in the journal, if nothing in them has changed. */
     @Parameter(property = "zelotype.challenge.reuse", defaultValue = "false")
     boolean reuse;
 
-    /** How the JVM of the tests is started; as the tests of the build are, unless given. */
+    /** JVM options for the tests; by default those of the build's own test runs. */
     @Parameter
     List<String> jvmArguments;
 
-    /** Leaves the goal out. */
+    /** Skips the goal. */
     @Parameter(property = "zelotype.skip", defaultValue = "false")
     boolean skip;
 
-    /** Made by Maven. */
+    /** Called by Maven. */
     public ChallengeMojo() {}
 
     @Override
@@ -173,7 +176,9 @@ public final class ChallengeMojo extends AbstractMojo {
         return jvmArguments == null || jvmArguments.isEmpty() ? run : run.withJvmOptions(jvmArguments);
     }
 
-    /** The tests' own class path, then what it lacks: JUnit's launcher and engine of its version, and the challenge. */
+    /**
+     * The tests' own class path, completed by JUnit's launcher and engine in the same version, and by the challenge.
+     */
     private List<Path> classPath() throws MojoExecutionException {
         Set<Path> path = new LinkedHashSet<>(TestClassPath.of(project));
         String api = version(JUPITER, "junit-jupiter-api");

@@ -11,7 +11,7 @@ import org.apache.maven.plugins.annotations.Mojo;
 import org.apache.maven.plugins.annotations.ResolutionScope;
 
 /**
- * Fails the build if doubles that are kept with the sources are not what would be written now. Writes nothing.
+ * Fails the build if doubles that are kept with the sources are out of date. Writes nothing.
  */
 @Mojo(
         name = "check",
@@ -20,7 +20,7 @@ import org.apache.maven.plugins.annotations.ResolutionScope;
         threadSafe = true)
 public final class CheckMojo extends DoublesMojo {
 
-    /** Made by Maven. */
+    /** Called by Maven. */
     public CheckMojo() {}
 
     @Override

@@ -14,7 +14,7 @@ import org.apache.maven.plugins.annotations.Parameter;
 import org.apache.maven.project.MavenProject;
 
 /**
- * What both goals have in common: what doubles are written for, and where to.
+ * What both goals share: the types to write doubles for, and the output folder.
  */
 abstract class DoublesMojo extends AbstractMojo {
 
@@ -23,11 +23,16 @@ abstract class DoublesMojo extends AbstractMojo {
     @Parameter(defaultValue = "${project}", readonly = true, required = true)
     MavenProject project;
 
-    /** Source files, folders of them, folders of class files, or jars. The main sources unless types are given. */
+    /**
+     * Source files, folders of them, folders of class files, or jars. By default the main sources, unless types are
+     * given.
+     */
     @Parameter
     List<File> from;
 
-    /** Of those, only types whose qualified name fits one of these, with commas between; {@code *} matches anything. */
+    /**
+     * Selects the types whose qualified name matches one of these, separated by commas; {@code *} matches anything.
+     */
     @Parameter(defaultValue = "*")
     String only;
 
@@ -35,23 +40,23 @@ abstract class DoublesMojo extends AbstractMojo {
     @Parameter
     List<String> types;
 
-    /** The sorts of doubles: base, stub, strict, spy, fake, working-fake, linked. */
+    /** The kinds of doubles: base, stub, strict, spy, fake, working-fake, linked. */
     @Parameter(defaultValue = "stub")
     List<String> styles;
 
-    /** The root folder of the sources to write; it becomes one of the test sources. */
+    /** The root folder of the written sources; it is added to the test sources. */
     @Parameter(defaultValue = "${project.build.directory}/generated-test-sources/zelotype")
     File into;
 
-    /** The package of the doubles; that of each type unless given. */
+    /** The package of the doubles; by default that of each type. */
     @Parameter
     String packageName;
 
-    /** Marks what is written with {@code javax.annotation.processing.Generated}, for null checkers and linters. */
+    /** Marks written doubles with {@code javax.annotation.processing.Generated}, for null checkers and linters. */
     @Parameter(defaultValue = "false")
     boolean markGenerated;
 
-    /** Leaves the goal out. */
+    /** Skips the goal. */
     @Parameter(property = "zelotype.skip", defaultValue = "false")
     boolean skip;
 
@@ -78,8 +83,8 @@ abstract class DoublesMojo extends AbstractMojo {
     }
 
     /**
-     * Works out what is to be written for a generator's types, and those that are given by name. What there is to say is
-     * added to the notes and logged.
+     * Plans the doubles of the generator's types, and of those given by name. Remarks are added to the notes and
+     * logged.
      */
     final Generator.Plan plan(Generator generator, List<String> notes) {
         if (areTypesGiven()) {
@@ -93,7 +98,7 @@ abstract class DoublesMojo extends AbstractMojo {
         return plan;
     }
 
-    /** Where types are read from, apart from the class path. */
+    /** The places that types are read from, apart from the class path. */
     final List<Path> places() {
         if (from != null && !from.isEmpty()) {
             return from.stream().map(File::toPath).toList();
@@ -105,7 +110,7 @@ abstract class DoublesMojo extends AbstractMojo {
         return types != null && !types.isEmpty();
     }
 
-    /** A file and how it stands, for the log. */
+    /** A file and its state, for the log. */
     static String line(GeneratedFile outcome) {
         return outcome.state().words() + ": " + outcome.file();
     }

@@ -17,9 +17,9 @@ import org.apache.maven.plugins.annotations.Parameter;
 import org.apache.maven.plugins.annotations.ResolutionScope;
 
 /**
- * Writes doubles as plain Java source, to be compiled with the tests. Files that are up to date are not touched. When
- * nothing has changed since the last run, nothing is read; when a few source files have, those and the ones that depend on
- * them.
+ * Writes doubles as plain Java source, to be compiled with the tests. Files that are up to date are not touched. If
+ * nothing has changed since the last run, nothing is read; if a few source files have changed, only those and the ones
+ * that depend on them.
  */
 @Mojo(
         name = "generate",
@@ -35,7 +35,7 @@ public final class GenerateMojo extends DoublesMojo {
     @Parameter(defaultValue = "${mojoExecution}", readonly = true)
     MojoExecution execution;
 
-    /** Made by Maven. */
+    /** Called by Maven. */
     public GenerateMojo() {}
 
     @Override
@@ -96,7 +96,7 @@ public final class GenerateMojo extends DoublesMojo {
                 .toList();
     }
 
-    /** Without the folder of compiled tests: at this phase of a fresh build there is nothing in it. */
+    /** Without the folder of compiled tests: in this phase of a fresh build it is empty. */
     private List<Path> classPath() throws MojoExecutionException {
         Path tests = Path.of(project.getBuild().getTestOutputDirectory());
         return TestClassPath.of(project).stream()

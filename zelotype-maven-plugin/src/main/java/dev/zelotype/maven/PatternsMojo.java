@@ -16,9 +16,9 @@ import org.apache.maven.plugins.annotations.Parameter;
 import org.apache.maven.project.MavenProject;
 
 /**
- * Lets the patterns of compiled tests cost no lambda: what the compiler wrote down of each takes the lambda's place in the
- * class file, which the JVM then need not link. Classes that were changed before stay as they are; compiled again, they are
- * changed again.
+ * Removes the lambdas of patterns from compiled test classes: a description of each lambda takes its place in the class
+ * file, so that the JVM need not link it. Classes that were changed before are left alone; once compiled again, they
+ * are changed again.
  */
 @Mojo(name = "patterns", defaultPhase = LifecyclePhase.PROCESS_TEST_CLASSES, threadSafe = true)
 public final class PatternsMojo extends AbstractMojo {
@@ -26,11 +26,11 @@ public final class PatternsMojo extends AbstractMojo {
     @Parameter(defaultValue = "${project}", readonly = true, required = true)
     MavenProject project;
 
-    /** Whether to leave the classes as they were compiled. */
+    /** Whether to leave the compiled classes alone. */
     @Parameter(property = "zelotype.patterns.skip", defaultValue = "false")
     boolean skip;
 
-    /** Made by Maven. */
+    /** Called by Maven. */
     public PatternsMojo() {}
 
     @Override
@@ -57,7 +57,7 @@ public final class PatternsMojo extends AbstractMojo {
         if (changed == null) {
             return false;
         }
-        // Compilers tell by the time what is stale; nothing has become newer than its source.
+        // Compilers detect stale files by time; no class may become newer than its source.
         FileTime compiled = Files.getLastModifiedTime(file);
         WholeFiles.write(file, changed);
         Files.setLastModifiedTime(file, compiled);

@@ -8,13 +8,13 @@ import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.project.MavenProject;
 
 /**
- * What a project's tests run on.
+ * The class path of a project's tests.
  */
 final class TestClassPath {
 
     private TestClassPath() {}
 
-    /** The folders and jars that are there. */
+    /** The existing folders and jars. */
     static List<Path> of(MavenProject project) throws MojoExecutionException {
         try {
             return project.getTestClasspathElements().stream()

@@ -15,13 +15,13 @@ import org.springframework.test.context.bean.override.BeanOverrideHandler;
 import org.springframework.test.context.bean.override.BeanOverrideStrategy;
 
 /**
- * Makes the double of one bean. Two that ask for the same are equal, so that test classes share a context.
+ * Makes the double of one bean. Equal for equal requests, so that test classes share a context.
  */
 final class BeanDoubleHandler extends BeanOverrideHandler {
 
     /** Null for a spy on the real bean. */
     private final @Nullable Kind kind;
-    /** What was made until the context tracks it. */
+    /** Doubles that the context does not track yet. */
     private final Map<Object, ContextDoubles.Made> made = Collections.synchronizedMap(new IdentityHashMap<>());
 
     BeanDoubleHandler(

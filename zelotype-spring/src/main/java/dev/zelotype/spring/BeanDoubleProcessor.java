@@ -10,7 +10,7 @@ import org.springframework.test.context.bean.override.BeanOverrideProcessor;
 import org.springframework.test.context.bean.override.BeanOverrideStrategy;
 
 /**
- * Reads what a field of a test asks for.
+ * Reads the annotations of a test's fields.
  */
 final class BeanDoubleProcessor implements BeanOverrideProcessor {
 
@@ -19,7 +19,7 @@ final class BeanDoubleProcessor implements BeanOverrideProcessor {
     @Override
     public BeanOverrideHandler createHandler(Annotation said, Class<?> test, Field field) {
         for (Annotation each : field.getAnnotations()) {
-            // By name: tests need no JUnit module for this.
+            // By name: tests do not need the JUnit module for this.
             if (each.annotationType().getName().equals(STAND_IN)) {
                 throw new MisuseException(
                         "The field " + field.getDeclaringClass().getSimpleName() + "." + field.getName()

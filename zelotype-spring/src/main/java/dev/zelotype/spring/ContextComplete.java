@@ -6,16 +6,16 @@ import org.springframework.test.context.bean.override.BeanOverrideTestExecutionL
 import org.springframework.test.context.support.AbstractTestExecutionListener;
 
 /**
- * Tells the doubles of a context when it is complete. Spring finds it by its {@code META-INF/spring.factories}.
+ * Notifies the doubles of a context when it is complete. Spring finds it through {@code META-INF/spring.factories}.
  *
  * @since 0.2
  */
 public final class ContextComplete extends AbstractTestExecutionListener {
 
-    /** Made by Spring. */
+    /** Called by Spring. */
     public ContextComplete() {}
 
-    /** After the fields are filled. */
+    /** After the fields have been filled. */
     @Override
     public int getOrder() {
         return BeanOverrideTestExecutionListener.ORDER + 1;

@@ -10,7 +10,7 @@ import org.springframework.beans.factory.support.DefaultSingletonBeanRegistry;
 import org.springframework.context.ApplicationContext;
 
 /**
- * The doubles of one context, which live as long as it does. Safe for use from any thread.
+ * The doubles of one context, with the same lifetime. Safe for use from any thread.
  */
 final class ContextDoubles {
 
@@ -19,7 +19,7 @@ final class ContextDoubles {
     /**
      * A double of a bean.
      *
-     * @param place where it was made
+     * @param place the scene that it was made in
      * @param bean the name of the bean
      */
     record Made(LastingDoubles place, String bean) {}
@@ -28,7 +28,7 @@ final class ContextDoubles {
 
     private ContextDoubles() {}
 
-    /** Those of a context that is being put together. */
+    /** For a context that is being built. */
     static ContextDoubles of(SingletonBeanRegistry registry) {
         synchronized (registry) {
             if (registry.getSingleton(BEAN) instanceof ContextDoubles known) {
@@ -43,7 +43,7 @@ final class ContextDoubles {
         }
     }
 
-    /** Those of a context; null if none of its beans is replaced. */
+    /** Those of a context; null if it replaces no bean. */
     static @Nullable ContextDoubles of(ApplicationContext context) {
         return context.containsLocalBean(BEAN) ? context.getBean(BEAN, ContextDoubles.class) : null;
     }
@@ -66,7 +66,7 @@ final class ContextDoubles {
                 : handler.getField().getName();
     }
 
-    /** The context is complete: calls belong to tests from now on. */
+    /** The context is complete: from now on, calls belong to tests. */
     synchronized void endSetUp() {
         all.values().forEach(made -> made.place().endSetUp());
     }

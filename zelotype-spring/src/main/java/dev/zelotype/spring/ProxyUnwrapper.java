@@ -5,7 +5,7 @@ import org.springframework.aop.framework.Advised;
 import org.springframework.aop.support.AopUtils;
 
 /**
- * Lets statements name the proxy that Spring has put in front of a bean, for transactions and the like.
+ * Lets statements name the proxy that Spring puts in front of a bean, for example for transactions.
  *
  * @since 0.2
  */

@@ -9,8 +9,8 @@ import java.lang.annotation.Target;
 import org.springframework.test.context.bean.override.BeanOverride;
 
 /**
- * For tests of Spring: puts a double in the place of a bean, and into this field. The context is shared by all test classes
- * that replace the same beans; what a test says and sees belongs to it alone.
+ * For tests with Spring: replaces a bean by a double, and injects it into this field. All test classes that replace the
+ * same beans share the context; statements and recorded calls belong to a single test.
  *
  * <pre>{@code
  * @SpringJUnitConfig(ObservatoryConfig.class)
@@ -30,23 +30,24 @@ import org.springframework.test.context.bean.override.BeanOverride;
 public @interface StandInBean {
 
     /**
-     * What the double does when it is told nothing.
+     * The kind of double.
      *
-     * @return its kind; a stub unless given
+     * @return its kind; by default a stub
      */
     Kind value() default Kind.STUB;
 
     /**
-     * Which bean is replaced.
+     * The bean to replace.
      *
-     * @return its name; the bean of the field's type unless given, by qualifiers and the field's name if there are several
+     * @return its name; by default the bean of the field's type, selected by qualifiers and the field's name if there
+     *     are several
      */
     String name() default "";
 
     /**
-     * In which context of a hierarchy.
+     * The context in a hierarchy.
      *
-     * @return the name that {@code @ContextConfiguration} gives it; all of them unless given
+     * @return its name in {@code @ContextConfiguration}; by default all of them
      */
     String context() default "";
 }

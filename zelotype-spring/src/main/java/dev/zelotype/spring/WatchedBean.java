@@ -8,8 +8,8 @@ import java.lang.annotation.Target;
 import org.springframework.test.context.bean.override.BeanOverride;
 
 /**
- * For tests of Spring: puts a spy around a bean, and into this field. Calls go to the real bean unless the test says
- * otherwise.
+ * For tests with Spring: puts a spy around a bean, and injects it into this field. Calls go to the real bean unless a
+ * statement says otherwise.
  *
  * <pre>{@code
  * @WatchedBean Gauge gauge;
@@ -27,16 +27,17 @@ import org.springframework.test.context.bean.override.BeanOverride;
 public @interface WatchedBean {
 
     /**
-     * Which bean is watched.
+     * The bean to watch.
      *
-     * @return its name; the bean of the field's type unless given, by qualifiers and the field's name if there are several
+     * @return its name; by default the bean of the field's type, selected by qualifiers and the field's name if there
+     *     are several
      */
     String name() default "";
 
     /**
-     * In which context of a hierarchy.
+     * The context in a hierarchy.
      *
-     * @return the name that {@code @ContextConfiguration} gives it; all of them unless given
+     * @return its name in {@code @ContextConfiguration}; by default all of them
      */
     String context() default "";
 }

@@ -1,5 +1,5 @@
 /**
- * For tests of Spring: doubles in the place of beans.
+ * For tests with Spring: doubles that replace beans.
  */
 @org.jspecify.annotations.NullMarked
 package dev.zelotype.spring;

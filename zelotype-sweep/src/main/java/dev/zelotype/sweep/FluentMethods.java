@@ -22,21 +22,24 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * How often a stub is right about methods that give their own type: whether they go on with the same object, as a
- * builder's do, or lead to another one. What is right is told by the code of the implementations, by their majority; a new
- * object, such as a changed copy, may be either.
+ * How often the default answer of stubs is right for methods that return their own type: whether they return the same
+ * object, as builders do, or another one. The majority of implementations decides what is right; a new object, for
+ * example a changed copy, counts as either.
  */
 final class FluentMethods {
 
     private final Map<String, List<String>> supertypes = new HashMap<>();
-    /** By class, name and parameters: how many methods give themselves less how many give something else. */
+    /**
+     * By class, name and parameters: the number of implementations that return themselves, minus those that return
+     * something else.
+     */
     private final Map<String, Map<String, Integer>> votes = new HashMap<>();
 
     private final List<String> wrong = new ArrayList<>();
     private int same;
     private int other;
 
-    /** Reads the code of classes, which may implement types of others. */
+    /** Reads the code of classes, which may implement types of other libraries. */
     void read(List<String> classNames) throws IOException {
         for (String name : classNames) {
             try (InputStream in = ClassLoader.getSystemResourceAsStream(name.replace('.', '/') + ".class")) {
@@ -74,7 +77,10 @@ final class FluentMethods {
                     : null;
         }
 
-        /** Looks at what is returned: the object itself, or something else that is neither new nor a delegate's answer. */
+        /**
+         * Determines what is returned: the object itself, or something else that is neither new nor the answer of a
+         * delegate.
+         */
         private final class Returned extends MethodVisitor {
 
             private final String name;
@@ -137,7 +143,7 @@ final class FluentMethods {
         }
     }
 
-    /** Whether a method of one class is, by the code of those that implement it, to be counted. */
+    /** Whether a method counts, based on the code of its implementations. */
     private int vote(String owner, String key, Map<String, Set<String>> subtypes) {
         int sum = 0;
         for (String each : subtypes.getOrDefault(owner, Set.of())) {
@@ -165,7 +171,7 @@ final class FluentMethods {
         }
     }
 
-    /** Asks stubs of some types. */
+    /** Calls stubs of some types. */
     void ask(List<String> classNames) {
         Map<String, Set<String>> subtypes = subtypes();
         for (String name : classNames) {
@@ -179,7 +185,7 @@ final class FluentMethods {
                     }
                 }
             } catch (ClassNotFoundException | LinkageError | MisuseException | IllegalAccessException e) {
-                // A type that cannot be doubled here has no stub that could be wrong.
+                // A type that cannot be doubled has no stub that could be wrong.
                 continue;
             }
         }

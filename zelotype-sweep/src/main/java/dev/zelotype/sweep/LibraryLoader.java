@@ -8,7 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Loads libraries together with doubles of their types, which may belong to the same packages.
+ * Loads libraries together with doubles of their types, which may be in the same packages.
  */
 final class LibraryLoader extends URLClassLoader {
 
@@ -31,7 +31,7 @@ final class LibraryLoader extends URLClassLoader {
         return defineClass(name, code, 0, code.length);
     }
 
-    /** The JDK and Zelotype itself. */
+    /** Delegates to the JDK and to Zelotype itself. */
     private static final class Beneath extends ClassLoader {
 
         Beneath() {

@@ -35,7 +35,7 @@ final class OneType {
                     || type.isLocalClass()) {
                 return;
             }
-            // A type whose initializer or superclass fails here is useless, doubled or not.
+            // A type whose initializer or superclass fails here is unusable, doubled or not.
             type.getDeclaringClass();
             type.getMethods();
             type.getDeclaredMethods();
@@ -49,7 +49,7 @@ final class OneType {
         } catch (MisuseException e) {
             tally.refused(e.getMessage());
         } catch (NoClassDefFoundError e) {
-            // One of the types in its signatures is of no use here either.
+            // One of the types in its signatures is unusable here as well.
             return;
         } catch (Exception | LinkageError | StackOverflowError | AssertionError e) {
             tally.failed(className + ": " + e);
@@ -86,7 +86,7 @@ final class OneType {
         }
     }
 
-    /** Whether a method runs its own code, which may ask for more, and may fail on made-up arguments. */
+    /** Whether a method runs its own code, which may make further calls, and may fail on sample arguments. */
     private static boolean isDefault(Class<?> type, Method method) {
         for (Method declared : type.getMethods()) {
             if (declared.isDefault()
@@ -102,7 +102,7 @@ final class OneType {
         return Arrays.stream(type.getMethods()).anyMatch(Method::isDefault);
     }
 
-    /** Whether all calls were recorded in their order, with others between them that default methods made. */
+    /** Whether all calls were recorded in order, possibly with calls of default methods in between. */
     private static boolean isWithin(List<String> expected, List<String> recorded) {
         Iterator<String> found = recorded.iterator();
         for (String name : expected) {
@@ -117,7 +117,7 @@ final class OneType {
         return true;
     }
 
-    /** The JDK's proxies show bridges of their interfaces as plain methods, and have a helper of their own. */
+    /** The JDK's proxies show bridge methods of their interfaces as ordinary methods, and have a helper method. */
     private static boolean isProxyHelper(Object made, Method method) {
         if (!Proxy.isProxyClass(made.getClass())) {
             return false;

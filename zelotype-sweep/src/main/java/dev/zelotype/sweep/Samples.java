@@ -15,7 +15,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Values to pass to methods and to answer with.
+ * Sample arguments and answers.
  */
 final class Samples {
 
@@ -30,7 +30,7 @@ final class Samples {
         return arguments;
     }
 
-    /** A value of a type that differs from one number to the next, if the type has several; null if none is at hand. */
+    /** A value of a type, different for each number if possible; null if there is no sample. */
     static Object of(Class<?> type, int number) {
         if (type == boolean.class || type == Boolean.class) {
             return number % 2 == 0;
@@ -73,7 +73,7 @@ final class Samples {
         return null;
     }
 
-    /** An exception of a type; null if it cannot be made of a text or of nothing. */
+    /** An exception of a type; null if it has no constructor with a message or without parameters. */
     static Throwable thrown(Class<?> type) {
         if (Modifier.isAbstract(type.getModifiers())) {
             return null;
@@ -92,7 +92,7 @@ final class Samples {
         return null;
     }
 
-    /** An object of an interface; null if nobody else can implement it. */
+    /** An object of an interface; null if it cannot be implemented. */
     static Object proxy(Class<?> type, InvocationHandler handler) {
         try {
             ClassLoader loader = type.getClassLoader();

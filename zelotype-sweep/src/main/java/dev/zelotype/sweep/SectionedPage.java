@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * A page with a section for each JDK that a sweep was run on.
+ * A page with a section for each JDK that the sweep ran on.
  */
 final class SectionedPage {
 
     private SectionedPage() {}
 
-    /** Writes what this JDK has shown into its own section of the page; what others have shown stays. */
+    /** Replaces the section of this JDK, and keeps the others. */
     static void write(Path page, String head, String section) throws IOException {
         Map<String, String> sections = new TreeMap<>();
         if (Files.exists(page)) {

@@ -64,7 +64,6 @@ public final class SourceSweep {
             "grpc-services",
             "commons-lang3-sources",
             "vavr",
-            "jooq",
             "resilience4j-core",
             "micrometer-core",
             "lettuce-core",
@@ -214,7 +213,7 @@ public final class SourceSweep {
                     .filter(outcome -> outcome.state() == GeneratedFile.State.NEW)
                     .forEach(outcome -> written.add(outcome.file()));
         } catch (GenerateException e) {
-            // A package without an interface, or without a type that can be written.
+            // A package without an interface, or without a type that can be doubled.
             reasons.add(e.getMessage());
         }
         leftOut += generator.leftOut().size();
@@ -242,7 +241,7 @@ public final class SourceSweep {
         }
     }
 
-    /** What a library's own constructors do may never end. */
+    /** A library's own constructor may never return. */
     private static int within(Callable<Integer> use) throws UsedDoubles.NotMade, UsedDoubles.Wrong {
         FutureTask<Integer> task = new FutureTask<>(use);
         Thread thread = new Thread(task, "use");
@@ -262,7 +261,7 @@ public final class SourceSweep {
         }
     }
 
-    /** The longest suffix tells: a strict stub is no stub. */
+    /** The longest suffix decides: a strict stub also ends in "Stub". */
     private static Style styleOf(String type) {
         return Arrays.stream(Style.values())
                 .filter(each -> type.endsWith(each.suffix()))

@@ -31,8 +31,8 @@ import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 
 /**
- * Replaces every public static method and constructor of some packages of the JDK, each as the first replacement of a JVM of
- * its own, and looks whether a call of it is answered as told.
+ * Replaces every public static method and constructor of some packages of the JDK, each as the first replacement in a
+ * new JVM, and checks whether a call has the set result.
  */
 public final class StaticsSweep {
 
@@ -58,13 +58,13 @@ public final class StaticsSweep {
         this.agent = agent;
     }
 
-    /** One thing to replace. */
+    /** A method or constructor to replace. */
     private record Replaced(int number, String packageName, Executable executable) {}
 
     /**
      * Runs the sweep.
      *
-     * @param arguments the page to write, the jar of the agent, and packages (all of the list if none is named)
+     * @param arguments the page to write, the jar of the agent, and packages (by default all in the list)
      */
     public static void main(String[] arguments) throws Exception {
         List<String> packages = arguments.length > 2 ? List.of(arguments).subList(2, arguments.length) : PACKAGES;
@@ -194,7 +194,7 @@ public final class StaticsSweep {
                 preview.add(Path.of(each.getSource().getName()).getFileName().toString());
             }
         }
-        // What is only tried out in this JDK is not there for ordinary code.
+        // Preview features of this JDK are not available to ordinary code.
         all.removeIf(each -> preview.contains("S" + each.number() + ".java"));
         compile(all);
     }
@@ -281,7 +281,7 @@ public final class StaticsSweep {
                 .orElse("wrong: " + said.lines().findFirst().orElse("nothing was printed"));
     }
 
-    /** What became of the methods of one package. */
+    /** The results for one package. */
     private static final class Tally {
         private int works;
         private int nativeOnes;

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * What happened to the types of one module or library.
+ * The results for the types of one module or library.
  */
 final class Tally {
 

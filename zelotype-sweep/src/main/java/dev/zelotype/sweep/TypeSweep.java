@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * Tries to double every public and package-visible type of modules and libraries, calls every method of the doubles, and
- * looks whether the calls were recorded.
+ * Doubles every public and package-private type of modules and libraries, calls every method of the doubles, and checks
+ * whether the calls were recorded.
  */
 public final class TypeSweep {
 

@@ -13,8 +13,10 @@ import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.objectweb.asm.ClassReader;
@@ -32,7 +34,7 @@ final class UsedDoubles {
 
     private static final Pattern CURE = Pattern.compile("(?s)Nothing is set for .*\\. Write: \\.(\\w+)\\(.*\\);");
 
-    /** The constructors of the doubled class refuse sample arguments, or it cannot be loaded here. */
+    /** The constructors of the doubled class refuse sample arguments, or the class cannot be loaded here. */
     static final class NotMade extends Exception {
         private static final long serialVersionUID = 1L;
 
@@ -41,7 +43,7 @@ final class UsedDoubles {
         }
     }
 
-    /** A double does something else than it should. */
+    /** A double does something wrong. */
     static final class Wrong extends Exception {
         private static final long serialVersionUID = 1L;
 
@@ -53,8 +55,13 @@ final class UsedDoubles {
     private final Class<?> type;
     private final Style style;
     private final LibraryLoader loader;
-    /** Those of the double in the order of its source. */
+    /** The methods of the double in source order. */
     private final List<Method> methods = new ArrayList<>();
+
+    /** Names and numbers of parameters of methods that the doubled type has. */
+    private final Set<String> doubled = new HashSet<>();
+
+    private final Set<String> withCode = new HashSet<>();
 
     private int calls;
 
@@ -74,6 +81,7 @@ final class UsedDoubles {
             Class<?> type = Class.forName(name, true, loader);
             UsedDoubles used = new UsedDoubles(type, style, loader);
             used.readMethods();
+            used.readSupertypes();
             used.use();
             return used.calls;
         } catch (LinkageError | ClassNotFoundException | TypeNotPresentException e) {
@@ -114,7 +122,7 @@ final class UsedDoubles {
         return List.of(usable.getDeclaredConstructors());
     }
 
-    /** A class that only extends a double that is abstract itself, with constructors that only pass on. */
+    /** A concrete subclass of an abstract double, with constructors that only call {@code super}. */
     private byte[] subclass() {
         String superclass = Type.getInternalName(type);
         ClassWriter out = new ClassWriter(ClassWriter.COMPUTE_MAXS);
@@ -190,79 +198,56 @@ final class UsedDoubles {
                 .orElseThrow();
     }
 
-    /** Those that the doubled type asks for. */
+    /** Methods that override one of the doubled type. */
     private List<Method> overriding() {
         return methods.stream().filter(this::isOverriding).toList();
     }
 
     private boolean isOverriding(Method method) {
-        return !isOfObject(method) && found(type.getSuperclass(), method) | interfacesHave(type, method);
-    }
-
-    private static boolean isOfObject(Method method) {
-        return Arrays.stream(Object.class.getDeclaredMethods())
-                .anyMatch(each -> each.getName().equals(method.getName())
-                        && Arrays.equals(each.getParameterTypes(), method.getParameterTypes()));
-    }
-
-    private static boolean found(Class<?> in, Method method) {
-        if (in == null || in == Object.class) {
-            return false;
-        }
-        return isDeclared(in, method) || found(in.getSuperclass(), method) || interfacesHave(in, method);
-    }
-
-    private static boolean interfacesHave(Class<?> in, Method method) {
-        return Arrays.stream(in.getInterfaces())
-                .anyMatch(each -> isDeclared(each, method) || interfacesHave(each, method));
-    }
-
-    /** By name and number of parameters: what a generic supertype declares has other types. */
-    private static boolean isDeclared(Class<?> in, Method method) {
-        return Arrays.stream(in.getDeclaredMethods())
-                .anyMatch(each -> !Modifier.isStatic(each.getModifiers())
-                        && !Modifier.isPrivate(each.getModifiers())
-                        && each.getName().equals(method.getName())
-                        && each.getParameterCount() == method.getParameterCount());
+        boolean isEquals = method.getName().equals("equals") && method.getParameterTypes()[0] == Object.class;
+        return doubled.contains(key(method)) && !isEquals;
     }
 
     /** Whether the doubled type has no code for it. */
     private boolean isAbstract(Method method) {
+        return !withCode.contains(key(method));
+    }
+
+    /** By name and number of parameters, because parameter types of a generic supertype differ. */
+    private static String key(Method method) {
+        return method.getName() + "/" + method.getParameterCount();
+    }
+
+    /** A class decides before interfaces, and the nearest class before those above it. */
+    private void readSupertypes() {
+        Set<String> decided = new HashSet<>();
         for (Class<?> in = type.getSuperclass(); in != null; in = in.getSuperclass()) {
             for (Method each : in.getDeclaredMethods()) {
-                if (isLike(each, method)) {
-                    return Modifier.isAbstract(each.getModifiers());
+                if (isInherited(each) && in != Object.class) {
+                    doubled.add(key(each));
+                }
+                if (isInherited(each) && decided.add(key(each)) && !Modifier.isAbstract(each.getModifiers())) {
+                    withCode.add(key(each));
                 }
             }
         }
-        return Arrays.stream(type.getMethods())
-                        .filter(each -> each.getDeclaringClass() != type && isLike(each, method))
-                        .noneMatch(Method::isDefault)
-                && inheritedDefaults(type).stream().noneMatch(each -> isDeclaredAs(each, method));
-    }
-
-    private static boolean isLike(Method one, Method other) {
-        return one.getName().equals(other.getName())
-                && one.getParameterCount() == other.getParameterCount()
-                && !Modifier.isStatic(one.getModifiers());
-    }
-
-    private static boolean isDeclaredAs(Method one, Method other) {
-        return isLike(one, other);
-    }
-
-    private static List<Method> inheritedDefaults(Class<?> in) {
-        List<Method> defaults = new ArrayList<>();
-        for (Class<?> each = in; each != null; each = each.getSuperclass()) {
-            for (Class<?> implemented : each.getInterfaces()) {
-                for (Method method : implemented.getMethods()) {
-                    if (method.isDefault()) {
-                        defaults.add(method);
+        for (Class<?> in = type; in != null; in = in.getSuperclass()) {
+            for (Class<?> implemented : in.getInterfaces()) {
+                for (Method each : implemented.getMethods()) {
+                    if (isInherited(each)) {
+                        doubled.add(key(each));
+                        if (each.isDefault() && !decided.contains(key(each))) {
+                            withCode.add(key(each));
+                        }
                     }
                 }
             }
         }
-        return defaults;
+        doubled.removeAll(Set.of("hashCode/0", "toString/0", "finalize/0"));
+    }
+
+    private static boolean isInherited(Method method) {
+        return !Modifier.isStatic(method.getModifiers()) && !Modifier.isPrivate(method.getModifiers());
     }
 
     private record Outcome(Object value, Throwable thrown) {}
@@ -311,7 +296,7 @@ final class UsedDoubles {
         }
     }
 
-    /** What sets a method's answers stands in front of it. */
+    /** The setters of a method are directly before it. */
     private void set(Object made) throws Wrong, IllegalAccessException {
         List<Method> setters = new ArrayList<>();
         for (Method method : methods) {
@@ -340,10 +325,8 @@ final class UsedDoubles {
             for (int i = 0; i < 3; i++) {
                 answered(ask(made, method, arguments), values.get(Math.min(i, 1)), setter);
             }
-        } else if (Throwable.class.isAssignableFrom(takes)) {
-            Throwable failure = takes == RuntimeException.class || takes == Error.class
-                    ? Samples.thrown(takes)
-                    : Samples.thrown(takes);
+        } else if (setter.getName().contains("Fails")) {
+            Throwable failure = Samples.thrown(takes);
             if (failure != null) {
                 ask(made, setter, new Object[] {failure});
                 hold(ask(made, method, arguments).thrown() == failure, setter, "does not make it fail");
@@ -388,7 +371,9 @@ final class UsedDoubles {
         Object[] arguments = Samples.arguments(constructor.getParameterTypes());
         boolean takesReal = arguments.length > 0
                 && constructor.getParameterTypes()[arguments.length - 1].isAssignableFrom(type)
-                && constructor.getParameterTypes()[arguments.length - 1] != Object.class;
+                && constructor.getParameterTypes()[arguments.length - 1] != Object.class
+                && Arrays.stream(type.getSuperclass().getDeclaredConstructors())
+                        .noneMatch(each -> Arrays.equals(each.getParameterTypes(), constructor.getParameterTypes()));
         if (!takesReal) {
             spied(made, made, false);
             return;
@@ -410,7 +395,7 @@ final class UsedDoubles {
                 kept = method;
                 continue;
             }
-            // What has code of its own runs it, and that may fail on made-up arguments.
+            // A method with its own code runs it, which may fail on sample arguments.
             if (!isAbstract(method) || kept == null || kept.getReturnType() != List.class) {
                 continue;
             }
@@ -435,14 +420,14 @@ final class UsedDoubles {
         }
     }
 
-    /** Of an array a copy is kept. */
+    /** Arrays are copied. */
     private static boolean isKept(Object value, Object given) {
         return value != null && value.getClass().isArray()
                 ? value != given && Array.getLength(value) == Array.getLength(given)
                 : Objects.equals(value, given);
     }
 
-    /** What is left to write says so; what works already may fail on made-up arguments. */
+    /** Methods left to write say so; methods that already work may fail on sample arguments. */
     private void left(Object made) throws Wrong, IllegalAccessException {
         for (Method method : overriding()) {
             if (!isAbstract(method)) {

@@ -1,4 +1,4 @@
 /**
- * A program that tries which types can be doubled.
+ * A program that tests which types can be doubled.
  */
 package dev.zelotype.sweep;

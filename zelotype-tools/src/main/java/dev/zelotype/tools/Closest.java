@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * For Zelotype's own tools: the names that a misspelt word may mean. Stateless.
+ * For Zelotype's own tools: names that a misspelled word may mean. Stateless.
  */
 public final class Closest {
 
@@ -15,11 +15,11 @@ public final class Closest {
     private Closest() {}
 
     /**
-     * The known names that are most like a word.
+     * Returns the known names that are most similar to a word.
      *
      * @param word the word
      * @param known all names
-     * @return at most three, the closest first; none if all differ in more than a third of the letters
+     * @return at most three, the closest first; none if all differ in more than a third of their letters
      */
     public static List<String> to(String word, Collection<String> known) {
         String typed = word.toLowerCase(Locale.ROOT);
@@ -32,7 +32,7 @@ public final class Closest {
                 .toList();
     }
 
-    /** How many letters have to be changed, added, removed or swapped with the next. */
+    /** The number of letters to replace, add, remove or swap with the next one. */
     private static int distance(String typed, String name) {
         String meant = name.toLowerCase(Locale.ROOT);
         int[] earlier = new int[meant.length() + 1];

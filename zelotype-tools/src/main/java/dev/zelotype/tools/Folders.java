@@ -6,18 +6,18 @@ import java.nio.file.Path;
 import java.util.stream.Stream;
 
 /**
- * For Zelotype's own tools: the files in folders. Stateless.
+ * For Zelotype's own tools: files in folders. Stateless.
  */
 public final class Folders {
 
     private Folders() {}
 
     /**
-     * Everything in a folder at any depth, the folder itself included. The folder may be a link, which is followed; links in
-     * it are not.
+     * Returns everything in a folder at any depth, including the folder itself. If the folder is a link, it is
+     * followed; links inside are not.
      *
-     * @param folder the folder, or a file, which is then all there is
-     * @return paths that begin as the given one does; to be closed
+     * @param folder the folder, or a file, which is then the only result
+     * @return paths that start like the given one; to be closed
      * @throws IOException if it cannot be read
      */
     public static Stream<Path> walk(Path folder) throws IOException {

@@ -4,17 +4,17 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * For Zelotype's own tools: sentences that are longer than a line, or than there is room. Stateless.
+ * For Zelotype's own tools: sentences that must be broken or shortened. Stateless.
  */
 public final class Sentences {
 
     private Sentences() {}
 
     /**
-     * The beginning of a text, never with half of a character at its end.
+     * Returns the beginning of a text, without splitting a surrogate pair.
      *
      * @param text the text
-     * @param length how long it may be, at most as long as the text
+     * @param length its maximum length, at most that of the text
      * @return the beginning
      */
     public static String start(String text, int length) {
@@ -23,11 +23,11 @@ public final class Sentences {
     }
 
     /**
-     * Breaks a sentence between words. It stands a little further in, and what follows the first line a little more. What
-     * is written as in a stack trace stays whole, since consoles lead to such a place only then.
+     * Breaks a sentence between words. It is indented, and its further lines a little more. Text in the form of a stack
+     * frame is never broken, because consoles link it only then.
      *
      * @param sentence the sentence
-     * @param width how many characters a line may take; a longer word takes a line of its own
+     * @param width the maximum number of characters per line; a longer word gets its own line
      * @return lines
      */
     public static List<String> wrapped(String sentence, int width) {

@@ -3,7 +3,7 @@ package dev.zelotype.tools;
 import java.util.regex.Pattern;
 
 /**
- * For Zelotype's own tools: names of tests as people read them. Stateless.
+ * For Zelotype's own tools: readable names of tests. Stateless.
  */
 public final class TestNames {
 
@@ -12,10 +12,10 @@ public final class TestNames {
     private TestNames() {}
 
     /**
-     * A test's name without underscores, and without the brackets of a method.
+     * Returns a test's name without underscores, and without the parentheses of a method.
      *
-     * @param name the name, such as {@code NightRunTest: a_humid_night()}; other names stay as they are
-     * @return the same to read, such as {@code NightRunTest: a humid night}
+     * @param name the name, for example {@code NightRunTest: a_humid_night()}; other names are returned unchanged
+     * @return the readable name, for example {@code NightRunTest: a humid night}
      */
     public static String readable(String name) {
         int title = name.indexOf(": ") < 0 ? 0 : name.indexOf(": ") + 2;

@@ -3,7 +3,7 @@ package dev.zelotype.tools;
 import java.util.regex.Pattern;
 
 /**
- * For Zelotype's own tools: names of types as people read them and ask for them. Stateless.
+ * For Zelotype's own tools: names of types for people, and patterns of names. Stateless.
  */
 public final class TypeNames {
 
@@ -13,30 +13,30 @@ public final class TypeNames {
     private TypeNames() {}
 
     /**
-     * Whether a type comes with a platform or a language.
+     * Tells whether a type belongs to a platform or a language.
      *
      * @param name its qualified or binary name
-     * @return such as true for {@code java.sql.ResultSet}
+     * @return for example true for {@code java.sql.ResultSet}
      */
     public static boolean isOfPlatform(String name) {
         return PLATFORM.matcher(name).matches();
     }
 
     /**
-     * A type's name without its package and the types around it.
+     * Returns a type's name without its package and enclosing types.
      *
-     * @param binaryName such as {@code dev.observatory.NightRun$Plan}
-     * @return such as {@code Plan}
+     * @param binaryName for example {@code dev.observatory.NightRun$Plan}
+     * @return for example {@code Plan}
      */
     public static String simple(String binaryName) {
         return binaryName.substring(Math.max(binaryName.lastIndexOf('.'), binaryName.lastIndexOf('$')) + 1);
     }
 
     /**
-     * The named class that code belongs to: lambdas and anonymous classes are part of the class around them.
+     * Returns the named class that code belongs to: lambdas and anonymous classes belong to their enclosing class.
      *
-     * @param binaryName such as {@code dev.observatory.NightRun$$Lambda/0x1} or {@code dev.observatory.NightRun$1}
-     * @return such as {@code dev.observatory.NightRun}
+     * @param binaryName for example {@code dev.observatory.NightRun$$Lambda/0x1} or {@code dev.observatory.NightRun$1}
+     * @return for example {@code dev.observatory.NightRun}
      */
     public static String named(String binaryName) {
         int hidden = binaryName.indexOf("$$");
@@ -45,10 +45,10 @@ public final class TypeNames {
     }
 
     /**
-     * Which names are asked for.
+     * Parses a list of names.
      *
-     * @param wanted names with commas between them, in which a star matches anything; blanks around a name do not count
-     * @return a pattern that a wanted name matches as a whole
+     * @param wanted names separated by commas, in which a star matches anything; blanks around a name are ignored
+     * @return a pattern for whole names
      */
     public static Pattern wanted(String wanted) {
         StringBuilder all = new StringBuilder();

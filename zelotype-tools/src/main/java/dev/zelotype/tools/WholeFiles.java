@@ -23,21 +23,21 @@ import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.stream.Stream;
 
 /**
- * For Zelotype's own tools: files that appear whole or not at all. Safe for use from any thread.
+ * For Zelotype's own tools: files that are written completely or not at all. Safe for use from any thread.
  */
 public final class WholeFiles {
 
-    /** Shared by those who write, and taken for good by the end of the JVM. */
+    /** Shared by writers; held exclusively once the JVM shuts down. */
     private static final ReadWriteLock UNFINISHED = new ReentrantReadWriteLock();
 
     private static final Set<Path> TEMPORARY = ConcurrentHashMap.newKeySet();
 
-    /** The end of the JVM came before anything was written: nothing may begin. */
+    /** The JVM is shutting down, so nothing may be started. */
     private static final boolean TOO_LATE = !isHooked();
 
     private static boolean isHooked() {
         try {
-            // Whoever begins something later waits until the JVM is gone.
+            // Whoever starts something later waits until the JVM has ended.
             Runtime.getRuntime()
                     .addShutdownHook(new Thread(
                             () -> {
@@ -51,29 +51,29 @@ public final class WholeFiles {
         }
     }
 
-    /** Writes what a file holds. */
+    /** Writes the content of a file. */
     @FunctionalInterface
     public interface Content {
         /**
-         * Writes it.
+         * Writes the content.
          *
-         * @param out where to; closed by the caller
+         * @param out the destination; closed by the caller
          * @throws IOException if it cannot be written
          */
         void write(OutputStream out) throws IOException;
     }
 
     /**
-     * What the end of the JVM waits for.
+     * Work that a shutdown of the JVM waits for.
      *
-     * @param <T> what comes out of it
+     * @param <T> the type of the result
      */
     @FunctionalInterface
     public interface Work<T> {
         /**
          * Does it.
          *
-         * @return what comes out of it
+         * @return the type of the result
          * @throws IOException if a file cannot be read or written
          */
         T run() throws IOException;
@@ -82,15 +82,15 @@ public final class WholeFiles {
     private WholeFiles() {}
 
     /**
-     * Writes a file whole, whatever interrupts it: a file that was there stays until the new one takes its place. Its folder
-     * is made if it is missing. A pipe or a device is written to directly.
+     * Writes a file as a whole, even if it is interrupted: an existing file is kept until the new one replaces it. Its
+     * folder is created if it is missing. Pipes and devices are written to directly.
      *
      * @param file the file
-     * @param content writes what it holds
-     * @throws IOException if it cannot be written, or is a folder; what was there before is still there
+     * @param content writes the content
+     * @throws IOException if it cannot be written, or is a folder; an existing file is unchanged then
      */
     public static void write(Path file, Content content) throws IOException {
-        // Asked this way, it costs no exception where there is none.
+        // This check costs no exception if there is no such file.
         boolean isThere = file.toFile().exists();
         if (isThere && Files.isDirectory(file)) {
             throw new FileSystemException(file.toString(), null, "it is a folder");
@@ -101,7 +101,7 @@ public final class WholeFiles {
             }
             return;
         }
-        // A link is followed, so that it stays one.
+        // A link is followed, so that it remains one.
         Path target = isThere ? file.toRealPath() : file.toAbsolutePath();
         Path beside = target.resolveSibling("." + target.getFileName() + "."
                 + Long.toHexString(ThreadLocalRandom.current().nextLong()) + ".tmp");
@@ -122,10 +122,10 @@ public final class WholeFiles {
         });
     }
 
-    /** A new file. Its folder mostly exists, so it is only made if writing fails. */
+    /** A new file. Its folder usually exists, so it is only created if writing fails. */
     private static OutputStream created(Path file) throws IOException {
         try {
-            // Of thousands of small files, it opens one in a third less time than what the other way gives.
+            // For thousands of small files, this opens a file in a third less time than the alternative.
             return new FileOutputStream(file.toFile());
         } catch (FileNotFoundException e) {
             Files.createDirectories(file.getParent());
@@ -137,21 +137,21 @@ public final class WholeFiles {
      * As {@link #write(Path, Content)}, with bytes.
      *
      * @param file the file
-     * @param content what it holds
-     * @throws IOException if it cannot be written, or is a folder; what was there before is still there
+     * @param content the content
+     * @throws IOException if it cannot be written, or is a folder; an existing file is unchanged then
      */
     public static void write(Path file, byte[] content) throws IOException {
         write(file, out -> out.write(content));
     }
 
     /**
-     * Does something that is not to be left half done: an interrupt from the keyboard ends the JVM when it is through. Once
-     * the JVM ends, it is not begun: the calling thread waits.
+     * Runs something that must not be left half done: if the user interrupts the JVM, it shuts down only afterwards. If
+     * the JVM is already shutting down, nothing is started, and the calling thread waits.
      *
-     * @param work what to do; short, since who interrupts waits for it
-     * @param <T> what comes out of it
-     * @return what the work gave
-     * @throws IOException if the work threw it
+     * @param work the work; short, because an interrupt waits for it
+     * @param <T> the type of the result
+     * @return the result of the work
+     * @throws IOException if the work throws it
      */
     public static <T> T uninterrupted(Work<T> work) throws IOException {
         while (TOO_LATE) {
@@ -166,12 +166,12 @@ public final class WholeFiles {
     }
 
     /**
-     * Makes a folder that does not outlive the JVM.
+     * Creates a folder that is deleted at the latest when the JVM ends.
      *
-     * @param parent where it is to be; made if it is missing
-     * @param prefix how its name begins
-     * @return the folder, to be given to {@link #delete} or {@link #replace} when it has served
-     * @throws IOException if it cannot be made
+     * @param parent its parent; created if it is missing
+     * @param prefix the beginning of its name
+     * @return the folder, to be passed to {@link #delete} or {@link #replace} when it is no longer needed
+     * @throws IOException if it cannot be created
      */
     public static Path temporaryFolder(Path parent, String prefix) throws IOException {
         return uninterrupted(() -> {
@@ -183,11 +183,11 @@ public final class WholeFiles {
     }
 
     /**
-     * Lets a folder take the place of another one.
+     * Replaces a folder by another one.
      *
-     * @param folder the new one, beside the other
-     * @param target what it replaces, if it is there
-     * @throws IOException if it cannot be done; what was there before is still there
+     * @param folder the new folder, next to the other
+     * @param target the folder to replace, if it exists
+     * @throws IOException if it cannot be replaced; the old folder is unchanged then
      */
     public static void replace(Path folder, Path target) throws IOException {
         Path old = folder.resolveSibling(folder.getFileName() + ".old");
@@ -213,7 +213,7 @@ public final class WholeFiles {
     /**
      * Why a file cannot be read or written, in plain words.
      *
-     * @param problem what the JDK says
+     * @param problem the exception of the JDK
      * @return part of a sentence
      */
     public static String reason(IOException problem) {
@@ -230,10 +230,10 @@ public final class WholeFiles {
     }
 
     /**
-     * Removes a folder with all that is in it.
+     * Deletes a folder with its content.
      *
-     * @param folder the folder; nothing happens if it is not there
-     * @throws IOException if something in it cannot be removed
+     * @param folder the folder; it may be missing
+     * @throws IOException if something in it cannot be deleted
      */
     public static void delete(Path folder) throws IOException {
         if (!Files.exists(folder)) {
@@ -245,17 +245,17 @@ public final class WholeFiles {
                 Files.deleteIfExists(file);
             }
         }
-        // Not before: the end of the JVM may come in between, and goes on then.
+        // Not earlier: a shutdown may start in between, and continues then.
         TEMPORARY.remove(folder);
     }
 
-    /** Whoever was about to delete the folder when the JVM's end came may still do so, under one's hands. */
+    /** A shutdown hook may delete the folder at the same time. */
     private static void deleteIfPossible(Path folder) {
         for (int i = 0; i < 3 && Files.exists(folder); i++) {
             try {
                 delete(folder);
             } catch (IOException | UncheckedIOException e) {
-                // It is too late to report it; the folder is a temporary one.
+                // It is too late to report it; the folder is temporary.
                 continue;
             }
         }

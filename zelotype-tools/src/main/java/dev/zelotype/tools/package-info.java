@@ -1,5 +1,5 @@
 /**
- * Inside Zelotype's own tools: files and names, the same way in each. Not meant for other programs.
+ * Inside Zelotype's own tools: shared handling of files and names. Not meant for other programs.
  */
 @NullMarked
 package dev.zelotype.tools;

@@ -1,7 +1,7 @@
 package dev.zelotype.basics;
 
 /**
- * Whose code a class is, told by its name as in a stack trace. Each list is here and nowhere else. Stateless.
+ * Classifies code by class names as they appear in a stack trace. All such lists are in this class. Stateless.
  *
  * <pre>{@code
  * boolean ours = CodeOwner.isOurs(frame.getClassName());
@@ -9,7 +9,7 @@ package dev.zelotype.basics;
  */
 public final class CodeOwner {
 
-    /** Stands in the name of every class of doubles. */
+    /** Part of the name of every class of doubles. */
     public static final String MARK = "$ZelotypeDouble";
 
     private static final String ROOT = "dev.zelotype.";
@@ -27,11 +27,13 @@ public final class CodeOwner {
         "hosts.",
         "challenge."
     };
-    /** How the JDK names its proxies, which some doubles are. */
+    /** The name of the JDK's proxies, which some doubles are. */
     private static final String PROXY = "$Proxy";
 
     private static final String[] JDK = {"java.", "jdk.", "sun."};
-    /** What runs tests, and what they check with: its calls are not the subject's, and it runs the test's own lambdas. */
+    /**
+     * Test frameworks and assertion libraries: their calls are not the subject's, and they run the test's own lambdas.
+     */
     private static final String[] OF_TESTS = {
         "org.junit.",
         "junit.framework.",
@@ -52,7 +54,7 @@ public final class CodeOwner {
     private CodeOwner() {}
 
     /**
-     * Whether a class is Zelotype's own, or one of doubles: its calls are not calls of the subject.
+     * Tells whether a class is Zelotype's own, or a class of doubles: its calls are not calls of the subject.
      *
      * @param className the binary name
      * @return true if it is
@@ -66,17 +68,17 @@ public final class CodeOwner {
     }
 
     /**
-     * Whether a class belongs to what runs tests or checks in them.
+     * Tells whether a class belongs to a test framework or an assertion library.
      *
      * @param className the binary name
-     * @return true for frameworks, launchers and libraries of assertions
+     * @return true for frameworks, launchers and assertion libraries
      */
     public static boolean isOfTestLibrary(String className) {
         return startsWithAny(className, 0, OF_TESTS);
     }
 
     /**
-     * Whether a class is part of the JDK.
+     * Tells whether a class is part of the JDK.
      *
      * @param className the binary name
      * @return true if it is
@@ -86,10 +88,10 @@ public final class CodeOwner {
     }
 
     /**
-     * Whether a class is part of the JDK.
+     * Tells whether a class is part of the JDK.
      *
      * @param type the class
-     * @return true if the JVM has loaded it with its own loaders
+     * @return true if it was loaded by one of the JDK's own loaders
      */
     public static boolean isOfJdk(Class<?> type) {
         ClassLoader loader = type.getClassLoader();
@@ -97,18 +99,18 @@ public final class CodeOwner {
     }
 
     /**
-     * The class in whose source file a class is written.
+     * Returns the top-level class of a class.
      *
      * @param className the binary or internal name
-     * @return the name without those of inner classes, such as {@code dev.observatory.NightRun} for
-     *     {@code dev.observatory.NightRun$Plan}
+     * @return the name without those of inner classes, for example {@code dev.observatory.NightRun} for {@code
+     *     dev.observatory.NightRun$Plan}
      */
     public static String outermost(String className) {
         int inner = className.indexOf('$');
         return inner < 0 ? className : className.substring(0, inner);
     }
 
-    /** Asked for each frame of the first calls of a scene: no streams, no pieces of text. */
+    /** Called for each frame of the first calls of a scene: no streams, no substrings. */
     private static boolean startsWithAny(String className, int from, String[] prefixes) {
         for (String prefix : prefixes) {
             if (className.startsWith(prefix, from)) {

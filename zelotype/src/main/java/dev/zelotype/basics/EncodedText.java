@@ -9,19 +9,19 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Words of a text that are Base64 or hexadecimal forms of something, also in the middle of longer ones.
+ * Words of a text that are Base64 or hexadecimal encodings, also inside longer words.
  */
 final class EncodedText {
 
     private static final Pattern WORD = Pattern.compile("[A-Za-z0-9+/_-]{8,}={0,2}");
     private static final Pattern HEX = Pattern.compile("[0-9a-fA-F]{8,}");
     private static final List<Charset> CHARSETS = List.of(StandardCharsets.UTF_8, StandardCharsets.ISO_8859_1);
-    /** A word may begin with letters that are not part of its encoded text. */
+    /** A word may begin with letters that are not part of the encoded text. */
     private static final int OFFSETS = 4;
 
     private EncodedText() {}
 
-    /** The text with a mark for each word whose decoded form has a match. */
+    /** Returns the text with a mark in place of each word whose decoded form matches. */
     static String hidden(Pattern pattern, String text, String mark) {
         return WORD.matcher(text)
                 .replaceAll(word -> isEncoded(pattern, word.group())
@@ -39,7 +39,7 @@ final class EncodedText {
         String standard = word.replace('-', '+').replace('_', '/').replaceFirst("=+$", "");
         for (int begin = 0; begin < OFFSETS; begin++) {
             String rest = standard.substring(begin);
-            // One letter more than whole bytes have is not part of it.
+            // One character more than whole bytes need is not part of it.
             String whole = rest.length() % 4 == 1 ? rest.substring(0, rest.length() - 1) : rest;
             if (hides(pattern, Base64.getDecoder().decode(whole))) {
                 return true;

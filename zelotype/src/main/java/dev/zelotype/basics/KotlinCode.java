@@ -10,8 +10,8 @@ import java.lang.reflect.WildcardType;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For our own modules: what the Kotlin compiler makes of Kotlin. Everything is told by names, so nothing of Kotlin need be
- * there. Stateless.
+ * For our own modules: how the Kotlin compiler translates Kotlin. Everything is found by name, so Kotlin itself is not
+ * needed. Stateless.
  *
  * <pre>{@code
  * boolean suspends = KotlinCode.isSuspending(method.getParameterTypes());
@@ -30,7 +30,7 @@ public final class KotlinCode {
         }
     };
 
-    /** The methods of a value class that put its value into an object and take it out again; null for other classes. */
+    /** The methods of a value class that box and unbox its value; null for other classes. */
     private static final ClassValue<@Nullable Box> BOXES = new ClassValue<>() {
         @Override
         protected @Nullable Box computeValue(Class<?> type) {
@@ -68,7 +68,7 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a class was written in Kotlin.
+     * Tells whether a class was written in Kotlin.
      *
      * @param type the class
      * @return whether it was
@@ -78,9 +78,9 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a type is Kotlin's continuation, or extends it.
+     * Tells whether a type is Kotlin's continuation, or extends it.
      *
-     * @param type the type; null for none
+     * @param type the type, or null
      * @return whether it is
      */
     public static boolean isContinuation(@Nullable Class<?> type) {
@@ -96,7 +96,7 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a method suspends: its last parameter is a continuation, which the compiler adds.
+     * Tells whether a method suspends: its last parameter is a continuation, added by the compiler.
      *
      * @param parameters the types of its parameters
      * @return whether it does
@@ -107,9 +107,9 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a method suspends, by its descriptor alone.
+     * Tells whether a method suspends, by its descriptor only.
      *
-     * @param descriptor the descriptor, whatever stands before it
+     * @param descriptor the descriptor, after any other text
      * @return whether it does
      */
     public static boolean isSuspending(String descriptor) {
@@ -117,10 +117,10 @@ public final class KotlinCode {
     }
 
     /**
-     * What a suspending method gives, which its continuation alone tells.
+     * Returns the result type of a suspending method, which only its continuation reveals.
      *
      * @param method the method
-     * @return the type; null if it is not known
+     * @return the type; null if unknown
      */
     public static @Nullable Type given(Method method) {
         Type[] types = method.getGenericParameterTypes();
@@ -134,7 +134,7 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a value is what Kotlin gives where nothing is given.
+     * Tells whether a value is Kotlin's {@code Unit}.
      *
      * @param value the value
      * @return whether it is
@@ -144,17 +144,17 @@ public final class KotlinCode {
     }
 
     /**
-     * The value that Kotlin gives where nothing is given.
+     * Returns Kotlin's {@code Unit}, if that is the type.
      *
-     * @param type the type that a method gives
-     * @return the only object of it, if it is that type; else null
+     * @param type the return type of a method
+     * @return its only object, or null
      */
     public static @Nullable Object unit(Class<?> type) {
         return type.getName().equals(UNIT) ? only(type) : null;
     }
 
     /**
-     * The only object of a class, as Kotlin's {@code object} and {@code companion object} make them.
+     * Returns the only object of a class, as {@code object} and {@code companion object} make them in Kotlin.
      *
      * @param type the class
      * @return the object; null if the class may have several
@@ -178,7 +178,7 @@ public final class KotlinCode {
     }
 
     /**
-     * What the objects of a value class hold.
+     * Returns the type of the value in a value class.
      *
      * @param type the class
      * @return the type of the value; null for other classes
@@ -189,7 +189,7 @@ public final class KotlinCode {
     }
 
     /**
-     * The value that an object of a value class holds.
+     * Returns the value in an object of a value class.
      *
      * @param object the object
      * @return the value
@@ -200,10 +200,10 @@ public final class KotlinCode {
     }
 
     /**
-     * An object of a value class.
+     * Returns an object of a value class.
      *
      * @param type the class
-     * @param value what it holds
+     * @param value the content
      * @return the object; the value itself for other classes
      */
     public static @Nullable Object boxed(Class<?> type, @Nullable Object value) {
@@ -220,13 +220,13 @@ public final class KotlinCode {
     }
 
     /**
-     * An answer as the method gives it: Kotlin has methods give what an object of a value class holds, and nothing where
-     * there is nothing to give.
+     * Converts an answer to what the method returns in bytecode: Kotlin unboxes value classes, and returns nothing for
+     * {@code Unit}.
      *
-     * @param answer the answer as a test says it
-     * @param returnType the type that the method declares
+     * @param answer the answer as the test states it
+     * @param returnType the declared return type of the method
      * @param suspends whether the method suspends
-     * @return the answer as the method gives it
+     * @return the answer in bytecode form
      */
     public static @Nullable Object asGiven(@Nullable Object answer, Class<?> returnType, boolean suspends) {
         if (answer == null) {
@@ -241,7 +241,7 @@ public final class KotlinCode {
     }
 
     /**
-     * Whether a call resumes a method that was suspended, and is not a call of the program.
+     * Tells whether a call resumes a suspended method, and is not a call of the program.
      *
      * @param owner the class that declares the method
      * @param method its name

@@ -8,15 +8,15 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Hides what no text of Zelotype's may show. It is a setting of the run, so there is one for
- * the JVM. Safe for use from any thread.
+ * Hides what must not appear in any text. It is a setting of the run, so there is one for the JVM. Safe for use from
+ * any thread.
  */
 public final class Mask {
 
     /** Replaces text that must not be shown. */
     public static final String MASKED = "***";
 
-    /** A group of this name asks for encoded forms, too. */
+    /** A group with this name also matches encoded forms. */
     private static final String ENCODED = "(?<encoded>";
 
     private static final Pattern SECRET =
@@ -27,16 +27,16 @@ public final class Mask {
     private Mask() {}
 
     /**
-     * Says what no text may show from now on.
+     * Sets what must not appear in any text.
      *
-     * @param pattern matches what is hidden; null for nothing
+     * @param pattern matches the text to hide; null to hide nothing
      */
     public static void set(@Nullable Pattern pattern) {
         hidden = pattern;
     }
 
     /**
-     * Whether anything is hidden.
+     * Tells whether anything is hidden.
      *
      * @return true if a mask was set
      */
@@ -45,9 +45,9 @@ public final class Mask {
     }
 
     /**
-     * Whether what has such a name is most likely a password.
+     * Tells whether a name is most likely that of a password.
      *
-     * @param name the name of a parameter or of a part of a record
+     * @param name the name of a parameter or of a record component
      * @return true for {@code password}, {@code newPin} and the like
      */
     public static boolean isSecretName(String name) {
@@ -55,21 +55,21 @@ public final class Mask {
     }
 
     /**
-     * A text as it may be shown.
+     * Masks a text.
      *
      * @param text the text
-     * @return the same, with {@value #MASKED} for what is hidden
+     * @return the text, with {@value #MASKED} for hidden parts
      */
     public static String apply(String text) {
         return apply(hidden, text);
     }
 
     /**
-     * A text as it may be shown by a mask of one's own.
+     * Masks a text with a given mask.
      *
-     * @param pattern matches what is hidden; null for nothing
+     * @param pattern matches the text to hide; null to hide nothing
      * @param text the text
-     * @return the same, with {@value #MASKED} for what is hidden
+     * @return the text, with {@value #MASKED} for hidden parts
      */
     public static String apply(@Nullable Pattern pattern, String text) {
         if (pattern == null) {
@@ -79,22 +79,22 @@ public final class Mask {
             String shown = pattern.matcher(text).replaceAll(MASKED);
             return pattern.pattern().contains(ENCODED) ? EncodedText.hidden(pattern, shown, MASKED) : shown;
         } catch (StackOverflowError e) {
-            // The expression is too deep for a text of this length: better nothing than too much.
+            // The expression is too deep for a text of this length: hiding too much is better than too little.
             return MASKED;
         }
     }
 
     /**
-     * What led to a failure, as it may be shown.
+     * Masks the cause of a failure.
      *
-     * @param real the cause; null for none
-     * @return the very object if nothing in it, its causes and their kin is hidden
+     * @param real the cause, or null
+     * @return the same object if nothing in it, its causes and its suppressed exceptions is hidden
      */
     public static @Nullable Throwable cause(@Nullable Throwable real) {
         return hidden == null || real == null || isHarmless(real, kin()) ? real : new MaskedCause(real, kin());
     }
 
-    /** Those that were met, since causes may lead back to themselves. */
+    /** Exceptions seen so far, because causes may form a cycle. */
     private static Set<Throwable> kin() {
         return Collections.newSetFromMap(new IdentityHashMap<>());
     }

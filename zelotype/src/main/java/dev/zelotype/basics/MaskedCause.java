@@ -3,7 +3,7 @@ package dev.zelotype.basics;
 import java.util.Set;
 
 /**
- * What led to a failure, without what must not be shown: its type and message as text, its own causes, and its frames.
+ * The cause of a failure without hidden text: its type and message as text, its own causes, and its frames.
  */
 final class MaskedCause extends Exception {
 
@@ -11,7 +11,7 @@ final class MaskedCause extends Exception {
 
     private final String text;
 
-    /** A copy without the hidden; of its kin, those that were met already are not followed again. */
+    /** A masked copy; related exceptions that were seen before are not followed again. */
     MaskedCause(Throwable real, Set<Throwable> met) {
         super(Mask.apply(String.valueOf(real.getMessage())));
         met.add(real);

@@ -30,7 +30,7 @@ import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A value as it would be written in a test: an expression of Java, and the types that have to be imported for it. Immutable.
+ * A value as a Java expression for a test, with the types to import for it. Immutable.
  *
  * <pre>{@code
  * SourceText warning = SourceText.of(Optional.of("rain"));
@@ -39,22 +39,22 @@ import org.jspecify.annotations.Nullable;
  * }</pre>
  *
  * @param code the expression
- * @param imports the qualified names of the types that it names; those of {@code java.lang} are left out
+ * @param imports the qualified names of the types that it refers to, without those of {@code java.lang}
  */
 public record SourceText(String code, SortedSet<String> imports) {
 
     private static final int MOST_ELEMENTS = 30;
-    /** A value with more parts, or one that holds itself, is not readable as source. */
+    /** A value with more parts, or one that contains itself, is not readable as source. */
     private static final int MOST_VALUES = 200;
 
-    /** As many as {@code Map.of} takes. */
+    /** As many as {@code Map.of} accepts. */
     private static final int MOST_ENTRIES = 10;
 
     /**
      * A value as source.
      *
      * @param value the value; may be null
-     * @return null for a value that cannot be written down, or that a mask hides
+     * @return null for a value that cannot be written as source, or that a mask hides
      */
     public static @Nullable SourceText of(@Nullable Object value) {
         TreeSet<String> imports = new TreeSet<>();
@@ -62,7 +62,7 @@ public record SourceText(String code, SortedSet<String> imports) {
         return code == null || !Mask.apply(code).equals(code) ? null : new SourceText(code, imports);
     }
 
-    /** A type as source; null for one that other classes cannot name. */
+    /** A type as source; null if other classes cannot name it. */
     private static @Nullable String name(Class<?> type, Set<String> imports) {
         if (type.isArray()) {
             String element = name(type.getComponentType(), imports);
@@ -111,9 +111,9 @@ public record SourceText(String code, SortedSet<String> imports) {
     }
 
     /**
-     * Writes one value with all that it holds.
+     * Writes one value with all its parts.
      *
-     * @param written how many values were written so far
+     * @param written the number of values written so far
      */
     private record Writer(Set<String> imports, int[] written) {
 
@@ -124,7 +124,7 @@ public record SourceText(String code, SortedSet<String> imports) {
             } else if (value == null) {
                 return "null";
             } else if (value instanceof String text) {
-                // As it is, since a mask may not fit it any more once it is quoted.
+                // Before it is quoted, because then a mask may no longer match.
                 return Mask.apply(text).equals(text) ? quoted(text) : null;
             } else if (value instanceof Character c) {
                 return "'" + escaped(c, '\'') + "'";
@@ -218,7 +218,7 @@ public record SourceText(String code, SortedSet<String> imports) {
 
         private @Nullable String collection(Collection<?> all) {
             boolean list = all instanceof List;
-            // Elements of other classes may be loaded when they are asked for.
+            // Elements of other classes may be loaded when they are read.
             if (!CodeOwner.isOfJdk(all.getClass()) || !list && !(all instanceof Set) || all.size() > MOST_ELEMENTS) {
                 return null;
             } else if (hasNull(all)) {
@@ -227,7 +227,7 @@ public record SourceText(String code, SortedSet<String> imports) {
             return called(list ? List.class : Set.class, "of", all.toArray());
         }
 
-        /** Of one that is completed; what it will be completed with is unknown of another. */
+        /** For a completed future; the result of any other is unknown. */
         private @Nullable String future(CompletableFuture<?> future) {
             return future.isDone() && !future.isCompletedExceptionally()
                     ? called(CompletableFuture.class, "completedFuture", future.join())
@@ -279,7 +279,7 @@ public record SourceText(String code, SortedSet<String> imports) {
                     parts.add(component.getAccessor().invoke(record));
                 }
             } catch (ReflectiveOperationException | RuntimeException e) {
-                // A record that does not show its parts cannot be written down.
+                // A record whose components cannot be read has no source.
                 return null;
             }
             String all = list(parts.toArray());
@@ -293,7 +293,7 @@ public record SourceText(String code, SortedSet<String> imports) {
             try {
                 thrown.getClass().getConstructor(message == null ? new Class<?>[0] : new Class<?>[] {String.class});
             } catch (NoSuchMethodException e) {
-                // An exception that wants more than a message cannot be written down.
+                // An exception whose constructor needs more than a message has no source.
                 return null;
             }
             return type == null ? null : "new " + type + "(" + (message == null ? "" : quoted(message)) + ")";

@@ -4,7 +4,7 @@ import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The initial value of a variable of a type.
+ * The default value of a variable of a type.
  */
 public final class Zero {
 

@@ -1,5 +1,5 @@
 /**
- * For Zelotype's own rooms and modules: whose code a class is, and what no text may show.
+ * For Zelotype's own packages and modules: classification of code by owner, and the mask of hidden text.
  */
 @NullMarked
 package dev.zelotype.basics;

@@ -4,8 +4,7 @@ import java.io.Serializable;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: what all answers around real code have in common, whatever their number of parameters. For the library
- * itself; a test writes a lambda.
+ * For tests: common supertype of all answers around real code. For the library itself; a test writes a lambda.
  *
  * @since 0.2
  */

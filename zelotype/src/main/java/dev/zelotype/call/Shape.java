@@ -4,8 +4,8 @@ import java.io.Serializable;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: what all call shapes have in common, whatever their number of parameters: the library hands them their
- * arguments as an array. For the library itself; a test writes a lambda or a method reference.
+ * For tests: common supertype of all call shapes; the library passes them their arguments as an array. For the library
+ * itself; a test writes a lambda or a method reference.
  *
  * @since 0.2
  */

@@ -9,9 +9,9 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For Zelotype's own agent and build goal: a pattern of a test, as the compiler wrote it down. They put it in the place
- * of the lambda that the JVM would link there, since a pattern is only read. If something runs it anyway, it runs
- * what the lambda would. Immutable.
+ * For Zelotype's own agent and build goal: a pattern of a test in the form that the compiler wrote down for
+ * serialization. It replaces the lambda that the JVM would otherwise link, because a pattern is only read. If it is run
+ * anyway, it does what the lambda would do. Immutable.
  *
  * @since 0.2
  */
@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 public abstract class WrittenPattern implements Shape {
 
     private static final long serialVersionUID = 1L;
-    /** Kind, owner, name and type of the method behind it, its own type, then the interface, its method and type. */
+    /** Kind, owner, name and type of the implementing method, its own type, then the interface, its method and type. */
     private static final int EACH = 8;
 
     private final transient Class<?> caller;
@@ -27,7 +27,7 @@ public abstract class WrittenPattern implements Shape {
     private final transient int number;
     private final transient @Nullable Object[] captured;
 
-    /** What was written down of the patterns of a class, taken apart. */
+    /** The parsed descriptions of the patterns of a class. */
     private record Words(String forms, String[] words) {}
 
     private static final ClassValue<AtomicReference<@Nullable Words>> WORDS = new ClassValue<>() {
@@ -45,7 +45,7 @@ public abstract class WrittenPattern implements Shape {
     }
 
     /**
-     * The class in whose code it stands.
+     * The class whose code contains it.
      *
      * @return the class
      */
@@ -54,9 +54,9 @@ public abstract class WrittenPattern implements Shape {
     }
 
     /**
-     * All that the compiler wrote down.
+     * Returns what the compiler wrote down.
      *
-     * @return as a lambda would tell when it is serialized
+     * @return the serialized form of the lambda
      */
     public final SerializedLambda form() {
         String[] words = words();
@@ -87,7 +87,7 @@ public abstract class WrittenPattern implements Shape {
     }
 
     /**
-     * What is serialized in its place.
+     * Returns the object to serialize instead.
      *
      * @return the compiler's own form
      */
@@ -116,10 +116,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with no free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query0<?> query0(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -142,10 +142,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with no free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act0 act0(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -167,10 +167,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with one free parameter.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query1<?, ?> query1(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -193,10 +193,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with one free parameter.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act1<?> act1(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -218,10 +218,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with two free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query2<?, ?, ?> query2(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -245,10 +245,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with two free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act2<?, ?> act2(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -270,10 +270,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with three free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query3<?, ?, ?, ?> query3(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -298,10 +298,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with three free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act3<?, ?, ?> act3(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -324,10 +324,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with four free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query4<?, ?, ?, ?, ?> query4(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -354,10 +354,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with four free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act4<?, ?, ?, ?> act4(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -382,10 +382,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with five free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query5<?, ?, ?, ?, ?, ?> query5(
@@ -422,10 +422,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with five free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act5<?, ?, ?, ?, ?> act5(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -454,10 +454,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with six free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query6<?, ?, ?, ?, ?, ?, ?> query6(
@@ -496,10 +496,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with six free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act6<?, ?, ?, ?, ?, ?> act6(Class<?> caller, String forms, int number, @Nullable Object[] captured) {
@@ -535,10 +535,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with seven free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query7<?, ?, ?, ?, ?, ?, ?, ?> query7(
@@ -579,10 +579,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with seven free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act7<?, ?, ?, ?, ?, ?, ?> act7(
@@ -621,10 +621,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A query with eight free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Query8<?, ?, ?, ?, ?, ?, ?, ?, ?> query8(
@@ -667,10 +667,10 @@ public abstract class WrittenPattern implements Shape {
     /**
      * A void call with eight free parameters.
      *
-     * @param caller the class in whose code it stands
-     * @param forms what the compiler wrote down of all patterns of the class
-     * @param number which of them it is, from 0
-     * @param captured the values that it captures
+     * @param caller the class whose code contains it
+     * @param forms the descriptions of all patterns of the class
+     * @param number its index among them, from 0
+     * @param captured the captured values
      * @return the pattern
      */
     public static Act8<?, ?, ?, ?, ?, ?, ?, ?> act8(

@@ -1,6 +1,5 @@
 /**
- * For everybody who writes tests: the shapes of the method references and lambdas that
- * patterns, answers and conditions are written as.
+ * For everybody who writes tests: the shapes of method references and lambdas for patterns, answers and conditions.
  */
 @NullMarked
 package dev.zelotype.call;

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * For readers of results: what the doubles of a scene were told and asked so far, as plain values. Immutable; more may
- * be told in later versions.
+ * For readers of results: the statements and calls of a scene's doubles so far, as plain values. Immutable; later
+ * versions may have more parts.
  *
  * <pre>{@code
  * for (RecordedCall call : scene.conversation().calls()) {
@@ -38,7 +38,7 @@ public final class Conversation {
     }
 
     /**
-     * Begins a new, empty conversation.
+     * Starts to build an empty conversation.
      *
      * @return a builder
      */
@@ -47,7 +47,7 @@ public final class Conversation {
     }
 
     /**
-     * The class that the scene built as the subject.
+     * Returns the class that the scene built as the subject.
      *
      * @return its binary name; empty if the scene built none
      */
@@ -56,7 +56,7 @@ public final class Conversation {
     }
 
     /**
-     * The doubled types.
+     * Returns the doubled types.
      *
      * @return each once
      */
@@ -65,43 +65,43 @@ public final class Conversation {
     }
 
     /**
-     * The doubles.
+     * Returns the doubles.
      *
-     * @return in the order they were made
+     * @return in the order in which they were made
      */
     public List<NamedDouble> doubles() {
         return doubles;
     }
 
     /**
-     * The calls.
+     * Returns the calls.
      *
-     * @return in their order
+     * @return in call order
      */
     public List<RecordedCall> calls() {
         return calls;
     }
 
     /**
-     * What the test said of calls.
+     * Returns the test's statements about calls.
      *
-     * @return in the order it was said
+     * @return in statement order
      */
     public List<TestStatement> statements() {
         return statements;
     }
 
     /**
-     * What is worth knowing though it is not wrong.
+     * Returns remarks that are no failures.
      *
-     * @return one text each, such as a supposition that no call needed
+     * @return one text each, for example a supposition that no call used
      */
     public List<String> notes() {
         return notes;
     }
 
     /**
-     * The same conversation with further notes.
+     * Returns the same conversation with further notes.
      *
      * @param more the notes
      * @return a new conversation
@@ -119,9 +119,9 @@ public final class Conversation {
     }
 
     /**
-     * What each double is a double of.
+     * Returns the doubled type of each double.
      *
-     * @return the binary names of the doubled types, by the names of the doubles
+     * @return the binary names of types, by the names of the doubles
      */
     public Map<String, String> typesOfDoubles() {
         Map<String, String> byName = new HashMap<>();
@@ -129,7 +129,7 @@ public final class Conversation {
         return byName;
     }
 
-    /** Puts a conversation together. Not safe for use from several threads. */
+    /** Builds a conversation. Not safe for use from several threads. */
     public static final class Builder {
 
         private String subject = "";
@@ -142,7 +142,7 @@ public final class Conversation {
         private Builder() {}
 
         /**
-         * Says which class is the subject.
+         * Sets the class of the subject.
          *
          * @param className its binary name
          * @return this builder

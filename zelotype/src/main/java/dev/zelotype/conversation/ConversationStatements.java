@@ -11,9 +11,9 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * A conversation as statements of a test: Java that compiles, with its imports. Repeated calls are folded. A value that
- * has no literal becomes a free parameter where it was passed, and a variable to fill where it was answered; one that a mask
- * hides becomes a name that does not compile until the value is written. Immutable.
+ * A conversation as statements of a test: Java that compiles, with its imports. Repeated calls are combined. A value
+ * without a literal becomes a free parameter if it is an argument, and a variable to fill in if it is an answer. A
+ * masked value becomes a name that does not compile until it is replaced. Immutable.
  *
  * <pre>{@code
  * String code = ConversationStatements.of(scene.conversation()).only("catalog").text(Form.CLAIMS);
@@ -23,19 +23,19 @@ import java.util.TreeSet;
  */
 public final class ConversationStatements {
 
-    /** What is written. */
+    /** The form of the statements. */
     public enum Form {
-        /** What the doubles answered, to set up stubs that answer the same. */
+        /** The answers of the doubles, to set up stubs that answer the same. */
         SUPPOSITIONS,
-        /** The commands that the doubles were given, each with its count. */
+        /** The commands that the doubles received, each with its count. */
         CHECKS,
-        /** A method of claims for each double, to hold against the real object. */
+        /** A method with claims for each double, to check against the real object. */
         CLAIMS,
         /** Suppositions and checks. */
         BOTH
     }
 
-    /** What is written instead of a value that must not be shown; nothing has this name. */
+    /** Written instead of a masked value; nothing has this name. */
     private static final String HIDDEN = "hiddenValue";
 
     private final Conversation conversation;
@@ -47,17 +47,17 @@ public final class ConversationStatements {
     }
 
     /**
-     * The statements for a conversation.
+     * Makes the statements for a conversation.
      *
-     * @param conversation what the doubles were asked
-     * @return the statements, of all doubles
+     * @param conversation the conversation
+     * @return the statements about all doubles
      */
     public static ConversationStatements of(Conversation conversation) {
         return new ConversationStatements(conversation, "");
     }
 
     /**
-     * The statements about one double alone.
+     * Returns the statements about a single double.
      *
      * @param receiver the name of the double
      * @return the statements; none if no double has that name
@@ -67,19 +67,19 @@ public final class ConversationStatements {
     }
 
     /**
-     * The statements as a source file.
+     * Returns the statements as a source file.
      *
-     * @param form what is written
-     * @return a class with one method for each part; each takes the doubles that it names
+     * @param form the form of the statements
+     * @return a class with one method for each part, which takes its doubles as parameters
      */
     public String text(Form form) {
         return text(form, "FromConversation");
     }
 
     /**
-     * As {@link #text(Form)}, with a name for the class.
+     * As {@link #text(Form)}, with the name of the class.
      *
-     * @param form what is written
+     * @param form the form of the statements
      * @param className a simple name
      * @return the source file
      */
@@ -133,7 +133,7 @@ public final class ConversationStatements {
         return calls;
     }
 
-    /** Replaces a value that must not be shown. */
+    /** Replaces a masked value. */
     static String hidden(String text) {
         return HIDDEN + " /* " + text.replace("*/", "* /") + ": write the value here */";
     }

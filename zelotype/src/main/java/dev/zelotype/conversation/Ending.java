@@ -10,7 +10,7 @@ import java.util.Locale;
 public enum Ending {
     /** It has not returned yet. */
     RUNNING,
-    /** The test said what it answers. */
+    /** A statement set the answer. */
     ANSWERED,
     /** No supposition covers it, so it returned an empty value. */
     DEFAULTED,
@@ -18,17 +18,16 @@ public enum Ending {
     REAL,
     /** No supposition covers it, so the code of a default method ran. */
     OWN_CODE,
-    /** It threw, as told or by real code. */
+    /** It threw, because of a statement or in real code. */
     THREW,
     /** The double refused it. */
     UNEXPECTED;
 
     /**
-     * The answer of a call that ended this way, with what is to be known of it.
+     * Returns the answer of a call that ended this way, with its origin.
      *
-     * @param answer what was returned or thrown, as text; empty if there is nothing to tell
-     * @return such as {@code = 95}, {@code = 0 (by default)} or {@code threw ...}; empty for a plain call that gives
-     *     nothing back
+     * @param answer what was returned or thrown, as text; empty for void
+     * @return for example {@code = 95}, {@code = 0 (by default)} or {@code threw ...}; empty for a plain void call
      */
     public String said(String answer) {
         return switch (this) {
@@ -42,7 +41,7 @@ public enum Ending {
     }
 
     /**
-     * The ending as the word that messages and journals use.
+     * Returns the ending as the word used in messages and journals.
      *
      * @return the name in lower case
      */

@@ -3,8 +3,8 @@ package dev.zelotype.conversation;
 import java.util.List;
 
 /**
- * For readers of results: one call of a double, as plain values. It holds what failures, journals,
- * stories and coverage alike. Immutable; more may be told in later versions.
+ * For readers of results: one call of a double, as plain values, for failures, journals, stories and coverage.
+ * Immutable; later versions may have more parts.
  *
  * @since 0.2
  */
@@ -49,7 +49,7 @@ public final class RecordedCall {
     }
 
     /**
-     * Begins a new one; what is not said stays empty.
+     * Starts to build a call; values that are not set are empty.
      *
      * @return a builder
      */
@@ -58,16 +58,16 @@ public final class RecordedCall {
     }
 
     /**
-     * The place of the call among the calls of the scene, from 1.
+     * The position of the call among the calls of the scene, from 1.
      *
-     * @return the place of the call among the calls of the scene
+     * @return the position of the call among the calls of the scene
      */
     public int number() {
         return number;
     }
 
     /**
-     * The binary name of the class that made the call; empty if not noted.
+     * The binary name of the class that made the call; empty if not recorded.
      *
      * @return it
      */
@@ -85,8 +85,8 @@ public final class RecordedCall {
     }
 
     /**
-     * Which object of a class that is replaced as a whole was called, such as {@code SerialLink 1}: they are counted as they
-     * come. Empty for other doubles.
+     * Which object of a replaced class was called, for example {@code SerialLink 1}: objects are numbered in the order
+     * of their first call. Empty for other doubles.
      *
      * @return it
      */
@@ -95,7 +95,7 @@ public final class RecordedCall {
     }
 
     /**
-     * The method as its type lists it, such as {@code track(SkyTarget, int)}.
+     * The method as it is listed for its type, for example {@code track(SkyTarget, int)}.
      *
      * @return it
      */
@@ -113,7 +113,7 @@ public final class RecordedCall {
     }
 
     /**
-     * What was returned or thrown, as text; empty for a call that gives nothing back.
+     * What was returned or thrown, as text; empty for a void call.
      *
      * @return it
      */
@@ -122,7 +122,7 @@ public final class RecordedCall {
     }
 
     /**
-     * How an argument would be written in a test.
+     * Returns the source of an argument in a test.
      *
      * @param argument its index, from 0
      * @return its source
@@ -132,7 +132,7 @@ public final class RecordedCall {
     }
 
     /**
-     * How what was returned or thrown would be written in a test.
+     * Returns the source in a test of what was returned or thrown.
      *
      * @return its source
      */
@@ -150,9 +150,9 @@ public final class RecordedCall {
     }
 
     /**
-     * What the test thinks of the call.
+     * The test's verdict on the call.
      *
-     * @return what the test thinks of the call
+     * @return the test's verdict on the call
      */
     public Role role() {
         return role;
@@ -168,7 +168,7 @@ public final class RecordedCall {
     }
 
     /**
-     * The source file of the call; empty if not noted.
+     * The source file of the call; empty if not recorded.
      *
      * @return the source file of the call
      */
@@ -195,7 +195,7 @@ public final class RecordedCall {
     }
 
     /**
-     * How long the call took, in microseconds; -1 if that is not known.
+     * How long the call took, in microseconds; -1 if unknown.
      *
      * @return it
      */
@@ -204,9 +204,9 @@ public final class RecordedCall {
     }
 
     /**
-     * Whether the call failed: it threw, the future that it gave has failed, or what the test says it does has handed an
-     * exception over to one of the call's arguments, such as {@code (time, onFrame, onFailure) -> onFailure.accept(fault)}.
-     * The last is known only if the scene keeps details.
+     * Whether the call failed: it threw, the returned future failed, or an answer set by the test passed an exception
+     * to one of the arguments, for example {@code (time, onFrame, onFailure) -> onFailure.accept(fault)}. The last is
+     * known only if the scene keeps details.
      *
      * @return whether it failed
      */
@@ -217,7 +217,7 @@ public final class RecordedCall {
     /**
      * The name of the method.
      *
-     * @return the signature up to its parameters; {@code new} for a constructor
+     * @return the name without parameters; {@code new} for a constructor
      */
     public String method() {
         int end = signature.indexOf('(');
@@ -225,34 +225,34 @@ public final class RecordedCall {
     }
 
     /**
-     * The call as it would be written, without the double's name.
+     * Returns the call as source, without the double's name.
      *
-     * @return the method with its arguments, such as {@code track(Harrow-2, 3)}
+     * @return the method with its arguments, for example {@code track(Harrow-2, 3)}
      */
     public String text() {
         return method() + "(" + String.join(", ", arguments) + ")";
     }
 
     /**
-     * Where the call was made.
+     * Returns where the call was made.
      *
-     * @return the source file with its line; empty if not noted
+     * @return the source file with its line; empty if not recorded
      */
     public String place() {
         return file.isEmpty() ? "" : file + ":" + line;
     }
 
     /**
-     * The answer with what is to be known of it.
+     * Returns the answer with its origin.
      *
-     * @return as {@link Ending#said} tells it
+     * @return as in {@link Ending#said}
      */
     public String answerText() {
         return ending.said(answer);
     }
 
     /**
-     * The call in words, for people.
+     * Returns the call in words, for people.
      *
      * @return one line
      */
@@ -261,7 +261,7 @@ public final class RecordedCall {
         return (receiver + "." + text() + " " + answerText() + " " + place()).stripTrailing();
     }
 
-    /** Puts one together. Not safe for use from several threads. */
+    /** Builds a call. Not safe for use from several threads. */
     public static final class Builder {
 
         private int number;
@@ -285,7 +285,7 @@ public final class RecordedCall {
         private Builder() {}
 
         /**
-         * Sets the place of the call among the calls of the scene, from 1.
+         * Sets the position of the call among the calls of the scene, from 1.
          *
          * @param value it
          * @return this builder
@@ -329,7 +329,7 @@ public final class RecordedCall {
         }
 
         /**
-         * Sets the method as its type lists it, such as {@code track(SkyTarget, int)}.
+         * Sets the method as it is listed for its type, for example {@code track(SkyTarget, int)}.
          *
          * @param value it
          * @return this builder
@@ -362,9 +362,9 @@ public final class RecordedCall {
         }
 
         /**
-         * Sets how the arguments would be written in a test.
+         * Sets the sources of the arguments in a test.
          *
-         * @param value one for each argument; none if the text of each is its source
+         * @param value one per argument; none if the text of each is its source
          * @return this builder
          */
         public Builder argumentSources(List<ValueSource> value) {
@@ -373,7 +373,7 @@ public final class RecordedCall {
         }
 
         /**
-         * Sets how what was returned or thrown would be written in a test.
+         * Sets the source in a test of what was returned or thrown.
          *
          * @param value it
          * @return this builder
@@ -395,7 +395,7 @@ public final class RecordedCall {
         }
 
         /**
-         * Sets what the test thinks of the call.
+         * Sets the test's verdict on the call.
          *
          * @param value it
          * @return this builder
@@ -461,7 +461,7 @@ public final class RecordedCall {
         }
 
         /**
-         * Sets whether the call failed though it did not throw.
+         * Sets whether the call failed without throwing.
          *
          * @param value it
          * @return this builder

@@ -3,22 +3,22 @@ package dev.zelotype.conversation;
 import java.util.Locale;
 
 /**
- * For tests and readers of results: what the test thinks of a call.
+ * For tests and readers of results: the test's verdict on a call.
  *
  * @since 0.2
  */
 public enum Role {
-    /** An expectation was met by it, or a check has found it. */
+    /** It met an expectation, or a check found it. */
     EXPECTED,
-    /** It may happen, and is not required. */
+    /** It is allowed, but not required. */
     ALLOWED,
     /** The double refused it. */
     UNEXPECTED,
-    /** The test asked for it, and it did not happen; no call of a conversation has this role. */
+    /** The test required it, but it did not happen; no call of a conversation has this role. */
     MISSING;
 
     /**
-     * The role as the word that journals use.
+     * Returns the role as the word used in journals.
      *
      * @return the name in lower case
      */

@@ -18,7 +18,7 @@ final class StatementWriter {
     private static final int LEAST_ROWS = 3;
     private static final int MOST_ROWS = 10;
 
-    /** Keys of a table whose type their source tells. */
+    /** Types of keys in a table, whose type is clear from their source. */
     private static final Map<String, Pattern> KEYS = Map.of(
             "String",
             Pattern.compile("\".*\""),
@@ -35,11 +35,11 @@ final class StatementWriter {
 
     private final Map<String, String> types;
     private final Set<String> imports;
-    /** The simple names that are imported, with their types. */
+    /** The imported simple names, with their types. */
     private final Map<String, String> simple = new LinkedHashMap<>();
 
     private final boolean ofOneState;
-    /** The doubles that are spoken of, by name, as variables. */
+    /** The doubles in the statements, by name, as variables. */
     private final Map<String, String> variables = new LinkedHashMap<>();
 
     private final Set<String> names = new LinkedHashSet<>();
@@ -47,11 +47,11 @@ final class StatementWriter {
     private final List<String> statements = new ArrayList<>();
 
     /**
-     * Writes nothing so far.
+     * A writer without any statements yet.
      *
      * @param types the types of the doubles, by name
-     * @param imports what is imported for the whole file
-     * @param ofOneState whether a call that was answered in several ways cannot be told, as in a claim
+     * @param imports the imports of the whole file
+     * @param ofOneState whether a call with several answers must be left out, as in a claim
      */
     StatementWriter(Map<String, String> types, Set<String> imports, boolean ofOneState) {
         this.types = types;
@@ -59,7 +59,7 @@ final class StatementWriter {
         this.ofOneState = ofOneState;
     }
 
-    /** Calls that are written in the same way. */
+    /** Calls with the same source. */
     private record Same(String receiver, String signature, List<String> arguments) {}
 
     private Map<Same, List<RecordedCall>> folded(List<RecordedCall> calls) {
@@ -71,7 +71,7 @@ final class StatementWriter {
         return folded;
     }
 
-    /** What was answered, in the order in which it was asked first. */
+    /** The answers, in the order of their first calls. */
     void suppositions(List<RecordedCall> calls) {
         List<RecordedCall> answered = calls.stream()
                 .filter(call -> call.ending() == Ending.THREW
@@ -94,7 +94,7 @@ final class StatementWriter {
         return call.ending() == Ending.ANSWERED || call.ending() == Ending.REAL || call.ending() == Ending.OWN_CODE;
     }
 
-    /** Many arguments of one method with one answer each are a table. */
+    /** Many arguments of one method with one answer each become a table. */
     private boolean table(List<Map.Entry<Same, List<RecordedCall>>> rows) {
         if (rows.size() < LEAST_ROWS || rows.size() > MOST_ROWS) {
             return false;
@@ -135,7 +135,7 @@ final class StatementWriter {
                 && !ConversationStatements.isHidden(call.answerSource().code());
     }
 
-    /** What one call gave, one time after the other; the last again and again, so repetitions at the end go. */
+    /** The consecutive answers of a call; the last one is repeated, so repetitions at the end are omitted. */
     private static List<String> answers(List<RecordedCall> calls) {
         List<String> answers = new ArrayList<>();
         for (RecordedCall call : calls) {
@@ -180,7 +180,7 @@ final class StatementWriter {
         statements.add("// " + (call.receiver() + "." + call.text()).replaceAll("\\s+", " ") + " " + why + ".");
     }
 
-    /** The commands, in the order in which they were given first. */
+    /** The commands, in the order of their first calls. */
     void checks(List<RecordedCall> calls) {
         List<RecordedCall> commands = calls.stream()
                 .filter(call -> call.answer().isEmpty()
@@ -233,7 +233,7 @@ final class StatementWriter {
                 + String.join(", ", passed) + ")";
     }
 
-    /** The arguments as they are written; what has no literal is alike. */
+    /** The sources of the arguments; values without a literal are treated as equal. */
     private List<String> written(RecordedCall call) {
         List<String> all = new ArrayList<>();
         for (int i = 0; i < call.arguments().size(); i++) {
@@ -282,7 +282,7 @@ final class StatementWriter {
         return isClass(name) ? typeName(types.get(name)) : variable(name);
     }
 
-    /** Whether a class was replaced, which is named like its type. */
+    /** Whether it is a replaced class, which is named like its type. */
     private boolean isClass(String name) {
         String type = types.getOrDefault(name, "");
         return Character.isUpperCase(name.isEmpty() ? 'a' : name.charAt(0))
@@ -298,7 +298,7 @@ final class StatementWriter {
         return known;
     }
 
-    /** A type as this file names it: imported, unless another type of that name is. */
+    /** A type as it is named in this file: imported, unless another type with the same simple name is. */
     private String typeName(String binary) {
         String source = binary.replace('$', '.');
         int array = source.indexOf('[');
@@ -323,7 +323,7 @@ final class StatementWriter {
         return plain.substring(dot + 1) + brackets;
     }
 
-    /** The end of the first simple name that begins with a capital: what follows are types within it. */
+    /** The end of the first simple name with a capital letter: nested types follow. */
     private static int outermost(String name) {
         int begin = 0;
         while (begin < name.length() && !Character.isUpperCase(name.charAt(begin))) {
@@ -358,13 +358,13 @@ final class StatementWriter {
                 : "the" + capital(lower);
     }
 
-    /** A name with a capital, for a part of a longer one. */
+    /** A name with a capital letter, as part of a longer one. */
     static String capital(String name) {
         String plain = name.replaceAll("[^\\p{L}\\p{N}]+", "");
         return plain.isEmpty() ? plain : plain.substring(0, 1).toUpperCase(Locale.ROOT) + plain.substring(1);
     }
 
-    /** The name, or with a number behind it if it is taken already. */
+    /** The name, with a number if it is taken already. */
     static String unused(String wanted, Set<String> taken) {
         String name = wanted;
         for (int i = 2; !taken.add(name); i++) {

@@ -1,7 +1,7 @@
 package dev.zelotype.conversation;
 
 /**
- * For readers of results: what a test said of some calls, as plain values. Immutable; more may be told in later versions.
+ * For readers of results: a statement of a test, as plain values. Immutable; later versions may have more parts.
  *
  * @since 0.2
  */
@@ -40,7 +40,7 @@ public final class TestStatement {
     }
 
     /**
-     * Begins a new one; what is not said stays empty.
+     * Starts to build a call; values that are not set are empty.
      *
      * @return a builder
      */
@@ -49,9 +49,9 @@ public final class TestStatement {
     }
 
     /**
-     * What the statement does.
+     * The verb of the statement.
      *
-     * @return what the statement does
+     * @return the verb of the statement
      */
     public Verb verb() {
         return verb;
@@ -67,16 +67,16 @@ public final class TestStatement {
     }
 
     /**
-     * The method as its type lists it.
+     * The method as it is listed for its type.
      *
-     * @return the method as its type lists it; empty for a statement about a whole double
+     * @return the method as it is listed for its type; empty for a statement about a whole double
      */
     public String signature() {
         return signature;
     }
 
     /**
-     * The calls that it covers, such as {@code mount.track(any SkyTarget, 3)}.
+     * The calls that it covers, for example {@code mount.track(any SkyTarget, 3)}.
      *
      * @return it
      */
@@ -85,18 +85,18 @@ public final class TestStatement {
     }
 
     /**
-     * The calls that it covers, whatever the double is called: without its name, and for a double in a chain from the first
-     * call of the chain on, such as {@code track(any SkyTarget, 3)} or {@code mount().rate()}.
+     * The calls that it covers, without the name of the double; for a double in a chain, from the first call of the
+     * chain on. For example {@code track(any SkyTarget, 3)} or {@code mount().rate()}.
      *
-     * @return it; what {@link #text} says if no such text is known
+     * @return the calls; the same as {@link #text} if this is unknown
      */
     public String call() {
         return call;
     }
 
     /**
-     * Whether it only lets a call in the middle of a chain answer with the double that carries the chain on, and was not
-     * written by the test itself.
+     * Whether it is only the implicit statement about a call in the middle of a chain, which returns the double for the
+     * rest of the chain.
      *
      * @return true for such a call
      */
@@ -105,7 +105,7 @@ public final class TestStatement {
     }
 
     /**
-     * The least number of calls that it asks for; 0 for a supposition.
+     * The minimum number of calls; 0 for a supposition.
      *
      * @return it
      */
@@ -114,7 +114,7 @@ public final class TestStatement {
     }
 
     /**
-     * The greatest number of calls; {@link Integer#MAX_VALUE} for any.
+     * The maximum number of calls; {@link Integer#MAX_VALUE} for any.
      *
      * @return it
      */
@@ -123,7 +123,7 @@ public final class TestStatement {
     }
 
     /**
-     * How many calls there were; for a supposition 1 if any call needed it, else 0.
+     * How many calls there were; for a supposition 1 if any call used it, else 0.
      *
      * @return it
      */
@@ -132,9 +132,9 @@ public final class TestStatement {
     }
 
     /**
-     * Whether the method gives a value back.
+     * Whether the method returns a value.
      *
-     * @return whether the method gives a value back
+     * @return whether the method returns a value
      */
     public boolean query() {
         return query;
@@ -168,7 +168,7 @@ public final class TestStatement {
     }
 
     /**
-     * The source file and line; empty if not known.
+     * The source file and line; empty if unknown.
      *
      * @return the source file and line
      */
@@ -177,16 +177,16 @@ public final class TestStatement {
     }
 
     /**
-     * Whether calls that it asks for did not happen.
+     * Tells whether required calls did not happen.
      *
-     * @return true if there were fewer than the least number
+     * @return true if there were fewer than the minimum
      */
     public boolean isMissing() {
         return found < min;
     }
 
     /**
-     * Whether exactly one number of calls is right, and it is not zero.
+     * Tells whether it requires an exact number of calls other than zero.
      *
      * @return true for {@code once()} and {@code times(n)}
      */
@@ -195,7 +195,7 @@ public final class TestStatement {
     }
 
     /**
-     * The statement in words, for people.
+     * Returns the statement in words, for people.
      *
      * @return one line
      */
@@ -204,7 +204,7 @@ public final class TestStatement {
         return verb.call() + "(" + text + ") at " + place;
     }
 
-    /** Puts one together. Not safe for use from several threads. */
+    /** Builds a call. Not safe for use from several threads. */
     public static final class Builder {
 
         private Verb verb = Verb.SUPPOSED;
@@ -225,7 +225,7 @@ public final class TestStatement {
         private Builder() {}
 
         /**
-         * Sets what the statement does.
+         * Sets the verb of the statement.
          *
          * @param value it
          * @return this builder
@@ -247,7 +247,7 @@ public final class TestStatement {
         }
 
         /**
-         * Sets the method as its type lists it.
+         * Sets the method as it is listed for its type.
          *
          * @param value it
          * @return this builder
@@ -258,7 +258,7 @@ public final class TestStatement {
         }
 
         /**
-         * Sets the calls that it covers, such as {@code mount.track(any SkyTarget, 3)}.
+         * Sets the calls that it covers, for example {@code mount.track(any SkyTarget, 3)}.
          *
          * @param value it
          * @return this builder
@@ -280,7 +280,7 @@ public final class TestStatement {
         }
 
         /**
-         * Sets whether it only carries on a chain.
+         * Sets whether it is only an implicit statement of a chain.
          *
          * @param value it
          * @return this builder
@@ -291,7 +291,7 @@ public final class TestStatement {
         }
 
         /**
-         * Sets the least number of calls that it asks for.
+         * Sets the minimum number of calls.
          *
          * @param value it
          * @return this builder
@@ -302,7 +302,7 @@ public final class TestStatement {
         }
 
         /**
-         * Sets the greatest number of calls.
+         * Sets the maximum number of calls.
          *
          * @param value it
          * @return this builder
@@ -324,7 +324,7 @@ public final class TestStatement {
         }
 
         /**
-         * Sets whether the method gives a value back.
+         * Sets whether the method returns a value.
          *
          * @param value it
          * @return this builder

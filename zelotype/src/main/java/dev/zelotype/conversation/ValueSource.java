@@ -3,7 +3,7 @@ package dev.zelotype.conversation;
 import java.util.List;
 
 /**
- * For readers of results: how a value of a call would be written in a test. Immutable.
+ * For readers of results: the source of a value of a call, as it would be written in a test. Immutable.
  *
  * <pre>{@code
  * ValueSource target = ValueSource.of("new SkyTarget(\"Harrow-2\", 47)", List.of("dev.observatory.SkyTarget"));
@@ -13,7 +13,7 @@ import java.util.List;
  */
 public final class ValueSource {
 
-    /** The text of the value is its source, as of numbers, truth values and most strings. */
+    /** The text of the value is its source, for example for numbers, booleans and most strings. */
     public static final ValueSource AS_TOLD = new ValueSource("", List.of(), "");
 
     private final String code;
@@ -27,10 +27,10 @@ public final class ValueSource {
     }
 
     /**
-     * A value that can be written down.
+     * A value with a source.
      *
      * @param code an expression of Java
-     * @param imports the qualified names of the types that have to be imported for it
+     * @param imports the qualified names of the types to import for it
      * @return it
      */
     public static ValueSource of(String code, List<String> imports) {
@@ -38,9 +38,9 @@ public final class ValueSource {
     }
 
     /**
-     * A value that cannot be written down, such as a lambda.
+     * A value without a source, for example a lambda.
      *
-     * @param type the qualified name of the type that the method declares, without type arguments
+     * @param type the qualified name of the declared type, without type arguments
      * @return it
      */
     public static ValueSource unwritten(String type) {
@@ -50,7 +50,7 @@ public final class ValueSource {
     /**
      * The expression.
      *
-     * @return it; empty if the text of the value serves, or if it cannot be written down
+     * @return the expression; empty if the text of the value is the expression, or if there is none
      */
     public String code() {
         return code;
@@ -66,24 +66,24 @@ public final class ValueSource {
     }
 
     /**
-     * The type of a value that cannot be written down.
+     * The type of a value without a source.
      *
-     * @return its qualified name; empty if it can be written down
+     * @return its qualified name; empty if the value has a source
      */
     public String type() {
         return type;
     }
 
     /**
-     * Whether the value cannot be written down.
+     * Tells whether the value has no source.
      *
-     * @return true for a lambda, an object of a class without a literal, or a value that must not be shown
+     * @return true for a lambda, an object of a class without a literal, or a masked value
      */
     public boolean isUnwritten() {
         return !type.isEmpty();
     }
 
-    /** The expression, or the type. */
+    /** Returns the expression, or the type. */
     @Override
     public String toString() {
         return code.isEmpty() ? type : code;

@@ -3,20 +3,20 @@ package dev.zelotype.conversation;
 import java.util.Locale;
 
 /**
- * For tests and readers of results: what a statement of a test does.
+ * For tests and readers of results: the verb of a statement.
  *
  * @since 0.2
  */
 public enum Verb {
-    /** Says what a call answers. */
+    /** Sets the answer of a call. */
     SUPPOSED("suppose"),
-    /** Says beforehand that a call must happen. */
+    /** Requires a call that will happen later. */
     EXPECTED("expect"),
-    /** Asks afterwards whether a call happened. */
+    /** Checks whether a call has happened. */
     VERIFIED("verify"),
-    /** Asks afterwards for the arguments of calls. */
+    /** Returns the arguments of past calls. */
     RECORDED("recorded"),
-    /** Says that a double had no other calls than those that some statement is about; it names no method. */
+    /** Checks that a double had no other calls than those that statements cover; it names no method. */
     NOTHING_ELSE("verifyNothingElse");
 
     private final String call;
@@ -26,18 +26,18 @@ public enum Verb {
     }
 
     /**
-     * The method that a test writes.
+     * Returns the method that a test calls.
      *
-     * @return its name, such as {@code suppose}
+     * @return its name, for example {@code suppose}
      */
     public String call() {
         return call;
     }
 
     /**
-     * The verb as the word that journals use.
+     * Returns the verb as the word used in journals.
      *
-     * @return the name in lower case, such as {@code supposed}
+     * @return the name in lower case, for example {@code supposed}
      */
     public String word() {
         return name().toLowerCase(Locale.ROOT);

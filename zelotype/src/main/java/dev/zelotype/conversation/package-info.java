@@ -1,5 +1,5 @@
 /**
- * For everybody who reads results: what a scene has seen, as plain values.
+ * For everybody who reads results: the record of a scene, as plain values.
  */
 @NullMarked
 package dev.zelotype.conversation;

@@ -3,7 +3,7 @@ package dev.zelotype.doubles;
 import java.util.List;
 
 /**
- * For readers of results: a type that doubles were made of. Immutable; more may be told in later versions.
+ * For readers of results: a doubled type. Immutable; later versions may have more parts.
  *
  * @since 0.2
  */
@@ -21,7 +21,7 @@ public final class DoubledType {
      * A type.
      *
      * @param name its binary name
-     * @param methods the methods that its doubles answer, such as {@code humidityAt(String)}
+     * @param methods the methods of its doubles, for example {@code humidityAt(String)}
      * @return the type
      */
     public static DoubledType of(String name, List<String> methods) {
@@ -29,16 +29,16 @@ public final class DoubledType {
     }
 
     /**
-     * The type's binary name.
+     * Returns the type's binary name.
      *
-     * @return such as {@code dev.observatory.Dome}
+     * @return for example {@code dev.observatory.Dome}
      */
     public String name() {
         return name;
     }
 
     /**
-     * The methods that its doubles answer.
+     * Returns the methods of its doubles.
      *
      * @return each with the simple names of its parameter types
      */
@@ -47,7 +47,7 @@ public final class DoubledType {
     }
 
     /**
-     * It in words, for people.
+     * Returns it in words, for people.
      *
      * @return one line
      */

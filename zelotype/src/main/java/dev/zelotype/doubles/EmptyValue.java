@@ -3,17 +3,18 @@ package dev.zelotype.doubles;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Gives the empty values of a team's own types, or of a library's: the default answers of a double. Without
- * it such a type answers null.
+ * Provides the empty values of types of a team or a library: the default answers of doubles. Without it, such a type
+ * returns null.
  *
- * <p>Name the class in a file {@code META-INF/services/dev.zelotype.doubles.EmptyValue} of the tests, or give it to a scene:
+ * <p>Name the class in a file {@code META-INF/services/dev.zelotype.doubles.EmptyValue} of the tests, or pass it to a
+ * scene:
  *
  * <pre>{@code
  * Scene.open(SceneSettings.defaults().emptyValue(type -> type == Locale.class ? Locale.ROOT : null));
  * }</pre>
  *
- * <p>It is asked before Zelotype's own empty values, on the thread that makes the call, and may be asked by several threads
- * at the same time. What a scene was given comes before what the services give.
+ * <p>It is called before Zelotype's own empty values are used, on the thread that makes the call, possibly by several
+ * threads at the same time. The setting of a scene has priority over services.
  *
  * @since 0.2
  */
@@ -21,9 +22,9 @@ import org.jspecify.annotations.Nullable;
 public interface EmptyValue {
 
     /**
-     * The empty value of a type.
+     * Returns the empty value of a type.
      *
-     * @param type what the method of a double returns, or what a future, which it returns, is of; never a primitive type
+     * @param type the return type of a method, or the type of a returned future's value; never a primitive type
      * @return the value; null to leave the type to others
      */
     @Nullable

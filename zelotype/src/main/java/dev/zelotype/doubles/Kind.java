@@ -7,19 +7,19 @@ package dev.zelotype.doubles;
  */
 public enum Kind {
 
-    /** Gives canned answers; a call without a supposed answer gets an empty value. */
+    /** Returns set answers; a call without a supposition returns an empty value. */
     STUB("stub"),
 
-    /** Knows beforehand which calls to expect; a call neither supposed nor expected fails immediately. */
+    /** Has its expected calls set beforehand; a call neither supposed nor expected fails immediately. */
     MOCK("mock"),
 
-    /** Records what it is asked; answers like a stub, or passes calls on to a real object. */
+    /** Records its calls; answers like a stub, or passes calls on to a real object. */
     SPY("spy"),
 
-    /** Works by its own code; what it does not implement fails. */
+    /** Works with its own code; methods that it does not implement fail. */
     FAKE("fake"),
 
-    /** Fills a place; any call fails. */
+    /** Only fills a parameter; any call fails. */
     DUMMY("dummy");
 
     private final String word;
@@ -29,7 +29,7 @@ public enum Kind {
     }
 
     /**
-     * The kind as the word that messages use.
+     * Returns the kind as the word used in messages.
      *
      * @return the name in lower case
      */

@@ -1,7 +1,7 @@
 package dev.zelotype.doubles;
 
 /**
- * For readers of results: a double of a scene. Immutable; more may be told in later versions.
+ * For readers of results: a double of a scene. Immutable; later versions may have more parts.
  *
  * @since 0.2
  */
@@ -30,9 +30,9 @@ public final class NamedDouble {
     }
 
     /**
-     * Its name in messages.
+     * Returns its name in messages.
      *
-     * @return such as {@code dome}
+     * @return for example {@code dome}
      */
     public String name() {
         return name;
@@ -48,7 +48,7 @@ public final class NamedDouble {
     }
 
     /**
-     * The doubled type.
+     * Returns the doubled type.
      *
      * @return its binary name
      */
@@ -57,7 +57,7 @@ public final class NamedDouble {
     }
 
     /**
-     * It in words, for people.
+     * Returns it in words, for people.
      *
      * @return one line
      */

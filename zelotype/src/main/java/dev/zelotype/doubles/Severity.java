@@ -1,14 +1,14 @@
 package dev.zelotype.doubles;
 
 /**
- * For tests and readers of results: what becomes of something that is not wrong, but worth knowing.
+ * For tests and readers of results: how to treat a remark that is no failure.
  *
  * @since 0.2
  */
 public enum Severity {
-    /** Nothing is said. */
+    /** It is ignored. */
     IGNORE,
-    /** It is noted beside the conversation. */
+    /** It is noted next to the conversation. */
     NOTE,
     /** The scene fails. */
     FAIL

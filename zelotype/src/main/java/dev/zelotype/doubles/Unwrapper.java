@@ -1,9 +1,9 @@
 package dev.zelotype.doubles;
 
 /**
- * For frameworks: finds the object behind a proxy of a framework, so that statements
- * may name the proxy. A service: implementations are named in {@code META-INF/services/dev.zelotype.doubles.Unwrapper}.
- * Asked in statements only, never when a double is called; from any thread.
+ * For frameworks: finds the object behind a proxy, so that statements may name the proxy. A service: implementations
+ * are named in {@code META-INF/services/dev.zelotype.doubles.Unwrapper}. Called for statements only, never when a
+ * double is called; from any thread.
  *
  * <pre>{@code
  * Unwrapper boxes = object -> object instanceof Optional<?> box && box.isPresent() ? box.get() : object;
@@ -15,10 +15,10 @@ package dev.zelotype.doubles;
 public interface Unwrapper {
 
     /**
-     * What stands behind an object.
+     * Returns the object behind a proxy.
      *
-     * @param object what a statement names; never null
-     * @return the object behind; the same one if it is not a proxy that this class knows
+     * @param object the object named in a statement; never null
+     * @return the object behind it; the same object if it is not a proxy that this class knows
      */
     Object unwrap(Object object);
 }

@@ -1,5 +1,5 @@
 /**
- * For everybody: the kinds of doubles, what they answer unasked, and doubles as readers of results meet them.
+ * For everybody: the kinds of doubles, their default answers, and descriptions of doubles for readers of results.
  */
 @NullMarked
 package dev.zelotype.doubles;

@@ -5,9 +5,9 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For whoever reads failures: a check did not hold: a call is missing, or happened too often, at the wrong time or
- * without being expected. Where opentest4j is on the class path, as in every run of the JUnit Platform, it is an
- * {@code AssertionFailedError} as well, with the expected call and the closest one for comparison.
+ * For whoever reads failures: a failed check: a call is missing, or happened too often, at the wrong time or
+ * unexpectedly. If opentest4j is on the class path, as in every run of the JUnit Platform, it is an {@code
+ * AssertionFailedError} as well, with the expected call and the closest one for comparison.
  *
  * @since 0.2
  */
@@ -15,7 +15,7 @@ public class CheckFailure extends ComparedError {
 
     private static final long serialVersionUID = 1L;
 
-    /** Not part of a serialized failure, which is its message. */
+    /** Not serialized; the message is. */
     private final transient @Nullable FailureDetails details;
 
     private final transient @Nullable List<CheckFailure> failures;
@@ -24,7 +24,7 @@ public class CheckFailure extends ComparedError {
      * Makes a failure.
      *
      * @param message what was expected and what happened instead
-     * @param cause what led to it, or null
+     * @param cause the cause, or null
      */
     @SuppressWarnings({"exports", "this-escape"})
     public CheckFailure(String message, @Nullable Throwable cause) {
@@ -32,11 +32,11 @@ public class CheckFailure extends ComparedError {
     }
 
     /**
-     * Makes a failure with its details as values.
+     * Makes a failure with details as values.
      *
      * @param message what was expected and what happened instead
-     * @param cause what led to it, or null
-     * @param details the same as values
+     * @param cause the cause, or null
+     * @param details the details
      */
     @SuppressWarnings({"exports", "this-escape"})
     public CheckFailure(String message, @Nullable Throwable cause, FailureDetails details) {
@@ -53,10 +53,10 @@ public class CheckFailure extends ComparedError {
     }
 
     /**
-     * Makes one failure of several.
+     * Makes one failure from several.
      *
-     * @param message what all of them say
-     * @param failures each of them
+     * @param message the combined message
+     * @param failures the individual failures
      * @return a failure without details of its own
      */
     public static CheckFailure together(String message, List<CheckFailure> failures) {
@@ -64,16 +64,17 @@ public class CheckFailure extends ComparedError {
     }
 
     /**
-     * What the message tells, as values.
+     * Returns the content of the message as values.
      *
-     * @return the details; all of them empty if only the message is known, as for several failures at the end of a scene
+     * @return the details; all of them empty if only the message is known, as for several failures at the end of a
+     *     scene
      */
     public FailureDetails details() {
         return details == null ? FailureDetails.NONE : details;
     }
 
     /**
-     * The failures that this one tells together, as at the end of a scene.
+     * Returns the failures that this one combines, as at the end of a scene.
      *
      * <pre>{@code
      * try {
@@ -83,7 +84,7 @@ public class CheckFailure extends ComparedError {
      * }
      * }</pre>
      *
-     * @return each with its own details; empty if it tells only itself
+     * @return each with its own details; empty for a single failure
      */
     public List<CheckFailure> failures() {
         return failures == null ? List.of() : failures;

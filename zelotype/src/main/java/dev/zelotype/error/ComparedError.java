@@ -3,8 +3,8 @@ package dev.zelotype.error;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What failures are above {@link CheckFailure}. Where opentest4j is, the engine puts a class in this one's
- * place that extends its error and hands on what is compared.
+ * The superclass of {@link CheckFailure}. If opentest4j is available, the engine replaces this class by one that
+ * extends its error and passes on the compared values.
  */
 abstract class ComparedError extends AssertionError {
 
@@ -13,8 +13,8 @@ abstract class ComparedError extends AssertionError {
     /**
      * Makes an error.
      *
-     * @param expected what is shown beside the actual value; null for a failure that compares nothing
-     * @param actual what is shown beside the expected value; null for a failure that compares nothing
+     * @param expected the expected value in a comparison; null if the failure has none
+     * @param actual the actual value in a comparison; null if the failure has none
      */
     ComparedError(String message, @Nullable Throwable cause, @Nullable String expected, @Nullable String actual) {
         super(message, cause);

@@ -5,7 +5,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts and writers of reports: what a failed check tells, as values. Immutable; more may be told in later versions.
+ * For hosts and writers of reports: the content of a failed check as values. Immutable; later versions may have more
+ * parts.
  *
  * <pre>{@code
  * try {
@@ -19,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class FailureDetails {
 
-    /** Nothing is known but the message. */
+    /** No details. */
     public static final FailureDetails NONE = new FailureDetails("", "", "", List.of(), List.of());
 
     private final String expected;
@@ -38,14 +39,14 @@ public final class FailureDetails {
     }
 
     /**
-     * Puts details together.
+     * Combines details.
      *
-     * @param expected the calls that were expected, with their count; empty if that is not what failed
-     * @param pattern the call that was expected, without its count; empty if that is not what failed
-     * @param closest the call that came closest; empty if there is none
+     * @param expected the expected calls, with their count; empty for another sort of failure
+     * @param pattern the expected call, without its count; empty for another sort of failure
+     * @param closest the closest call; empty if there is none
      * @param differences how it differs, one line each
      * @param conversation the calls of the scene, one line each
-     * @return the details, without what is masked
+     * @return the details, with masked text hidden
      */
     public static FailureDetails of(
             String expected, String pattern, String closest, List<String> differences, List<String> conversation) {
@@ -58,46 +59,46 @@ public final class FailureDetails {
     }
 
     /**
-     * The calls that were expected.
+     * Returns the expected calls.
      *
-     * @return such as {@code exactly 1 call of mount.slewTo(any SkyTarget)}; empty if that is not what failed
+     * @return for example {@code exactly 1 call of mount.slewTo(any SkyTarget)}; empty for another sort of failure
      */
     public String expected() {
         return expected;
     }
 
     /**
-     * The call that was expected.
+     * Returns the expected call.
      *
-     * @return such as {@code mount.slewTo(any SkyTarget)}, without its count; empty if that is not what failed
+     * @return for example {@code mount.slewTo(any SkyTarget)}, without its count; empty for another sort of failure
      */
     public String pattern() {
         return pattern;
     }
 
-    /** What an IDE shows beside the closest call; null if there is nothing to compare. */
+    /** The expected value in an IDE's comparison; null if there is nothing to compare. */
     @Nullable
     String comparedExpected() {
         return pattern.isEmpty() || closest.isEmpty() || differences.isEmpty() ? null : pattern;
     }
 
-    /** What an IDE shows beside the expected call; null if there is nothing to compare. */
+    /** The actual value in an IDE's comparison; null if there is nothing to compare. */
     @Nullable
     String comparedActual() {
         return comparedExpected() == null ? null : closest;
     }
 
     /**
-     * The call that came closest.
+     * Returns the closest call.
      *
-     * @return such as {@code mount.slewTo(Harrow-2)}; empty if there is none
+     * @return for example {@code mount.slewTo(Harrow-2)}; empty if there is none
      */
     public String closest() {
         return closest;
     }
 
     /**
-     * How the closest call differs from what was expected.
+     * Returns how the closest call differs from what was expected.
      *
      * @return one line for each argument or value
      */
@@ -106,7 +107,7 @@ public final class FailureDetails {
     }
 
     /**
-     * The calls of the scene until then.
+     * Returns the calls of the scene until then.
      *
      * @return one line each, as the message shows them
      */

@@ -4,13 +4,13 @@ import dev.zelotype.basics.CodeOwner;
 import java.util.Arrays;
 
 /**
- * Stack traces that begin where the reader's code is.
+ * Stack traces that start at the reader's code.
  */
 final class Frames {
 
     private Frames() {}
 
-    /** Leaves out Zelotype's own frames at the top, so that the first line to click is the test's or the subject's. */
+    /** Removes Zelotype's own frames from the top, so that the first link leads to the test or the subject. */
     static void beginOutside(Throwable thrown) {
         StackTraceElement[] frames = thrown.getStackTrace();
         int first = 0;

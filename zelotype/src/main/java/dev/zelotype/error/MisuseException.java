@@ -4,7 +4,7 @@ import dev.zelotype.basics.Mask;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For whoever reads failures: zelotype was used in a way that cannot mean anything, or would only look like a check. The
+ * For whoever reads failures: Zelotype was used in a way that has no meaning, or that would only look like a check. The
  * message says what is wrong and what to write instead.
  *
  * @since 0.2
@@ -24,11 +24,11 @@ public final class MisuseException extends RuntimeException {
     }
 
     /**
-     * Makes an exception that something else led to.
+     * Makes an exception with a cause.
      *
      * @param problem what is wrong
      * @param cure what to do about it
-     * @param cause what led to it, or null
+     * @param cause the cause, or null
      */
     @SuppressWarnings("exports")
     public MisuseException(String problem, String cure, @Nullable Throwable cause) {

@@ -1,8 +1,8 @@
 package dev.zelotype.error;
 
 /**
- * For whoever reads failures: a double was called in a way that it was told to object to. Thrown at the call itself; the
- * scene remembers it, so that the test fails even where the subject swallows it.
+ * For whoever reads failures: an unexpected call of a double. Thrown by the call itself; the scene remembers it, so
+ * that the test fails even if the subject swallows it.
  *
  * @since 0.2
  */
@@ -20,10 +20,10 @@ public final class UnexpectedCall extends CheckFailure {
     }
 
     /**
-     * Makes a failure with its details as values.
+     * Makes a failure with details as values.
      *
      * @param message the call, what was expected instead, and what to write if the call is right
-     * @param details the same as values
+     * @param details the details
      */
     public UnexpectedCall(String message, FailureDetails details) {
         super(message, null, details);

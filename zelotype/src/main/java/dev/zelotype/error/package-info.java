@@ -1,5 +1,5 @@
 /**
- * For everybody who reads results: what Zelotype throws.
+ * For everybody who reads results: the exceptions of Zelotype.
  */
 @NullMarked
 package dev.zelotype.error;

@@ -5,7 +5,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 
 /**
- * For hosts that start JVMs of their own: a small jar to start them with, so that nothing need be attached later and
+ * For hosts that start JVMs: a small agent jar to start them with, so that nothing need be attached later and
  * statements link no lambdas. Safe for use from any thread.
  *
  * <pre>{@code
@@ -21,7 +21,7 @@ public final class AgentJar {
     private AgentJar() {}
 
     /**
-     * Writes the jar. The JVM takes all else from its class path, which must have Zelotype.
+     * Writes the jar. The JVM takes everything else from its class path, which must contain Zelotype.
      *
      * @param jar the file; replaced if it exists
      * @throws IOException if the file cannot be written

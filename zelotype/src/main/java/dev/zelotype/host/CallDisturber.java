@@ -4,8 +4,8 @@ import java.lang.StackWalker.StackFrame;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts that challenge tests: receives calls between subjects and doubles, and may change what becomes of a call.
- * Called on the calling thread.
+ * For hosts that challenge tests: receives calls between subjects and doubles, and may change their result. Called on
+ * the calling thread.
  *
  * @since 0.2
  */
@@ -13,25 +13,24 @@ import org.jspecify.annotations.Nullable;
 public interface CallDisturber {
 
     /**
-     * A call has come to a double.
+     * Handles a call of a double.
      *
-     * @param call the call; {@link DisturbedCall#proceed()} lets it go on undisturbed
-     * @return what the subject gets
-     * @throws Throwable what the subject gets instead
+     * @param call the call; {@link DisturbedCall#proceed()} continues it undisturbed
+     * @return the result for the subject
+     * @throws Throwable the exception for the subject
      */
     @SuppressWarnings("exports")
     @Nullable
     Object disturb(DisturbedCall call) throws Throwable;
 
     /**
-     * A check of the test has failed.
+     * Handles a failed check of the test.
      *
-     * @param check the check as it reads, such as {@code verify(dome::open), exactly 1 call}
-     * @param receiver the double that it is about
-     * @param signature the method that it is about
-     * @param at the frame that says it; null if it is not known
-     * @return true if the test is to go on as if the check had held, and this notes that it has not; false unless
-     *     overridden
+     * @param check the text of the check, for example {@code verify(dome::open), exactly 1 call}
+     * @param receiver its double
+     * @param signature its method
+     * @param at its frame; null if unknown
+     * @return true if the test must continue as if the check had passed, and the failure is kept here; false by default
      */
     @SuppressWarnings("exports")
     default boolean keeps(String check, String receiver, String signature, @Nullable StackFrame at) {
@@ -39,17 +38,17 @@ public interface CallDisturber {
     }
 
     /**
-     * The test is about to look at the calls of its scene: before each of its checks, and at the end of the scene. Checks
-     * that are written meanwhile come here as well.
+     * Called when the test is about to check the calls of its scene: before each of its checks, and at the end of the
+     * scene. Checks of the test come here as well.
      *
      * @param scene the scene, with its doubles
-     * @param last whether the scene ends
-     * @throws Throwable what the test gets instead of its check
+     * @param last whether the scene is about to close
+     * @throws Throwable the exception that the test gets instead of its check
      */
     default void looks(DisturbedScene scene, boolean last) throws Throwable {}
 
     /**
-     * Puts a disturber into every scene that opens in this JVM from now on.
+     * Sets a disturber for every scene that opens in this JVM from now on.
      *
      * @param disturber the disturber; null for none
      */

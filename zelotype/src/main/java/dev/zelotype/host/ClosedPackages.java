@@ -6,7 +6,7 @@ import java.lang.reflect.InaccessibleObjectException;
 import java.lang.reflect.Member;
 
 /**
- * For hosts: what to say when a module keeps a member of a test closed. Stateless.
+ * For hosts: the message for a member of a test that a module keeps inaccessible. Stateless.
  *
  * <pre>{@code
  * throw ClosedPackages.refusal(field, getClass(), cause);
@@ -19,11 +19,11 @@ public final class ClosedPackages {
     private ClosedPackages() {}
 
     /**
-     * The refusal, with the line to add.
+     * Makes the exception, with the line to add.
      *
-     * @param member what cannot be reached
-     * @param reader the class that would reach it
-     * @param cause what the JVM says
+     * @param member the inaccessible member
+     * @param reader the class that needs access
+     * @param cause the JVM's exception
      * @return an exception to throw
      */
     public static MisuseException refusal(Member member, Class<?> reader, InaccessibleObjectException cause) {

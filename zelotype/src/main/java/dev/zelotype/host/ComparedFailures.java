@@ -3,7 +3,7 @@ package dev.zelotype.host;
 import dev.zelotype.engine.make.Comparison;
 
 /**
- * For hosts that run tests: failed checks as errors that IDEs compare with. Safe for use from any thread.
+ * For hosts that run tests: failed checks as errors that IDEs can show as a comparison. Safe for use from any thread.
  *
  * <pre>{@code
  * ComparedFailures.fromNowOn();
@@ -16,8 +16,9 @@ public final class ComparedFailures {
     private ComparedFailures() {}
 
     /**
-     * Lets every {@code CheckFailure} also be an {@code AssertionFailedError} of opentest4j, if that is on the class path. A
-     * host calls it before classes of tests load: once a class that catches failures has been loaded, they stay plain.
+     * Makes every {@code CheckFailure} an {@code AssertionFailedError} of opentest4j as well, if that is on the class
+     * path. A host must call it before test classes are loaded: once a class that catches failures has been loaded, it
+     * has no effect.
      */
     public static void fromNowOn() {
         Comparison.prepare();

@@ -1,7 +1,7 @@
 package dev.zelotype.host;
 
 /**
- * Not a problem of its own: what the subject asked its doubles in a test that failed, attached to the failure.
+ * Not a problem of its own: the calls of the doubles in a failed test, attached to the failure.
  */
 final class ConversationOfTheTest extends RuntimeException {
 

@@ -21,7 +21,7 @@ import java.lang.reflect.Type;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts that challenge tests: a call on its way to a double, before anything is known of it. For the calling thread.
+ * For hosts that challenge tests: a call of a double, before it is recorded. For the calling thread.
  *
  * @since 0.2
  */
@@ -37,7 +37,7 @@ public final class DisturbedCall {
         SceneState.disturbAll(disturber == null ? null : new Engine(disturber));
     }
 
-    /** What the engine asks is put to the host. */
+    /** Adapts the engine's interface to the host's. */
     private record Engine(CallDisturber host) implements Disturber {
 
         @Override
@@ -61,7 +61,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * The double that is called.
+     * The called double.
      *
      * @return its name in messages
      */
@@ -70,7 +70,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * The doubled type.
+     * Returns the doubled type.
      *
      * @return its binary name
      */
@@ -97,7 +97,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * What is returned.
+     * Returns the return type.
      *
      * @return the generic type; {@code void} for nothing
      */
@@ -106,7 +106,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * The arguments as the subject passed them.
+     * Returns the arguments of the subject's call.
      *
      * @return the arguments themselves
      */
@@ -116,10 +116,10 @@ public final class DisturbedCall {
     }
 
     /**
-     * Whether an argument is handed over to be called back.
+     * Tells whether an argument is a callback.
      *
      * @param argument its number, from 0
-     * @return true if its parameter's type has one method to write
+     * @return true if its parameter's type has exactly one abstract method
      */
     public boolean isCallback(int argument) {
         int first = arguments().length - method().getParameterCount();
@@ -127,12 +127,12 @@ public final class DisturbedCall {
     }
 
     /**
-     * Something that replaces a callback and reports when it is run.
+     * Replaces a callback by one that reports when it is run.
      *
-     * @param argument the callback's number, from 0; {@link #isCallback} tells whether it is one
-     * @param text what it says that it is
+     * @param argument the callback's index, from 0; {@link #isCallback} tells whether it is one
+     * @param text its text
      * @param told is run each time
-     * @param runs whether the callback itself is run then
+     * @param runs whether to run the callback itself as well
      * @return an object of the parameter's type, to be passed on instead
      */
     @SuppressWarnings("exports")
@@ -146,7 +146,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * The call as it would be written, with the double's name.
+     * Returns the call as source, with the double's name.
      *
      * @return for example {@code log.note("rain")}
      */
@@ -155,7 +155,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * A value as messages print it.
+     * Returns a value as messages print it.
      *
      * @param value the value
      * @return one line
@@ -166,19 +166,19 @@ public final class DisturbedCall {
     }
 
     /**
-     * Makes an object that no constructor has run for: its fields are null, zero and false.
+     * Makes an object without running a constructor: its fields are null, zero and false.
      *
      * @param type its class
      * @return the object
      * @throws InstantiationException if the class is abstract
-     * @throws dev.zelotype.error.MisuseException if this JVM lacks the module that can do it
+     * @throws dev.zelotype.error.MisuseException if this JVM lacks the required module
      */
     public static Object bare(Class<?> type) throws InstantiationException {
         return Allocation.allocate(type);
     }
 
     /**
-     * Where the call was made.
+     * Returns where the call was made.
      *
      * @return the nearest frame outside the library; null if there is none
      */
@@ -188,10 +188,10 @@ public final class DisturbedCall {
     }
 
     /**
-     * Lets the call go on as it came.
+     * Continues the call unchanged.
      *
-     * @return what it answers
-     * @throws Throwable what it throws
+     * @return the answer
+     * @throws Throwable the exception of the call
      */
     @SuppressWarnings("exports")
     public @Nullable Object proceed() throws Throwable {
@@ -199,11 +199,11 @@ public final class DisturbedCall {
     }
 
     /**
-     * Lets the call go on as if it had come with other arguments.
+     * Continues the call with other arguments.
      *
-     * @param others the arguments to record, to match and to answer
-     * @return what it answers
-     * @throws Throwable what it throws
+     * @param others the arguments to record, to match and to use for the answer
+     * @return the answer
+     * @throws Throwable the exception of the call
      */
     @SuppressWarnings("exports")
     public @Nullable Object proceed(@Nullable Object[] others) throws Throwable {
@@ -211,10 +211,10 @@ public final class DisturbedCall {
     }
 
     /**
-     * Answers as if the call had come, though it is neither recorded nor passed on, and counts for no expectation.
+     * Answers the call, but neither records nor passes it on; it counts for no expectation.
      *
-     * @return what it would answer
-     * @throws Throwable what it would throw
+     * @return the answer
+     * @throws Throwable the failure
      */
     @SuppressWarnings("exports")
     public @Nullable Object lose() throws Throwable {
@@ -222,7 +222,7 @@ public final class DisturbedCall {
     }
 
     /**
-     * Lets the call come once more: it is recorded, and counts for expectations, but consumes no answer and runs nothing.
+     * Repeats the call: it is recorded and counts for expectations, but uses up no answer and runs nothing.
      *
      * @throws Throwable if it is one too many
      */
@@ -231,25 +231,25 @@ public final class DisturbedCall {
     }
 
     /**
-     * Whether the test says exactly how many calls such as the one that went on there are.
+     * Whether the test states the exact number of such calls.
      *
-     * @return true once it has said so, which is mostly at its end
+     * @return true if it has stated the number so far; usually it does so at its end
      */
     public boolean isCountedExactly() {
         return passage.isCountedExactly();
     }
 
     /**
-     * How the call ended that went on.
+     * Returns how the continued call ended.
      *
-     * @return the ending; {@link Ending#RUNNING} if none has gone on yet
+     * @return the ending; {@link Ending#RUNNING} if none has been continued yet
      */
     public Ending ending() {
         return passage.ending();
     }
 
     /**
-     * Whether the calling code drops the answer, so that a different one could not be noticed.
+     * Tells whether the calling code ignores the answer, so that another one could not be noticed.
      *
      * @return false also if the code cannot be read
      */

@@ -5,7 +5,7 @@ import dev.zelotype.engine.decide.DoubleState;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts that challenge tests: a scene whose test is about to look at its calls. For the thread of the test.
+ * For hosts that challenge tests: a scene whose test is about to check its calls. For the thread of the test.
  *
  * @since 0.2
  */
@@ -18,7 +18,7 @@ public final class DisturbedScene {
     }
 
     /**
-     * A double that the test can name.
+     * Returns a double that the test can name.
      *
      * @param name its name in messages
      * @param type the binary name of the doubled type
@@ -31,13 +31,12 @@ public final class DisturbedScene {
     }
 
     /**
-     * Records a call of a double without a caller: it counts for expectations, but consumes no answer and runs
-     * nothing.
+     * Records a call of a double without a caller: it counts for expectations, but consumes no answer and runs nothing.
      *
      * @param name its name in messages
      * @param type the binary name of the doubled type
-     * @param signature the method, with the simple names of its parameters' types
-     * @param arguments what it is given
+     * @param signature the method, with the simple names of its parameter types
+     * @param arguments the arguments
      * @return false if the test has no such double and method
      * @throws Throwable if it is not expected
      */

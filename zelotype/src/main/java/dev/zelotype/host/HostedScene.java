@@ -16,8 +16,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For hosts of tests: the scene of one test, with what a host says and asks besides what the test does. Safe for use
- * from any thread.
+ * For hosts of tests: the scene of one test, with additional methods for hosts. Safe for use from any thread.
  *
  * <pre>{@code
  * HostedScene hosted = HostedScene.of(SceneSettings.defaults()).titled("NightRunTest.closes").inTest(testClass).open();
@@ -39,7 +38,7 @@ public final class HostedScene {
 
     private final SceneState state;
     private final Scene scene;
-    /** What was wrong when the test ended, though the scene stayed open. */
+    /** The verdict at the end of the test, if the scene stayed open. */
     private volatile @Nullable Throwable judged;
 
     private HostedScene(SceneState state) {
@@ -48,16 +47,16 @@ public final class HostedScene {
     }
 
     /**
-     * Begins a scene.
+     * Starts to build a scene.
      *
-     * @param settings how it behaves
-     * @return what more is to be said of it
+     * @param settings its settings
+     * @return its builder
      */
     public static Opening of(SceneSettings settings) {
         return new Opening(settings);
     }
 
-    /** A scene that is still to be opened. Not safe for use from several threads. */
+    /** Builds a scene. Not safe for use from several threads. */
     public static final class Opening {
 
         private final SceneSettings settings;
@@ -70,7 +69,7 @@ public final class HostedScene {
         }
 
         /**
-         * Says what messages call the scene: the test that it belongs to. Without a title it is called after its doubles.
+         * Sets the title of the scene in messages: its test. Without a title it is named after its doubles.
          *
          * @param titleOfScene the title
          * @return this
@@ -81,7 +80,7 @@ public final class HostedScene {
         }
 
         /**
-         * Says which class holds the test: what its patterns replace is got ready before its methods run.
+         * Sets the class of the test: the replacements of its patterns are prepared before its methods run.
          *
          * @param testClass the class
          * @return this
@@ -92,9 +91,9 @@ public final class HostedScene {
         }
 
         /**
-         * Says whether arguments and answers are printed at the time of the call, and its times are noted, so that the
-         * conversation tells them as they were even if they change later. Off by default, since each call then costs as
-         * much as printing it.
+         * Sets whether arguments and answers are printed at the time of the call, and times are recorded, so that the
+         * conversation shows them as they were even if they change later. Off by default, because it makes each call as
+         * expensive as printing it.
          *
          * @param keep whether to keep details
          * @return this
@@ -105,10 +104,10 @@ public final class HostedScene {
         }
 
         /**
-         * Says what no text may show that Zelotype writes or attaches: failures, conversations and journals alike. It counts
-         * for the whole JVM from now on.
+         * Sets what must not appear in any text of Zelotype: failures, conversations and journals. It applies to the
+         * whole JVM from now on.
          *
-         * @param hidden matches what is shown as {@code ***}; null for nothing
+         * @param hidden matches the text to show as {@code ***}; null for nothing
          * @return this
          */
         @SuppressWarnings("exports")
@@ -130,10 +129,10 @@ public final class HostedScene {
     }
 
     /**
-     * Hears of every scene that a test opens itself, with {@code Scene.open()}, and that is closed from now on, in the whole
-     * JVM: its conversation, on the thread that closes it.
+     * Sets a consumer of every scene that tests open with {@code Scene.open()} and close from now on, in the whole JVM:
+     * it receives the conversation, on the closing thread.
      *
-     * @param to what receives it; null for none
+     * @param to the consumer; null for none
      */
     @SuppressWarnings("exports")
     public static void tellOfOwnScenes(@Nullable Consumer<Conversation> to) {
@@ -150,27 +149,27 @@ public final class HostedScene {
     }
 
     /**
-     * Says that what was supposed so far is a base set-up that several tests share: what this test does not need of it is
-     * not noted as unused.
+     * Marks the suppositions so far as a shared set-up of several tests: those that this test does not use are not
+     * reported as unused.
      */
     public void endSetUp() {
         state.endSetUp();
     }
 
     /**
-     * Whether a subject of this scene was given an object.
+     * Tells whether a subject of this scene received an object.
      *
      * @param object a double
-     * @return whether some subject got it
+     * @return whether some subject received it
      */
     public boolean gaveToSubject(Object object) {
         return state.subjects().gave(object);
     }
 
     /**
-     * Lets subjects of this scene be given a double that was made elsewhere, and spies on an object that is watched.
+     * Lets subjects of this scene receive a double that was made elsewhere, and spies on a watched object.
      *
-     * @param object a double, or a proxy in front of one; anything else is left alone
+     * @param object a double, or a proxy in front of one; anything else is ignored
      */
     public void lend(Object object) {
         LastingScene.watchHere(object);
@@ -178,7 +177,7 @@ public final class HostedScene {
     }
 
     /**
-     * Says which object the test takes for its subject, though this scene has not built it.
+     * Sets the object that the test uses as its subject, although this scene has not built it.
      *
      * @param made the object
      */
@@ -187,20 +186,19 @@ public final class HostedScene {
     }
 
     /**
-     * Names the provided values that no subject takes, each with the closest name that one does take.
+     * Returns the names of provided values that no subject uses, each with the closest name in use.
      *
-     * @return one sentence each, such as {@code 'clok' is provided, but NightRun was built without it}
+     * @return one sentence each, for example {@code 'clok' is provided, but NightRun was built without it}
      */
     public List<String> providedButNotTaken() {
         return state.subjects().notTaken();
     }
 
     /**
-     * Attaches to a failure what it does not tell itself: the conversation, so that whoever reads it knows what the subject
-     * asked, and what else may explain it.
+     * Completes a failure with the conversation of the test, and with other possible explanations.
      *
-     * @param failure why the test failed
-     * @param notes what the host knows of the test's doubles and its subject, one line each
+     * @param failure the failure of the test
+     * @param notes the host's own information about the test's doubles and its subject, one line each
      */
     public void attachConversation(Throwable failure, List<String> notes) {
         if (tellsConversation(failure)) {
@@ -219,7 +217,7 @@ public final class HostedScene {
         }
     }
 
-    /** Whether something was null that should not be, as an empty field. */
+    /** Whether the failure is about an unexpected null, for example in an empty field. */
     private static boolean isOfNull(Throwable failure) {
         int depth = 0;
         for (Throwable each = failure; each != null && depth < MOST_CAUSES; each = each.getCause()) {
@@ -235,16 +233,16 @@ public final class HostedScene {
         try {
             return String.valueOf(failure.getMessage()).contains("\n  Conversation (");
         } catch (RuntimeException | Error e) {
-            // A message that cannot be told tells nothing.
+            // A message that throws is treated as empty.
             return false;
         }
     }
 
     /**
-     * Says what is wrong with the scene until now, such as expectations that are not met. The scene stays open, for
-     * methods that put things back after the test.
+     * Returns what is wrong with the scene so far, for example unmet expectations. The scene stays open, for clean-up
+     * methods after the test.
      *
-     * @return what {@link #closeAfter} would throw; null if nothing is wrong
+     * @return the exception that {@link #closeAfter} would throw; null if nothing is wrong
      */
     @SuppressWarnings("exports")
     public @Nullable Throwable judge() {
@@ -254,12 +252,12 @@ public final class HostedScene {
     }
 
     /**
-     * Closes the scene of a test that may have failed already. What the scene has to report does not hide the first failure:
-     * it is added to it. Does nothing if the scene is closed already.
+     * Closes the scene of a test that may have failed already. The scene's own failures do not hide the first failure:
+     * they are added to it. Does nothing if the scene is closed already.
      *
      * @param failure why the test failed, or null if it did not
-     * @throws dev.zelotype.error.CheckFailure if the test did not fail, and the doubles were not called as expected
-     * @throws dev.zelotype.error.MisuseException if only unfinished statements are to be reported
+     * @throws dev.zelotype.error.CheckFailure if the test passed, but the doubles were not called as expected
+     * @throws dev.zelotype.error.MisuseException if only incomplete statements are reported
      */
     @SuppressWarnings("exports")
     public void closeAfter(@Nullable Throwable failure) {

@@ -4,9 +4,9 @@ import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.statement.LastingScene;
 
 /**
- * For hosts: doubles that outlive scenes, such as those of a container that several tests share. What a test says of
- * them, and what it sees of their calls, belongs to its own scene. Until {@link #endSetUp} the container is being put
- * together: calls belong to no test, and mocks answer like stubs. Safe for use from any thread.
+ * For hosts: doubles that outlive scenes, for example in a container that several tests share. Statements and recorded
+ * calls belong to the scene of each test. Until {@link #endSetUp} the container is being set up: calls belong to no
+ * test, and mocks answer like stubs. Safe for use from any thread.
  *
  * <pre>{@code
  * LastingDoubles doubles = LastingDoubles.open("the observatory");
@@ -25,9 +25,9 @@ public final class LastingDoubles implements AutoCloseable {
     }
 
     /**
-     * Opens a place for such doubles.
+     * Creates a home for such doubles.
      *
-     * @param title what messages call it
+     * @param title its name in messages
      * @return the place
      */
     public static LastingDoubles open(String title) {
@@ -39,7 +39,7 @@ public final class LastingDoubles implements AutoCloseable {
      *
      * @param kind its kind
      * @param type the type to double
-     * @param name what messages call it
+     * @param name its name in messages
      * @return the double
      * @throws dev.zelotype.error.MisuseException if the type cannot be doubled
      */
@@ -51,21 +51,21 @@ public final class LastingDoubles implements AutoCloseable {
      * Makes a spy.
      *
      * @param real the object to spy on; a double is its own spy
-     * @param name what messages call it
-     * @return the spy; the object itself if it is to be spied on in its own place, which each scene does that it is
-     *     {@linkplain HostedScene#lend lent}
+     * @param name its name in messages
+     * @return the spy; the object itself if each scene that it is {@linkplain HostedScene#lend lent} to spies on it for
+     *     itself
      * @throws dev.zelotype.error.MisuseException if its class cannot be doubled
      */
     public Object spy(Object real, String name) {
         return scene.watched(real, name);
     }
 
-    /** Says that what holds the doubles is complete: calls belong to the scenes of tests from now on. */
+    /** Ends the set-up: calls belong to the scenes of tests from now on. */
     public void endSetUp() {
         scene.endContainersSetUp();
     }
 
-    /** Closes the place: calls that come later are named as calls of a closed scene. */
+    /** Closes it: later calls are reported as calls of a closed scene. */
     @Override
     public void close() {
         scene.close();

@@ -5,9 +5,9 @@ import dev.zelotype.engine.weave.PatternTransformer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For builds and hosts of tests: patterns that cost no lambda. A pattern is only read, so what the compiler wrote down
- * of it can replace the lambda that the JVM would link. With {@code -javaagent} that happens while
- * classes load. Safe for use from any thread.
+ * For builds and hosts of tests: patterns without lambdas. A pattern is only read, so the compiler's description of its
+ * lambda can replace the lambda that the JVM would link. With {@code -javaagent} this happens while classes are loaded.
+ * Safe for use from any thread.
  *
  * <pre>{@code
  * Path file = Path.of("target/test-classes/NightRunTest.class");
@@ -24,7 +24,7 @@ public final class PatternsInPlace {
     private PatternsInPlace() {}
 
     /**
-     * Puts the patterns of a compiled class in their place.
+     * Replaces the patterns of a compiled class.
      *
      * @param classFile the class file; it is not changed
      * @return the changed class file; null if it has no pattern, or was changed before
@@ -34,10 +34,10 @@ public final class PatternsInPlace {
     }
 
     /**
-     * Attaches the agent, so that the patterns of all classes that load from now on are in their place. Nothing happens if
-     * there is an agent already.
+     * Attaches the agent, so that the patterns of all classes loaded from now on are replaced. Nothing happens if there
+     * is an agent already.
      *
-     * @throws dev.zelotype.error.MisuseException if this JVM lets no agent in; the message says what to add
+     * @throws dev.zelotype.error.MisuseException if this JVM allows no agent; the message says what to add
      */
     public static void fromNowOn() {
         PatternTransformer.attach();

@@ -16,8 +16,8 @@ public final class TestChecks {
     private TestChecks() {}
 
     /**
-     * Whether the code of a test, with the methods of its class that it calls, calls anything that looks like a check
-     * by its name: of a test library, of Zelotype, or of a class of helpers.
+     * Tells whether the code of a test, including called methods of its class, contains anything that looks like a
+     * check, judged by names: of a test library, of Zelotype, or of a helper class.
      *
      * @param test the class of the test
      * @param method the name of the method

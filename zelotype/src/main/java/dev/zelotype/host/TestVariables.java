@@ -4,7 +4,7 @@ import dev.zelotype.engine.pattern.code.Variables;
 import java.util.Map;
 
 /**
- * For hosts that challenge tests: the variables that a statement at the end of a test may name. Safe for use from any
+ * For hosts that challenge tests: the variables in scope for a statement at the end of a test. Safe for use from any
  * thread.
  *
  * <pre>{@code
@@ -18,8 +18,8 @@ public final class TestVariables {
     private TestVariables() {}
 
     /**
-     * The variables of a test method: local ones, if the class file names them, fields of its class, of the classes that
-     * this inherits from, and of those around it.
+     * Returns the variables of a test method: local ones, if the class file names them, and fields of its class,
+     * including inherited and enclosing ones.
      *
      * @param test the class of the test
      * @param method the name of the method

@@ -1,6 +1,5 @@
 /**
- * For hosts of tests, such as a test framework's extension: scenes that belong to a test. Tests themselves need nothing of
- * this.
+ * For hosts of tests, such as extensions of test frameworks: scenes of tests. Tests themselves do not need it.
  */
 @NullMarked
 package dev.zelotype.host;

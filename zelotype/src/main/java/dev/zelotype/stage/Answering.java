@@ -6,12 +6,13 @@ import dev.zelotype.engine.statement.Supposition;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: says what a query answers. The answers queue up: each call takes the next, and the last one stays.
+ * For tests: sets what a query returns. Answers are used in sequence: each call gets the next, and the last one is
+ * repeated.
  *
  * @param <Q> the shape of a computed answer
  * @param <D> the shape of an action
  * @param <O> the shape of an answer around the real code
- * @param <R> what the call returns
+ * @param <R> the return type of the call
  * @since 0.2
  */
 public class Answering<Q extends Shape, D extends Shape, O extends Around, R extends @Nullable Object> {
@@ -23,7 +24,7 @@ public class Answering<Q extends Shape, D extends Shape, O extends Around, R ext
     }
 
     /**
-     * Answers with a value; with several, one call after the other, and the last one from then on.
+     * Returns a value; with several, one per call in sequence, and the last one repeatedly.
      *
      * @param first the first answer, or null if the method does not return a primitive
      * @param more the answers after it
@@ -38,9 +39,9 @@ public class Answering<Q extends Shape, D extends Shape, O extends Around, R ext
     }
 
     /**
-     * Answers with what a lambda makes of the pattern's free parameters; it runs on the calling thread.
+     * Answers with the result of a lambda for the pattern's free parameters; it runs on the calling thread.
      *
-     * @param answer the lambda, with the free parameters' own types
+     * @param answer the lambda, with the types of the free parameters
      * @return this statement, to add further answers to
      */
     public final Answering<Q, D, O, R> answers(Q answer) {
@@ -49,10 +50,10 @@ public class Answering<Q extends Shape, D extends Shape, O extends Around, R ext
     }
 
     /**
-     * Runs a lambda on the pattern's free parameters, on the calling thread, and answers with an empty value: to call back,
-     * or to write into them.
+     * Runs a lambda on the pattern's free parameters, on the calling thread, and returns an empty value: to call back,
+     * or to write into an argument.
      *
-     * @param action the lambda, with the free parameters' own types
+     * @param action the lambda, with the types of the free parameters
      * @return this statement, to add further answers to
      */
     public final Answering<Q, D, O, R> does(D action) {
@@ -61,8 +62,8 @@ public class Answering<Q extends Shape, D extends Shape, O extends Around, R ext
     }
 
     /**
-     * Answers with what a lambda makes of the real code and the pattern's free parameters: {@code real.ask(...)} runs the
-     * spied object's code, or the code that the doubled type itself has, with the same arguments or with others.
+     * Answers with the result of a lambda for the real code and the pattern's free parameters: {@code real.ask(...)}
+     * runs the spied object's code, or the doubled type's own code, with the same arguments or with others.
      *
      * <pre>{@code
      * suppose(plan::timeFor).around((real, target) -> real.ask(target).plusSeconds(5));
@@ -78,16 +79,17 @@ public class Answering<Q extends Shape, D extends Shape, O extends Around, R ext
     }
 
     /**
-     * Fails with an exception; with several, one call after the other, and the last one from then on.
+     * Throws an exception; with several, one per call in sequence, and the last one repeatedly.
      *
      * <pre>{@code
      * suppose(weather::humidity).fails(new IllegalStateException("offline"), new IllegalStateException("still starting"));
      * }</pre>
      *
-     * @param first the first exception, thrown as it is
+     * @param first the first exception, thrown unchanged
      * @param more the exceptions after it
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not declare
+     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not
+     *     declare
      */
     public final Answering<Q, D, O, R> fails(Throwable first, Throwable... more) {
         statement.fails(first, more);
@@ -95,7 +97,7 @@ public class Answering<Q extends Shape, D extends Shape, O extends Around, R ext
     }
 
     /**
-     * Calls the real code: the spied object's, or the code that the doubled type itself has.
+     * Runs the real code: the spied object's, or the doubled type's own.
      *
      * @return this statement, to add further answers to
      * @throws dev.zelotype.error.MisuseException if the method has no real code

@@ -3,7 +3,7 @@ package dev.zelotype.stage;
 import dev.zelotype.engine.statement.Check;
 
 /**
- * For tests: says how often a call must have happened, which completes the check.
+ * For tests: sets how often a call must have happened, which runs the check.
  *
  * @since 0.2
  */
@@ -34,7 +34,7 @@ public class Counted {
     }
 
     /**
-     * Checks that there were exactly so many calls.
+     * Checks that there were exactly this many calls.
      *
      * @param calls the number of calls
      * @throws dev.zelotype.error.CheckFailure if there was another number of calls
@@ -44,7 +44,7 @@ public class Counted {
     }
 
     /**
-     * Checks that there were so many calls or more.
+     * Checks that there were at least this many calls.
      *
      * @param calls the number of calls
      * @throws dev.zelotype.error.CheckFailure if there was another number of calls
@@ -54,7 +54,7 @@ public class Counted {
     }
 
     /**
-     * Checks that there were so many calls or fewer.
+     * Checks that there were at most this many calls.
      *
      * @param calls the number of calls
      * @throws dev.zelotype.error.CheckFailure if there was another number of calls
@@ -64,10 +64,10 @@ public class Counted {
     }
 
     /**
-     * Checks that there was a number of calls in a range, both ends included.
+     * Checks that the number of calls is in a range, both limits included.
      *
-     * @param least the least number of calls
-     * @param most the greatest number of calls
+     * @param least the minimum
+     * @param most the maximum
      * @throws dev.zelotype.error.CheckFailure if there was another number of calls
      */
     public final void between(int least, int most) {

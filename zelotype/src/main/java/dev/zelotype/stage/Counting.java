@@ -4,7 +4,7 @@ import dev.zelotype.engine.statement.Check;
 import java.time.Duration;
 
 /**
- * For tests: says how often a call must have happened, which completes the check, and how long to wait for it.
+ * For tests: sets how often a call must have happened, which runs the check, and how long to wait for it.
  *
  * @since 0.2
  */
@@ -15,10 +15,10 @@ public class Counting extends Counted {
     }
 
     /**
-     * Gives calls from other threads time to come.
+     * Waits for calls from other threads.
      *
-     * @param time how long to wait at most; a count that only more calls could break is watched for the whole time
-     * @return this statement, to give the count with
+     * @param time the maximum time to wait; if only further calls could break the count, the whole time is waited
+     * @return this statement, to set the count
      */
     public final Counted within(Duration time) {
         statement.within(time);

@@ -5,7 +5,8 @@ import dev.zelotype.call.Shape;
 import dev.zelotype.engine.statement.Supposition;
 
 /**
- * For tests: says what a void call does. The actions queue up: each call takes the next, and the last one stays.
+ * For tests: sets what a void call does. Actions are used in sequence: each call gets the next, and the last one is
+ * repeated.
  *
  * @param <D> the shape of an action
  * @param <O> the shape of an action around the real code
@@ -30,9 +31,10 @@ public class Doing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Runs a lambda on the pattern's free parameters, on the calling thread: to call back, or to write into them.
+     * Runs a lambda on the pattern's free parameters, on the calling thread: to call back, or to write into an
+     * argument.
      *
-     * @param action the lambda, with the free parameters' own types
+     * @param action the lambda, with the types of the free parameters
      * @return this statement, to add further answers to
      */
     public final Doing<D, O> does(D action) {
@@ -41,8 +43,8 @@ public class Doing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Runs a lambda around the real code: {@code real.act(...)} runs the spied object's code, or the code that the doubled
-     * type itself has, with the same arguments or with others.
+     * Runs a lambda around the real code: {@code real.act(...)} runs the spied object's code, or the doubled type's own
+     * code, with the same arguments or with others.
      *
      * @param action the lambda
      * @return this statement, to add further answers to
@@ -54,16 +56,17 @@ public class Doing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Fails with an exception; with several, one call after the other, and the last one from then on.
+     * Throws an exception; with several, one per call in sequence, and the last one repeatedly.
      *
      * <pre>{@code
      * suppose(weather::humidity).fails(new IllegalStateException("offline"), new IllegalStateException("still starting"));
      * }</pre>
      *
-     * @param first the first exception, thrown as it is
+     * @param first the first exception, thrown unchanged
      * @param more the exceptions after it
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not declare
+     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not
+     *     declare
      */
     public final Doing<D, O> fails(Throwable first, Throwable... more) {
         statement.fails(first, more);
@@ -71,7 +74,7 @@ public class Doing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Calls the real code: the spied object's, or the code that the doubled type itself has.
+     * Runs the real code: the spied object's, or the doubled type's own.
      *
      * @return this statement, to add further answers to
      * @throws dev.zelotype.error.MisuseException if the method has no real code

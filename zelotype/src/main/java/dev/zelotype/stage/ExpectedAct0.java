@@ -23,7 +23,7 @@ public final class ExpectedAct0 extends ExpectedDoing<Act0, AroundAct0> {
     }
 
     /**
-     * Expects no call. That completes the statement, since there is nothing to answer.
+     * Expects no call. That completes the statement, because there is nothing to answer.
      */
     public void never() {
         statement.count(0, 0);

@@ -83,7 +83,7 @@ public final class ExpectedAct6<
     }
 
     /**
-     * Expects no call. That completes the statement, since there is nothing to answer.
+     * Expects no call. That completes the statement, because there is nothing to answer.
      */
     public void never() {
         statement.count(0, 0);

@@ -6,12 +6,12 @@ import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: says how often a query is expected (once if nothing else is said), and what it answers.
+ * For tests: sets how often a query is expected (by default once), and what it returns.
  *
  * @param <Q> the shape of a computed answer
  * @param <D> the shape of an action
  * @param <O> the shape of an answer around the real code
- * @param <R> what the call returns
+ * @param <R> the return type of the call
  * @since 0.2
  */
 public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Around, R extends @Nullable Object> {
@@ -23,7 +23,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Expects exactly one call. A further count is not offered.
+     * Expects exactly one call. No further count can be set.
      *
      * @return this statement, to add answers to
      */
@@ -33,7 +33,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Expects exactly so many calls. A further count is not offered.
+     * Expects exactly this many calls. No further count can be set.
      *
      * @param calls the number of calls
      * @return this statement, to add answers to
@@ -44,7 +44,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Expects so many calls or more. A further count is not offered.
+     * Expects at least this many calls. No further count can be set.
      *
      * @param calls the number of calls
      * @return this statement, to add answers to
@@ -55,7 +55,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Expects so many calls or fewer. A further count is not offered.
+     * Expects at most this many calls. No further count can be set.
      *
      * @param calls the number of calls
      * @return this statement, to add answers to
@@ -66,10 +66,10 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Expects a number of calls in a range, both ends included. A further count is not offered.
+     * Expects a number of calls in a range, both limits included. No further count can be set.
      *
-     * @param least the least number of calls
-     * @param most the greatest number of calls
+     * @param least the minimum
+     * @param most the maximum
      * @return this statement, to add answers to
      */
     public final Answering<Q, D, O, R> between(int least, int most) {
@@ -78,7 +78,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Answers with a value; with several, one call after the other, and the last one from then on.
+     * Returns a value; with several, one per call in sequence, and the last one repeatedly.
      *
      * @param first the first answer, or null if the method does not return a primitive
      * @param more the answers after it
@@ -93,9 +93,9 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Answers with what a lambda makes of the pattern's free parameters; it runs on the calling thread.
+     * Answers with the result of a lambda for the pattern's free parameters; it runs on the calling thread.
      *
-     * @param answer the lambda, with the free parameters' own types
+     * @param answer the lambda, with the types of the free parameters
      * @return this statement, to add further answers to
      */
     public final ExpectedAnswering<Q, D, O, R> answers(Q answer) {
@@ -104,10 +104,10 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Runs a lambda on the pattern's free parameters, on the calling thread, and answers with an empty value: to call back,
-     * or to write into them.
+     * Runs a lambda on the pattern's free parameters, on the calling thread, and returns an empty value: to call back,
+     * or to write into an argument.
      *
-     * @param action the lambda, with the free parameters' own types
+     * @param action the lambda, with the types of the free parameters
      * @return this statement, to add further answers to
      */
     public final ExpectedAnswering<Q, D, O, R> does(D action) {
@@ -116,8 +116,8 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Answers with what a lambda makes of the real code and the pattern's free parameters: {@code real.ask(...)} runs the
-     * spied object's code, or the code that the doubled type itself has, with the same arguments or with others.
+     * Answers with the result of a lambda for the real code and the pattern's free parameters: {@code real.ask(...)}
+     * runs the spied object's code, or the doubled type's own code, with the same arguments or with others.
      *
      * <pre>{@code
      * suppose(plan::timeFor).around((real, target) -> real.ask(target).plusSeconds(5));
@@ -133,16 +133,17 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Fails with an exception; with several, one call after the other, and the last one from then on.
+     * Throws an exception; with several, one per call in sequence, and the last one repeatedly.
      *
      * <pre>{@code
      * suppose(weather::humidity).fails(new IllegalStateException("offline"), new IllegalStateException("still starting"));
      * }</pre>
      *
-     * @param first the first exception, thrown as it is
+     * @param first the first exception, thrown unchanged
      * @param more the exceptions after it
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not declare
+     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not
+     *     declare
      */
     public final ExpectedAnswering<Q, D, O, R> fails(Throwable first, Throwable... more) {
         statement.fails(first, more);
@@ -150,7 +151,7 @@ public class ExpectedAnswering<Q extends Shape, D extends Shape, O extends Aroun
     }
 
     /**
-     * Calls the real code: the spied object's, or the code that the doubled type itself has.
+     * Runs the real code: the spied object's, or the doubled type's own.
      *
      * @return this statement, to add further answers to
      * @throws dev.zelotype.error.MisuseException if the method has no real code

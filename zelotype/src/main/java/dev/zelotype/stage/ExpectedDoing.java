@@ -5,7 +5,7 @@ import dev.zelotype.call.Shape;
 import dev.zelotype.engine.statement.Expectation;
 
 /**
- * For tests: says how often a void call is expected (once if nothing else is said), and what it does.
+ * For tests: sets how often a void call is expected (by default once), and what it does.
  *
  * @param <D> the shape of an action
  * @param <O> the shape of an action around the real code
@@ -20,7 +20,7 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Expects exactly one call. A further count is not offered.
+     * Expects exactly one call. No further count can be set.
      *
      * @return this statement, to add answers to
      */
@@ -30,7 +30,7 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Expects exactly so many calls. A further count is not offered.
+     * Expects exactly this many calls. No further count can be set.
      *
      * @param calls the number of calls
      * @return this statement, to add answers to
@@ -41,7 +41,7 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Expects so many calls or more. A further count is not offered.
+     * Expects at least this many calls. No further count can be set.
      *
      * @param calls the number of calls
      * @return this statement, to add answers to
@@ -52,7 +52,7 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Expects so many calls or fewer. A further count is not offered.
+     * Expects at most this many calls. No further count can be set.
      *
      * @param calls the number of calls
      * @return this statement, to add answers to
@@ -63,10 +63,10 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Expects a number of calls in a range, both ends included. A further count is not offered.
+     * Expects a number of calls in a range, both limits included. No further count can be set.
      *
-     * @param least the least number of calls
-     * @param most the greatest number of calls
+     * @param least the minimum
+     * @param most the maximum
      * @return this statement, to add answers to
      */
     public final Doing<D, O> between(int least, int most) {
@@ -85,9 +85,10 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Runs a lambda on the pattern's free parameters, on the calling thread: to call back, or to write into them.
+     * Runs a lambda on the pattern's free parameters, on the calling thread: to call back, or to write into an
+     * argument.
      *
-     * @param action the lambda, with the free parameters' own types
+     * @param action the lambda, with the types of the free parameters
      * @return this statement, to add further answers to
      */
     public final ExpectedDoing<D, O> does(D action) {
@@ -96,8 +97,8 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Runs a lambda around the real code: {@code real.act(...)} runs the spied object's code, or the code that the doubled
-     * type itself has, with the same arguments or with others.
+     * Runs a lambda around the real code: {@code real.act(...)} runs the spied object's code, or the doubled type's own
+     * code, with the same arguments or with others.
      *
      * @param action the lambda
      * @return this statement, to add further answers to
@@ -109,16 +110,17 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Fails with an exception; with several, one call after the other, and the last one from then on.
+     * Throws an exception; with several, one per call in sequence, and the last one repeatedly.
      *
      * <pre>{@code
      * suppose(weather::humidity).fails(new IllegalStateException("offline"), new IllegalStateException("still starting"));
      * }</pre>
      *
-     * @param first the first exception, thrown as it is
+     * @param first the first exception, thrown unchanged
      * @param more the exceptions after it
      * @return this statement, to add further answers to
-     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not declare
+     * @throws dev.zelotype.error.MisuseException if one is null, or a checked exception that the method does not
+     *     declare
      */
     public final ExpectedDoing<D, O> fails(Throwable first, Throwable... more) {
         statement.fails(first, more);
@@ -126,7 +128,7 @@ public class ExpectedDoing<D extends Shape, O extends Around> {
     }
 
     /**
-     * Calls the real code: the spied object's, or the code that the doubled type itself has.
+     * Runs the real code: the spied object's, or the doubled type's own.
      *
      * @return this statement, to add further answers to
      * @throws dev.zelotype.error.MisuseException if the method has no real code

@@ -7,7 +7,7 @@ import dev.zelotype.engine.statement.Expectation;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: a query with no free parameters that is expected: say what it answers
+ * For tests: a query with no free parameters that is expected: say the answer
  * and how often it happens.
  *
  * @param <R> the type of the value that is returned
@@ -27,7 +27,7 @@ public final class ExpectedQuery0<R extends @Nullable Object>
     }
 
     /**
-     * Expects no call. That completes the statement, since there is nothing to answer.
+     * Expects no call. That completes the statement, because there is nothing to answer.
      */
     public void never() {
         statement.count(0, 0);

@@ -10,7 +10,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: a query with two free parameters that is expected: narrow it, then say what it answers
+ * For tests: a query with two free parameters that is expected: narrow it, then say the answer
  * and how often it happens.
  *
  * @param <A> the type of the first parameter
@@ -67,9 +67,9 @@ public final class ExpectedQuery2<A extends @Nullable Object, B extends @Nullabl
     }
 
     /**
-     * Answers from a table: a call whose arguments the table does not list is not covered by this statement.
+     * Answers from a table: a call whose arguments are not in the table is not covered by this statement.
      *
-     * @param table the answers by arguments; copied now
+     * @param table the answers by arguments; copied immediately
      * @return the statement, to add further answers to
      */
     public ExpectedAnswering<Query2<A, B, R>, Act2<A, B>, AroundQuery2<A, B, R>, R> returnsFrom(
@@ -79,7 +79,7 @@ public final class ExpectedQuery2<A extends @Nullable Object, B extends @Nullabl
     }
 
     /**
-     * Expects no call. That completes the statement, since there is nothing to answer.
+     * Expects no call. That completes the statement, because there is nothing to answer.
      */
     public void never() {
         statement.count(0, 0);

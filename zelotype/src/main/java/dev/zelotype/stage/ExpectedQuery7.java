@@ -10,7 +10,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: a query with seven free parameters that is expected: narrow it, then say what it answers
+ * For tests: a query with seven free parameters that is expected: narrow it, then say the answer
  * and how often it happens.
  *
  * @param <A> the type of the first parameter
@@ -93,9 +93,9 @@ public final class ExpectedQuery7<
     }
 
     /**
-     * Answers from a table: a call whose arguments the table does not list is not covered by this statement.
+     * Answers from a table: a call whose arguments are not in the table is not covered by this statement.
      *
-     * @param table the answers by arguments; copied now
+     * @param table the answers by arguments; copied immediately
      * @return the statement, to add further answers to
      */
     public ExpectedAnswering<
@@ -115,7 +115,7 @@ public final class ExpectedQuery7<
     }
 
     /**
-     * Expects no call. That completes the statement, since there is nothing to answer.
+     * Expects no call. That completes the statement, because there is nothing to answer.
      */
     public void never() {
         statement.count(0, 0);

@@ -10,8 +10,8 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: the arguments of the recorded calls that a pattern covers, in the order of the calls, as they were when it was
- * made. An unmodifiable list, which may hold null.
+ * For tests: the arguments of the recorded calls that a pattern covers, in call order, as of the time of this list's
+ * creation. An unmodifiable list, which may contain null.
  *
  * <pre>{@code
  * List<String> names = recorded(mount::slewTo).map(SkyTarget::name);
@@ -31,15 +31,15 @@ public sealed class Recorded<A extends @Nullable Object> extends AbstractList<A>
     /**
      * For the facade only.
      *
-     * @param check what covers the calls
-     * @param typed makes what the list holds of the arguments of a call
+     * @param check whether a call is covered
+     * @param typed converts the arguments of a call to an element
      */
     @SuppressWarnings("exports")
     public Recorded(Check check, Function<@Nullable Object[], A> typed) {
         this.check = check;
         List<A> recorded = new ArrayList<>();
         check.recordedArguments().forEach(arguments -> recorded.add(typed.apply(arguments)));
-        // Not a copy that refuses null, since an argument may be null.
+        // Not a copy that refuses null, because an argument may be null.
         this.all = Collections.unmodifiableList(recorded);
     }
 
@@ -54,7 +54,7 @@ public sealed class Recorded<A extends @Nullable Object> extends AbstractList<A>
     }
 
     /**
-     * The same as a list that is nothing else.
+     * Returns a plain list with the same elements.
      *
      * @return the list, unmodifiable
      */
@@ -63,10 +63,10 @@ public sealed class Recorded<A extends @Nullable Object> extends AbstractList<A>
     }
 
     /**
-     * What a function makes of each.
+     * Applies a function to each element.
      *
      * @param each the function
-     * @param <R> the type of what it makes
+     * @param <R> the type of the results
      * @return a list of the same length, unmodifiable
      */
     public final <R extends @Nullable Object> List<R> map(Function<? super A, ? extends R> each) {
@@ -76,9 +76,9 @@ public sealed class Recorded<A extends @Nullable Object> extends AbstractList<A>
     }
 
     /**
-     * The only one.
+     * Returns the only element.
      *
-     * @return what the only call was given
+     * @return the argument of the only call
      * @throws dev.zelotype.error.CheckFailure if there was no such call, or more than one
      */
     public final A single() {
@@ -87,9 +87,9 @@ public sealed class Recorded<A extends @Nullable Object> extends AbstractList<A>
     }
 
     /**
-     * The first.
+     * Returns the first element.
      *
-     * @return what the first call was given
+     * @return the argument of the first call
      * @throws dev.zelotype.error.CheckFailure if there was no such call
      */
     public final A first() {
@@ -98,9 +98,9 @@ public sealed class Recorded<A extends @Nullable Object> extends AbstractList<A>
     }
 
     /**
-     * The last.
+     * Returns the last element.
      *
-     * @return what the last call was given
+     * @return the argument of the last call
      * @throws dev.zelotype.error.CheckFailure if there was no such call
      */
     public final A last() {

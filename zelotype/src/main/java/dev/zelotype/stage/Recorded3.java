@@ -18,12 +18,12 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
         extends Recorded<Args3<A, B, C>> {
 
     /**
-     * Makes something of the arguments of a call.
+     * Converts the arguments of a call.
      *
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
-     * @param <R> the type of what it makes
+     * @param <R> the type of the results
      */
     @FunctionalInterface
     public interface Each<
@@ -33,7 +33,7 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
             R extends @Nullable Object> {
 
         /**
-         * Makes something of the arguments of a call.
+         * Converts the arguments of a call.
          *
          * @param first the first argument
          * @param second the second argument
@@ -46,7 +46,7 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
     /**
      * For the facade only.
      *
-     * @param check what covers the calls
+     * @param check whether a call is covered
      */
     @SuppressWarnings({"exports", "unchecked"})
     public Recorded3(Check check) {
@@ -54,11 +54,11 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
     }
 
     /**
-     * What a function makes of the arguments of each call.
+     * Applies a function to the arguments of each call.
      *
      * @param each the function
-     * @param <R> the type of what it makes
-     * @return a row a call, unmodifiable
+     * @param <R> the type of the results
+     * @return one row per call, unmodifiable
      */
     public <R extends @Nullable Object> List<R> map(Each<? super A, ? super B, ? super C, ? extends R> each) {
         return map(row -> each.of(row.first(), row.second(), row.third()));
@@ -66,7 +66,7 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
     /**
      * The first arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<A> firsts() {
         return map(row -> row.first());
@@ -74,7 +74,7 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
     /**
      * The second arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<B> seconds() {
         return map(row -> row.second());
@@ -82,7 +82,7 @@ public final class Recorded3<A extends @Nullable Object, B extends @Nullable Obj
     /**
      * The third arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<C> thirds() {
         return map(row -> row.third());

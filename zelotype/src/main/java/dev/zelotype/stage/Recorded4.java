@@ -23,13 +23,13 @@ public final class Recorded4<
         extends Recorded<Args4<A, B, C, D>> {
 
     /**
-     * Makes something of the arguments of a call.
+     * Converts the arguments of a call.
      *
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
-     * @param <R> the type of what it makes
+     * @param <R> the type of the results
      */
     @FunctionalInterface
     public interface Each<
@@ -40,7 +40,7 @@ public final class Recorded4<
             R extends @Nullable Object> {
 
         /**
-         * Makes something of the arguments of a call.
+         * Converts the arguments of a call.
          *
          * @param first the first argument
          * @param second the second argument
@@ -54,7 +54,7 @@ public final class Recorded4<
     /**
      * For the facade only.
      *
-     * @param check what covers the calls
+     * @param check whether a call is covered
      */
     @SuppressWarnings({"exports", "unchecked"})
     public Recorded4(Check check) {
@@ -62,11 +62,11 @@ public final class Recorded4<
     }
 
     /**
-     * What a function makes of the arguments of each call.
+     * Applies a function to the arguments of each call.
      *
      * @param each the function
-     * @param <R> the type of what it makes
-     * @return a row a call, unmodifiable
+     * @param <R> the type of the results
+     * @return one row per call, unmodifiable
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? extends R> each) {
@@ -75,7 +75,7 @@ public final class Recorded4<
     /**
      * The first arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<A> firsts() {
         return map(row -> row.first());
@@ -83,7 +83,7 @@ public final class Recorded4<
     /**
      * The second arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<B> seconds() {
         return map(row -> row.second());
@@ -91,7 +91,7 @@ public final class Recorded4<
     /**
      * The third arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<C> thirds() {
         return map(row -> row.third());
@@ -99,7 +99,7 @@ public final class Recorded4<
     /**
      * The fourth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<D> fourths() {
         return map(row -> row.fourth());

@@ -25,14 +25,14 @@ public final class Recorded5<
         extends Recorded<Args5<A, B, C, D, E>> {
 
     /**
-     * Makes something of the arguments of a call.
+     * Converts the arguments of a call.
      *
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
      * @param <C> the type of the third parameter
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
-     * @param <R> the type of what it makes
+     * @param <R> the type of the results
      */
     @FunctionalInterface
     public interface Each<
@@ -44,7 +44,7 @@ public final class Recorded5<
             R extends @Nullable Object> {
 
         /**
-         * Makes something of the arguments of a call.
+         * Converts the arguments of a call.
          *
          * @param first the first argument
          * @param second the second argument
@@ -59,7 +59,7 @@ public final class Recorded5<
     /**
      * For the facade only.
      *
-     * @param check what covers the calls
+     * @param check whether a call is covered
      */
     @SuppressWarnings({"exports", "unchecked"})
     public Recorded5(Check check) {
@@ -70,11 +70,11 @@ public final class Recorded5<
     }
 
     /**
-     * What a function makes of the arguments of each call.
+     * Applies a function to the arguments of each call.
      *
      * @param each the function
-     * @param <R> the type of what it makes
-     * @return a row a call, unmodifiable
+     * @param <R> the type of the results
+     * @return one row per call, unmodifiable
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? super E, ? extends R> each) {
@@ -83,7 +83,7 @@ public final class Recorded5<
     /**
      * The first arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<A> firsts() {
         return map(row -> row.first());
@@ -91,7 +91,7 @@ public final class Recorded5<
     /**
      * The second arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<B> seconds() {
         return map(row -> row.second());
@@ -99,7 +99,7 @@ public final class Recorded5<
     /**
      * The third arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<C> thirds() {
         return map(row -> row.third());
@@ -107,7 +107,7 @@ public final class Recorded5<
     /**
      * The fourth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<D> fourths() {
         return map(row -> row.fourth());
@@ -115,7 +115,7 @@ public final class Recorded5<
     /**
      * The fifth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<E> fifths() {
         return map(row -> row.fifth());

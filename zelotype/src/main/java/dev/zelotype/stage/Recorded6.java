@@ -27,7 +27,7 @@ public final class Recorded6<
         extends Recorded<Args6<A, B, C, D, E, F>> {
 
     /**
-     * Makes something of the arguments of a call.
+     * Converts the arguments of a call.
      *
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
@@ -35,7 +35,7 @@ public final class Recorded6<
      * @param <D> the type of the fourth parameter
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
-     * @param <R> the type of what it makes
+     * @param <R> the type of the results
      */
     @FunctionalInterface
     public interface Each<
@@ -48,7 +48,7 @@ public final class Recorded6<
             R extends @Nullable Object> {
 
         /**
-         * Makes something of the arguments of a call.
+         * Converts the arguments of a call.
          *
          * @param first the first argument
          * @param second the second argument
@@ -64,7 +64,7 @@ public final class Recorded6<
     /**
      * For the facade only.
      *
-     * @param check what covers the calls
+     * @param check whether a call is covered
      */
     @SuppressWarnings({"exports", "unchecked"})
     public Recorded6(Check check) {
@@ -76,11 +76,11 @@ public final class Recorded6<
     }
 
     /**
-     * What a function makes of the arguments of each call.
+     * Applies a function to the arguments of each call.
      *
      * @param each the function
-     * @param <R> the type of what it makes
-     * @return a row a call, unmodifiable
+     * @param <R> the type of the results
+     * @return one row per call, unmodifiable
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? super E, ? super F, ? extends R> each) {
@@ -89,7 +89,7 @@ public final class Recorded6<
     /**
      * The first arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<A> firsts() {
         return map(row -> row.first());
@@ -97,7 +97,7 @@ public final class Recorded6<
     /**
      * The second arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<B> seconds() {
         return map(row -> row.second());
@@ -105,7 +105,7 @@ public final class Recorded6<
     /**
      * The third arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<C> thirds() {
         return map(row -> row.third());
@@ -113,7 +113,7 @@ public final class Recorded6<
     /**
      * The fourth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<D> fourths() {
         return map(row -> row.fourth());
@@ -121,7 +121,7 @@ public final class Recorded6<
     /**
      * The fifth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<E> fifths() {
         return map(row -> row.fifth());
@@ -129,7 +129,7 @@ public final class Recorded6<
     /**
      * The sixth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<F> sixths() {
         return map(row -> row.sixth());

@@ -29,7 +29,7 @@ public final class Recorded7<
         extends Recorded<Args7<A, B, C, D, E, F, G>> {
 
     /**
-     * Makes something of the arguments of a call.
+     * Converts the arguments of a call.
      *
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
@@ -38,7 +38,7 @@ public final class Recorded7<
      * @param <E> the type of the fifth parameter
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
-     * @param <R> the type of what it makes
+     * @param <R> the type of the results
      */
     @FunctionalInterface
     public interface Each<
@@ -52,7 +52,7 @@ public final class Recorded7<
             R extends @Nullable Object> {
 
         /**
-         * Makes something of the arguments of a call.
+         * Converts the arguments of a call.
          *
          * @param first the first argument
          * @param second the second argument
@@ -69,7 +69,7 @@ public final class Recorded7<
     /**
      * For the facade only.
      *
-     * @param check what covers the calls
+     * @param check whether a call is covered
      */
     @SuppressWarnings({"exports", "unchecked"})
     public Recorded7(Check check) {
@@ -86,11 +86,11 @@ public final class Recorded7<
     }
 
     /**
-     * What a function makes of the arguments of each call.
+     * Applies a function to the arguments of each call.
      *
      * @param each the function
-     * @param <R> the type of what it makes
-     * @return a row a call, unmodifiable
+     * @param <R> the type of the results
+     * @return one row per call, unmodifiable
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? super E, ? super F, ? super G, ? extends R> each) {
@@ -100,7 +100,7 @@ public final class Recorded7<
     /**
      * The first arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<A> firsts() {
         return map(row -> row.first());
@@ -108,7 +108,7 @@ public final class Recorded7<
     /**
      * The second arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<B> seconds() {
         return map(row -> row.second());
@@ -116,7 +116,7 @@ public final class Recorded7<
     /**
      * The third arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<C> thirds() {
         return map(row -> row.third());
@@ -124,7 +124,7 @@ public final class Recorded7<
     /**
      * The fourth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<D> fourths() {
         return map(row -> row.fourth());
@@ -132,7 +132,7 @@ public final class Recorded7<
     /**
      * The fifth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<E> fifths() {
         return map(row -> row.fifth());
@@ -140,7 +140,7 @@ public final class Recorded7<
     /**
      * The sixth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<F> sixths() {
         return map(row -> row.sixth());
@@ -148,7 +148,7 @@ public final class Recorded7<
     /**
      * The seventh arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<G> sevenths() {
         return map(row -> row.seventh());

@@ -31,7 +31,7 @@ public final class Recorded8<
         extends Recorded<Args8<A, B, C, D, E, F, G, H>> {
 
     /**
-     * Makes something of the arguments of a call.
+     * Converts the arguments of a call.
      *
      * @param <A> the type of the first parameter
      * @param <B> the type of the second parameter
@@ -41,7 +41,7 @@ public final class Recorded8<
      * @param <F> the type of the sixth parameter
      * @param <G> the type of the seventh parameter
      * @param <H> the type of the eighth parameter
-     * @param <R> the type of what it makes
+     * @param <R> the type of the results
      */
     @FunctionalInterface
     public interface Each<
@@ -56,7 +56,7 @@ public final class Recorded8<
             R extends @Nullable Object> {
 
         /**
-         * Makes something of the arguments of a call.
+         * Converts the arguments of a call.
          *
          * @param first the first argument
          * @param second the second argument
@@ -74,7 +74,7 @@ public final class Recorded8<
     /**
      * For the facade only.
      *
-     * @param check what covers the calls
+     * @param check whether a call is covered
      */
     @SuppressWarnings({"exports", "unchecked"})
     public Recorded8(Check check) {
@@ -92,11 +92,11 @@ public final class Recorded8<
     }
 
     /**
-     * What a function makes of the arguments of each call.
+     * Applies a function to the arguments of each call.
      *
      * @param each the function
-     * @param <R> the type of what it makes
-     * @return a row a call, unmodifiable
+     * @param <R> the type of the results
+     * @return one row per call, unmodifiable
      */
     public <R extends @Nullable Object> List<R> map(
             Each<? super A, ? super B, ? super C, ? super D, ? super E, ? super F, ? super G, ? super H, ? extends R>
@@ -114,7 +114,7 @@ public final class Recorded8<
     /**
      * The first arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<A> firsts() {
         return map(row -> row.first());
@@ -122,7 +122,7 @@ public final class Recorded8<
     /**
      * The second arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<B> seconds() {
         return map(row -> row.second());
@@ -130,7 +130,7 @@ public final class Recorded8<
     /**
      * The third arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<C> thirds() {
         return map(row -> row.third());
@@ -138,7 +138,7 @@ public final class Recorded8<
     /**
      * The fourth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<D> fourths() {
         return map(row -> row.fourth());
@@ -146,7 +146,7 @@ public final class Recorded8<
     /**
      * The fifth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<E> fifths() {
         return map(row -> row.fifth());
@@ -154,7 +154,7 @@ public final class Recorded8<
     /**
      * The sixth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<F> sixths() {
         return map(row -> row.sixth());
@@ -162,7 +162,7 @@ public final class Recorded8<
     /**
      * The seventh arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<G> sevenths() {
         return map(row -> row.seventh());
@@ -170,7 +170,7 @@ public final class Recorded8<
     /**
      * The eighth arguments.
      *
-     * @return one a call, unmodifiable
+     * @return one per call, unmodifiable
      */
     public List<H> eighths() {
         return map(row -> row.eighth());

@@ -27,10 +27,10 @@ public final class SupposedQuery0<R extends @Nullable Object> extends Answering<
         super(statement);
     }
     /**
-     * Says how the answer is compared with that of a real object where {@code equals} does not serve, for claims that
-     * are held against one; a stub takes no notice of it.
+     * Sets how the answer is compared with that of a real object if {@code equals} is not suitable, for claims that are
+     * checked against one; a stub ignores it.
      *
-     * @param alike given the claimed value and the real one, says whether they are alike
+     * @param alike given the claimed value and the real one, tells whether they are alike
      * @return this statement, to go on with
      */
     @SuppressWarnings("unchecked")
@@ -40,9 +40,9 @@ public final class SupposedQuery0<R extends @Nullable Object> extends Answering<
     }
 
     /**
-     * As {@link #comparedBy(BiPredicate)}, by what is to be equal of both.
+     * As {@link #comparedBy(BiPredicate)}, by a part that must be equal.
      *
-     * @param key takes from a value what counts
+     * @param key returns the part of a value to compare
      * @return this statement, to go on with
      */
     public SupposedQuery0<R> comparedBy(Function<? super R, ?> key) {

@@ -84,9 +84,9 @@ public final class SupposedQuery1<A extends @Nullable Object, R extends @Nullabl
     }
 
     /**
-     * Answers from a table: a call whose arguments the table does not list is not covered by this statement.
+     * Answers from a table: a call whose arguments are not in the table is not covered by this statement.
      *
-     * @param table the answers by arguments; copied now
+     * @param table the answers by arguments; copied immediately
      * @return the statement, to add further answers to
      */
     public Answering<Query1<A, R>, Act1<A>, AroundQuery1<A, R>, R> returnsFrom(Map<A, ? extends R> table) {
@@ -94,10 +94,10 @@ public final class SupposedQuery1<A extends @Nullable Object, R extends @Nullabl
         return this;
     }
     /**
-     * Says how the answer is compared with that of a real object where {@code equals} does not serve, for claims that
-     * are held against one; a stub takes no notice of it.
+     * Sets how the answer is compared with that of a real object if {@code equals} is not suitable, for claims that are
+     * checked against one; a stub ignores it.
      *
-     * @param alike given the claimed value and the real one, says whether they are alike
+     * @param alike given the claimed value and the real one, tells whether they are alike
      * @return this statement, to go on with
      */
     @SuppressWarnings("unchecked")
@@ -107,9 +107,9 @@ public final class SupposedQuery1<A extends @Nullable Object, R extends @Nullabl
     }
 
     /**
-     * As {@link #comparedBy(BiPredicate)}, by what is to be equal of both.
+     * As {@link #comparedBy(BiPredicate)}, by a part that must be equal.
      *
-     * @param key takes from a value what counts
+     * @param key returns the part of a value to compare
      * @return this statement, to go on with
      */
     public SupposedQuery1<A, R> comparedBy(Function<? super R, ?> key) {

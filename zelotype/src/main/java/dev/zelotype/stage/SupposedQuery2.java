@@ -82,9 +82,9 @@ public final class SupposedQuery2<A extends @Nullable Object, B extends @Nullabl
     }
 
     /**
-     * Answers from a table: a call whose arguments the table does not list is not covered by this statement.
+     * Answers from a table: a call whose arguments are not in the table is not covered by this statement.
      *
-     * @param table the answers by arguments; copied now
+     * @param table the answers by arguments; copied immediately
      * @return the statement, to add further answers to
      */
     public Answering<Query2<A, B, R>, Act2<A, B>, AroundQuery2<A, B, R>, R> returnsFrom(
@@ -93,10 +93,10 @@ public final class SupposedQuery2<A extends @Nullable Object, B extends @Nullabl
         return this;
     }
     /**
-     * Says how the answer is compared with that of a real object where {@code equals} does not serve, for claims that
-     * are held against one; a stub takes no notice of it.
+     * Sets how the answer is compared with that of a real object if {@code equals} is not suitable, for claims that are
+     * checked against one; a stub ignores it.
      *
-     * @param alike given the claimed value and the real one, says whether they are alike
+     * @param alike given the claimed value and the real one, tells whether they are alike
      * @return this statement, to go on with
      */
     @SuppressWarnings("unchecked")
@@ -106,9 +106,9 @@ public final class SupposedQuery2<A extends @Nullable Object, B extends @Nullabl
     }
 
     /**
-     * As {@link #comparedBy(BiPredicate)}, by what is to be equal of both.
+     * As {@link #comparedBy(BiPredicate)}, by a part that must be equal.
      *
-     * @param key takes from a value what counts
+     * @param key returns the part of a value to compare
      * @return this statement, to go on with
      */
     public SupposedQuery2<A, B, R> comparedBy(Function<? super R, ?> key) {

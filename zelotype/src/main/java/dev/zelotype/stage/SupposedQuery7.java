@@ -120,9 +120,9 @@ public final class SupposedQuery7<
     }
 
     /**
-     * Answers from a table: a call whose arguments the table does not list is not covered by this statement.
+     * Answers from a table: a call whose arguments are not in the table is not covered by this statement.
      *
-     * @param table the answers by arguments; copied now
+     * @param table the answers by arguments; copied immediately
      * @return the statement, to add further answers to
      */
     public Answering<Query7<A, B, C, D, E, F, G, R>, Act7<A, B, C, D, E, F, G>, AroundQuery7<A, B, C, D, E, F, G, R>, R>
@@ -140,10 +140,10 @@ public final class SupposedQuery7<
         return this;
     }
     /**
-     * Says how the answer is compared with that of a real object where {@code equals} does not serve, for claims that
-     * are held against one; a stub takes no notice of it.
+     * Sets how the answer is compared with that of a real object if {@code equals} is not suitable, for claims that are
+     * checked against one; a stub ignores it.
      *
-     * @param alike given the claimed value and the real one, says whether they are alike
+     * @param alike given the claimed value and the real one, tells whether they are alike
      * @return this statement, to go on with
      */
     @SuppressWarnings("unchecked")
@@ -153,9 +153,9 @@ public final class SupposedQuery7<
     }
 
     /**
-     * As {@link #comparedBy(BiPredicate)}, by what is to be equal of both.
+     * As {@link #comparedBy(BiPredicate)}, by a part that must be equal.
      *
-     * @param key takes from a value what counts
+     * @param key returns the part of a value to compare
      * @return this statement, to go on with
      */
     public SupposedQuery7<A, B, C, D, E, F, G, R> comparedBy(Function<? super R, ?> key) {

@@ -35,7 +35,7 @@ public record Proposal(
         TreeSet<String> named = new TreeSet<>(imports);
         named.removeIf(each -> !statement.contains(each.substring(each.lastIndexOf('.') + 1)));
         imports = named;
-        // A class is named as it is; no variable holds it.
+        // A class is named directly; no variable holds it.
         receivers = receivers.stream().filter(each -> !each.type().isEmpty()).toList();
     }
 }

@@ -35,7 +35,7 @@ final class FindingText {
     Finding of(Weight weight, Group group) {
         Set<String> reaching = new LinkedHashSet<>();
         if (group.passed) {
-            // The statement is counted out for this one.
+            // The count in the statement is the one of this test.
             reaching.add(group.test);
         }
         reaching.addAll(group.tests);

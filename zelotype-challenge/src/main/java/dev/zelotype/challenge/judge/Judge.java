@@ -95,7 +95,7 @@ public final class Judge {
             if (group.noticed || groups.isSaidAlready(group)) {
                 continue;
             } else if (group.passed && group.kind == ChangeKind.ORDER) {
-                // One question a test is enough to think of the others.
+                // One question per test is enough to make its author think of similar ones.
                 orders.putIfAbsent(group.test, texts.of(Weight.QUESTION, group));
             } else if (group.passed) {
                 findings.add(texts.of(group.isQuestion() ? Weight.QUESTION : Weight.GAP, group));

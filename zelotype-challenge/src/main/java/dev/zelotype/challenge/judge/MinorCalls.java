@@ -45,7 +45,7 @@ final class MinorCalls {
         if (TYPES.stream().anyMatch(type::startsWith)) {
             return true;
         }
-        // What gives an answer that is used measures something for the subject, as a rain gauge does.
+        // A query whose answer is used measures something for the subject, like a rain gauge.
         return place.isCommand() && NAMES.matcher(place.simpleType()).matches();
     }
 }

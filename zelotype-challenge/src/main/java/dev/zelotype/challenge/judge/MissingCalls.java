@@ -59,7 +59,7 @@ final class MissingCalls {
             }
             for (Baseline test : ofType) {
                 if (test.sites().isEmpty() && !test.callsSubject()) {
-                    // It has no subject that could make a call too many.
+                    // It has no subject that could make the additional call.
                     continue;
                 }
                 Set<String> made = new HashSet<>();

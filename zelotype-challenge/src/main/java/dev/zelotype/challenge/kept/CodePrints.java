@@ -57,7 +57,7 @@ public final class CodePrints {
             if (Files.isDirectory(each)) {
                 read(each, roots.contains(each));
             } else if (Files.isRegularFile(each)) {
-                // A jar is another one if it is longer or shorter, or called otherwise.
+                // A jar counts as changed if its size or name differs.
                 others.append(each.getFileName())
                         .append(' ')
                         .append(each.toFile().length())
@@ -134,7 +134,7 @@ public final class CodePrints {
         while (!open.isEmpty()) {
             for (String text : classes.get(open.pop()).texts()) {
                 reach(text, reached, open);
-                // Names as reflection takes them.
+                // Names in the form that reflection accepts.
                 reach(text.replace('.', '/'), reached, open);
                 Matcher found = IN_DESCRIPTOR.matcher(text);
                 while (found.find()) {

@@ -123,7 +123,7 @@ public final class KeptFile {
                 }
             }
         } catch (IOException | RuntimeException e) {
-            // Whatever a damaged line makes of the reader, it is of no use.
+            // Whatever exception a damaged line causes, the line is unusable.
             lost.accept(file + " is damaged, so it was not read");
             return null;
         }

@@ -148,7 +148,7 @@ public final class Lane {
                 return;
             }
             if (message instanceof Message.End) {
-                // A test that was not even found again says nothing.
+                // A test that was not found any more shows nothing.
                 open.values().forEach(each -> schedule.done(each, Verdict.ABORTED));
                 return;
             } else if (message instanceof Message.Began began) {
@@ -200,7 +200,7 @@ public final class Lane {
             List<CallPlace> failedChecks,
             boolean otherwise) {
         if (change.isEmpty() && verdict != Verdict.PASSED) {
-            // It failed before anything was disturbed: the JVM is not clean any more.
+            // It failed before anything was disturbed: the state of the JVM is damaged.
             giveUp();
             if (tries.merge(done, 1, Integer::sum) < TRIES) {
                 schedule.again(done);
@@ -249,7 +249,7 @@ public final class Lane {
         }
         Disturbance away = current == null ? null : open.remove(current);
         if (away != null && runaways.add(away)) {
-            // Once more, in a JVM that has run the test as it is before: it may have been the JVM that was slow.
+            // Once more, in a JVM that has run the test undisturbed before: perhaps only the JVM was slow.
             schedule.again(away);
         } else if (away != null) {
             schedule.done(away, Verdict.NOTICED);

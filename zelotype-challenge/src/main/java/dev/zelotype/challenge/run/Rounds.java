@@ -55,13 +55,13 @@ public final class Rounds {
         }
         for (int i = 0; i < lanes.size(); i++) {
             int lane = i;
-            // In the order of the tests, as it is told.
+            // In the order of the tests, for reporting.
             List<Baseline> own = tests.values().stream()
                     .filter(each -> laneOf(each.id()) == lane)
                     .toList();
             schedules.add(new Schedule(own, plan));
         }
-        // Which test notices a place first must not depend on how fast the lanes are.
+        // Which test notices a place first must not depend on the speed of the lanes.
         takesOver = !plan.once();
     }
 

@@ -128,7 +128,7 @@ public final class Trials implements AutoCloseable {
             } catch (IOException e) {
                 throw new ChallengeException("Statements cannot be compiled: " + e.getMessage() + ".", e);
             }
-            // What fails without naming a statement fails for all of them.
+            // An error without a place concerns all of them.
             sources.values().removeIf(each -> wrong.isEmpty() || wrong.contains(each.type));
         }
     }
@@ -178,7 +178,7 @@ public final class Trials implements AutoCloseable {
                 try {
                     return Files.readString(place, StandardCharsets.ISO_8859_1);
                 } catch (IOException e) {
-                    // Then an import too many is told.
+                    // Then a superfluous import is reported.
                     return "";
                 }
             }
@@ -191,7 +191,7 @@ public final class Trials implements AutoCloseable {
         try (Stream<Path> all = Files.walk(folder)) {
             all.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
         } catch (IOException e) {
-            // A file that is left in the temporary folder does no harm.
+            // A file that remains in the temporary folder does no harm.
             return;
         }
     }

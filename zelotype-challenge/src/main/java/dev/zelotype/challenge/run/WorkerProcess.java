@@ -125,7 +125,7 @@ public final class WorkerProcess implements AutoCloseable {
             try {
                 return Wire.message(line);
             } catch (IllegalArgumentException | NoSuchElementException e) {
-                // What the JVM itself prints, such as a warning, is nothing that the worker tells.
+                // Output of the JVM itself, such as a warning, is not a message of the worker.
                 error(line);
             }
         }

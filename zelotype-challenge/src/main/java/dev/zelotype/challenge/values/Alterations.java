@@ -113,7 +113,7 @@ public final class Alterations {
         try {
             return Objects.deepEquals(value, other);
         } catch (RuntimeException e) {
-            // A value that cannot be compared with another is not the same.
+            // A value that cannot be compared counts as different.
             return false;
         }
     }
@@ -123,7 +123,7 @@ public final class Alterations {
         try {
             return code.get();
         } catch (RuntimeException e) {
-            // Beyond what the type can hold, or refused by the type itself: then this other value does not exist.
+            // Out of the type's range, or refused by the type: then this other value does not exist.
             return null;
         }
     }

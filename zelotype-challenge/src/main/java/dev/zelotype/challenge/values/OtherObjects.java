@@ -54,7 +54,7 @@ final class OtherObjects {
             Object part = part(record, components[i]);
             List<Object> others = new ArrayList<>(Alterations.of(part, components[i].getGenericType(), depth + 1));
             if (part instanceof Number number) {
-                // A record that refuses what is far off may take what is near.
+                // A record that refuses very different values may accept similar ones.
                 others.addAll(OtherValues.near(number));
             }
             for (Object other : others) {
@@ -72,7 +72,7 @@ final class OtherObjects {
             component.getAccessor().setAccessible(true);
             return component.getAccessor().invoke(record);
         } catch (ReflectiveOperationException | RuntimeException e) {
-            // A record that does not show a part is as if it had none.
+            // A component that cannot be read is ignored.
             return null;
         }
     }
@@ -97,7 +97,7 @@ final class OtherObjects {
             constructor.setAccessible(true);
             return constructor.newInstance(values);
         } catch (ReflectiveOperationException | RuntimeException e) {
-            // A record that refuses other values has no other.
+            // A record that refuses other values has no replacement.
             return null;
         }
     }
@@ -120,7 +120,7 @@ final class OtherObjects {
                 }
                 return (Throwable) constructor.newInstance(arguments);
             } catch (ReflectiveOperationException | RuntimeException e) {
-                // Perhaps the next constructor does.
+                // Perhaps the next constructor works.
                 continue;
             }
         }
@@ -190,7 +190,7 @@ final class OtherObjects {
             }
             return copy;
         } catch (ReflectiveOperationException | RuntimeException e) {
-            // What cannot be copied has no other that could be made up from it.
+            // A value that cannot be copied has no replacement.
             return null;
         }
     }
@@ -208,7 +208,7 @@ final class OtherObjects {
         try {
             return List.of(Zelotype.stub(type, "another " + type.getSimpleName()));
         } catch (RuntimeException e) {
-            // A type that cannot be doubled has no other value that could be made up.
+            // A type that cannot be doubled has no replacement.
             return List.of();
         }
     }

@@ -66,7 +66,7 @@ final class Recorder {
             makeLate("");
             Disturbance wanted = disturbance;
             if (wanted != null && wanted.kind() == ChangeKind.EXTRA && applied.isEmpty()) {
-                // Said before, since it may be refused.
+                // Recorded first, because the call may be refused.
                 applied = "made as well";
                 if (!CallMemory.make(scene, wanted.site())) {
                     applied = "";
@@ -154,7 +154,7 @@ final class Recorder {
         String site = "result " + owner + "." + signature;
         synchronized (this) {
             int occurrence = occurrences.merge(site, 1, Integer::sum) - 1;
-            // Where nothing was returned, nothing need be looked at.
+            // Without a result there is nothing to check.
             List<Object> others = result == null ? List.of() : Alterations.of(result, method.getGenericReturnType());
             if (wanted == null) {
                 noteResult(site, occurrence, owner, signature, others.size());

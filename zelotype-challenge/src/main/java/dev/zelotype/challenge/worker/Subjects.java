@@ -90,7 +90,7 @@ final class Subjects {
             try {
                 return type.isAssignableFrom(Class.forName(name, false, type.getClassLoader()));
             } catch (ClassNotFoundException | LinkageError e) {
-                // A class that its loader cannot see is none of its.
+                // A class that its loader cannot see is not one of its subjects.
                 return false;
             }
         }
@@ -131,7 +131,7 @@ final class Subjects {
             called = called || known.isOneOf(KNOWN);
             return known.isOneOf(copy()) ? known.method(name, descriptor) : null;
         } catch (ClassNotFoundException | LinkageError e) {
-            // What cannot be looked into is left alone.
+            // Unreadable classes are left alone.
             return null;
         }
     }

@@ -109,7 +109,7 @@ final class TestClasses {
             String code = new String(file.readAllBytes(), StandardCharsets.ISO_8859_1);
             return TEST_CODE.stream().anyMatch(code::contains);
         } catch (IOException e) {
-            // What cannot be read is taken for what most classes are.
+            // An unreadable class is treated like most classes.
             return false;
         }
     }
@@ -128,7 +128,7 @@ final class TestClasses {
             Class<?> type = Class.forName(name, false, Thread.currentThread().getContextClassLoader());
             for (Class<?> each = type; each != null; each = each.getEnclosingClass()) {
                 for (Annotation annotation : each.getAnnotations()) {
-                    // By name: tests of other hosts need no JUnit module of Zelotype's.
+                    // By name: tests of other hosts need not have Zelotype's JUnit module.
                     if (annotation.annotationType().getName().equals(WITH_DOUBLES)) {
                         Object said = annotation
                                 .annotationType()
@@ -139,7 +139,7 @@ final class TestClasses {
                 }
             }
         } catch (ReflectiveOperationException | LinkageError e) {
-            // A test without a class, or whose annotation is of another version, says nothing.
+            // A test without a class, or with an annotation of another version, sets nothing.
             return NOTHING;
         }
         return names.isEmpty() ? NOTHING : CallPlace.named(String.join(",", names));

@@ -199,7 +199,7 @@ public final class Worker {
                     ClassNameFilter.includeClassNamePatterns(plan.patterns().toArray(new String[0])));
         }
         if (!plan.ofShard().isEmpty()) {
-            // Not each by its name: a class that holds no tests, named so, may refuse the whole discovery.
+            // Not each by its name: a class with a test's name but no tests may make the whole discovery fail.
             request.filters(new ShardFilter(Set.copyOf(plan.ofShard())));
         }
         if (!plan.includedClasses().isEmpty()) {
@@ -269,7 +269,7 @@ public final class Worker {
             request.configurationParameter(each.substring(0, equals), each.substring(equals + 1));
         }
         return request.configurationParameter("junit.jupiter.execution.parallel.enabled", "false")
-                // Of a failure its first line is told.
+                // Only the first line of a failure is reported.
                 .configurationParameter("junit.platform.stacktrace.pruning.enabled", "false")
                 .configurationParameter("zelotype.journal", "");
     }
@@ -360,7 +360,7 @@ public final class Worker {
         @Override
         public void executionFinished(TestIdentifier test, TestExecutionResult result) {
             if (!test.isTest()) {
-                // Its tests are not even run: a whole class whose set-up fails, or a whole engine.
+                // Its tests do not even run: a whole class whose set-up fails, or a whole engine.
                 result.getThrowable()
                         .filter(failure -> disturbances.isEmpty() && trial == null)
                         .ifPresent(failure -> tell(new Message.Note(

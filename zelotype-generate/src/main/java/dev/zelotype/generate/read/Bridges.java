@@ -33,7 +33,7 @@ public final class Bridges {
             try {
                 urls.add(entry.toUri().toURL());
             } catch (MalformedURLException e) {
-                // What no class can be loaded from holds none.
+                // A class that cannot be loaded has none.
                 continue;
             }
         }
@@ -60,7 +60,7 @@ public final class Bridges {
                 (method.isBridge() ? bridges : others).add(method.getName() + method.getParameterCount());
             }
         } catch (ReflectiveOperationException | LinkageError | java.io.IOException e) {
-            // A class that needs what is not there tells nothing; the compiler will.
+            // A class with a missing dependency shows nothing; the compiler will report it.
             return Set.of();
         }
         bridges.removeAll(others);

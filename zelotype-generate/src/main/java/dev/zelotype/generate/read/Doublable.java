@@ -110,7 +110,7 @@ public final class Doublable {
                     && new String(in.readAllBytes(), StandardCharsets.ISO_8859_1)
                             .contains("Ljdk/internal/javac/PreviewFeature;");
         } catch (IOException e) {
-            // Who uses the type will be told.
+            // The compiler will report it where the type is used.
             return false;
         }
     }

@@ -91,7 +91,7 @@ final class MethodFinder {
             }
         }
         if (type.getKind() == ElementKind.INTERFACE) {
-            // Its doubles are classes anyway, and have what interfaces do not promise: clone.
+            // Its doubles are classes anyway, and have what interfaces do not declare: clone.
             for (ExecutableElement method : keysOfObject.keySet()) {
                 if (isOverridable(method) && isObjectMethod(method)) {
                     ofObject.putIfAbsent(key(type, method), new Found(method, List.of()));

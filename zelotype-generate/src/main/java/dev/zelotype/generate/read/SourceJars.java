@@ -131,7 +131,7 @@ public final class SourceJars {
                     return parse(name, new String(zip.getInputStream(entry).readAllBytes(), StandardCharsets.UTF_8));
                 }
             } catch (IOException e) {
-                // Sources only give nicer names; a jar that cannot be read costs those.
+                // Sources only provide better names; an unreadable jar is not an error.
                 continue;
             }
         }

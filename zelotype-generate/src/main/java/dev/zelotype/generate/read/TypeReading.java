@@ -104,7 +104,7 @@ final class TypeReading {
         }
         if (type.getNestingKind() == NestingKind.TOP_LEVEL
                 && !type.getModifiers().contains(Modifier.PUBLIC)) {
-            // It may be in a file of another name, and the compiler warns whoever uses it.
+            // It may be in a file with another name, and the compiler warns about its use.
             warnings.add("auxiliaryclass");
         }
         if (isA(java.io.Serializable.class)) {
@@ -150,7 +150,7 @@ final class TypeReading {
                     names.refuse("extends " + supertype + ", not to be found on the class path");
                 } else if (supertype instanceof DeclaredType declared) {
                     if (SignatureTypes.isRaw(declared)) {
-                        // Whatever is passed to what it declares is unchecked.
+                        // Passing anything to its members is unchecked.
                         otherWarnings.add("unchecked");
                     }
                     if (seen.add(declared.asElement())) {
@@ -162,7 +162,7 @@ final class TypeReading {
                 }
             }
         } catch (RuntimeException e) {
-            // The compiler fails so, by a type of its own, where a class file names another that is not there.
+            // The compiler throws this, an exception of its own, if a class file refers to a missing one.
             names.refuse("cannot be read: " + e.getMessage());
         }
     }
@@ -355,7 +355,7 @@ final class TypeReading {
             warnings.add("removal");
         }
         Boolean forRemoval = deprecated.get(method.getSimpleName().toString());
-        // A compiler of another language may mark it without the annotation, and the double then has no annotation
+        // A compiler of another language may set the flag without the annotation, and then the double has no annotation
         // either.
         boolean annotated = method.getAnnotation(Deprecated.class) != null;
         if (!annotated && (forRemoval != null || elements.isDeprecated(method))) {

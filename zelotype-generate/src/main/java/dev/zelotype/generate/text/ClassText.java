@@ -194,7 +194,7 @@ public final class ClassText {
     static void lines(String lines, String indentation, StringBuilder out) {
         int done = 0;
         for (int at = lines.indexOf('\n'); at >= 0; at = lines.indexOf('\n', done)) {
-            // A part of a string is copied in one step, unlike a string with two positions.
+            // Copying a substring is faster than appending a range.
             out.append(indentation).append(lines.substring(done, at + 1));
             done = at + 1;
         }

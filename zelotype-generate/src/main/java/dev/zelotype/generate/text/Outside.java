@@ -107,7 +107,7 @@ public final class Outside {
             bound = wildcard.upper();
         }
         TypeName above = above(bound);
-        // What refers to itself ends there.
+        // Recursive bounds end there.
         return above.equals(ClassName.OBJECT) ? WildcardName.ANY : WildcardName.subtypeOf(above);
     }
 }

@@ -65,7 +65,7 @@ public final class SourceFile {
             names.put(mark, "");
             at = end;
         }
-        // Those of the same package need no import, so they come before what would take their names.
+        // Types of the same package need no import, so they get their simple names first.
         shorten(mark -> packageOf(mark).equals(packageName));
         shorten(mark -> mark.charAt(0) != Code.MENTIONED || packageOf(mark).equals("java.lang"));
         for (Map.Entry<String, String> each : names.entrySet()) {

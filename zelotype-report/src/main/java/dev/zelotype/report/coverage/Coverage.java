@@ -21,8 +21,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For Zelotype's own tools: which methods of each doubled type the tests exercise, and how. Memory is bounded by the
- * number of methods. For one thread.
+ * For Zelotype's own tools: which methods of each doubled type the tests use, and how. Memory is bounded by the number
+ * of methods. For one thread.
  *
  * <pre>{@code
  * Coverage coverage = new Coverage();
@@ -33,12 +33,12 @@ import org.jspecify.annotations.Nullable;
 public final class Coverage implements JournalSink {
 
     private final Map<String, Map<String, Counts>> types = new TreeMap<>();
-    /** What was supposed of each method. */
+    /** The suppositions about each method. */
     private final Map<Method, Set<String>> answers = new HashMap<>();
-    /** What came of claims; broken once is broken. */
+    /** Results of claims; a claim that was broken once counts as broken. */
     private final Map<Claimed, Boolean> claims = new HashMap<>();
 
-    /** How a test can mention a method, or call it. */
+    /** How a test can use a method. */
     private enum Way {
         SUPPOSED,
         EXPECTED,
@@ -59,7 +59,7 @@ public final class Coverage implements JournalSink {
 
     private record Claimed(Method method, String call) {}
 
-    /** In how many tests each way occurs. */
+    /** The number of tests for each use. */
     private static final class Counts {
         private final Map<Way, Integer> tests = new EnumMap<>(Way.class);
 
@@ -68,7 +68,7 @@ public final class Coverage implements JournalSink {
         }
     }
 
-    /** The ways that occur in one test, each once a method. */
+    /** The uses in one test, each once per method. */
     private final class InTest {
         private final Map<Way, Set<Method>> counted = new EnumMap<>(Way.class);
 
@@ -83,12 +83,12 @@ public final class Coverage implements JournalSink {
         }
     }
 
-    /** Starts with nothing. */
+    /** An empty coverage. */
     public Coverage() {}
 
-    /** In which order methods are listed. */
+    /** The order of methods. */
     public enum Order {
-        /** By type, then as the type lists its methods. */
+        /** By type, then in declaration order. */
         NAME(Comparator.comparing(Row::type)),
         /** Those that no test calls first. */
         LEAST(Comparator.comparingInt(Row::called)),
@@ -103,19 +103,19 @@ public final class Coverage implements JournalSink {
     }
 
     /**
-     * A method and the number of tests that spoke of it.
+     * A method and the number of tests that use it.
      *
      * @param type the binary name of the doubled type
      * @param method the method with the simple names of its parameter types
-     * @param supposed how many tests said what it answers
-     * @param expected how many expected it beforehand
-     * @param verified how many asked for it afterwards
-     * @param called in how many it was called
+     * @param supposed how many tests set its answer
+     * @param expected how many expected it
+     * @param verified how many verified it
+     * @param called how many called it
      * @param answers how many different answers the tests suppose
-     * @param backed how many of these a claim backs that a real object has kept
-     * @param broken how many of these a real object has broken
-     * @param failed in how many tests it failed: it threw, gave a future that did, or handed an exception over
-     *     to a callback
+     * @param backed how many of these are confirmed by a claim that holds
+     * @param broken how many of these are refuted by a broken claim
+     * @param failed in how many it failed: it threw, returned a future that failed, or passed an exception to a
+     *     callback
      */
     public record Row(
             String type,
@@ -130,7 +130,7 @@ public final class Coverage implements JournalSink {
             int failed) {
 
         /**
-         * How many answers were not compared with a real object.
+         * Returns how many answers were not compared with a real object.
          *
          * @return the number
          */
@@ -139,25 +139,25 @@ public final class Coverage implements JournalSink {
         }
 
         /**
-         * Whether tests call it, and none sees it fail.
+         * Tells whether tests call it, but never see it fail.
          *
-         * @return whether it was called, and never failed
+         * @return whether it was called and never failed
          */
         public boolean isNeverFailing() {
             return called > 0 && failed == 0;
         }
 
         /**
-         * Whether its type comes with a platform or a language.
+         * Tells whether its type belongs to a platform or a language.
          *
-         * @return whether it does, such as a type of the JDK
+         * @return whether it does, for example a type of the JDK
          */
         public boolean isOfPlatform() {
             return TypeNames.isOfPlatform(type);
         }
 
         /**
-         * Whether any test exercises it.
+         * Tells whether any test calls it.
          *
          * @return whether it was called
          */
@@ -200,7 +200,7 @@ public final class Coverage implements JournalSink {
     }
 
     /**
-     * Adds a claim that was held against a real object.
+     * Adds a claim that was checked against a real object.
      *
      * @param claim the claim
      */
@@ -233,15 +233,15 @@ public final class Coverage implements JournalSink {
     }
 
     /**
-     * All methods.
+     * Returns all methods.
      *
-     * @param order in which order
-     * @return one row a method
+     * @param order the order
+     * @return one row per method
      */
     public List<Row> rows(Order order) {
         List<Row> rows = new ArrayList<>();
         types.forEach((type, methods) -> methods.forEach((method, counts) -> {
-            // A constructor is a collaborator's only where a test replaces it.
+            // A constructor only counts as a collaborator if a test replaces it.
             boolean spokenOf = !counts.tests.isEmpty();
             if (spokenOf || !method.startsWith("new(")) {
                 rows.add(row(new Method(type, method), counts));
@@ -252,10 +252,10 @@ public final class Coverage implements JournalSink {
     }
 
     /**
-     * Leaves out types that come with a platform or a language: no project exercises all of a {@code ResultSet}.
+     * Leaves out types of a platform or a language: no project uses all of a {@code ResultSet}.
      *
-     * @param rows the methods to look at
-     * @return those of other types; all of them if every type is of that kind
+     * @param rows the methods to filter
+     * @return those of other types; all of them if there are no others
      */
     public static List<Row> own(List<Row> rows) {
         List<Row> own = rows.stream().filter(row -> !row.isOfPlatform()).toList();
@@ -263,10 +263,10 @@ public final class Coverage implements JournalSink {
     }
 
     /**
-     * How much is exercised.
+     * Returns the share of used methods.
      *
-     * @param rows the methods to look at
-     * @return the share of methods that a test calls, in percent; 100 if there is none
+     * @param rows the methods to filter
+     * @return the percentage of methods that a test calls; 100 if there are none
      */
     public static double percent(List<Row> rows) {
         long exercised = rows.stream().filter(Row::isExercised).count();

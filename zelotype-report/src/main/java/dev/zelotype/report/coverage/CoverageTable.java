@@ -20,7 +20,7 @@ public final class CoverageTable {
     private CoverageTable() {}
 
     /**
-     * Comma-separated values with a line of titles.
+     * Returns comma-separated values with a header line.
      *
      * @param rows the methods
      * @return lines
@@ -47,14 +47,14 @@ public final class CoverageTable {
         return out.toString();
     }
 
-    /** A cell of text by RFC 4180; one that a spreadsheet would take for a formula is kept from running. */
+    /** A text cell according to RFC 4180; a cell that a spreadsheet would treat as a formula is escaped. */
     private static String cell(String text) {
         String safe = !text.isEmpty() && "=+-@\t\r".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
         return '"' + safe.replace("\"", "\"\"") + '"';
     }
 
     /**
-     * A JSON object with the percentage and one object a method.
+     * Returns a JSON object with the percentage and one object per method.
      *
      * @param rows the methods
      * @return the text

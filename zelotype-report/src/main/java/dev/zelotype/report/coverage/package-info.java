@@ -1,5 +1,5 @@
 /**
- * For tools that show journals: which methods of each collaborator the tests exercise.
+ * For tools that show journals: which methods of each collaborator the tests use.
  */
 @NullMarked
 package dev.zelotype.report.coverage;

@@ -5,19 +5,19 @@ import dev.zelotype.conversation.TestStatement;
 import dev.zelotype.conversation.Verb;
 
 /**
- * For Zelotype's own tools: a place where a test looks as if it said more than it means, with a milder form. A hint, not
+ * For Zelotype's own tools: a place where a test probably requires more than intended, with a weaker form. A hint, not
  * a verdict.
  *
- * @param rule what was noticed
- * @param place the source file and line of the statement; empty for a test as a whole
+ * @param rule the rule
+ * @param place the source file and line of the statement; empty for a whole test
  * @param statement the statement, or the test
  * @param milder the form to write instead
  */
 public record Advice(Rule rule, String place, String statement, String milder) {
 
-    /** What makes a test brittle, or keeps it from failing. */
+    /** What makes a test brittle, or prevents it from failing. */
     public enum Rule {
-        /** A call is told what it answers, and asked for as well. */
+        /** The answer of a call is set, and the call is verified as well. */
         ANSWERED_AND_VERIFIED(
                 "A call that has a supposed answer is verified as well",
                 "The subject cannot have got the answer without the call, and its result shows it. The check only breaks"
@@ -27,25 +27,25 @@ public record Advice(Rule rule, String place, String statement, String milder) {
                 "A query is counted exactly",
                 "Asking changes nothing, so asking twice is not a fault. The count breaks when the subject caches, or asks"
                         + " again."),
-        /** A query has its place in the order of calls of several doubles. */
+        /** A query is part of an order of calls of several doubles. */
         QUERY_IN_ORDER(
                 "A query is part of an order over three doubles or more",
                 "Asking changes nothing, so it may be done earlier or later. The order breaks when it is."),
-        /** Every one of several arguments must equal a value. */
+        /** Each of several arguments must equal a value. */
         ALL_ARGUMENTS_PINNED(
                 "Every argument of the same call is pinned down in several tests",
                 "One test may mean them all. The others mean one of them, and break when any other changes."),
-        /** A double that is only asked must have no other call. */
+        /** A double with queries only must have no other call. */
         NOTHING_ELSE_OF_QUERIES(
                 "verifyNothingElse names a double that is only asked",
                 "Asking changes nothing, so another question is not a fault. The check breaks when the subject asks once"
                         + " more, or asks for something else."),
-        /** The time must be asked for an exact number of times. */
+        /** The time must be read an exact number of times. */
         EXACT_COUNT_OF_TIME(
                 "The time is asked for an exact number of times",
                 "How often a subject looks at the clock is its own affair. The count breaks when it logs or measures"
                         + " something."),
-        /** Commands were called, and neither a statement nor an assertion looks at anything. */
+        /** Commands were called, but no statement and no assertion checks anything. */
         NO_CHECK(
                 "A test makes its subject do something, and checks nothing",
                 "Neither a check of a double nor an assertion was found in its code, so it fails only if something is"
@@ -60,7 +60,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         }
 
         /**
-         * What was noticed, as a sentence.
+         * Returns what was noticed, as a sentence.
          *
          * @return the sentence, without a full stop
          */
@@ -69,7 +69,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         }
 
         /**
-         * Why it is brittle.
+         * Returns why it is brittle.
          *
          * @return a few sentences
          */
@@ -78,7 +78,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         }
     }
 
-    /** The advice that a rule gives on a statement. */
+    /** The advice of a rule on a statement. */
     static Advice of(Rule rule, TestStatement statement) {
         String verb = statement.verb() == Verb.EXPECTED ? "expect" : "verify";
         String milder = switch (rule) {
@@ -100,7 +100,7 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         return new Advice(rule, statement.place(), verb + "(" + statement.text() + ")" + count(statement), milder);
     }
 
-    /** The advice on a test as a whole. */
+    /** The advice on a whole test. */
     static Advice ofTest(String test, RecordedCall command) {
         String method = command.signature().substring(0, command.signature().indexOf('('));
         return new Advice(

@@ -20,8 +20,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds where tests say more than they mean, by what the whole journal shows of a method: how it is called, what it
- * answers, who asks for it. What a challenge has found decides where there is one. For one thread.
+ * Finds where tests require more than intended, based on what the whole journal shows about a method: how it is called,
+ * what it answers, who calls it. If there was a challenge, its findings decide. For one thread.
  */
 final class Adviser {
 
@@ -36,10 +36,10 @@ final class Adviser {
     private final Map<String, Set<Integer>> pinned = new HashMap<>();
     private final List<Candidate> candidates = new ArrayList<>();
 
-    /** What a statement may be advised of, until all tests are known. */
+    /** Possible advice on a statement, to be decided when all tests are known. */
     private record Candidate(Rule rule, String method, String signature, int test, Advice advice) {}
 
-    /** Adds a test by its number. */
+    /** Adds a test with its number. */
     void add(int test, JournalScene scene) {
         Conversation conversation = scene.conversation();
         Map<String, String> typeOf = conversation.typesOfDoubles();
@@ -73,7 +73,10 @@ final class Adviser {
         lookAtWhole(test, scene);
     }
 
-    /** Whether a test that has no check at all makes its subject do something. A mock refuses other calls, which is one. */
+    /**
+     * Whether a test without any check makes its subject do something. A mock refuses other calls, which counts as a
+     * check.
+     */
     private void lookAtWhole(int test, JournalScene scene) {
         Conversation conversation = scene.conversation();
         boolean says = conversation.statements().stream().anyMatch(each -> each.verb() != Verb.SUPPOSED)
@@ -119,7 +122,7 @@ final class Adviser {
         candidates.add(new Candidate(rule, method, statement.signature(), test, Advice.of(rule, statement)));
     }
 
-    /** What is worth a thought, with the tests in which it stands. */
+    /** The advice, with the tests that it applies to. */
     Map<Advice, List<Integer>> advice(@Nullable JournalChallenge challenge) {
         Map<Advice, List<Integer>> found = new LinkedHashMap<>();
         Set<String> gaps = gaps(challenge);
@@ -138,7 +141,7 @@ final class Adviser {
         return found;
     }
 
-    /** Whether all methods of a type ask, as far as their names and what they have answered tell. */
+    /** Whether all methods of a type are queries, according to their names and answers. */
     private boolean isOnlyAsked(String type) {
         List<String> all = methods.getOrDefault(type, List.of());
         return !all.isEmpty()
@@ -149,14 +152,14 @@ final class Adviser {
                                                 .anyMatch(answer -> !answer.isEmpty()));
     }
 
-    /** A name that asks, or that of a property which has answered differently. */
+    /** A name of a query, or the name of a property that has returned different values. */
     private boolean asks(Candidate candidate) {
         return CallNames.asks(candidate.signature())
                 || CallNames.mayNameProperty(candidate.signature())
                         && answers.getOrDefault(candidate.method(), Set.of()).size() > 1;
     }
 
-    /** The methods, by type, whose answer no test looks at: there the check of the call is the only check. */
+    /** The methods, by type, whose answer no test checks: there, verifying the call is the only check. */
     private static Set<String> gaps(@Nullable JournalChallenge challenge) {
         Set<String> gaps = new HashSet<>();
         Set<String> noticed = new HashSet<>();

@@ -14,18 +14,18 @@ import java.util.Map;
 import java.util.Properties;
 
 /**
- * The files that pages are made of.
+ * The files that pages consist of.
  */
 final class Assets {
 
     private Assets() {}
 
-    /** A part of a page that is too long to be held as one text. */
+    /** A part of a page that is too long for a single string. */
     interface Part {
         void write(Writer out) throws IOException;
     }
 
-    /** Writes a page from its template; values are escaped for HTML unless the template says that they are data. */
+    /** Writes a page from its template; values are escaped for HTML unless the template marks them as data. */
     static void page(String template, Map<String, ?> values, Writer to) {
         Map<String, Object> prepared = new HashMap<>(values);
         prepared.replaceAll((name, value) ->
@@ -33,7 +33,7 @@ final class Assets {
         Mustache.compiler().compile(text(template)).execute(prepared, to);
     }
 
-    /** How a page's content security policy names a script or style that is part of the page. */
+    /** The hash of an inline script or style for a page's content security policy. */
     static String hash(String text) {
         try {
             byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
@@ -54,7 +54,7 @@ final class Assets {
         }
     }
 
-    /** The library that draws charts, as its own project bundles it. */
+    /** The chart library, as its own project bundles it. */
     static String chartLibrary() {
         Properties versions = new Properties();
         try (InputStream in = Assets.class.getResourceAsStream("versions.properties")) {

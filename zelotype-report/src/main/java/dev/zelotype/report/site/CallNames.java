@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.regex.Pattern;
 
 /**
- * What the names of methods tell: whether a call asks, or does something. That a method gives something back tells neither:
- * {@code append} and {@code save} do.
+ * What the names of methods reveal: whether a call is a query or a command. A return value reveals neither: {@code
+ * append} and {@code save} return something.
  */
 final class CallNames {
 
@@ -13,7 +13,7 @@ final class CallNames {
             "(get|is|has|find|count|can|should|contains|exists|list|lookup|fetch|search|size|length|total|current)"
                     + "(?![a-z]).*");
 
-    /** Words within a name that asks, and yet does something. */
+    /** Words in the name of a query that also does something. */
     private static final Pattern DOES_AS_WELL =
             Pattern.compile(".*(And|Or)(?![a-z]).*|.*(Next|Remove|Take|Lock|Reset)(?![a-z]).*");
 
@@ -70,17 +70,17 @@ final class CallNames {
 
     private CallNames() {}
 
-    /** Whether a method asks by its name alone. */
+    /** Whether the name alone shows that a method is a query. */
     static boolean asks(String signature) {
         String name = name(signature);
-        // With an argument, count(frame) may well add it.
+        // With an argument, as in count(frame), it may well be a command.
         boolean counts = name.equals("count") && !signature.endsWith("()");
         return !counts
                 && ASKS.matcher(name).matches()
                 && !DOES_AS_WELL.matcher(name).matches();
     }
 
-    /** Whether a method may be the name of a property, as {@code humidity()}: it has no parameters, and is not a verb. */
+    /** Whether a method may be a property, for example {@code humidity()}: it has no parameters, and is not a verb. */
     static boolean mayNameProperty(String signature) {
         String name = name(signature);
         String first = name.replaceFirst("[A-Z].*", "");
@@ -89,7 +89,9 @@ final class CallNames {
                 && !ASKS.matcher(name).matches();
     }
 
-    /** As {@link #mayNameProperty}, or a name that says by what its answer is found, as {@code humidityAt(String)}. */
+    /**
+     * As {@link #mayNameProperty}, or a name with a preposition before its key, for example {@code humidityAt(String)}.
+     */
     static boolean mayBeNamedForWhatItGives(String signature) {
         String name = name(signature);
         String first = name.replaceFirst("[A-Z].*", "");
@@ -100,7 +102,7 @@ final class CallNames {
                         && !DOES_AS_WELL.matcher(name).matches();
     }
 
-    /** Whether a method of a type tells the time. */
+    /** Whether a method of a type returns the time. */
     static boolean tellsTime(String method) {
         return TIME.matcher(method).matches();
     }

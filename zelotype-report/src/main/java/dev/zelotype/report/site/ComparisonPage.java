@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * For Zelotype's own tools: what has changed between two test runs, as a page by itself.
+ * For Zelotype's own tools: what has changed between two test runs, as a single page.
  */
 public final class ComparisonPage {
 
@@ -21,7 +21,7 @@ public final class ComparisonPage {
 
     private ComparisonPage() {}
 
-    /** A line of a conversation, as the template shows it. */
+    /** A line of a conversation for the template. */
     private record Line(String kind, String text) {
 
         static Line of(String line) {
@@ -29,14 +29,14 @@ public final class ComparisonPage {
         }
     }
 
-    /** A test, as the template shows it. */
+    /** A test for the template. */
     private record Test(String title, List<Line> lines) {}
 
     /**
      * The page.
      *
      * @param comparison the two runs
-     * @param sum the sentence that sums it up
+     * @param sum the summary
      * @return HTML
      */
     public static String of(Comparison comparison, String sum) {

@@ -8,7 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.Set;
 
 /**
- * How often something was found, and some of the tests in which it was.
+ * How often something was found, and some of the tests where it was.
  */
 final class Found {
 
@@ -17,7 +17,7 @@ final class Found {
     int times;
     final Set<Integer> tests = new LinkedHashSet<>();
     String type = "";
-    /** What a test supposed of the same method, though of other calls. */
+    /** The suppositions of a test about the same method, but for other calls. */
     String closest = "";
 
     void suppose(Conversation conversation, RecordedCall call) {

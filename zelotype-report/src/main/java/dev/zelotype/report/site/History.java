@@ -11,7 +11,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The figures of this report and of earlier ones in the same folder, one line each, so that a page can show how they went.
+ * The figures of this report and of earlier ones in the same folder, one line each, so that a page can show their
+ * trend.
  */
 final class History {
 
@@ -23,7 +24,7 @@ final class History {
 
     private final List<Map<String, Number>> reports = new ArrayList<>();
 
-    /** Takes up what an earlier report has left; lines that are damaged are passed over. */
+    /** Reads the figures of earlier reports; damaged lines are skipped. */
     History(String earlier) {
         earlier.lines().forEach(line -> {
             Map<String, Number> figures = figures(line);
@@ -60,7 +61,7 @@ final class History {
             }
             return figures;
         } catch (IOException e) {
-            // Whatever has damaged it: a report does not fail over what an older one has left.
+            // Whatever damaged it: a report must not fail because of an older one.
             return Map.of();
         }
     }

@@ -18,7 +18,7 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a site knows of all tests together; its size is bounded by the number of tests, and not by that of their calls.
+ * The data of a site about all tests; its size is bounded by the number of tests, not by that of their calls.
  */
 final class Overview {
 
@@ -30,13 +30,13 @@ final class Overview {
     final Map<String, Found> defaulted = new TreeMap<>();
     final Map<String, Found> unused = new TreeMap<>();
     final List<JournalClaim> claims = new ArrayList<>();
-    /** The tests that use a supposition, by its place and method: a claim is such a supposition. */
+    /** The tests that use a supposition, by its place and method: claims are suppositions as well. */
     final Map<String, Found> relying = new HashMap<>();
 
     private final Adviser adviser = new Adviser();
     private @Nullable JournalChallenge challenge;
 
-    /** What the overview knows of a test. */
+    /** The data about a test. */
     record Entry(String test, String title, String group, JournalScene.Outcome outcome, String failure, int calls) {}
 
     void add(JournalScene scene) {
@@ -75,7 +75,7 @@ final class Overview {
                 conversation.calls().size()));
     }
 
-    /** The tests that rely on what a claim says. */
+    /** The tests that rely on a claim. */
     Found relyingOn(JournalClaim claim) {
         return relying.getOrDefault(claim.place() + " " + claim.signature(), new Found());
     }
@@ -85,7 +85,7 @@ final class Overview {
         claims.add(claim);
     }
 
-    /** Of several challenges, the last counts. */
+    /** If there are several challenges, the last one counts. */
     void add(JournalChallenge found) {
         challenge = found;
     }
@@ -95,12 +95,12 @@ final class Overview {
         return challenge;
     }
 
-    /** What a reviewer would remark, and on which tests. */
+    /** Advice, with the tests that it applies to. */
     Map<Advice, List<Integer>> advice() {
         return adviser.advice(challenge);
     }
 
-    /** What is worth comparing with later reports; no share of nothing, which would look like a good one. */
+    /** Figures to compare with later reports; a share of nothing is omitted, because it would look good. */
     Map<String, Number> figures() {
         Map<String, Number> figures = new LinkedHashMap<>();
         List<Coverage.Row> own = Coverage.own(coverage.rows(Coverage.Order.NAME));

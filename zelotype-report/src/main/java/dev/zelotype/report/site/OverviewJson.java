@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The overview as the page reads it.
+ * The overview in the form that the page reads.
  */
 final class OverviewJson {
 
@@ -138,7 +138,7 @@ final class OverviewJson {
         out.writeEndArray();
     }
 
-    /** Everything except what was noticed, which is only counted. */
+    /** Everything except noticed disturbances, which are only counted. */
     private void challenge(JournalChallenge challenge) throws IOException {
         out.writeObjectFieldStart("challenge");
         out.writeNumberField("runs", challenge.runs());

@@ -3,8 +3,8 @@ package dev.zelotype.report.site;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For Zelotype's own tools: a report cannot be written. The message says where and what to do; an earlier report is left
- * as it was.
+ * For Zelotype's own tools: a report cannot be written. The message says where and what to do; an earlier report is
+ * unchanged.
  */
 public final class ReportException extends RuntimeException {
 

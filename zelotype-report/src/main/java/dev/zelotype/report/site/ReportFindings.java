@@ -10,8 +10,8 @@ import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
- * For Zelotype's own tools: what a report has found and a developer may mend, for tools that show findings at their
- * lines. For one thread.
+ * For Zelotype's own tools: findings of a report that a developer can fix, for tools that show findings at their lines.
+ * For one thread.
  *
  * <pre>{@code
  * ReportFindings findings = new ReportFindings();
@@ -23,19 +23,19 @@ public final class ReportFindings implements JournalSink {
 
     private final Overview overview = new Overview();
 
-    /** Makes one that knows nothing yet. */
+    /** An instance without findings. */
     public ReportFindings() {}
 
     /**
-     * What was found at one place.
+     * A finding at one place.
      *
-     * @param rule its sort, such as {@code broken-claim}
+     * @param rule its rule, for example {@code broken-claim}
      * @param title the description that all findings of the rule share
-     * @param wrong whether it is wrong, and not only worth a thought
+     * @param wrong whether it is a problem, and not only a hint
      * @param place the source file and line; empty if unknown
      * @param text the sentence
      * @param cure what to write instead; empty if nothing
-     * @param tests the tests that it is about
+     * @param tests the affected tests
      */
     public record Found(
             String rule, String title, boolean wrong, String place, String text, String cure, List<String> tests) {}
@@ -56,7 +56,7 @@ public final class ReportFindings implements JournalSink {
     }
 
     /**
-     * All findings: broken claims, what a challenge has found, and advice.
+     * Returns all findings: broken claims, findings of a challenge, and advice.
      *
      * @return the findings, in this order
      */
@@ -103,19 +103,19 @@ public final class ReportFindings implements JournalSink {
     }
 
     /**
-     * The sort of what a challenge has found.
+     * Returns the rule of a challenge's finding.
      *
-     * @param change the word for what was changed, such as {@code answer}
-     * @return the same for every finding of the sort, so that tools recognise it
+     * @param change the word for what was changed, for example {@code answer}
+     * @return the same for all findings of the rule, so that tools recognize it
      */
     public static String challengeRule(String change) {
         return "challenge-" + change;
     }
 
     /**
-     * What all that a challenge has found with one sort of change have in common.
+     * Returns the title of the rule for one sort of change.
      *
-     * @param change the word for what was changed, such as {@code answer}
+     * @param change the word for what was changed, for example {@code answer}
      * @return a title for people
      */
     public static String challengeTitle(String change) {

@@ -9,7 +9,7 @@ import java.io.IOException;
 import java.io.Writer;
 
 /**
- * JSON that is safe within a script of a page.
+ * JSON that is safe inside a script element of a page.
  */
 final class ScriptJson {
 
@@ -17,7 +17,7 @@ final class ScriptJson {
 
     private ScriptJson() {}
 
-    /** What writes a part of it. */
+    /** Something that writes a part of it. */
     interface Content {
         void write(JsonGenerator out) throws IOException;
     }
@@ -30,7 +30,7 @@ final class ScriptJson {
         }
     }
 
-    /** Keeps what a browser could take for the end of a script from standing in one. */
+    /** Escapes what a browser could take for the end of a script. */
     private static final class ScriptSafe extends CharacterEscapes {
 
         private static final long serialVersionUID = 1L;

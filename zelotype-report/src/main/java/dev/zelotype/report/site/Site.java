@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * For Zelotype's own tools: a site of static files that opens from a disk: the overview in one file, the stories in
- * files of a hundred, which the page fetches when one is looked at. Scenes are written as they come, so memory is
- * bounded by the number of tests and not by that of their calls. For one thread.
+ * For Zelotype's own tools: a site of static files that can be opened from a disk: the overview in one file, the
+ * stories in files of a hundred, which the page loads on demand. Scenes are written immediately, so memory is bounded
+ * by the number of tests, not by that of their calls. For one thread.
  *
  * <pre>{@code
  * try (Site site = new Site(folder, "Observatory")) {
@@ -38,21 +38,21 @@ public final class Site implements JournalSink, AutoCloseable {
     /**
      * Starts a site.
      *
-     * @param folder where it goes; an earlier site there is replaced when this one is finished
-     * @param title what the page is called
-     * @throws ReportException if the folder holds anything else, or cannot be written to
+     * @param folder its folder; an earlier site there is replaced when this one is finished
+     * @param title the title
+     * @throws ReportException if the folder contains anything else, or cannot be written to
      */
     public Site(Path folder, String title) {
         this(folder, title, Sources.NONE);
     }
 
     /**
-     * Starts a site that shows the lines at which calls were made.
+     * Starts a site that shows the source lines of calls.
      *
-     * @param folder where it goes; an earlier site there is replaced when this one is finished
-     * @param title what the page is called
-     * @param sources where the lines are found
-     * @throws ReportException if the folder holds anything else, or cannot be written to
+     * @param folder its folder; an earlier site there is replaced when this one is finished
+     * @param title the title
+     * @param sources where to find the lines
+     * @throws ReportException if the folder contains anything else, or cannot be written to
      */
     public Site(Path folder, String title, Sources sources) {
         this.sources = sources;
@@ -77,7 +77,7 @@ public final class Site implements JournalSink, AutoCloseable {
     }
 
     /**
-     * Adds a claim that was held against a real object.
+     * Adds a claim that was checked against a real object.
      *
      * @param claim the claim
      */
@@ -87,7 +87,7 @@ public final class Site implements JournalSink, AutoCloseable {
     }
 
     /**
-     * Adds what a challenge of the tests has found; of several, the last counts.
+     * Adds the result of a challenge; if there are several, the last one counts.
      *
      * @param found the findings
      */
@@ -109,7 +109,7 @@ public final class Site implements JournalSink, AutoCloseable {
     }
 
     /**
-     * Writes what is left, and the pages.
+     * Writes the remaining stories, and the pages.
      *
      * @return the page to open
      */
@@ -139,13 +139,13 @@ public final class Site implements JournalSink, AutoCloseable {
         return target.resolve("index.html");
     }
 
-    /** Removes what was written so far, unless the site is finished. */
+    /** Removes the unfinished site. */
     @Override
     public void close() {
         folder.abandon();
     }
 
-    /** Data as a call, since pages that were opened from a disk may load scripts but no data. */
+    /** Data as a function call, because pages opened from a disk may load scripts but no data. */
     private void script(String name, String call, ScriptJson.Content content) {
         folder.write(name, out -> {
             out.write(call);

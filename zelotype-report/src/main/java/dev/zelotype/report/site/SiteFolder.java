@@ -8,12 +8,12 @@ import java.nio.file.Path;
 import java.util.stream.Stream;
 
 /**
- * Where a site goes. It grows in a folder beside, which takes the place of an earlier site at the end, so that no
- * reader ever sees half of one.
+ * The folder of a site. The site is built in a temporary folder beside it, which replaces an earlier site at the end,
+ * so that no reader ever sees an incomplete one.
  */
 final class SiteFolder {
 
-    /** Every site has it. */
+    /** Every site has this file. */
     private static final String SIGN = "data/overview.js";
 
     private final Path target;
@@ -41,13 +41,13 @@ final class SiteFolder {
         }
     }
 
-    /** What an earlier site in the same place holds; empty if there is none, or it cannot be read. */
+    /** The content of an earlier site in the same place; empty if there is none, or it cannot be read. */
     String earlier(String name) {
         try {
             Path file = target.resolve(name);
             return Files.isRegularFile(file) ? Files.readString(file) : "";
         } catch (IOException e) {
-            // The new site does without.
+            // The new site works without it.
             return "";
         }
     }
@@ -71,7 +71,7 @@ final class SiteFolder {
         }
     }
 
-    /** Puts the site in its place. */
+    /** Moves the site to its place. */
     void finish() {
         try {
             WholeFiles.replace(growing, target);
@@ -82,7 +82,7 @@ final class SiteFolder {
         }
     }
 
-    /** Removes what was written unless it is in its place. */
+    /** Removes the temporary folder unless it was moved. */
     void abandon() {
         try {
             WholeFiles.delete(growing);

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For Zelotype's own tools: the text of the lines at which calls were made, where their sources are at hand. For one thread.
+ * For Zelotype's own tools: the source lines of calls, if the sources are available. For one thread.
  *
  * <pre>{@code
  * Sources.in(List.of(Path.of("src/main/java"))).line("NightRun.java:66");
@@ -37,9 +37,9 @@ public final class Sources {
     }
 
     /**
-     * Looks for sources, at any depth.
+     * Searches folders for sources, at any depth.
      *
-     * @param folders the folders; source files of Java, Kotlin, Groovy and Scala in them
+     * @param folders the folders, with source files of Java, Kotlin, Groovy and Scala
      * @return the sources
      * @throws ReportException if one of the folders cannot be read, or it contains no sources
      */
@@ -75,11 +75,10 @@ public final class Sources {
     }
 
     /**
-     * The text of a line.
+     * Returns the text of a line.
      *
      * @param place the name of its file, a colon and its number
-     * @return the text without the blanks around it; empty if no file, or more than one, has that name, or it has no such
-     *     line
+     * @return the text without surrounding blanks; empty if the file is missing or ambiguous, or has no such line
      */
     public String line(String place) {
         int colon = place.lastIndexOf(':');
@@ -93,10 +92,10 @@ public final class Sources {
     }
 
     /**
-     * The file of a class.
+     * Returns the file of a class.
      *
-     * @param path the folders of its package and its name, with slashes between
-     * @return the file; null if none, or more than one, has that path
+     * @param path the folders of its package and its name, separated by slashes
+     * @return the file; null if it is missing or ambiguous
      */
     public @Nullable Path file(String path) {
         List<Path> fitting = files.getOrDefault(path.substring(path.lastIndexOf('/') + 1), List.of()).stream()
@@ -119,12 +118,12 @@ public final class Sources {
 
     private static List<String> linesOf(Path file) {
         try {
-            // Whatever its encoding, what is not to be read is shown as such.
+            // Whatever its encoding, invalid bytes are shown as replacement characters.
             return new String(Files.readAllBytes(file), StandardCharsets.UTF_8)
                     .lines()
                     .toList();
         } catch (IOException e) {
-            // It was there a moment ago; the story is told without it.
+            // It existed a moment ago; the story is shown without it.
             return List.of();
         }
     }

@@ -12,7 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
- * A story as the page's script reads it.
+ * A story in the form that the page's script reads.
  */
 final class StoryJson {
 
@@ -88,7 +88,7 @@ final class StoryJson {
         out.writeEndObject();
     }
 
-    /** What says nothing is left out: a story may have very many messages. */
+    /** Default values are omitted: a story may have very many messages. */
     private void message(Message message) throws IOException {
         out.writeStartObject();
         if (message.number() > 0) {

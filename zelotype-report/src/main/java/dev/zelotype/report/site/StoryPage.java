@@ -6,17 +6,17 @@ import java.io.Writer;
 import java.util.Map;
 
 /**
- * For Zelotype's own tools: one story as a page that needs no other file. Stateless.
+ * For Zelotype's own tools: one story as a self-contained page. Stateless.
  */
 public final class StoryPage {
 
     private StoryPage() {}
 
     /**
-     * Writes a page of its own for one story, which needs no other file.
+     * Writes a self-contained page for one story.
      *
      * @param story the story
-     * @param to where to write it, as HTML; not closed
+     * @param to receives the HTML; not closed
      * @throws IOException if it cannot be written
      */
     public static void write(Story story, Writer to) throws IOException {
@@ -24,11 +24,11 @@ public final class StoryPage {
     }
 
     /**
-     * As {@link #write(Story, Writer)}, with the lines at which calls were made.
+     * As {@link #write(Story, Writer)}, with the source lines of calls.
      *
      * @param story the story
-     * @param sources where the lines are found
-     * @param to where to write it, as HTML; not closed
+     * @param sources where to find the lines
+     * @param to receives the HTML; not closed
      * @throws IOException if it cannot be written
      */
     public static void write(Story story, Sources sources, Writer to) throws IOException {

@@ -1,5 +1,5 @@
 /**
- * For tools that show journals: one static site made from journals, with advice on tests.
+ * For tools that show journals: a static site made from journals, with advice on tests.
  */
 @NullMarked
 package dev.zelotype.report.site;

@@ -1,13 +1,15 @@
 package dev.zelotype.report.story;
 
 /**
- * Writes whatever could mean something in a drawing's language as a character code.
+ * Escapes all characters with a meaning in a drawing language as character codes.
  */
 final class CharacterCodes {
 
     private CharacterCodes() {}
 
-    /** Letters, digits and what is harmless stay; all else becomes its code between the prefix and a semicolon. */
+    /**
+     * Letters, digits and harmless characters are kept; any other becomes its code between the prefix and a semicolon.
+     */
     static String escape(String text, String harmless, String prefix) {
         StringBuilder safe = new StringBuilder();
         text.codePoints().forEach(c -> {

@@ -11,8 +11,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * For Zelotype's own tools: the conversations of two runs compared, test by test and call by call: what a change of the code
- * has changed between subjects and their collaborators. Lines and times do not count. For one thread.
+ * For Zelotype's own tools: compares the conversations of two runs, test by test and call by call, to show how a code
+ * change has affected the calls between subjects and their collaborators. Lines and times are ignored. For one thread.
  *
  * <pre>{@code
  * Comparison comparison = new Comparison();
@@ -28,14 +28,14 @@ public final class Comparison {
     private final List<String> fresh = new ArrayList<>();
     private int same;
 
-    /** Starts with nothing. */
+    /** An empty coverage. */
     public Comparison() {}
 
     /**
-     * A test whose subject asks its doubles otherwise than before.
+     * A test whose subject makes other calls than before.
      *
      * @param title its class and title
-     * @param lines the calls: those that are gone after {@code -}, new ones after {@code +}, the others as they are
+     * @param lines the calls: removed ones after {@code -}, new ones after {@code +}, the others unchanged
      */
     public record Changed(String title, List<String> lines) {
 
@@ -51,7 +51,7 @@ public final class Comparison {
     }
 
     /**
-     * Adds a test of the earlier run. All of these come first.
+     * Adds a test of the earlier run. These must be added first.
      *
      * @param scene the test
      */
@@ -89,7 +89,7 @@ public final class Comparison {
         return lines;
     }
 
-    /** All calls of a test are shown, because the ones before explain a changed one. */
+    /** All calls of a test are shown, because earlier calls explain a changed one. */
     private static List<String> difference(List<String> earlier, List<String> now) {
         List<String> lines = new ArrayList<>();
         int at = 0;
@@ -108,7 +108,7 @@ public final class Comparison {
     }
 
     /**
-     * The tests whose subjects ask otherwise.
+     * Returns the tests whose subjects make other calls.
      *
      * @return in the order of the later run
      */
@@ -117,7 +117,7 @@ public final class Comparison {
     }
 
     /**
-     * The tests that were not there before.
+     * Returns the tests that are new.
      *
      * @return their names
      */
@@ -126,7 +126,7 @@ public final class Comparison {
     }
 
     /**
-     * The tests that are not there any more.
+     * Returns the tests that no longer exist.
      *
      * @return their names
      */
@@ -135,7 +135,7 @@ public final class Comparison {
     }
 
     /**
-     * How many tests have the same conversation as before.
+     * Returns how many tests have the same conversation as before.
      *
      * @return the number
      */

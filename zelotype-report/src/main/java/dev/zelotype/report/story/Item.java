@@ -8,18 +8,18 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For Zelotype's own tools: a step of a conversation: one message, or several that are repeated.
+ * For Zelotype's own tools: a step of a conversation: one message, or several repeated ones.
  */
 public sealed interface Item {
 
     /**
-     * How many calls it represents.
+     * Returns how many calls it represents.
      *
      * @return the number, at least 1; 0 for a missing call
      */
     int calls();
 
-    /** A call from one lifeline to another, or one that the test asked for and that is missing. */
+    /** A call from one lifeline to another, or a missing call that the test required. */
     final class Message implements Item {
 
         private static final String CREATION = "new(";
@@ -49,7 +49,7 @@ public sealed interface Item {
             this.thread = thread;
         }
 
-        /** A call that happened; its thread is told unless it is the test's own. */
+        /** A call that happened; its thread is shown unless it is the test's own. */
         static Message of(RecordedCall call, int from, int to, String ownThread) {
             String thread = call.thread().equals(ownThread) ? "" : call.thread();
             String text = call.signature().startsWith(CREATION)
@@ -58,7 +58,7 @@ public sealed interface Item {
             return new Message(from, to, call, text, call.signature(), call.place(), thread);
         }
 
-        /** A call that a statement asked for, and that did not happen. */
+        /** A call that a statement required, but that did not happen. */
         static Message missing(TestStatement statement, int from, int to) {
             String prefix = statement.receiver() + ".";
             String wanted = statement.min() == 1 ? "1 call" : statement.min() + " calls";
@@ -79,7 +79,7 @@ public sealed interface Item {
         }
 
         /**
-         * Whether another message is the same call, whatever its arguments and answers.
+         * Tells whether another message is the same call, regardless of arguments and answers.
          *
          * @param other the other message
          * @return false if either is missing
@@ -101,16 +101,16 @@ public sealed interface Item {
         }
 
         /**
-         * The place of the call among all of the test.
+         * Returns the position of the call among all calls of the test.
          *
-         * @return from 1; 0 for one that is missing
+         * @return from 1; 0 for a missing call
          */
         public int number() {
             return call == null ? 0 : call.number();
         }
 
         /**
-         * The calling lifeline.
+         * Returns the calling lifeline.
          *
          * @return its number, from 0
          */
@@ -119,7 +119,7 @@ public sealed interface Item {
         }
 
         /**
-         * The called lifeline.
+         * Returns the called lifeline.
          *
          * @return its number, from 0
          */
@@ -128,16 +128,16 @@ public sealed interface Item {
         }
 
         /**
-         * The call as it would be written, without the double's name.
+         * Returns the call as source, without the double's name.
          *
-         * @return the text; for a missing call with what is missing
+         * @return the text; for a missing call including what is missing
          */
         public String text() {
             return text;
         }
 
         /**
-         * The answer with what is to be known of it: {@code = 95}, {@code = "" (by default)}, {@code threw ...}.
+         * Returns the answer with its origin: {@code = 95}, {@code = "" (by default)}, {@code threw ...}.
          *
          * @return the text; empty if nothing was returned
          */
@@ -146,9 +146,9 @@ public sealed interface Item {
         }
 
         /**
-         * Whether the answer is a default answer, because none was supposed.
+         * Tells whether the answer is a default answer.
          *
-         * @return false for a call that gives nothing back
+         * @return false for a void call
          */
         public boolean isDefaulted() {
             return call != null
@@ -157,7 +157,7 @@ public sealed interface Item {
         }
 
         /**
-         * What the test thinks of it.
+         * Returns the test's verdict on it.
          *
          * @return the role
          */
@@ -166,16 +166,16 @@ public sealed interface Item {
         }
 
         /**
-         * The source file and line.
+         * Returns the source file and line.
          *
-         * @return empty if not noted
+         * @return empty if not recorded
          */
         public String place() {
             return place;
         }
 
         /**
-         * The calling thread.
+         * Returns the calling thread.
          *
          * @return empty if it is the test's own
          */
@@ -184,7 +184,7 @@ public sealed interface Item {
         }
 
         /**
-         * When the call began.
+         * Returns when the call began.
          *
          * @return microseconds since the test's scene opened
          */
@@ -193,18 +193,18 @@ public sealed interface Item {
         }
 
         /**
-         * How long the call took.
+         * Returns how long the call took.
          *
-         * @return microseconds; -1 if not known
+         * @return microseconds; -1 if unknown
          */
         public long tookMicros() {
             return call == null ? -1 : call.tookMicros();
         }
 
         /**
-         * Whether the call failed though it did not throw: by its future, or by a callback.
+         * Tells whether the call failed without throwing: through its future or a callback.
          *
-         * @return as the call tells it; false for one that is missing
+         * @return as the call reports it; false for a missing call
          */
         public boolean failedLater() {
             return call != null && call.failed() && call.ending() != Ending.THREW;
@@ -212,7 +212,7 @@ public sealed interface Item {
     }
 
     /**
-     * Messages that came again and again, shown once.
+     * Repeated messages, shown once.
      *
      * @param times how often
      * @param messages the first round

@@ -5,7 +5,7 @@ import dev.zelotype.report.story.Item.Loop;
 import dev.zelotype.report.story.Item.Message;
 
 /**
- * For Zelotype's own tools: a story as Mermaid text, which hosts of Markdown draw as a sequence diagram.
+ * For Zelotype's own tools: a story as Mermaid text, which many Markdown viewers render as a sequence diagram.
  *
  * <pre>{@code
  * String text = Mermaid.of(Story.of(scene).folded());
@@ -21,7 +21,7 @@ public final class Mermaid {
      * Writes a story.
      *
      * @param story the story
-     * @return lines, without the fence around them
+     * @return lines without the code fence
      */
     public static String of(Story story) {
         return new Mermaid().write(story);
@@ -63,7 +63,7 @@ public final class Mermaid {
         return mark == Role.UNEXPECTED || mark == Role.MISSING ? " [" + mark.word() + "]" : "";
     }
 
-    /** Whatever could end the line or mean something is written as a character code. */
+    /** Everything that could end the line or have a meaning is escaped. */
     private static String escaped(String text) {
         return CharacterCodes.escape(text, " .,()[]=_-+*/'!?✔✘·:", "#");
     }

@@ -16,7 +16,7 @@ import net.sourceforge.plantuml.FileFormatOption;
 import net.sourceforge.plantuml.SourceStringReader;
 
 /**
- * For Zelotype's own tools: a story as a sequence diagram with lifelines and messages, drawn into a file.
+ * For Zelotype's own tools: a story as a sequence diagram with lifelines and messages, drawn to a file.
  *
  * <pre>{@code
  * try (OutputStream file = Files.newOutputStream(Path.of("night.svg"))) {
@@ -31,7 +31,7 @@ public final class Picture {
     private static final int LONGEST_TITLE = 110;
 
     static {
-        // Nothing that a journal says may read files or reach for the network; no screen is needed.
+        // No text of a journal may read files or access the network; no screen is needed.
         System.setProperty("PLANTUML_SECURITY_PROFILE", "SANDBOX");
         System.setProperty("java.awt.headless", "true");
     }
@@ -40,7 +40,7 @@ public final class Picture {
 
     private Picture() {}
 
-    /** How a picture is written. */
+    /** The format of a picture. */
     public enum Format {
         /** Lines and text, sharp at any size. */
         SVG(FileFormat.SVG),
@@ -58,7 +58,7 @@ public final class Picture {
      * Draws a story.
      *
      * @param story the story
-     * @param format how to write it
+     * @param format the format
      * @param to where to write it; not closed
      */
     public static void draw(Story story, Format format, OutputStream to) {
@@ -72,7 +72,7 @@ public final class Picture {
         }
     }
 
-    /** The library leaves the end of a character data section in texts as it is, where XML does not allow it. */
+    /** The library does not escape the end of a character data section in texts, which XML forbids. */
     private static byte[] wellFormed(ByteArrayOutputStream drawn) {
         return DATA_OR_END
                 .matcher(drawn.toString(StandardCharsets.UTF_8))
@@ -133,7 +133,7 @@ public final class Picture {
         }
     }
 
-    /** Letters and digits stay; all else that could be a command is written as a character code. */
+    /** Letters and digits are kept; everything that could be a command is escaped. */
     private static String escaped(String text) {
         return escaped(text, LONGEST);
     }

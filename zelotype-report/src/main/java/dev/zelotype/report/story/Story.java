@@ -26,28 +26,28 @@ import java.util.Set;
  * }</pre>
  *
  * @param scene the test
- * @param lifelines who takes part, callers first
- * @param items the calls in their order; missing calls at the end
+ * @param lifelines the participants, callers first
+ * @param items the calls in order; missing calls at the end
  */
 public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> items) {
 
-    /** Fewer rounds than this are shown one by one. */
+    /** Fewer rounds than this are shown individually. */
     private static final int LEAST_ROUNDS = 3;
 
     private static final int LONGEST_ROUND = 6;
 
     /**
-     * The story of a scene.
+     * Returns the story of a scene.
      *
-     * @param scene what a journal says of it
-     * @return the story, with each call by itself
+     * @param scene a scene of a journal
+     * @return the story, with each call shown separately
      */
     public static Story of(JournalScene scene) {
         return new Telling(scene).story();
     }
 
     /**
-     * A role as one character, so that it is not told by colour alone.
+     * A role as one character, so that it is not shown by color alone.
      *
      * @param role the role
      * @return the sign
@@ -62,8 +62,8 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
     }
 
     /**
-     * What a double is to its test. A class whose static methods or constructors were replaced has its own name, and
-     * records like a spy; it is called what it is.
+     * The role of a double in its test. A class whose static methods or constructors were replaced has its own name,
+     * and records like a spy; so it is named as what it is.
      *
      * @param info the double
      * @return the word of its kind, or {@code replaced class}
@@ -75,7 +75,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
     }
 
     /**
-     * The title of the test, with its class.
+     * Returns the title of the test, with its class.
      *
      * @return one line
      */
@@ -85,9 +85,9 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
     }
 
     /**
-     * The doubles that received no call, and were not expected to.
+     * Returns the doubles that received no call, and were not expected to.
      *
-     * @return their names, each with what it is
+     * @return their names, each with its role
      */
     public List<String> silent() {
         Set<String> shown = new HashSet<>();
@@ -100,7 +100,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
     }
 
     /**
-     * The same story, with repeated calls shown once.
+     * Returns the same story, with repeated calls shown once.
      *
      * @return the story with loops
      */
@@ -143,11 +143,11 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
     }
 
     /**
-     * The part of the story between two calls; missing calls stay only if the end does.
+     * Returns the part of the story between two calls; missing calls are kept only with the last call.
      *
      * @param first the number of the first call to keep, from 1
      * @param last the number of the last one
-     * @return a shorter story; its lifelines stay
+     * @return a shorter story with the same lifelines
      */
     public Story cut(int first, int last) {
         List<Item> kept = new ArrayList<>();
@@ -163,7 +163,7 @@ public record Story(JournalScene scene, List<Lifeline> lifelines, List<Item> ite
         return new Story(scene, lifelines, List.copyOf(kept));
     }
 
-    /** Puts a story together. */
+    /** Builds a story. */
     private static final class Telling {
 
         private final JournalScene scene;

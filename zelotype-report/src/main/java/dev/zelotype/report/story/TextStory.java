@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For Zelotype's own tools: a story as lines of text: lifelines beside each other, and a line for each message.
+ * For Zelotype's own tools: a story as lines of text, with lifelines side by side and one line per message.
  *
  * <pre>{@code
  * TextStory.of(Story.of(scene).folded(), 100, TextStory.Signs.DRAWN)
@@ -37,16 +37,16 @@ public final class TextStory {
      * A line of text.
      *
      * @param head number and lifelines, with the arrow
-     * @param message the call, what was returned and where; empty for lines that only carry lifelines
-     * @param mark what the test thinks of the message, or null
+     * @param message the call, its answer and its place; empty for lines with lifelines only
+     * @param mark the test's verdict on the message, or null
      */
     public record Line(
             String head, String message, @Nullable Role mark) {}
 
     /**
-     * How the arrow of a message is drawn.
+     * The appearance of a message's arrow.
      *
-     * @param stroke what it is made of
+     * @param stroke its shaft
      * @param rightHead its head to the right
      * @param leftHead its head to the left
      * @param mark a sign before the message
@@ -54,17 +54,17 @@ public final class TextStory {
     public record Arrow(char stroke, char rightHead, char leftHead, char mark) {}
 
     /**
-     * What stories are drawn with.
+     * The characters that stories are drawn with.
      *
      * @param lifeline a piece of a lifeline
-     * @param asked the arrow of a call that the test spoke of
-     * @param incidental the arrow of one that it did not
-     * @param unexpected the arrow of one that was not allowed
-     * @param missing the arrow of one that did not come
+     * @param asked the arrow of a call that a statement covers
+     * @param incidental the arrow of a call that none covers
+     * @param unexpected the arrow of a call that was not allowed
+     * @param missing the arrow of a call that is missing
      */
     public record Signs(String lifeline, Arrow asked, Arrow incidental, Arrow unexpected, Arrow missing) {
 
-        /** For terminals that show drawing characters. */
+        /** For terminals that can show drawing characters. */
         public static final Signs DRAWN = new Signs(
                 "│",
                 new Arrow('━', '▶', '◀', '✔'),
@@ -72,7 +72,7 @@ public final class TextStory {
                 new Arrow('━', '✘', '✘', '✘'),
                 new Arrow('╌', '?', '?', '?'));
 
-        /** For those that show only ASCII. */
+        /** For terminals that can only show ASCII. */
         public static final Signs ASCII = new Signs(
                 "|",
                 new Arrow('=', '>', '<', '+'),
@@ -112,8 +112,8 @@ public final class TextStory {
      * Writes a story.
      *
      * @param story the story
-     * @param width how many columns there are
-     * @param signs what arrows are made of
+     * @param width the number of columns
+     * @param signs the characters for arrows
      * @return the lines
      */
     public static List<Line> of(Story story, int width, Signs signs) {
@@ -162,7 +162,7 @@ public final class TextStory {
         }
     }
 
-    /** What the arrows that occur mean, since not every terminal shows colours. */
+    /** A legend of the arrows, because not every terminal shows colors. */
     private void legend() {
         StringBuilder legend = new StringBuilder(" ".repeat(digits + 1));
         for (Role mark : Role.values()) {
@@ -211,7 +211,7 @@ public final class TextStory {
         String thread = message.thread().isEmpty() ? "" : " [" + message.thread() + "]";
         String text = indent + arrow.mark() + " " + word + message.text() + answer + thread;
         int room = width - head.length() - message.place().length() - 2;
-        // What was said matters more than where.
+        // The call is more important than its place.
         boolean narrow = room < LEAST_ROOM;
         lines.add(new Line(
                 head,
@@ -226,7 +226,7 @@ public final class TextStory {
     }
 
     private static String cut(String text, int width) {
-        // Of a text of a million characters only what is shown is looked at.
+        // Even of a text of a million characters, only the shown part is examined.
         String seen = text.length() <= 2 * width ? text : Sentences.start(text, 2 * width);
         String flat = LINE_END.matcher(seen).replaceAll(" ");
         return flat.length() <= width ? flat : Sentences.start(flat, Math.max(0, width - 3)) + "...";

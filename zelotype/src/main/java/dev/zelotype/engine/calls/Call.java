@@ -9,11 +9,11 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One call of a double, from its door to its answer. Its call data are fixed before it is published; how it ended
- * is added by the calling thread and seen by others as soon as the call returns.
+ * One call of a double, from its start to its answer. The data of the call are fixed before it is published; its ending
+ * is added by the calling thread, and visible to others as soon as the call returns.
  *
- * <p>Calls of the thread that owns the scene, by far the most, are numbered without any lock; a call of another thread
- * remembers after which of them it came. See {@link CallLog}.
+ * <p>Calls of the thread that owns the scene, which are most, are numbered without a lock; a call of another thread
+ * records which of them it followed. See {@link CallLog}.
  */
 public class Call {
 
@@ -43,21 +43,21 @@ public class Call {
 
     /** Null only for a call that was never made ({@link CallLog#load()}). */
     private final MethodLog log;
-    /** How many calls of the owning thread there were, this one included. */
+    /** The number of calls of the owning thread, including this one. */
     private final int own;
-    /** The place among all calls, once they have been put in order. */
+    /** Its position among all calls, once they have been sorted. */
     private int rank;
 
     private final Object[] arguments;
     private @Nullable Object answer;
-    /** The place of the ending among all; 0 for one that goes on. Calls are many, so each of their bytes counts. */
+    /** The position of its ending; 0 while it is running. Calls are many, so each of their bytes counts. */
     private byte ending;
-    /** These only ever become true, and are asked after the calls in question, so they need no barriers of their own. */
+    /** These only change to true, and are read after the calls in question, so they need no barriers. */
     private boolean accounted;
 
     private boolean expected;
     private boolean countedExactly;
-    /** The call of the same method before this one; set before the call is published. */
+    /** The previous call of the same method; set before the call is published. */
     @Nullable
     Call previous;
 
@@ -67,7 +67,7 @@ public class Call {
         this.arguments = arguments;
     }
 
-    /** A call with its place in the code, as the first calls of a scene have it. */
+    /** A call with its place in the code, as recorded for the first calls of a scene. */
     static final class Placed extends Call {
 
         private final StackFrame caller;
@@ -133,7 +133,7 @@ public class Call {
         }
 
         /**
-         * Sets which outer scenes see it as well; before it is published in its own.
+         * Sets which outer scenes see it as well; called before it is published.
          *
          * @param counted whether its own log only counts it
          */
@@ -167,8 +167,8 @@ public class Call {
     }
 
     /**
-     * A call as a scene sees it that stands around the one in which it is made: its place among the calls is that
-     * scene's, and what its statements say of it; all else is the same call.
+     * The same call from the view of an enclosing scene, with its position among the calls of that scene, and the
+     * verdict of that scene's statements.
      */
     static final class Echo extends OfOtherThread {
 
@@ -207,7 +207,7 @@ public class Call {
         }
     }
 
-    /** A call that is put into words as it happens, of any thread, with its times. */
+    /** A call of any thread that is converted to text immediately, with its times. */
     public static final class Worded extends OfOtherThread {
 
         private final long began;
@@ -230,20 +230,20 @@ public class Call {
         }
 
         /**
-         * Says when it ended, in nanoseconds since the scene opened, and what was returned, in words; null if that can
-         * be put into words later.
+         * Sets when it ended, in nanoseconds since the scene opened, and the text of the answer; null if that can be
+         * computed later.
          */
         public void ended(long nanos, @Nullable String answer) {
             answerText = answer;
             ended = nanos;
         }
 
-        /** Says that its answer has handed a failure over to one of the arguments, now or after the call. */
+        /** Records that its answer has passed a failure to one of the arguments, now or after the call. */
         public void failsByCallback() {
             failedByCallback = true;
         }
 
-        /** Whether its answer handed a failure over to one of the arguments. */
+        /** Whether its answer passed a failure to one of the arguments. */
         public boolean hasFailedByCallback() {
             return failedByCallback;
         }
@@ -263,38 +263,38 @@ public class Call {
             return ended < 0 ? -1 : ended - began;
         }
 
-        /** The arguments as they were; null if they are still the same. */
+        /** The arguments at the time of the call; null if they have not changed. */
         public @Nullable List<String> argumentTexts() {
             return argumentTexts;
         }
 
-        /** What was returned as it was; null if it is still the same. */
+        /** The answer at the time of the call; null if it has not changed. */
         public @Nullable String answerText() {
             return answerText;
         }
     }
 
-    /** The call in words, if it is put into words as it happens. */
+    /** The text of the call, if it was computed immediately. */
     public @Nullable Worded words() {
         return null;
     }
 
-    /** How much earlier than the scene in which it was made this scene opened, in nanoseconds. */
+    /** How much earlier this scene opened than the scene of the call, in nanoseconds. */
     public long later() {
         return 0;
     }
 
-    /** The same call as the scenes around the one in which it is made see it, from the inside out. */
+    /** The views of enclosing scenes on this call, from the inside out. */
     public Call[] echoes() {
         return NO_ECHOES;
     }
 
-    /** The place among the calls of other threads; 0 for one of the owning thread, which comes first. */
+    /** Its position among the calls of other threads; 0 for a call of the owning thread. */
     int foreign() {
         return 0;
     }
 
-    /** Whether a log keeps it, so that it can be looked at later. */
+    /** Whether a log keeps it, so that it can be examined later. */
     public boolean isKept() {
         return true;
     }
@@ -303,31 +303,31 @@ public class Call {
         return log.ownerThread();
     }
 
-    /** Says how the call ended. */
+    /** Sets how the call ended. */
     public void end(Ending how, @Nullable Object answered) {
         this.answer = answered;
         ENDING.setRelease(this, (byte) how.ordinal());
     }
 
-    /** Notes that a statement of the test is about this call. */
+    /** Records that a statement of the test covers this call. */
     public void account() {
         accounted = true;
     }
 
-    /** Withdraws what was noted, because the statement turned out to cover other calls. */
+    /** Reverts this, because the statement turned out to cover other calls. */
     public void giveBack() {
         accounted = false;
         expected = false;
         countedExactly = false;
     }
 
-    /** Notes that the test insists on this call. */
+    /** Records that the test requires this call. */
     public void expect() {
         accounted = true;
         expected = true;
     }
 
-    /** Notes that the test says how many such calls there are, and would not have one more. */
+    /** Records that the test states the exact number of such calls. */
     public void countExactly() {
         countedExactly = true;
     }
@@ -348,7 +348,7 @@ public class Call {
         return ENDINGS[(byte) ENDING.getAcquire(this)];
     }
 
-    /** The value that was returned, the exception that was thrown, or {@link #UNSEEN}. */
+    /** The returned value, the thrown exception, or {@link #UNSEEN}. */
     public @Nullable Object answer() {
         return answer;
     }
@@ -357,12 +357,12 @@ public class Call {
         return log;
     }
 
-    /** Puts the call into its place among all calls of its scene, from 1. */
+    /** Sets the position of the call among all calls of its scene, from 1. */
     public void rank(int place) {
         rank = place;
     }
 
-    /** The call's place among all calls of its scene, from 1, as it was when they were last put in order. */
+    /** The position of the call among all calls of its scene, from 1, as of the last sorting. */
     public int number() {
         return rank;
     }
@@ -371,7 +371,7 @@ public class Call {
         return arguments;
     }
 
-    /** Where it was made; null if that was not noted. */
+    /** Where it was made; null if that was not recorded. */
     public @Nullable StackFrame caller() {
         return null;
     }

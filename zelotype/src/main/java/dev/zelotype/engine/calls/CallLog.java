@@ -12,9 +12,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * Keeps the calls of one scene in order. Safe for use from any thread.
  *
- * <p>Calls of the thread that made the log are simply counted. A call of another thread notes how many of those there
- * were, and its own place among the calls of all other threads. So whatever happened before something else, by any
- * means of synchronization between threads, also comes before it in {@link Call#IN_ORDER}.
+ * <p>Calls of the thread that made the log are simply counted. A call of another thread records this count, and its own
+ * position among the calls of all other threads. So a call that happened before another one, by any synchronization
+ * between threads, also precedes it in {@link Call#IN_ORDER}.
  */
 public final class CallLog {
 
@@ -35,9 +35,9 @@ public final class CallLog {
     private int own;
 
     /**
-     * Starts a log that the current thread owns.
+     * Starts a log owned by the current thread.
      *
-     * @param linesKept for how many calls to note where they were made, which costs far more than the call itself
+     * @param linesKept for how many calls to record where they were made, which costs far more than the call itself
      */
     public CallLog(int linesKept) {
         this.linesKept = linesKept;
@@ -52,12 +52,15 @@ public final class CallLog {
         return System.nanoTime() - opened;
     }
 
-    /** A call that is not kept, because it belongs to no scene: its scene is closed, or it only helps to print something. */
+    /**
+     * A call that is not kept, because it belongs to no scene: its scene is closed, or it only helps to print
+     * something.
+     */
     public Call leaveOut(MethodLog log, Object[] arguments) {
         return new Call.Unkept(log, arguments, false);
     }
 
-    /** Links what the end of a call needs, for calls that end when the stack is exhausted. */
+    /** Links the code that ends a call, so that it works when the stack is exhausted. */
     public static void load() {
         Call call = new Call(null, 0, new Object[0]);
         call.end(Ending.RUNNING, null);
@@ -65,11 +68,11 @@ public final class CallLog {
     }
 
     /**
-     * Keeps a call, or counts it if only the numbers of its method are kept.
+     * Keeps a call, or only counts it if its method keeps counts only.
      *
      * @param woven whether the called method itself is on the stack
-     * @param worded whether its times are kept, and its words where they may change
-     * @param words the arguments as they are now; null if they can be put into words later
+     * @param worded whether to keep its times, and texts of values that may change
+     * @param words the current text of the arguments; null if it can be computed later
      */
     public Call add(MethodLog log, Object[] arguments, boolean woven, boolean worded, @Nullable List<String> words) {
         if (log.counted()) {
@@ -96,9 +99,9 @@ public final class CallLog {
     }
 
     /**
-     * Keeps a call that scenes around see as well.
+     * Keeps a call that enclosing scenes see as well.
      *
-     * @param around their logs, from the inside out, each with the log of the method there
+     * @param around their logs, from the inside out, each with the method's log there
      * @see #add(MethodLog, Object[], boolean, boolean, List)
      */
     public Call addEchoed(

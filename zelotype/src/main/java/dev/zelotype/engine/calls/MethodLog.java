@@ -12,8 +12,8 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The calls of one method of one double, newest first, without a lock: those of the thread that owns the scene in one
- * chain, which only it writes, and those of all other threads in another, where a call is linked in by one
+ * The calls of one method of one double, newest first, without a lock. Those of the thread that owns the scene are in
+ * one list, which only it writes. Those of all other threads are in another list, where a call is added by a
  * compare-and-set.
  */
 public class MethodLog {
@@ -37,7 +37,7 @@ public class MethodLog {
     private volatile @Nullable Call foreign;
     private volatile @Nullable Counts countOnly;
 
-    /** How many calls there were, and of how many of them a statement of the test speaks. */
+    /** The number of calls, and how many of them statements of the test cover. */
     private static final class Counts {
         private final LongAdder calls = new LongAdder();
         private final AtomicLong accounted = new AtomicLong();
@@ -100,7 +100,7 @@ public class MethodLog {
         return counts == null ? 0 : counts.calls.sum();
     }
 
-    /** Notes that a statement is about the call that was just counted. */
+    /** Records that a statement covers the call that was just counted. */
     public final void accountCounted() {
         Counts counts = countOnly;
         if (counts != null) {
@@ -108,7 +108,7 @@ public class MethodLog {
         }
     }
 
-    /** Notes that a statement is about all calls that were counted so far. */
+    /** Records that a statement covers all calls counted so far. */
     public final void accountAllCounted() {
         Counts counts = countOnly;
         if (counts != null) {
@@ -116,7 +116,7 @@ public class MethodLog {
         }
     }
 
-    /** Of how many calls that were only counted no statement speaks. */
+    /** How many of the calls that were only counted are not covered by a statement. */
     public final long unaccountedCounted() {
         Counts counts = countOnly;
         return counts == null ? 0 : Math.max(0, counts.calls.sum() - counts.accounted.get());
@@ -130,7 +130,7 @@ public class MethodLog {
         }
     }
 
-    /** Looks at each call so far, in no particular order. */
+    /** Visits each call so far, in no particular order. */
     public final void each(Consumer<Call> look) {
         for (Call call = (Call) OWN.getAcquire(this); call != null; call = call.previous) {
             look.accept(call);

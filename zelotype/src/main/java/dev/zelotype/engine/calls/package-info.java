@@ -1,5 +1,5 @@
 /**
- * Inside the engine: what was called.
+ * Engine internals: recorded calls.
  */
 @NullMarked
 package dev.zelotype.engine.calls;

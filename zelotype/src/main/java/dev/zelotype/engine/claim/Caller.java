@@ -26,7 +26,7 @@ import java.util.concurrent.TimeoutException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Makes the call that a claim is about, of either side, and notes all that becomes of it.
+ * Makes the call of a claim on either side, and records all its effects.
  */
 final class Caller {
 
@@ -48,7 +48,7 @@ final class Caller {
         }
     }
 
-    /** Calls a double, given as its state: it answers immediately. */
+    /** Calls a double, given its state: it answers immediately. */
     static Reaction callDouble(DoubledMethod method, Object[] example, @Nullable Object target) {
         Reaction reaction = new Caller(method, example).call(target, USUAL_LIMIT);
         if (reaction.late() != null) {
@@ -61,10 +61,11 @@ final class Caller {
     }
 
     /**
-     * Asks a real object, on a thread of its own, so that a call that never returns ends nothing but itself.
+     * Calls a real object on a separate thread, so that a call that never returns blocks nothing else.
      *
-     * @param limit how long to wait for what is returned and for callbacks; zero for a call on this thread, without limit
-     * @param callbacks how many callbacks are expected
+     * @param limit how long to wait for the return value and for callbacks; zero for a call on this thread, without
+     *     limit
+     * @param callbacks the expected number of callbacks
      */
     static Reaction callReal(
             DoubledMethod method, Object[] example, @Nullable Object target, Duration limit, int callbacks) {
@@ -148,7 +149,7 @@ final class Caller {
         }
     }
 
-    /** An argument whose calls and changes are noted: one that can be called, or an array. */
+    /** An argument whose calls and changes are recorded: a functional object or an array. */
     private @Nullable Object watched(@Nullable Object argument, Class<?> type, String name) {
         if (argument != null && argument.getClass().isArray()) {
             Object copy = copy(argument);
@@ -175,7 +176,7 @@ final class Caller {
         return copy;
     }
 
-    /** What comes in time: the value of a future, what a stream holds. */
+    /** What is available in time: the value of a future, the elements of a stream. */
     private static @Nullable Object awaited(@Nullable Object value, Duration limit) throws Throwable {
         Future<?> future = value instanceof CompletionStage<?> stage
                 ? stage.toCompletableFuture()

@@ -27,8 +27,8 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The statements of a method that supposes something of a collaborator, each ready to be held against a real one. The
- * method is run again for each, so that no queue of answers is half used.
+ * The statements of a method with suppositions about a collaborator, each ready to be checked against a real one. The
+ * method is run again for each, so that no sequence of answers is partly used.
  */
 public final class ClaimSet {
 
@@ -40,7 +40,7 @@ public final class ClaimSet {
      * Claims about a type.
      *
      * @param type the type; null for claims about static methods only
-     * @param claims says what is claimed of the double it is given
+     * @param claims makes statements about the given double
      */
     public ClaimSet(@Nullable Class<?> type, Consumer<Object> claims) {
         this(type, claims, Caller.USUAL_LIMIT);
@@ -52,7 +52,7 @@ public final class ClaimSet {
         this.limit = limit;
     }
 
-    /** The same claims with another limit for what the real object does; zero for none. */
+    /** The same claims with another time limit for the real object; zero for none. */
     public ClaimSet within(Duration other) {
         if (other.isNegative()) {
             throw new MisuseException(
@@ -61,10 +61,10 @@ public final class ClaimSet {
         return new ClaimSet(type, claims, other);
     }
 
-    /** What was said, with the double that it was said of, in the scene in which it was said. */
+    /** A statement with its double, in the scene in which it was made. */
     private record Said(SceneState scene, @Nullable DoubleState about, List<Supposition> suppositions) {}
 
-    /** What is known of a claim before it is held. */
+    /** What is known of a claim before it is checked. */
     public record Told(
             String name,
             String place,
@@ -75,7 +75,7 @@ public final class ClaimSet {
             String text,
             String call) {}
 
-    /** All claims, in the order they were said. */
+    /** All claims, in statement order. */
     public List<Told> told() {
         SceneState scene = open();
         try {
@@ -117,7 +117,7 @@ public final class ClaimSet {
     private static SceneState open() {
         SceneState scene = new SceneState("claims", Settings.unchecked(0), false);
         scene.open(null, /* byTest= */ true);
-        // No subject speaks here: both sides are asked by the claims themselves.
+        // There is no subject here: the claims themselves call both sides.
         scene.disturbBy(null);
         return scene;
     }
@@ -156,7 +156,7 @@ public final class ClaimSet {
         return new Said(scene, about, suppositions);
     }
 
-    /** Claims are about the collaborator, the end of a chain, a double that it returns, or static methods. */
+    /** Claims concern the collaborator, the end of a chain, a double that it returns, or static methods. */
     private static void refuseOther(SceneState scene, @Nullable DoubleState about, Supposition claim) {
         DoubleState spokenOf = claim.about();
         boolean known = spokenOf == about || spokenOf.doubleClass().isWoven() || parent(scene, spokenOf) != null;
@@ -177,7 +177,7 @@ public final class ClaimSet {
         }
     }
 
-    /** What a double of the scene is the answer of, or null. */
+    /** The call that returned a double of the scene, or null. */
     private static @Nullable Supposition parent(SceneState scene, DoubleState answered) {
         for (Statement statement : scene.statements()) {
             if (statement instanceof Supposition supposition
@@ -190,11 +190,11 @@ public final class ClaimSet {
     }
 
     /**
-     * Holds a claim against a real object.
+     * Checks a claim against a real object.
      *
-     * @param index which of them
+     * @param index the index of the claim
      * @param real the object; null for claims about static methods
-     * @throws CheckFailure if the real object does otherwise
+     * @throws CheckFailure if the real object behaves differently
      */
     public void hold(int index, @Nullable Object real) {
         refuseUnreal(real);
@@ -263,7 +263,7 @@ public final class ClaimSet {
         }
     }
 
-    /** The real object that is asked: the given one, or what it answers with where a chain or another double leads on. */
+    /** The real object to call: the given one, or the one that it returns for a chain or another double. */
     private @Nullable Object target(SceneState scene, Supposition claim, @Nullable Object real) {
         Supposition parent = parent(scene, claim.about());
         if (parent == null) {
@@ -371,7 +371,7 @@ public final class ClaimSet {
             return claimed != null && real != null ? comparison.test(claimed, real) : claimed == real;
         }
         if (DoubleClass.participantOf(claimed) instanceof DoubleState) {
-            // Another collaborator: it has claims of its own, if any.
+            // Another collaborator: it has its own claims, if any.
             return real != null;
         }
         return Likeness.of(claimed, real, claim.method().returnType());

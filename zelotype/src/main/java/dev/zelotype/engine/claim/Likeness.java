@@ -16,11 +16,11 @@ import java.util.stream.BaseStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Whether a claimed value and a real one are alike: by what they hold, where they hold something.
+ * Whether a claimed value and a real one are similar: by content, if they have any.
  */
 final class Likeness {
 
-    /** More elements of a stream or an iterator are not compared. */
+    /** Further elements of a stream or an iterator are not compared. */
     private static final int MOST = 10_000;
 
     private static final double EXACT = 1e-9;
@@ -36,7 +36,7 @@ final class Likeness {
         } else if (claimed instanceof Throwable one && real instanceof Throwable other) {
             return one.equals(other) || sameThrown(one, other);
         } else if (claimed instanceof BigDecimal one && real instanceof BigDecimal other) {
-            // Its equals tells 1.5 and 1.50 apart, which hardly any claim means.
+            // Its equals distinguishes 1.5 and 1.50, which hardly any claim intends.
             return one.compareTo(other) == 0;
         } else if (claimed instanceof Double one && real instanceof Double other) {
             return near(one, other, EXACT);
@@ -47,7 +47,7 @@ final class Likeness {
         } else if (declared == Collection.class
                 && claimed instanceof Collection<?> one
                 && real instanceof Collection<?> other) {
-            // A plain collection promises no order.
+            // A plain collection has no order.
             return sameElements(one, other);
         } else if (claimed instanceof List<?> one && real instanceof List<?> other) {
             return alike(one, other);
@@ -59,13 +59,15 @@ final class Likeness {
         return Objects.equals(claimed, real);
     }
 
-    /** Numbers that were computed differ in their last digits from those that were typed. */
+    /** Computed numbers differ from typed ones in their last digits. */
     private static boolean near(double claimed, double real, double tolerance) {
         return Double.compare(claimed, real) == 0
                 || Math.abs(claimed - real) <= tolerance * Math.max(Math.abs(claimed), Math.abs(real));
     }
 
-    /** Whether the real exception is one that a handler of the claimed one would catch, with its message if it has one. */
+    /**
+     * Whether a handler of the claimed exception would catch the real one, with the same message if one is claimed.
+     */
     static boolean sameThrown(Throwable claimed, Throwable real) {
         boolean sameMessage =
                 claimed.getMessage() == null || claimed.getMessage().equals(real.getMessage());
@@ -137,7 +139,7 @@ final class Likeness {
         return all;
     }
 
-    /** In what two values differ, in a line or two. */
+    /** How two values differ, in a line or two. */
     static List<String> difference(@Nullable Object claimed, @Nullable Object real) {
         List<String> lines = new ArrayList<>();
         if (claimed instanceof Collection<?> one && real instanceof Collection<?> other) {

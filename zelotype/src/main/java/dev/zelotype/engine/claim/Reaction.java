@@ -7,13 +7,13 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What became of one call: a value or an exception, and what it did to its arguments.
+ * The result of one call: a value or an exception, and its effects on arguments.
  *
  * @param value what was returned
  * @param thrown what was thrown, or null
- * @param callbacks the calls of the arguments that can be called, in words
- * @param written the arguments that can be written into, as they were afterwards
- * @param late the time in which nothing was returned; null if something was
+ * @param callbacks the calls of functional arguments, as text
+ * @param written the writable arguments, in their state afterwards
+ * @param late the time limit if nothing was returned; null if something was
  */
 record Reaction(
         @Nullable Object value,

@@ -1,5 +1,5 @@
 /**
- * Inside the engine: what a test supposes, held against a real object.
+ * Engine internals: suppositions of tests, checked against a real object.
  */
 @NullMarked
 package dev.zelotype.engine.claim;

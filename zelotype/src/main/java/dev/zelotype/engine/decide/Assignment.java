@@ -11,19 +11,20 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Which call meets which demand, where several could be meant: calls that fit two patterns, demands in an order. Calls are
- * first given to demands as they come; what is found here is whether they could be given out in some other way.
+ * Which call meets which demand, if there are several possibilities: calls that match two patterns, demands in an
+ * order. Calls are first assigned as they arrive; this class finds out whether another assignment exists.
  *
- * <p>Worked out call by call: the set of all counts that the demands may have reached so far, each with one way to reach it.
+ * <p>Computed call by call: the set of all counts that the demands may have reached so far, each with one assignment
+ * that leads to it.
  */
 final class Assignment {
 
     /** The count of a demand whose turn in its order has passed. */
     private static final int PASSED = -1;
-    /** More ways than these are not followed. */
+    /** No more assignments than this are tracked. */
     private static final int MOST = 20_000;
 
-    /** A call, its place in time, and the demands that cover it. */
+    /** A call, its position in time, and the demands that cover it. */
     record Taken(long at, Call call, List<Demand> covering) {
 
         Taken without(Demand demand) {
@@ -33,7 +34,7 @@ final class Assignment {
         }
     }
 
-    /** One way to give out the calls so far. */
+    /** One assignment of the calls so far. */
     private record Way(int[] counts, @Nullable Way before, int last) {}
 
     private final List<Demand> demands;
@@ -47,12 +48,12 @@ final class Assignment {
     }
 
     /**
-     * Gives out calls again, if that can be done.
+     * Assigns calls again, if possible.
      *
-     * @param demands all that cover the calls, and those in an order with them
+     * @param demands all demands that cover the calls, and those in an order with them
      * @param calls the calls
-     * @param whole whether every demand must get as many as it wants, as after the last call
-     * @return true if it was done; otherwise nothing has changed
+     * @param whole whether every demand must reach its count, as after the last call
+     * @return true if an assignment was found; otherwise nothing has changed
      */
     static boolean give(List<Demand> demands, List<Taken> calls, boolean whole) {
         List<Taken> inTime = new ArrayList<>(calls);
@@ -117,7 +118,7 @@ final class Assignment {
     private int[] after(int[] counts, int place) {
         int[] after = counts.clone();
         Demand wanted = demands.get(place);
-        // What makes no difference is not counted, so that few ways are left.
+        // Irrelevant differences are dropped, so that few assignments remain.
         int enough =
                 wanted.most() == Integer.MAX_VALUE ? Math.max(1, wanted.count().min()) : wanted.most();
         after[place] = Math.min(enough, counts[place] + 1);

@@ -35,8 +35,8 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The side of a scene that calls meet: its doubles, what they are told, and the log of their calls. Safe for use from any
- * thread.
+ * The part of a scene that receives calls: its doubles, their statements, and the log of their calls. Safe for use from
+ * any thread.
  */
 public class CallScene extends ReplacingScene {
 
@@ -52,13 +52,13 @@ public class CallScene extends ReplacingScene {
     private final boolean worded;
     private final CallLog log;
     private final Demands demands = new Demands(this);
-    /** What doubles of other scenes are told and asked in this one. */
+    /** The statements and calls in this scene of doubles from other scenes. */
     private final Map<DoubleState, Part> guests = new ConcurrentHashMap<>();
 
     private final List<DoubleState> doubles = new ArrayList<>();
     /** How many doubles have each name. */
     private final Map<String, int[]> names = new HashMap<>();
-    /** What the test itself supposed, and what of it may turn out not to be needed. */
+    /** The test's own suppositions, and which of them may remain unused. */
     private final List<Rule> supposed = new ArrayList<>();
 
     private final Unowned unowned = new Unowned();
@@ -71,16 +71,16 @@ public class CallScene extends ReplacingScene {
     private final OwnEmptyValues emptyValues;
     private volatile @Nullable Disturber disturber;
 
-    /** A double that was said to have no other calls, and where that was said. */
+    /** A double for which the test excluded other calls, and the place of that statement. */
     public record Whole(String receiver, String place) {}
 
     /**
      * Starts a scene.
      *
-     * @param title what messages call it; empty for a name after its doubles
-     * @param open whether it is a scene that is opened and closed, and not the place of a double outside any
-     * @param settings how it behaves
-     * @param worded whether calls are put into words as they happen
+     * @param title its title in messages; empty to name it after its doubles
+     * @param open whether it is a scene that is opened and closed, rather than the home of a double outside any
+     * @param settings its settings
+     * @param worded whether calls are converted to text immediately
      */
     protected CallScene(String title, boolean open, Settings settings, boolean worded) {
         this.title = title;
@@ -96,12 +96,12 @@ public class CallScene extends ReplacingScene {
         return (CallScene) Seat.ofThread();
     }
 
-    /** The nearest scene around this one that is still open, or null. */
+    /** The nearest enclosing scene that is still open, or null. */
     final @Nullable CallScene outer() {
         return (CallScene) seat().outer();
     }
 
-    /** The scene to which a statement belongs that is made now, on this thread, about a double of this scene. */
+    /** The scene of a statement made now, on this thread, about a double of this scene. */
     final CallScene ofStatement() {
         CallScene current = (CallScene) Seat.current();
         boolean elsewhere =
@@ -110,8 +110,8 @@ public class CallScene extends ReplacingScene {
     }
 
     /**
-     * The scene to which a call belongs that comes now, on this thread, to a double of this scene. A double that was made
-     * outside any scene may be called by a thread of none; if just one scene is open, that is whose call it is.
+     * The scene of a call made now, on this thread, to a double of this scene. A double from outside any scene may be
+     * called by a thread without a scene; if exactly one scene is open, the call belongs to that.
      */
     final CallScene ofCall() {
         if (isSettingUp()) {
@@ -122,24 +122,24 @@ public class CallScene extends ReplacingScene {
         return only == null ? scene : only;
     }
 
-    /** Whether what holds its doubles is still being put together, so that calls mean no test. */
+    /** Whether the owner of its doubles is still being set up, so that calls belong to no test. */
     protected boolean isSettingUp() {
         return false;
     }
 
-    /** Tells all open scenes of a call that belongs to none of them, or maybe to one. */
+    /** Notifies all open scenes of a call that belongs to none of them, or possibly to one. */
     static void nobodysCall(DoubleState owner, DoubledMethod method, Object[] arguments) {
         for (ReplacingScene each : Seat.allOpen()) {
             ((CallScene) each).unowned.add(owner, method, arguments);
         }
     }
 
-    /** The calls of doubles from outside any scene whose owner is unknown. */
+    /** The calls of doubles from outside any scene whose scene is unknown. */
     public final Unowned unowned() {
         return unowned;
     }
 
-    /** What a double of another scene is told and asked in this one. */
+    /** The statements and calls in this scene of a double from another scene. */
     final Part part(DoubleState guest) {
         if (guest.isInPlace()) {
             return taken(guest).ownPart();
@@ -152,7 +152,7 @@ public class CallScene extends ReplacingScene {
         return guests.computeIfAbsent(guest, one -> new Part(one, this));
     }
 
-    /** The one that answers in this scene for an object or class that is spied on or replaced in a scene around it. */
+    /** The double that answers in this scene for an object or class that an enclosing scene spies on or replaces. */
     private synchronized DoubleState taken(DoubleState around) {
         for (DoubleState each : doubles) {
             if (each.isInPlace() && each.self() == around.self()) {
@@ -168,7 +168,7 @@ public class CallScene extends ReplacingScene {
         return made;
     }
 
-    /** The one that answers in its own right for an object in a scene around this one; null if none does. */
+    /** The double with its own statements that answers for an object in an enclosing scene; null if there is none. */
     final @Nullable DoubleState knownAround(Object self) {
         for (CallScene each = outer(); each != null; each = each.outer()) {
             DoubleState known = each.knownInPlace(self);
@@ -179,7 +179,10 @@ public class CallScene extends ReplacingScene {
         return null;
     }
 
-    /** The one that answers in this scene for an object or class, in whatever scene that began; null if none does. */
+    /**
+     * The double that answers in this scene for an object or class, no matter which scene started that; null if there
+     * is none.
+     */
     final @Nullable DoubleState knownInPlace(Object self) {
         if (self instanceof Class<?> type && replaced(type) instanceof DoubleState whole) {
             return whole;
@@ -192,17 +195,17 @@ public class CallScene extends ReplacingScene {
         return null;
     }
 
-    /** Notes that a scene has used a double which was made outside any: from then on nothing may be said of it there. */
+    /** Records that a scene has used a double from outside any: from then on, statements outside are refused. */
     private void hasBeenShared() {
         shared = true;
     }
 
-    /** Whether a scene has used a double which was made outside any. */
+    /** Whether a scene has used a double from outside any. */
     public final boolean isShared() {
         return shared;
     }
 
-    /** The part of a double in the scene around this one that sees its calls as well; null if none does. */
+    /** The part of a double in the enclosing scene that sees its calls as well; null if there is none. */
     final @Nullable Part around(DoubleState one) {
         CallScene around = outer();
         if (around == null || this == one.scene() && !one.isInPlace()) {
@@ -234,7 +237,7 @@ public class CallScene extends ReplacingScene {
         }
         DoubleState known = order.isInPlace() ? knownInPlace(order.real()) : null;
         if (known != null) {
-            // It saw along with a scene around that is closed by now.
+            // It belonged to an enclosing scene that is closed by now.
             known.isSaid();
             return known;
         }
@@ -299,7 +302,7 @@ public class CallScene extends ReplacingScene {
         return true;
     }
 
-    /** What messages call the scene: its title, or else the first of its doubles. */
+    /** The name of the scene in messages: its title, or else its first doubles. */
     final synchronized String title() {
         if (!title.isEmpty()) {
             return "'" + title + "'";
@@ -333,7 +336,7 @@ public class CallScene extends ReplacingScene {
         disturber = one;
     }
 
-    /** The test is about to look at the calls, now or at the end of the scene. */
+    /** The test is about to check calls, now or at the end of the scene. */
     public final void look(boolean last) {
         Disturber listening = disturber;
         if (listening != null && !closed) {
@@ -345,7 +348,7 @@ public class CallScene extends ReplacingScene {
         }
     }
 
-    /** The double of a name and a type that the test of this scene can name; null if it has none. */
+    /** The double with a name and a type that the test of this scene can name; null if there is none. */
     public final @Nullable DoubleState find(String name, String type) {
         for (DoubleState each : cast()) {
             if (each.isCalled(name, type)) {
@@ -356,10 +359,9 @@ public class CallScene extends ReplacingScene {
     }
 
     /**
-     * Records a call of a double without a caller: it counts for expectations, but consumes no answer and runs
-     * nothing.
+     * Records a call of a double without a caller: it counts for expectations, but consumes no answer and runs nothing.
      *
-     * @param signature the method, with the simple names of its parameters' types
+     * @param signature the method, with the simple names of its parameter types
      * @return false if it has no such method
      * @throws dev.zelotype.error.UnexpectedCall if it is not expected
      */
@@ -372,7 +374,7 @@ public class CallScene extends ReplacingScene {
         return true;
     }
 
-    /** A call begins: it is kept in the log, unless it belongs to no scene. */
+    /** Starts a call: it is kept in the log, unless it belongs to no scene. */
     final Call begin(MethodState state, Object[] arguments) {
         if (closed) {
             Strays.note(title(), state, arguments);
@@ -382,7 +384,7 @@ public class CallScene extends ReplacingScene {
             nobodysCall(state.part().owner(), state.method(), arguments);
         }
         if (state.method().takesInstance()) {
-            // Counted as they come, and not as they are told of.
+            // Numbered in the order of their first call, not of their first report.
             state.part().owner().count(arguments[0]);
         }
         Part around = Seat.anyNested() ? around(state.part().owner()) : null;
@@ -392,7 +394,7 @@ public class CallScene extends ReplacingScene {
         return log.add(state, arguments, state.asksItself(), worded, worded ? inWords(state, arguments) : null);
     }
 
-    /** A call begins that scenes around see as well. */
+    /** Starts a call that enclosing scenes see as well. */
     private Call beginEchoed(MethodState state, Object[] arguments, Part first) {
         List<CallLog> logs = new ArrayList<>();
         List<MethodState> states = new ArrayList<>();
@@ -410,7 +412,7 @@ public class CallScene extends ReplacingScene {
         return log.addEchoed(state, arguments, state.asksItself(), anyWorded, words, logs, states);
     }
 
-    /** Arguments as they are now; null if they stay so. */
+    /** The current text of the arguments; null if they cannot change. */
     private @Nullable List<String> inWords(MethodState state, Object[] arguments) {
         return Lasting.are(arguments) ? null : numbers().in(() -> Calls.arguments(state.method(), arguments));
     }
@@ -420,7 +422,7 @@ public class CallScene extends ReplacingScene {
         return log.leaveOut(of, arguments);
     }
 
-    /** Remembers a refused call, so that the scene fails even if the subject swallows the error. */
+    /** Records a refused call, so that the scene fails even if the subject swallows the error. */
     final UnexpectedCall refuse(Call call, FailureText text) {
         Decision.end(call, Ending.UNEXPECTED, null);
         call.account();
@@ -432,7 +434,7 @@ public class CallScene extends ReplacingScene {
         return failure;
     }
 
-    /** As {@link #refuse}, for a call that turns out to be wrong after it has been answered. */
+    /** As {@link #refuse}, for a call that turns out to be wrong after it was answered. */
     final synchronized void refuseLate(Call call, FailureText text) {
         call.end(Ending.UNEXPECTED, null);
         call.account();
@@ -452,12 +454,12 @@ public class CallScene extends ReplacingScene {
                 calls.isEmpty() ? List.of("No calls were recorded.") : Rows.of(calls)));
     }
 
-    /** Adds what may explain a failure besides the calls that it tells itself. */
+    /** Adds further explanations to a failure. */
     public final FailureText withHints(FailureText text) {
         return Hints.add(this, text);
     }
 
-    /** Puts calls into their places among all calls of their scenes, and into their order. */
+    /** Sorts calls, and sets their positions among all calls of their scenes. */
     public static void rank(List<Call> calls) {
         Set<CallScene> scenes = new HashSet<>();
         for (Call call : calls) {
@@ -471,7 +473,7 @@ public class CallScene extends ReplacingScene {
         return List.copyOf(doubles);
     }
 
-    /** All calls so far, in their order. */
+    /** All calls so far, in order. */
     public final List<Call> calls() {
         List<Call> calls = new ArrayList<>();
         for (DoubleState each : doubles()) {
@@ -487,19 +489,19 @@ public class CallScene extends ReplacingScene {
         return calls;
     }
 
-    /** The doubles of this scene, and those of others that were told or asked anything in it. */
+    /** The doubles of this scene, and doubles of others that have statements or calls in it. */
     public final synchronized List<DoubleState> cast() {
         List<DoubleState> all = new ArrayList<>(doubles);
         all.addAll(guests.keySet());
         return all;
     }
 
-    /** Notes what the test has supposed. */
+    /** Records a supposition of the test. */
     public final synchronized void supposed(Rule rule) {
         supposed.add(rule);
     }
 
-    /** What was supposed so far is a base that not every test needs all of. */
+    /** Marks the suppositions so far as a shared base that not every test uses completely. */
     public final synchronized void endSetUp() {
         supposed.clear();
     }
@@ -508,7 +510,7 @@ public class CallScene extends ReplacingScene {
         return settings;
     }
 
-    /** Remembers the first calls of default methods whose own code threw. */
+    /** Records the first calls of default methods whose own code threw. */
     final synchronized void ownCodeThrew(Call call, Exception thrown) {
         if (ownCodeThrew.size() < MOST_OWN_CODE) {
             ownCodeThrew.put(call, thrown);
@@ -519,7 +521,7 @@ public class CallScene extends ReplacingScene {
         return new LinkedHashMap<>(ownCodeThrew);
     }
 
-    /** The suppositions that no call ever needed, as text. */
+    /** The suppositions that no call used, as text. */
     public final synchronized List<String> unusedSuppositions() {
         List<String> texts = new ArrayList<>();
         for (Rule rule : supposed) {
@@ -530,22 +532,22 @@ public class CallScene extends ReplacingScene {
         return texts;
     }
 
-    /** What is worth knowing, though it is not wrong. */
+    /** Remarks that are no failures. */
     public final List<String> notes() {
         return Hints.notes(this);
     }
 
-    /** What may explain a failure that tells nothing of doubles: lines under headings, to stand below it. */
+    /** Explanations for a failure that does not mention doubles: lines under headings, to be placed below it. */
     public final String notesOn(Throwable failure) {
         return Hints.on(failure, this);
     }
 
-    /** Notes that a double was said to have no other calls. */
+    /** Records that the test excluded other calls of a double. */
     public void saidWhole(Whole whole) {
         wholes.add(whole);
     }
 
-    /** The doubles that were said to have no other calls. */
+    /** The doubles for which the test excluded other calls. */
     public List<Whole> wholes() {
         return wholes;
     }

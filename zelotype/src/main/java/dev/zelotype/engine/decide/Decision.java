@@ -12,14 +12,14 @@ import dev.zelotype.error.MisuseException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What becomes of one call: it is disturbed if there is a disturber, logged, decided about (by a demand, a rule, or what the
- * double's kind says), answered and ended, in this order.
+ * The handling of one call, in this order: it is disturbed if there is a disturber, logged, decided (by a demand, a
+ * rule, or the kind of the double), answered and ended.
  */
 final class Decision {
 
     private Decision() {}
 
-    /** Answers a call that has come through a double's door. */
+    /** Answers a call of a double. */
     static @Nullable Object of(MethodState state, Object[] arguments) throws Throwable {
         CallScene scene = state.part().scene();
         Disturber disturber = scene.disturber();
@@ -28,7 +28,7 @@ final class Decision {
                 : disturber.disturb(new Passage(state, arguments));
     }
 
-    /** As {@link #of}, but a call that no statement covers is only logged; null means its real code. */
+    /** As {@link #of}, but a call that no statement covers is only logged; null means that its real code must run. */
     static Object @Nullable [] ifTold(MethodState state, Object[] arguments) throws Throwable {
         CallScene scene = state.part().scene();
         if (scene.disturber() != null) {
@@ -47,19 +47,19 @@ final class Decision {
         return new Object[] {answered(rule, state, call)};
     }
 
-    /** As {@link #unrecorded}, but for a call that no statement covers null means its real code. */
+    /** As {@link #unrecorded}, but null means that no statement covers the call and its real code must run. */
     static Object @Nullable [] unrecordedIfTold(Part part, DoubledMethod method, Object[] arguments) throws Throwable {
         return part.isTold(method, arguments) ? new Object[] {unrecorded(part, method, arguments)} : null;
     }
 
-    /** Decides about a call that is logged, and answers it. */
+    /** Decides about a logged call, and answers it. */
     static @Nullable Object answer(Call call) throws Throwable {
         MethodState state = (MethodState) call.log();
         Rule rule = sought(state, call);
         return answered(rule, state, call);
     }
 
-    /** What the test says about a call; one that is refused has ended. */
+    /** The test's statement about a call; if the call is refused, it has ended. */
     private static @Nullable Rule sought(MethodState state, Call call) throws Throwable {
         try {
             return ruleFor(state, call);
@@ -74,7 +74,7 @@ final class Decision {
             return rule != null && rule.answers() ? asSaid(rule, state, call) : unsaid(rule, state, call);
         } catch (StackOverflowError e) {
             if (!Recursion.isRoomFor(e)) {
-                // There may be no room left to put anything into words, or to load a class.
+                // There may not be enough stack to compose a text, or to load a class.
                 call.end(Ending.THREW, e);
                 throw e;
             }
@@ -88,7 +88,7 @@ final class Decision {
         }
     }
 
-    /** Decides about a call that is logged and not disturbed: it meets what is expected, or is refused. */
+    /** Decides about a logged call that is not disturbed: it meets an expectation, or is refused. */
     static void recordOnly(Call call) throws Throwable {
         MethodState state = (MethodState) call.log();
         Rule rule = ruleFor(state, call);
@@ -113,7 +113,8 @@ final class Decision {
     /**
      * Answers a call of a constructor.
      *
-     * @return null if the real constructor is to run; else what answers for the new object, or {@link Participant#BARE}
+     * @return null if the real constructor must run; else the participant that answers for the new object, or {@link
+     *     Participant#BARE}
      */
     static @Nullable Object construct(Call call) throws Throwable {
         MethodState state = (MethodState) call.log();
@@ -135,8 +136,8 @@ final class Decision {
     }
 
     /**
-     * What the test says about a call. It counts for the demands of each scene that sees it, from the inside out; its answer
-     * comes from the nearest of what these scenes say.
+     * The test's statement about a call. The call counts for the demands of each scene that sees it, from the inside
+     * out; the answer comes from the nearest scene with a statement.
      */
     private static @Nullable Rule ruleFor(MethodState state, Call call) {
         Call[] echoes = call.echoes();
@@ -175,7 +176,9 @@ final class Decision {
         return met;
     }
 
-    /** The demand that a call has met if it answers, else what is supposed in its scene, and in those beneath the last. */
+    /**
+     * The demand that a call has met if it has an answer, else the supposition in its scene, and in scenes further out.
+     */
     private static @Nullable Rule answering(@Nullable Rule met, MethodState state, Call call, boolean last) {
         if (met != null && met.answers()) {
             return met;
@@ -186,7 +189,7 @@ final class Decision {
                 : state.covering(call.arguments());
     }
 
-    /** What a scene says of a call holds for the scenes within it. */
+    /** The statements of a scene apply to the scenes inside it. */
     private static void accountWithin(Call call, Call[] echoes, int outermost) {
         call.account();
         for (int i = 0; i <= outermost; i++) {
@@ -194,7 +197,7 @@ final class Decision {
         }
     }
 
-    /** Answers a call that leaves no trace: as the test says, else as the double does that is told nothing. */
+    /** Answers a call that leaves no trace: as the test states, else with the default of the double. */
     static @Nullable Object unrecorded(Part part, DoubledMethod method, Object[] arguments) throws Throwable {
         MethodState state = part.state(method);
         Call call = part.scene().leaveOut(state, arguments);
@@ -247,7 +250,7 @@ final class Decision {
     /**
      * Answers a call without a supposed answer.
      *
-     * @param demand says that the call must happen, but not what it answers; or null
+     * @param demand the demand for the call that sets no answer; or null
      */
     private static @Nullable Object unsaid(@Nullable Rule demand, MethodState state, Call call) throws Throwable {
         DoubleState owner = state.part().owner();
@@ -282,7 +285,7 @@ final class Decision {
         };
     }
 
-    /** Runs the code of a default method, which readers of a test easily overlook; so it is noted if it throws. */
+    /** Runs the code of a default method, which is easily overlooked in a test; so it is recorded if it throws. */
     private static @Nullable Object ownCode(MethodState state, Call call) throws Throwable {
         try {
             return state.part().owner().runOwn(state.method(), call.arguments());
@@ -292,7 +295,7 @@ final class Decision {
         }
     }
 
-    /** Whether the JVM lets us run the code of a default method, which it does not for interfaces of closed modules. */
+    /** Whether the JVM lets us run the code of a default method; it does not for interfaces of closed modules. */
     private static boolean isReachable(DoubleState owner, DoubledMethod method) {
         try {
             owner.doubleClass().ownCode(method);

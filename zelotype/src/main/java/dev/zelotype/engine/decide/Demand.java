@@ -13,18 +13,18 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Says that some calls must happen, how often, and optionally what they answer.
+ * The requirement that some calls happen, with their number, and optionally their answer.
  *
- * <p>It is heeded from the first word of its sentence on, since {@code expect(dome::open)} is a whole one. Calls of other
- * threads that come while the sentence is still being written are held against what it finally says. Its numbers are guarded
- * by the lock of the scene's {@link Demands}.
+ * <p>It applies from the first word of its statement on, because {@code expect(dome::open)} is complete. Calls of other
+ * threads that arrive before the statement is complete are judged by its final form. Its numbers are guarded by the
+ * lock of the scene's {@link Demands}.
  */
 public final class Demand extends Rule {
 
     private final Thread writer = Thread.currentThread();
-    /** So many of its calls are kept, to be judged again if the sentence goes on. */
+    /** So many of its calls are kept, to be judged again if the statement continues. */
     private static final int MOST_KEPT = 1000;
-    /** So many if they may meet other demands as well. */
+    /** So many are kept if they may meet other demands as well. */
     private static final int MOST_KEPT_AMONG_OTHERS = 100_000;
 
     private final List<Assignment.Taken> taken = new ArrayList<>();
@@ -48,7 +48,7 @@ public final class Demand extends Rule {
         return count;
     }
 
-    /** Whether the test has given a count itself, and not relied on the default of one. */
+    /** Whether the test has set a count, rather than relying on the default of one. */
     public boolean isCounted() {
         return counted;
     }
@@ -63,7 +63,7 @@ public final class Demand extends Rule {
         return calls >= most();
     }
 
-    /** How many calls it allows, as the current thread sees it. */
+    /** How many calls it allows, from the view of the current thread. */
     int most() {
         return isBeingWrittenElsewhere() ? Integer.MAX_VALUE : count.max();
     }
@@ -84,7 +84,9 @@ public final class Demand extends Rule {
         return calls > count.max();
     }
 
-    /** One of the same order that has begun, a later one if there is one; null if there is none. */
+    /**
+     * A demand of the same order that has been met partly, the last one if there are several; null if there is none.
+     */
     @Nullable
     Demand neighbour() {
         Demand found = null;
@@ -125,7 +127,7 @@ public final class Demand extends Rule {
         }
     }
 
-    /** The calls that have met it; null if they are too many to have been kept. */
+    /** The calls that have met it; null if there were too many to keep. */
     @Nullable
     List<Assignment.Taken> taken() {
         return calls > taken.size() ? null : taken;
@@ -144,7 +146,7 @@ public final class Demand extends Rule {
                 : each);
     }
 
-    /** Takes back what was counted though the sentence, as it reads by now, does not cover it. */
+    /** Removes calls that were counted before but are not covered by the statement in its current form. */
     List<Assignment.Taken> giveBack() {
         if (calls > taken.size()) {
             throw new MisuseException(
@@ -163,17 +165,17 @@ public final class Demand extends Rule {
         count = wanted;
     }
 
-    /** The sentence is complete. */
+    /** The statement is complete. */
     void settle() {
         settled = true;
     }
 
-    /** The sentence goes on after something else. */
+    /** The statement continues after something else. */
     void reopen() {
         settled = false;
     }
 
-    /** The calls that came beyond those that the sentence wants as it reads now; they no longer count. */
+    /** The calls beyond the current count of the statement; they no longer count. */
     List<Call> surplus() {
         int tooMany = Math.max(0, calls - count.max());
         List<Assignment.Taken> last = taken.subList(Math.max(0, taken.size() - tooMany), taken.size());
@@ -183,7 +185,7 @@ public final class Demand extends Rule {
         return surplus;
     }
 
-    /** Whether its writer is the current thread, which by doing something else shows that the sentence is complete. */
+    /** Whether it belongs to the current thread: if that does something else, the statement is complete. */
     boolean isWrittenHere() {
         return Thread.currentThread() == writer;
     }
@@ -193,7 +195,7 @@ public final class Demand extends Rule {
         return new String[] {patternText(), count.text() + ", so far " + calls, at()};
     }
 
-    /** What is said of calls beyond the count that may be another test's. */
+    /** The message about calls beyond the count that may belong to another test. */
     private @Nullable FailureText unownedBeyond() {
         Unowned unowned = state.part().scene().unowned();
         int more = count.max() == Integer.MAX_VALUE

@@ -5,7 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Demands that must be met one after the other, over any number of doubles.
+ * Demands that must be met in order, across any number of doubles.
  */
 public final class DemandOrder {
 
@@ -24,8 +24,8 @@ public final class DemandOrder {
     }
 
     /**
-     * What must happen before a call that a demand is about, or the later one that has begun already; null if it may
-     * come.
+     * What must happen before a call of a demand, or the later demand that has been met partly; null if the call is
+     * allowed.
      */
     @Nullable
     Demand blocking(Demand coming) {

@@ -15,16 +15,16 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The demands of one scene. One lock for all of them, since an order may span several doubles.
+ * The demands of one scene. One lock guards all of them, because an order may span several doubles.
  */
 public final class Demands {
 
     private final CallScene scene;
     private final List<Demand> all = new ArrayList<>();
     private @Nullable Demand beingWritten;
-    /** Calls that it had counted and, as it reads by now, does not cover. */
+    /** Calls that were counted but are not covered by the statement in its current form. */
     private final List<Taken> toJudge = new ArrayList<>();
-    /** How many calls have come, which is the place in time of the next one. */
+    /** How many calls there were, which is the position in time of the next one. */
     private long arrivals;
 
     Demands(CallScene scene) {
@@ -37,7 +37,7 @@ public final class Demands {
         beingWritten = demand;
     }
 
-    /** Takes the sentence that was begun last for complete: its writer has gone on to something else. */
+    /** Treats the last unfinished statement as complete: its thread has continued with something else. */
     public synchronized void settleLast() {
         Demand last = beingWritten;
         if (last != null) {
@@ -51,7 +51,7 @@ public final class Demands {
         }
     }
 
-    /** A count that was said late may want more calls before some that have come already. */
+    /** A late count may require more calls before some that have already happened. */
     private void refuseBrokenOrder(Demand demand) {
         Demand later = demand.wantsMore() ? demand.neighbour() : null;
         boolean broken = later != null
@@ -64,7 +64,7 @@ public final class Demands {
         }
     }
 
-    /** Narrows a demand; what it has counted though it no longer covers it is judged again once the sentence is complete. */
+    /** Narrows a demand; calls that are no longer covered are judged again once the statement is complete. */
     public synchronized void narrow(Demand demand, CallPattern narrower) {
         if (beingWritten != demand) {
             settleLast();
@@ -97,7 +97,7 @@ public final class Demands {
             call.expect();
             return;
         }
-        // What may come now would have been out of order then.
+        // Otherwise this call would have been out of order.
         FailureText refusal = meets == null ? judged.refusal(call) : outOfOrder(meets, call);
         if (refusal != null) {
             scene.refuseLate(call, refusal);
@@ -119,7 +119,7 @@ public final class Demands {
         return neighbour == null ? Refusals.tooOften(meets, call) : Refusals.outOfOrder(meets, neighbour, call);
     }
 
-    /** Gives a demand its count, which completes it. */
+    /** Sets the count of a demand, which completes it. */
     public synchronized void count(Demand demand, Count wanted) {
         if (beingWritten != demand) {
             settleLast();
@@ -137,7 +137,7 @@ public final class Demands {
         }
     }
 
-    /** What the demands about a method say of a call. */
+    /** The decision of a method's demands about a call. */
     private record Judged(
             @Nullable Demand meets,
             @Nullable Demand early,
@@ -152,7 +152,7 @@ public final class Demands {
         }
     }
 
-    /** The first demand that still wants calls meets one, else the first that allows more. */
+    /** The call meets the first demand that still requires calls, else the first that allows more. */
     private static Judged judge(Taken taken) {
         Demand allowing = null;
         Demand exhausted = null;
@@ -171,7 +171,7 @@ public final class Demands {
         return allowing != null ? new Judged(allowing, null, null) : new Judged(null, early, exhausted);
     }
 
-    /** Some demands, and all others that cover the same methods or belong to the same orders, and so on. */
+    /** Some demands, and all others that cover the same methods or belong to the same orders, transitively. */
     private static Set<Demand> together(List<Demand> some) {
         Set<Demand> all = new LinkedHashSet<>();
         Deque<Demand> open = new ArrayDeque<>(some);
@@ -187,17 +187,17 @@ public final class Demands {
 
     private enum Given {
         ANEW,
-        /** No way lets them all be met. */
+        /** No assignment meets them all. */
         IMPOSSIBLE,
-        /** There is only one choice, or there are too many calls. */
+        /** There is only one assignment, or there are too many calls. */
         AS_BEFORE
     }
 
     /**
-     * Gives the calls to other demands than before, if that lets them all be met.
+     * Assigns the calls to other demands than before, if that meets them all.
      *
-     * @param coming a call that none has taken yet, or null
-     * @param whole whether each demand must get all that it wants
+     * @param coming a call that is not assigned yet, or null
+     * @param whole whether each demand must reach its count
      * @return the results
      */
     private static Given giveAnew(List<Demand> some, @Nullable Taken coming, boolean whole) {
@@ -222,9 +222,9 @@ public final class Demands {
     /**
      * Finds the demand that a call meets.
      *
-     * @param state whose demands are asked
-     * @return null if none of them is about the call
-     * @throws dev.zelotype.error.UnexpectedCall if the call comes too often or out of order
+     * @param state the part with the demands
+     * @return null if none of them covers the call
+     * @throws dev.zelotype.error.UnexpectedCall if there are too many such calls, or it is out of order
      */
     synchronized @Nullable Demand meet(MethodState state, Call call) {
         if (beingWritten != null && beingWritten.isWrittenHere()) {
@@ -262,7 +262,7 @@ public final class Demands {
         throw new IllegalStateException("not taken: " + taken);
     }
 
-    /** What is missing, one text for each demand that is not met. */
+    /** What is missing, one text for each unmet demand. */
     public synchronized List<FailureText> unmet() {
         settleLast();
         for (Demand demand : all) {

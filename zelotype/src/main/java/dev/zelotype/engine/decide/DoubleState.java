@@ -24,18 +24,18 @@ import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What stands behind one double: its door, and the code that can answer for it. Calls may come from any thread.
+ * The state of one double: it receives its calls, and can answer them. Calls may come from any thread.
  */
 public final class DoubleState extends Participant {
 
     private final CallScene scene;
     private final @Nullable Object real;
     private final Part ownPart;
-    /** Whether it answers in its scene only because a scene around it began that. */
+    /** Whether it answers in its scene only because an enclosing scene started that. */
     private volatile boolean onlySeesAlong;
 
     private volatile @Nullable CallPattern origin;
-    /** The double; weak where nothing but the double itself is to keep what answers for it alive. */
+    /** The double; a weak reference if only the double itself may keep this state alive. */
     private final Object self;
 
     DoubleState(String baseName, int number, NewDouble order, CallScene scene) {
@@ -66,23 +66,23 @@ public final class DoubleState extends Participant {
         return isObjectItself() && !scene.isOpenScene();
     }
 
-    /** Says that it carries on a chain. */
+    /** Marks it as a part of a chain. */
     public void comesOf(CallPattern link) {
         origin = link;
     }
 
-    /** The call that it is the answer of, in a chain; null if a test has made it itself. */
+    /** The call of a chain that returns it; null if a test made it. */
     @Nullable
     CallPattern origin() {
         return origin;
     }
 
-    /** Answers in its scene only as long as a scene around it has one that does. */
+    /** Answers in its scene only as long as an enclosing scene has such a double. */
     void seesAlong() {
         onlySeesAlong = true;
     }
 
-    /** Answers in its own right, since the test says something of it in its scene. */
+    /** Answers in its own right, because the test makes a statement about it in its scene. */
     public void isSaid() {
         onlySeesAlong = false;
     }
@@ -96,7 +96,7 @@ public final class DoubleState extends Participant {
         return real != null && doubleClass().isWoven();
     }
 
-    /** Whether a spy on an object is that object or a proxy of it, as the end of a sentence. */
+    /** Whether a spy on an object is that object or a wrapper, as the end of a sentence. */
     public String whatItIs() {
         if (real == null || isOfClass()) {
             return "";
@@ -106,7 +106,7 @@ public final class DoubleState extends Participant {
                 : ": a wrapper that passes calls on to a real " + Values.typeName(real.getClass());
     }
 
-    /** Whether messages call it by a name, and it is of a type, by its binary name. */
+    /** Whether it has a name in messages, and a type, by its binary name. */
     boolean isCalled(String name, String type) {
         return name().equals(name) && doubleClass().doubledType().getName().equals(type);
     }
@@ -134,22 +134,22 @@ public final class DoubleState extends Participant {
         return -1;
     }
 
-    /** The scene that the double was made in. */
+    /** The scene in which the double was made. */
     public CallScene scene() {
         return scene;
     }
 
-    /** What the double is told and asked in the scene that it was made in. */
+    /** The statements and calls of the double in the scene in which it was made. */
     Part ownPart() {
         return ownPart;
     }
 
-    /** What it is told and asked in the scene to which a call on this thread belongs. */
+    /** The statements and calls of the double in the scene of a call on this thread. */
     Part partOfCall() {
         return scene.isOpenScene() && !Seat.anyNested() ? ownPart : part(scene.ofCall());
     }
 
-    /** What it is told and asked in the scene in which a statement on this thread is made. */
+    /** The statements and calls of the double in the scene of a statement on this thread. */
     public Part partOfStatement() {
         return part(scene.ofStatement());
     }
@@ -208,7 +208,7 @@ public final class DoubleState extends Participant {
         return Decision.construct(state.part().scene().begin(state, arguments));
     }
 
-    /** A new object without a constructor call: a stub of its own where code of the JDK would run on empty fields. */
+    /** A new object without a constructor call: a stub if code of the JDK would otherwise use empty fields. */
     Object bare(Class<?> type) {
         return Replacing.runsJdkCode(type)
                 ? scene.make(NewDouble.of(Kind.STUB, null, type)).self()
@@ -222,9 +222,9 @@ public final class DoubleState extends Participant {
     }
 
     /**
-     * What was supposed of calls on any instance of a replaced class; this double is one.
+     * The suppositions about calls on any instance of a replaced class, if this double is one.
      *
-     * @return the answer in an array, or null if it was told nothing
+     * @return the answer in an array, or null if there is none
      */
     Object @Nullable [] askClass(DoubledMethod method, Object[] arguments) {
         if (doubleClass().isWoven()) {
@@ -287,7 +287,7 @@ public final class DoubleState extends Participant {
         return method.hasCode() && method.executable().getDeclaringClass() != Object.class;
     }
 
-    /** Whether unsupposed calls go on to a real object. */
+    /** Whether calls without a supposition are passed on to a real object. */
     boolean hasRealObject() {
         return real != null;
     }
@@ -316,7 +316,7 @@ public final class DoubleState extends Participant {
         }
     }
 
-    /** Runs the doubled type's own code; a final method, which asks before it runs, is let through. */
+    /** Runs the doubled type's own code; a woven final method is let through. */
     @Nullable
     Object runOwn(DoubledMethod method, Object[] arguments) throws Throwable {
         if (!doubleClass().isFinal(method)) {
@@ -327,7 +327,7 @@ public final class DoubleState extends Participant {
         return (Object) code.invokeExact(self(), arguments);
     }
 
-    /** Lets the call through the head of its own woven method. */
+    /** Lets the call pass its own woven method. */
     private @Nullable Object runWoven(DoubledMethod method, Object[] arguments) throws Throwable {
         Object target = method.takesInstance() ? arguments[0] : self();
         Object[] own = method.takesInstance() ? Arrays.copyOfRange(arguments, 1, arguments.length) : arguments;

@@ -55,11 +55,11 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The default answer of a call: something empty of the right type. Collections are new and can be changed.
+ * The default answer of a call: an empty value of the right type. Collections are new and mutable.
  */
 final class EmptyValues {
 
-    /** The first words of methods that lead from one object to another of its type. */
+    /** The first words of methods that navigate from one object to another of its type. */
     private static final Set<String> ELSEWHERE = Set.of(
             "get",
             "next",
@@ -121,7 +121,7 @@ final class EmptyValues {
             "sub",
             "substring");
 
-    /** The implementations of interfaces; a class is made as such. */
+    /** The implementations of interfaces; a class is instantiated itself. */
     private static final Map<Class<?>, Class<?>> COMMON = Map.ofEntries(
             Map.entry(Iterable.class, ArrayList.class),
             Map.entry(Collection.class, ArrayList.class),
@@ -183,13 +183,13 @@ final class EmptyValues {
     }
 
     /**
-     * Whether a method that gives its own type leads to another object, such as {@code getParent()} or {@code next()},
-     * and does not go on with the same one, such as a builder's {@code size(3)}. Code that follows such a method until
-     * there is nothing more would never end if it gave the double again.
+     * Whether a method that returns its own type navigates to another object, for example {@code getParent()} or {@code
+     * next()}, rather than returning the same one, as a builder's {@code size(3)} does. A loop over such a method would
+     * never end if it returned the double again.
      */
     private static boolean leadsElsewhere(DoubledMethod method) {
         String first = VariableNames.firstWord(method.name());
-        // A buffer that reads into something goes on with itself.
+        // A buffer that reads into something returns itself.
         return ELSEWHERE.contains(first) || first.equals("read") && method.parameterTypes().length == 0;
     }
 
@@ -208,7 +208,7 @@ final class EmptyValues {
         return empty == null ? container(type) : empty;
     }
 
-    /** What the future of a type is completed with. */
+    /** The value of a completed future. */
     private static @Nullable Object ofArgument(Type generic, CallScene scene) {
         if (!(generic instanceof ParameterizedType parameterized)) {
             return null;
@@ -266,7 +266,7 @@ final class EmptyValues {
         return type == Spliterator.class ? Spliterators.emptySpliterator() : null;
     }
 
-    /** A new, empty collection or map of the JDK that can be changed. */
+    /** A new, empty, mutable collection or map of the JDK. */
     private static @Nullable Object container(Class<?> type) {
         if (!Collection.class.isAssignableFrom(type) && !Map.class.isAssignableFrom(type) && type != Iterable.class) {
             return null;
@@ -274,7 +274,7 @@ final class EmptyValues {
         Class<?> common = COMMON.get(type);
         Class<?> made = common == null ? type : common;
         if (made.isInterface() || Modifier.isAbstract(made.getModifiers())) {
-            // An interface that is newer than the list below: what implements the nearest one that it knows may do.
+            // An interface that is not in the list: an implementation of its closest known supertype may fit.
             made = nearest(type);
         }
         try {

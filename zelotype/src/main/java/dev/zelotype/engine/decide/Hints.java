@@ -18,7 +18,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What may explain a failure besides the calls that it tells itself, and is worth knowing without one.
+ * Possible explanations of a failure, other than the calls in it, which are also worth knowing without one.
  */
 final class Hints {
 
@@ -90,7 +90,7 @@ final class Hints {
         }
     }
 
-    /** Where answers were supposed that could not be cast: generic code lets them pass until they are used. */
+    /** Supposed answers of the wrong type: generic code accepts them until they are used. */
     private static List<String> wronglyTyped(Throwable failure, CallScene scene) {
         Set<String> lines = new LinkedHashSet<>();
         String message = failure instanceof ClassCastException ? String.valueOf(failure.getMessage()) : "";
@@ -111,7 +111,7 @@ final class Hints {
         return List.copyOf(lines);
     }
 
-    /** The calls of default methods whose own code threw, and how to say an answer instead. */
+    /** The calls of default methods whose own code threw, and how to set an answer instead. */
     private static List<String> ownCode(CallScene scene) {
         List<String> lines = new ArrayList<>();
         scene.ownCodeThrew().forEach((call, thrown) -> {
@@ -146,7 +146,7 @@ final class Hints {
         return lines;
     }
 
-    /** The final methods of doubled classes that no double can answer, since nothing wove them. */
+    /** The final methods of doubled classes that no double can answer, because nothing wove them. */
     private static List<String> unaskedFinals(CallScene scene) {
         List<String> lines = new ArrayList<>();
         for (DoubleState each : scene.doubles()) {

@@ -8,7 +8,7 @@ import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What one method of one double is told in one scene, beside its calls. Rules are added by copying, so that calls on other
+ * The statements about one method of one double in one scene, and its calls. Rules are added by copying, so that other
  * threads see either the old or the new ones.
  */
 public final class MethodState extends MethodLog {
@@ -19,7 +19,7 @@ public final class MethodState extends MethodLog {
     private final Part part;
     private final boolean asksItself;
     private volatile Rule[] rules = NO_RULES;
-    /** Made once there are many rules. */
+    /** Created once there are many rules. */
     private volatile @Nullable ValueTable table;
 
     private volatile Demand[] demands = NO_DEMANDS;
@@ -31,7 +31,7 @@ public final class MethodState extends MethodLog {
         this.part = part;
         this.asksItself = part.owner().asksItself(method);
         if (!part.scene().isOpenScene()) {
-            // It lasts as long as its double does, which may be a whole run.
+            // It lives as long as its double, possibly a whole run.
             keepOnlyCount();
         }
     }
@@ -46,12 +46,12 @@ public final class MethodState extends MethodLog {
     }
 
     /**
-     * Refuses a call that has no supposed answer and is repeated without end.
+     * Refuses a call without a supposed answer that is repeated endlessly.
      *
      * @return the call
      */
     Call unlessWithoutEnd(Call call) {
-        // Counted without a lock: threads that lose a number or two still come to a look.
+        // Counted without a lock: a lost number or two does not matter.
         if (++unsaid % Repetition.LOOKED_AT_EACH == 0 && !method().givesNothing()) {
             Repetition known;
             synchronized (this) {

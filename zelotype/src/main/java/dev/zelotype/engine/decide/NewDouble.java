@@ -11,13 +11,13 @@ import java.lang.reflect.Modifier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * An order for a double.
+ * A request for a double.
  *
  * @param kind its kind
- * @param name what messages call it; null for a name after its type
- * @param type the class to make it of
- * @param real the real object that a spy passes calls on to, or null
- * @param constructorArguments what the constructor of a fake is given; null if no constructor is to run
+ * @param name its name in messages; null to name it after its type
+ * @param type the class to instantiate
+ * @param real the real object of a spy, or null
+ * @param constructorArguments the arguments for the constructor of a fake; null if no constructor must run
  */
 public record NewDouble(
         Kind kind,
@@ -26,7 +26,7 @@ public record NewDouble(
         @Nullable Object real,
         Object @Nullable [] constructorArguments) {
 
-    /** A double of a type, in whatever way the type allows. */
+    /** A double of a type, made in whatever way the type allows. */
     public static NewDouble of(Kind kind, @Nullable String name, Class<?> type) {
         DoubleClass known = DoubleClass.known(type);
         if (known != null) {
@@ -46,7 +46,9 @@ public record NewDouble(
         return new NewDouble(Kind.FAKE, name, type, null, arguments);
     }
 
-    /** A spy on a real object: the object itself where its class can be woven, else a wrapper that passes calls on to it. */
+    /**
+     * A spy on a real object: the object itself if its class can be woven, else a wrapper that passes calls on to it.
+     */
     public static NewDouble spy(@Nullable String name, Object real) {
         Class<?> type = real.getClass();
         if (!Replacing.canReplace(type)) {
@@ -61,7 +63,7 @@ public record NewDouble(
         return inPlace(name, Replacing.ofInstance(type), real);
     }
 
-    /** Whether a generated class has methods that are generated as well, which are left alone. */
+    /** Whether a generated class has generated methods, which are not woven. */
     private static boolean isGeneratedWithout(Class<?> type) {
         if (type.isSynthetic()) {
             for (Method method : type.getDeclaredMethods()) {
@@ -73,7 +75,7 @@ public record NewDouble(
         return false;
     }
 
-    /** A spy on an object in its own place, or on a class as a whole: its own methods ask before they run. */
+    /** A spy on an object itself, or on a class as a whole: its own methods are woven. */
     static NewDouble inPlace(@Nullable String name, DoubleClass woven, Object real) {
         return new NewDouble(Kind.SPY, name, woven, real, null);
     }

@@ -6,8 +6,8 @@ import java.util.Deque;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The doubles that were made outside any scene lately, as by the fields of a test class before its scene opens: until
- * they are told or asked something, no scene knows them. Kept only for who disturbs. Safe for use from any thread.
+ * The doubles that were recently made outside any scene, for example by fields of a test class: no scene knows them
+ * before their first statement or call. Recorded only for disturbers. Safe for use from any thread.
  */
 public final class OutsideDoubles {
 
@@ -17,12 +17,12 @@ public final class OutsideDoubles {
 
     private OutsideDoubles() {}
 
-    /** From now on they are kept, or not any more. */
+    /** Starts or stops recording them. */
     public static void keep(boolean wanted) {
         kept = wanted;
     }
 
-    /** One was made. */
+    /** Records one. */
     public static void note(DoubleState made) {
         if (kept) {
             synchronized (NEWEST_FIRST) {
@@ -34,7 +34,7 @@ public final class OutsideDoubles {
         }
     }
 
-    /** The newest of a name and a type; null if there is none. */
+    /** The newest one with a name and a type; null if there is none. */
     static @Nullable DoubleState find(String name, String type) {
         synchronized (NEWEST_FIRST) {
             for (WeakReference<DoubleState> each : NEWEST_FIRST) {

@@ -14,11 +14,11 @@ import java.util.WeakHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The empty values that a team has said of its own types: those of the scenes around a call, then those of services.
+ * The empty values that a team has defined for its own types: those of enclosing scenes first, then those of services.
  */
 final class OwnEmptyValues {
 
-    /** Most test runs name no service, and then each scene need not look again. */
+    /** Most test runs have no such service, and then scenes need not search again. */
     private static final Set<ClassLoader> WITHOUT_SERVICES = Collections.newSetFromMap(new WeakHashMap<>());
 
     private final @Nullable EmptyValue said;
@@ -66,7 +66,7 @@ final class OwnEmptyValues {
         }
     }
 
-    /** Looked for at the first call that asks; two threads that come at the same time find the same. */
+    /** Searched at the first use; two threads that search at the same time find the same. */
     private List<EmptyValue> services() {
         List<EmptyValue> known = services;
         if (known == null) {

@@ -7,8 +7,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What one double is told and asked in one scene. A double that outlives scenes, or is used in an inner one, has a part for
- * each: its statements count first, then those of the scenes around it. The part ends with its scene.
+ * The statements and calls of one double in one scene. A double that outlives scenes, or is used in an inner one, has a
+ * part for each: the innermost statements have priority. The part ends with its scene.
  */
 public final class Part {
 
@@ -32,7 +32,7 @@ public final class Part {
         return scene;
     }
 
-    /** The part of the nearest scene around this one in which anything was said or asked; null for the outermost. */
+    /** The part of the nearest enclosing scene with statements or calls; null for the outermost. */
     @Nullable
     Part beneath() {
         if (owner.isInPlace()) {
@@ -47,7 +47,7 @@ public final class Part {
                 return known;
             }
         }
-        // What was said in a scene goes with it.
+        // Statements of a scene end with it.
         return owner.scene().closed() ? null : owner.ownPart();
     }
 
@@ -61,12 +61,12 @@ public final class Part {
         return null;
     }
 
-    /** Hears of all calls of a class from now on, not only of those that a statement is about. */
+    /** From now on records all calls of a class, not only those that a statement covers. */
     public void watch() {
         watched = true;
     }
 
-    /** Whether calls of a method of a replaced class are noticed. */
+    /** Whether calls of a method of a replaced class are recorded. */
     public boolean hears(DoubledMethod method) {
         for (Part part = this; part != null; part = part.beneath()) {
             MethodState state = part.states[method.index()];
@@ -77,7 +77,7 @@ public final class Part {
         return false;
     }
 
-    /** The state of a method; made at its first use, since most methods of most doubles are never called. */
+    /** The state of a method; created at its first use, because most methods of most doubles are never called. */
     public MethodState state(DoubledMethod method) {
         MethodState state = states[method.index()];
         return state == null ? newState(method) : state;
@@ -104,7 +104,7 @@ public final class Part {
         return null;
     }
 
-    /** All rules about a method, the newest last. */
+    /** All rules of a method, the newest last. */
     public List<Rule> rules(DoubledMethod method) {
         List<Rule> all = new ArrayList<>();
         for (Part part = this; part != null; part = part.beneath()) {
@@ -116,7 +116,7 @@ public final class Part {
         return all;
     }
 
-    /** All demands about a method. */
+    /** All demands of a method. */
     public List<Demand> demands(DoubledMethod method) {
         List<Demand> all = new ArrayList<>();
         for (Part part = this; part != null; part = part.beneath()) {
@@ -138,7 +138,7 @@ public final class Part {
         return covering(method, arguments) != null;
     }
 
-    /** The states of the methods that were ever called or told anything. */
+    /** The states of the methods that have statements or calls. */
     public List<MethodState> knownStates() {
         List<MethodState> known = new ArrayList<>();
         for (MethodState state : states) {
@@ -157,14 +157,14 @@ public final class Part {
         return calls;
     }
 
-    /** What is said of the other methods that have the name of one. */
+    /** The rules of the overloads of a method. */
     List<Rule> rulesOfOverloads(DoubledMethod method) {
         List<Rule> rules = new ArrayList<>();
         overloads(method).forEach(state -> rules.addAll(List.of(state.rules())));
         return rules;
     }
 
-    /** The calls of the other methods that have the name of one. */
+    /** The calls of the overloads of a method. */
     public List<Call> callsOfOverloads(DoubledMethod method) {
         List<Call> calls = new ArrayList<>();
         overloads(method).forEach(state -> calls.addAll(state.calls()));

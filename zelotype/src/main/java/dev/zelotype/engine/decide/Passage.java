@@ -8,7 +8,7 @@ import java.lang.StackWalker.StackFrame;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A call at the door of a double, before anything is known of it.
+ * A call of a double, before it is recorded.
  */
 public final class Passage {
 
@@ -21,7 +21,7 @@ public final class Passage {
         this.arguments = arguments;
     }
 
-    /** The double that is called. */
+    /** The called double. */
     public DoubleState callee() {
         return state.part().owner();
     }
@@ -35,12 +35,12 @@ public final class Passage {
         return arguments;
     }
 
-    /** Lets the call go on as it came. */
+    /** Continues the call unchanged. */
     public @Nullable Object proceed() throws Throwable {
         return proceed(arguments);
     }
 
-    /** Lets the call go on as if it had come with other arguments. */
+    /** Continues the call with other arguments. */
     public @Nullable Object proceed(Object[] others) throws Throwable {
         Call begun = state.part().scene().begin(state, others);
         call = begun;
@@ -48,15 +48,15 @@ public final class Passage {
     }
 
     /**
-     * Answers as if the call had come, but leaves no trace: it is neither recorded, nor counted for any
-     * expectation, nor passed on, and consumes no answer.
+     * Answers the call without a trace: it is neither recorded nor counted for any expectation nor passed on, and uses
+     * up no answer.
      */
     public @Nullable Object lose() throws Throwable {
         return Decision.answerOnly(state.part().scene().leaveOut(state, arguments));
     }
 
     /**
-     * Lets the call come once more: it is recorded, and counts for expectations, but consumes no answer and runs nothing.
+     * Repeats the call: it is recorded and counts for expectations, but uses up no answer and runs nothing.
      *
      * @throws dev.zelotype.error.UnexpectedCall if it is one too many
      */
@@ -64,17 +64,17 @@ public final class Passage {
         Decision.recordOnly(state.part().scene().begin(state, arguments));
     }
 
-    /** Whether the test says exactly how many calls such as the one that went on there are. */
+    /** Whether the test states the exact number of such calls. */
     public boolean isCountedExactly() {
         return call != null && call.countedExactly();
     }
 
-    /** How the call ended that went on; {@link Ending#RUNNING} if none did. */
+    /** How the continued call ended; {@link Ending#RUNNING} if none was continued. */
     public Ending ending() {
         return call == null ? Ending.RUNNING : call.ending();
     }
 
-    /** Where the call was made. */
+    /** Returns where the call was made. */
     public @Nullable StackFrame caller() {
         return Lines.caller(state.asksItself());
     }

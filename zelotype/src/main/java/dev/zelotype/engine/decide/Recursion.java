@@ -11,19 +11,19 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Tells an answer that calls the very method it answers from other code that recurses too deeply.
+ * Distinguishes an answer that calls the method that it answers from other infinite recursion.
  */
 final class Recursion {
 
-    /** Only endless recursion is on an exhausted stack this often. */
+    /** Only infinite recursion occurs this often on an exhausted stack. */
     private static final int FEWEST = 20;
 
-    /** After so many decisions have ended, there is room on the stack again to look at it and to load classes. */
+    /** After so many unwound decisions, there is enough stack again to examine it and to load classes. */
     private static final int ROOM = 64;
 
     private static final ThreadLocal<Unwinding> UNWINDING = new ThreadLocal<>();
 
-    /** How many decisions a stack overflow has ended so far on a thread. */
+    /** How many decisions a stack overflow has unwound so far on a thread. */
     private static final class Unwinding {
         private @Nullable StackOverflowError error;
         private int ended;
@@ -31,19 +31,19 @@ final class Recursion {
 
     private Recursion() {}
 
-    /** Loads classes early that are needed when the stack is exhausted. */
+    /** Loads classes in advance that are needed when the stack is exhausted. */
     static void load() {
         Objects.requireNonNull(Unwinding.class);
         Objects.requireNonNull(Sneaky.class);
         Objects.requireNonNull(Unrecorded.class);
-        // The JVM loads what a frame could catch when an error passes through it.
+        // The JVM loads the exception types that a frame could catch when an error passes through it.
         Objects.requireNonNull(WrongMethodTypeException.class);
         Objects.requireNonNull(InvocationTargetException.class);
         Objects.requireNonNull(MisuseException.class);
         CallLog.load();
     }
 
-    /** Whether a stack overflow has ended so many decisions that it can be looked at; true once for each error. */
+    /** Whether a stack overflow has unwound enough decisions to be examined; true once per error. */
     static boolean isRoomFor(StackOverflowError error) {
         Unwinding here = UNWINDING.get();
         if (here == null) {
@@ -59,7 +59,7 @@ final class Recursion {
         return true;
     }
 
-    /** What to throw for a stack that ran out during a call: a misuse if that call filled it, else the error itself. */
+    /** What to throw after a stack overflow during a call: a misuse if that call caused it, else the error itself. */
     static Throwable explain(DoubleState owner, DoubledMethod method, @Nullable Rule answer, StackOverflowError error) {
         boolean atSite = owner.isOfClass() && !method.asksItself();
         String type = atSite

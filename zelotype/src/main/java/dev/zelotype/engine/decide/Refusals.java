@@ -13,7 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * What is said about calls that a double refuses.
+ * The messages about calls that a double refuses.
  */
 final class Refusals {
 
@@ -66,14 +66,14 @@ final class Refusals {
         }
     }
 
-    /** A call that was expected, but not that often. */
+    /** A call that was expected, but not so often. */
     static FailureText tooOften(Demand exhausted, Call call) {
         return new FailureText(Calls.call(call) + " was called once too often.")
                 .section("Called", at(call))
                 .section("Expected", Columns.align(List.<String[]>of(exhausted.row())));
     }
 
-    /** A question that was asked over and over, as by a loop that waits for another answer. */
+    /** A query that was repeated endlessly, as by a loop that waits for another answer. */
     static FailureText withoutEnd(Call call, int times, String line) {
         DoubleState told = ((MethodState) call.log()).part().owner();
         return new FailureText(Calls.call(call) + " was called " + times + " times from the same line, and each time"
@@ -84,7 +84,7 @@ final class Refusals {
                         List.of(Calls.allowing(told.name(), call.log().method())));
     }
 
-    /** A call that was expected, but not yet or no longer. */
+    /** A call that was expected, but earlier or later. */
     static FailureText outOfOrder(Demand early, Demand before, Call call) {
         return new FailureText(Calls.call(call) + " came out of order.")
                 .section("Called", at(call))
@@ -93,7 +93,7 @@ final class Refusals {
                         Columns.align(List.<String[]>of(before.row())));
     }
 
-    /** A call of a fake that has no code for it. */
+    /** A call of a method that a fake does not implement. */
     static FailureText notImplemented(Call call) {
         DoubleState told = ((MethodState) call.log()).part().owner();
         return new FailureText(Calls.call(call) + " is not implemented by the fake " + simpleType(told) + ".")

@@ -8,8 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Calls as rows of a conversation. Below one that was answered by default stands the supposition that came closest, and the
- * argument in which it missed.
+ * Calls as rows of a conversation. A call with a default answer is followed by the closest supposition, and the
+ * argument that did not match.
  */
 public final class Rows {
 
@@ -42,7 +42,7 @@ public final class Rows {
         return lines;
     }
 
-    /** What was said of another method of that name, which may have been meant. */
+    /** Rules of an overload, which may have been meant. */
     private static List<String> overloadSaid(Call call) {
         List<String> lines = new ArrayList<>();
         for (Rule each :

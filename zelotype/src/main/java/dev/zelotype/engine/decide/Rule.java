@@ -9,13 +9,13 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What some calls answer: a queue of steps; the last one stays.
+ * The answers of some calls: a sequence of steps; the last one is repeated.
  */
 public class Rule extends Said {
 
     private static final Step[] NONE = {};
 
-    /** How many of the steps have been given so far. */
+    /** How many of the steps have been used so far. */
     private final AtomicInteger taken = new AtomicInteger();
 
     private volatile Step[] steps = NONE;
@@ -25,7 +25,7 @@ public class Rule extends Said {
         super(verb, pattern, frame);
     }
 
-    /** Adds answers in one step for calls on other threads; true if they are the first. */
+    /** Adds answers atomically with respect to calls on other threads; returns true if they are the first. */
     public final synchronized boolean add(Step... more) {
         Step[] known = steps;
         Step[] longer = Arrays.copyOf(known, known.length + more.length);
@@ -34,17 +34,17 @@ public class Rule extends Said {
         return known.length == 0;
     }
 
-    /** The answers, in their order; the last one stays. */
+    /** The answers, in order; the last one is repeated. */
     public final List<Step> steps() {
         return List.of(steps);
     }
 
-    /** Whether there is an answer, as what only demands a call need not have one. */
+    /** Whether there is an answer; a demand need not have one. */
     public final boolean answers() {
         return steps.length > 0;
     }
 
-    /** The answer whose turn it is; null if there is none. */
+    /** The next answer, which is used up; null if there is none. */
     final @Nullable Step next() {
         Step[] now = steps;
         if (!used) {
@@ -63,24 +63,24 @@ public class Rule extends Said {
         return now[Math.min(turn, now.length - 1)];
     }
 
-    /** The answer whose turn it is, which stays so. */
+    /** The next answer, which is not used up. */
     final Step peek() {
         Step[] now = steps;
         return now[Math.min(taken.get(), now.length - 1)];
     }
 
-    /** The value of the answer that stays, if it is a plain value; for chains. */
+    /** The value of the last answer, if it is a plain value; for chains. */
     public final @Nullable Object plainValue() {
         Step[] now = steps;
         return now.length > 0 && now[now.length - 1] instanceof Step.Value value ? value.value() : null;
     }
 
-    /** Whether any call needed it. */
+    /** Whether any call used it. */
     public final boolean used() {
         return used;
     }
 
-    /** It on one line, as cells. */
+    /** The rule on one line, as cells. */
     public String[] row() {
         return new String[] {patternText(), "supposed", at()};
     }

@@ -8,7 +8,7 @@ import java.lang.StackWalker.StackFrame;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the test has said of some calls, and where: what a statement leaves behind once it is written.
+ * A completed statement of the test about some calls, with its place.
  */
 public class Said {
 
@@ -30,7 +30,7 @@ public class Said {
         return pattern;
     }
 
-    /** Speaks of fewer calls from now on. */
+    /** Narrows it to fewer calls. */
     public final void narrow(CallPattern narrower) {
         pattern = narrower;
     }
@@ -40,8 +40,8 @@ public class Said {
     }
 
     /**
-     * The calls that it covers, whatever the double is called: without its name, and for a double in a chain from the first
-     * call of the chain on, such as {@code mount().rate()}.
+     * The calls that it covers, without the name of the double; for a double in a chain, from the first call of the
+     * chain on, for example {@code mount().rate()}.
      */
     public final String callText() {
         return callText(pattern);
@@ -56,12 +56,12 @@ public class Said {
         return Calls.pattern(pattern);
     }
 
-    /** The frame that says it; null if there is none outside the library. */
+    /** The frame of the statement; null if there is none outside the library. */
     public final @Nullable StackFrame frame() {
         return frame;
     }
 
-    /** Its place in the test, in short. */
+    /** Its place in the test, in short form. */
     public final String place() {
         return Lines.text(frame);
     }
@@ -71,7 +71,7 @@ public class Said {
         return Lines.at(frame);
     }
 
-    /** It with its line, for messages. */
+    /** The statement with its line, for messages. */
     @Override
     public final String toString() {
         return (verb.call() + "(" + patternText() + ") " + at()).stripTrailing();

@@ -16,11 +16,11 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One thing that a call can be told to do.
+ * One possible answer of a call.
  */
 public sealed interface Step {
 
-    /** Answers a call; {@code pattern} tells its free parameters. */
+    /** Answers a call; {@code pattern} determines its free parameters. */
     @Nullable
     Object take(DoubleState owner, Call call, CallPattern pattern) throws Throwable;
 
@@ -29,7 +29,7 @@ public sealed interface Step {
         return false;
     }
 
-    /** What it does, as the end of a sentence. */
+    /** Describes it, as the end of a sentence. */
     default String said() {
         if (this instanceof Value value) {
             return "returns " + Values.print(value.value());
@@ -43,7 +43,7 @@ public sealed interface Step {
         return isReal() ? "calls the real code" : "answers what a lambda makes of it";
     }
 
-    /** Gives a value back. */
+    /** Returns a value. */
     record Value(@Nullable Object value) implements Step {
 
         @Override
@@ -61,7 +61,7 @@ public sealed interface Step {
         }
     }
 
-    /** Answers with what a lambda makes of the free parameters. */
+    /** Answers with the result of a lambda for the free parameters. */
     record Answering(Shape lambda, @Nullable String place) implements Step {
 
         @Override
@@ -74,7 +74,7 @@ public sealed interface Step {
         }
     }
 
-    /** What a lambda is given that may suspend as the call does: the continuation of the call as well. */
+    /** The arguments of a lambda that may suspend like the call: with the continuation of the call. */
     private static @Nullable Object @Nullable [] withContinuation(Call call, @Nullable Object @Nullable [] free) {
         if (free == null || !call.log().method().suspends()) {
             return free;
@@ -94,7 +94,7 @@ public sealed interface Step {
         }
     }
 
-    /** Answers with what a lambda makes of the real code and the free parameters. */
+    /** Answers with the result of a lambda for the real code and the free parameters. */
     record Surrounding(Around lambda, @Nullable String place) implements Step {
 
         @Override
@@ -105,7 +105,9 @@ public sealed interface Step {
         }
     }
 
-    /** The free parameters; a call that is put into words is told of failures that are handed to its callbacks. */
+    /**
+     * The free parameters; a call that is converted to text learns about failures that are passed to its callbacks.
+     */
     private static @Nullable Object @Nullable [] heard(Call call, CallPattern pattern) {
         Object[] free = pattern.free(call.arguments());
         Call.Worded worded = call.words();
@@ -125,7 +127,7 @@ public sealed interface Step {
         return free;
     }
 
-    /** An answer that was worked out, unless the method cannot give it back. */
+    /** A computed answer; an error if the method cannot return it. */
     private static @Nullable Object fitting(
             @Nullable Object computed, DoubleState owner, DoubledMethod method, @Nullable String place) {
         Object answer = KotlinCode.asGiven(computed, method.returnType(), method.suspends());

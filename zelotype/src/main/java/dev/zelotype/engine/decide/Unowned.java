@@ -11,8 +11,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Calls that came, while a scene was open, to doubles made outside any scene, on threads that are in no scene. They may
- * belong to the scene's test or to another one, so no check that such calls could break may hold.
+ * Calls that happened while a scene was open, to doubles from outside any scene, on threads without a scene. They may
+ * belong to the scene's test or to another one, so a check that they could break must fail.
  */
 public final class Unowned {
 
@@ -74,7 +74,7 @@ public final class Unowned {
         return lines;
     }
 
-    /** A copy, since conditions are the test's own code, which runs outside the lock. */
+    /** A copy, because conditions are code of the test, which runs outside the lock. */
     private synchronized List<One> copied() {
         return List.copyOf(all);
     }

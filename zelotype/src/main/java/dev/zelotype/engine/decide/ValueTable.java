@@ -8,13 +8,13 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds, among very many rules of one method, the newest that covers a call, in a time that does not grow with those that
- * ask for plain values. The others are asked one by one. Rules are added by one thread at a time, before they are
+ * Finds the newest of very many rules of one method that covers a call, in a time that does not grow with the number of
+ * rules for plain values. Other rules are tried one by one. Rules are added by one thread at a time, before they are
  * published; calls may come from any thread.
  */
 final class ValueTable {
 
-    /** Fewer rules are asked faster one by one. */
+    /** Fewer rules are faster to try one by one. */
     static final int WORTHWHILE = 8;
 
     private static final int[] NONE = {};
@@ -22,7 +22,7 @@ final class ValueTable {
     private final Map<Values, Integer> newest = new ConcurrentHashMap<>();
     private volatile int[] others = NONE;
 
-    /** The arguments of a call if each is a value that is equal only to values of its own class. */
+    /** The arguments of a call if each is a value that is only equal to values of its own class. */
     private record Values(@Nullable Object[] arguments) {
 
         @Override
@@ -53,7 +53,7 @@ final class ValueTable {
         Integer found = arePlain(arguments) ? newest.get(new Values(arguments)) : null;
         int best = found == null ? -1 : found;
         if (best >= rules.length) {
-            // One that is just being added has taken the place of another.
+            // A rule that is being added has already replaced another.
             return oneByOne(rules, arguments);
         }
         int[] rest = others;

@@ -1,5 +1,5 @@
 /**
- * Inside the engine: one call, from the double's door to its answer, and what doubles are told.
+ * Engine internals: one call from its start to its answer, and the statements about doubles.
  */
 @NullMarked
 package dev.zelotype.engine.decide;

@@ -24,14 +24,14 @@ public final class Calls {
 
     private Calls() {}
 
-    /** A call as it would be written, such as {@code mount.slewTo(Harrow-4)}. */
+    /** A call as source, for example {@code mount.slewTo(Harrow-4)}. */
     public static String call(Participant participant, DoubledMethod method, Object[] arguments) {
         String instance = instance(participant, method, arguments);
         return (instance.isEmpty() ? name(participant, method) : instance + "." + method.name()) + "("
                 + String.join(", ", arguments(method, arguments)) + ")";
     }
 
-    /** Which object of a class that is replaced as a whole is called; empty for other doubles. */
+    /** Which object of a replaced class is called; empty for other doubles. */
     public static String instance(Participant participant, DoubledMethod method, Object[] arguments) {
         return method.takesInstance() ? participant.nameOf(arguments[0]) : "";
     }
@@ -44,7 +44,7 @@ public final class Calls {
         return method.isConstructor() ? "new " + participant.name() : participant.name() + "." + method.name();
     }
 
-    /** Each argument as text; variable arguments one by one, and without the object that is called. */
+    /** Each argument as text; variable arguments one by one, without the called object. */
     public static List<String> arguments(DoubledMethod method, Object[] arguments) {
         List<String> texts = new ArrayList<>();
         int count = method.suspends() ? arguments.length - 1 : arguments.length;
@@ -64,7 +64,7 @@ public final class Calls {
         return texts;
     }
 
-    /** A pattern as the calls that it covers, such as {@code mount.track(any SkyTarget, 3)}. */
+    /** A pattern as the calls that it covers, for example {@code mount.track(any SkyTarget, 3)}. */
     public static String pattern(CallPattern pattern) {
         int first = pattern.method().takesInstance() ? 1 : 0;
         String called = first == 0
@@ -108,7 +108,7 @@ public final class Calls {
                 : pattern.participant().nameOf(one);
     }
 
-    /** What a pattern says of the argument of some name. */
+    /** The condition of a pattern on the argument with some name. */
     static String rule(String name, ArgumentRule rule, Class<?> type) {
         if (rule instanceof ArgumentRule.Literal literal) {
             return Values.print(name, literal.value());
@@ -124,7 +124,7 @@ public final class Calls {
         return out.append(']').toString();
     }
 
-    /** What was returned from a call, such as {@code = 40}; empty for a void call that returned. */
+    /** The answer of a call, for example {@code = 40}; empty for a void call that returned. */
     public static String answer(Call call) {
         boolean silent = call.ending() != Ending.THREW
                 && (call.answer() == Call.UNSEEN || call.log().method().givesNothing());
@@ -132,9 +132,9 @@ public final class Calls {
     }
 
     /**
-     * The calls in their order, with what was returned and where each was made.
+     * The calls in order, each with its answer and its place.
      *
-     * @param more what else is to be said of a call, in lines below it
+     * @param more further lines about a call, to be placed below it
      */
     public static List<String> conversation(List<Call> calls, Function<Call, List<String>> more) {
         List<String[]> rows = new ArrayList<>();
@@ -157,10 +157,10 @@ public final class Calls {
     }
 
     /**
-     * The call that differs least from a pattern, with its differences; empty if there is none.
+     * The call that is closest to a pattern, with its differences; empty if there is none.
      *
-     * @param calls those of the pattern's own method
-     * @param ofOverloads those of other methods of that name; the last is shown if the method has no calls
+     * @param calls the calls of the pattern's method
+     * @param ofOverloads the calls of its overloads; the last one is shown if the method has no calls
      */
     public static FailureText.Closest closest(CallPattern pattern, List<Call> calls, List<Call> ofOverloads) {
         Call best = null;

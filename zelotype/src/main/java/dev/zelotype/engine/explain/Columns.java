@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Rows of cells as lines in which the cells stand below each other.
+ * Rows of cells as lines with aligned cells.
  */
 public final class Columns {
 
@@ -40,7 +40,7 @@ public final class Columns {
         return lines;
     }
 
-    /** Two texts with a gap, or the first alone if the second is empty. */
+    /** Two texts with a gap, or only the first if the second is empty. */
     public static String gap(String left, String right) {
         return right.isEmpty() ? left : left + GAP + right;
     }

@@ -9,7 +9,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Why a call is not the one that a pattern means, argument by argument.
+ * How a call differs from a pattern, argument by argument.
  */
 final class Differences {
 
@@ -74,7 +74,7 @@ final class Differences {
                 + " .where(...) for what matters of it";
     }
 
-    /** Whether an object is equal to itself alone, and is none that there is only one of anyway. */
+    /** Whether an object is only equal to itself, and is not the only object of its kind. */
     private static boolean isOnlyItself(Object object) {
         return !Equality.isDefinedBy(object.getClass())
                 && !(object instanceof Class)

@@ -7,7 +7,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The one layout of all failures: a sentence, then titled sections; and what it tells as values.
+ * The common layout of all failures: a sentence, then titled sections. It also contains the same information as values.
  */
 public final class FailureText {
 
@@ -22,11 +22,11 @@ public final class FailureText {
     }
 
     /**
-     * The call that differs least from what was expected.
+     * The call that is closest to what was expected.
      *
      * @param call the call; empty if there is none
-     * @param place where it was made
-     * @param differences how it differs
+     * @param place the scene that it was made in
+     * @param differences its differences
      */
     public record Closest(String call, String place, List<String> differences) {
 
@@ -43,9 +43,9 @@ public final class FailureText {
     }
 
     /**
-     * Says which calls were expected, which the sentence tells in its own words.
+     * Sets the expected calls, which the sentence describes.
      *
-     * @param count how many of them
+     * @param count their number
      */
     public FailureText expected(String count, String call) {
         expected = count + " of " + call;
@@ -59,13 +59,13 @@ public final class FailureText {
         return this;
     }
 
-    /** Adds the call that came closest. */
+    /** Adds the closest call. */
     public FailureText closest(Closest found) {
         closest = found;
         return section("Closest", found.lines());
     }
 
-    /** Says how two values differ, which a section tells. */
+    /** Sets how two values differ, which a section describes. */
     public FailureText differing(List<String> differences) {
         closest = new Closest("", "", differences);
         return section("Difference", differences);
@@ -88,14 +88,14 @@ public final class FailureText {
         return this;
     }
 
-    /** The same text, to be added to separately. */
+    /** A copy with the same text. */
     public FailureText copy() {
         FailureText copy = new FailureText(out.toString());
         copy.takeDetails(this);
         return copy;
     }
 
-    /** Tells as values what another text tells. */
+    /** Copies the values of another text. */
     public FailureText takeDetails(FailureText other) {
         expected = other.expected;
         pattern = other.pattern;
@@ -104,7 +104,7 @@ public final class FailureText {
         return this;
     }
 
-    /** What it tells, as values. */
+    /** Its information as values. */
     public FailureDetails details() {
         return FailureDetails.of(expected, pattern, closest.call(), closest.differences(), conversation);
     }

@@ -8,7 +8,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Which values read the same whenever they are printed, so that it can be done later: printing them runs no code
+ * Values that have the same text whenever they are printed, so that it can be done later: printing them runs no code
  * outside the JDK, and they never change.
  */
 public final class Lasting {

@@ -8,22 +8,22 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a person would read in values that print element by element, so that a mask meets it.
+ * Readable text in values that are printed element by element, so that a mask can match it.
  */
 final class Legible {
 
     private static final List<Charset> CHARSETS = List.of(StandardCharsets.UTF_8, StandardCharsets.ISO_8859_1);
-    /** Longer ones hold no text that a person would read. */
+    /** Longer arrays contain no text that a person would read. */
     private static final int LONGEST = 1 << 20;
 
     private Legible() {}
 
-    /** Whether a value is hidden by where it stands, whatever the mask says. */
+    /** Whether a value is hidden because of its name, independent of the mask. */
     static boolean isSecret(String place, @Nullable Object value) {
         return value instanceof char[] && Mask.isSecretName(place);
     }
 
-    /** Whether the mask hides a part of an array or collection, from its first element to its last. */
+    /** Whether the mask hides a part of an array or collection that spans its elements. */
     static boolean isMasked(Object value) {
         if (!Mask.isSet()) {
             return false;
@@ -42,7 +42,7 @@ final class Legible {
         return hides(text) && (hasManyCharacters(value) || spansElements(elements, text));
     }
 
-    /** A text within one element is hidden there, and the others are shown. */
+    /** A match within one element is hidden there, and the other elements are shown. */
     private static boolean spansElements(Iterable<?> elements, String text) {
         int hiddenApart = 0;
         for (Object each : elements) {
@@ -79,7 +79,7 @@ final class Legible {
         return out.toString();
     }
 
-    /** Only what is text already: others are asked for theirs where they are printed. */
+    /** Only elements that are text already: others are converted where they are printed. */
     private static String textOf(@Nullable Object element) {
         if (element instanceof Byte code) {
             return String.valueOf((char) (code & 0xFF));

@@ -3,7 +3,7 @@ package dev.zelotype.engine.explain;
 import java.time.Duration;
 
 /**
- * Spans of time in words.
+ * Durations in words.
  */
 public final class Times {
 
@@ -12,7 +12,7 @@ public final class Times {
 
     private Times() {}
 
-    /** A duration as people say it, such as {@code 2 s}. */
+    /** A duration for people, for example {@code 2 s}. */
     public static String text(Duration duration) {
         if (duration.compareTo(LONGEST) > 0 || duration.toMillis() == 0) {
             return duration.toString();

@@ -15,7 +15,8 @@ import java.util.concurrent.Future;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Values as text for one line of a message: short, with nothing invisible, whatever their {@code toString} does.
+ * Values as text for one line of a message: short, without invisible characters, whatever their {@code toString}
+ * returns.
  */
 public final class Values {
 
@@ -37,12 +38,12 @@ public final class Values {
         }
     }
 
-    /** As {@link #print(Object)}, of a value with a name: a password in an array is never shown. */
+    /** As {@link #print(Object)}, for a value with a name: a password in an array is never shown. */
     public static String print(String place, @Nullable Object value) {
         return Legible.isSecret(place, value) ? Mask.MASKED : print(value);
     }
 
-    /** Whether nothing of a value may be shown, not even how many elements it has. */
+    /** Whether nothing of a value may be shown, not even its length. */
     static boolean isHidden(String place, Object value) {
         return Legible.isSecret(place, value) || Legible.isMasked(value);
     }
@@ -97,7 +98,7 @@ public final class Values {
         return plain(numbered(value instanceof Future && CodeOwner.isOfJdk(type) ? withoutState(text) : text));
     }
 
-    /** A future is the same one before and after it was completed. */
+    /** A future is equal before and after its completion. */
     private static String withoutState(String text) {
         int state = text.indexOf('[');
         return state < 0 ? text : text.substring(0, state);
@@ -111,7 +112,7 @@ public final class Values {
         return ObjectNumbers.here(scene == null ? null : scene.numbers()).numbered(text);
     }
 
-    /** The elements of an array or of a collection of the JDK; null for all else. */
+    /** The elements of an array or of a collection of the JDK; null for other values. */
     static @Nullable Iterable<?> elementsOf(Object value) {
         if (value.getClass().isArray()) {
             return new ArrayElements(value);
@@ -186,7 +187,7 @@ public final class Values {
         return visible(shown, '\0') + (text.length() > LONGEST ? "... (" + text.length() + " characters)" : "");
     }
 
-    /** As much as is shown of a long text, no half of a character at its end. */
+    /** The shown part of a long text, without a split surrogate pair. */
     private static String start(String text) {
         return text.substring(0, Character.isHighSurrogate(text.charAt(LONGEST - 1)) ? LONGEST - 1 : LONGEST);
     }
@@ -216,7 +217,7 @@ public final class Values {
         return out.toString();
     }
 
-    /** Whether a character shows nothing, or nothing that tells it from a plain blank. */
+    /** Whether a character is invisible, or looks like a plain blank. */
     private static boolean isInvisible(int c) {
         return switch (Character.getType(c)) {
             case Character.CONTROL,

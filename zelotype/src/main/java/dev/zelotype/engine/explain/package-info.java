@@ -1,5 +1,5 @@
 /**
- * Inside the engine: values, calls and failures as text.
+ * Engine internals: values, calls and failures as text.
  */
 @NullMarked
 package dev.zelotype.engine.explain;

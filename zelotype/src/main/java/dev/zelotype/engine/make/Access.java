@@ -7,13 +7,13 @@ import java.lang.reflect.InaccessibleObjectException;
 import java.lang.reflect.Member;
 
 /**
- * Members of users' classes, which a module may keep closed.
+ * Members of users' classes, which may be inaccessible because of modules.
  */
 public final class Access {
 
     private Access() {}
 
-    /** Makes a member reachable for this library. */
+    /** Makes a member accessible for this library. */
     public static <T extends AccessibleObject & Member> void open(T member) {
         try {
             member.setAccessible(true);
@@ -22,7 +22,7 @@ public final class Access {
         }
     }
 
-    /** Says what to write so that a module can reach a member. */
+    /** Says what to write so that a member of a module becomes accessible. */
     public static MisuseException refusal(Member member, Module reader, InaccessibleObjectException cause) {
         Class<?> owner = member.getDeclaringClass();
         String home = owner.getPackageName();

@@ -12,12 +12,12 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Allocation {
 
-    /** Null where the JVM lacks the module that offers it. */
+    /** Null if the JVM lacks the module that provides it. */
     private static final @Nullable MethodHandle ALLOCATE = allocator();
 
     private Allocation() {}
 
-    /** Reached by reflection, since the compiler warns about the class that offers it and cannot be told not to. */
+    /** Called by reflection, because the compiler's warning about the class cannot be suppressed. */
     private static @Nullable MethodHandle allocator() {
         try {
             Class<?> unsafe = Class.forName("sun.misc.Unsafe");
@@ -32,12 +32,12 @@ public final class Allocation {
     }
 
     /**
-     * Makes an object that no constructor has run for: its fields are null, zero and false.
+     * Makes an object without running a constructor: its fields are null, zero and false.
      *
      * @param type its class
      * @return the object
      * @throws InstantiationException if the class is abstract
-     * @throws MisuseException if this JVM lacks the module that can do it
+     * @throws MisuseException if this JVM lacks the required module
      */
     public static Object allocate(Class<?> type) throws InstantiationException {
         if (ALLOCATE == null) {

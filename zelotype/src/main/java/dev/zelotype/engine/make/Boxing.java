@@ -14,13 +14,13 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Type;
 
 /**
- * The pieces of code that turn primitives into objects and back, for all who write classes.
+ * Code that boxes and unboxes primitives, for all classes that write classes.
  */
 public final class Boxing {
 
     private Boxing() {}
 
-    /** Turns the value on the stack into an object. */
+    /** Boxes the value on the stack. */
     public static void box(MethodVisitor code, Type type) {
         if (isPrimitive(type)) {
             String box = boxOf(type);
@@ -28,7 +28,7 @@ public final class Boxing {
         }
     }
 
-    /** Returns the object on the stack as the method's own type. */
+    /** Returns the object on the stack as the return type of the method. */
     public static void unpackAnswer(MethodVisitor code, Type type) {
         if (type.getSort() == Type.VOID) {
             code.visitInsn(POP);
@@ -39,7 +39,7 @@ public final class Boxing {
         code.visitInsn(type.getOpcode(IRETURN));
     }
 
-    /** Turns the object on the stack into a value of its own type. */
+    /** Unboxes the object on the stack to a value of a type. */
     public static void unbox(MethodVisitor code, Type type) {
         if (isPrimitive(type)) {
             String box = boxOf(type);

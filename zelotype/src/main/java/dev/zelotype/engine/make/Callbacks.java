@@ -9,12 +9,12 @@ import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is handed over to be called back.
+ * Arguments that are callbacks.
  */
 public final class Callbacks {
 
     private static final Object[] NONE = {};
-    /** By type, because each call that goes into a journal asks. */
+    /** Cached by type, because it is needed for each call in a journal. */
     private static final ClassValue<Boolean> TAKES_FAILURE = new ClassValue<>() {
         @Override
         protected Boolean computeValue(Class<?> type) {
@@ -24,7 +24,7 @@ public final class Callbacks {
 
     private Callbacks() {}
 
-    /** Whether the type has just one method to write, apart from those that every object has, and is not a plain value. */
+    /** Whether the type has exactly one abstract method, apart from those of Object, and is not a plain value. */
     public static boolean isOne(Class<?> type) {
         if (!type.isInterface() || type == Comparable.class) {
             return false;
@@ -36,7 +36,7 @@ public final class Callbacks {
         return open == 1;
     }
 
-    /** Whether the type may be told that something failed: it has one method to write, or several that give nothing back. */
+    /** Whether the type may receive a failure: it has one abstract method, or several void ones. */
     public static boolean mayTakeFailure(Class<?> type) {
         return TAKES_FAILURE.get(type);
     }
@@ -61,19 +61,19 @@ public final class Callbacks {
         return listens && takesFailure;
     }
 
-    /** What becomes of a call of a callback. */
+    /** What happens to a call of a callback. */
     public interface Heard {
         @Nullable
         Object of(Method called, Object[] arguments) throws Throwable;
     }
 
     /**
-     * An object that replaces a callback, whose own code runs for default methods.
+     * An object that replaces a callback; default methods run their own code.
      *
-     * @param type the interface that it implements
-     * @param callback what it replaces, and is equal to; null for nothing
-     * @param text what it says that it is; null for what the callback says
-     * @param heard is handed all calls of methods that are to be written
+     * @param type the interface to implement
+     * @param callback the replaced callback, which it equals; null for none
+     * @param text its text; null for that of the callback
+     * @param heard handles all calls of abstract methods
      */
     public static Object standingFor(Class<?> type, @Nullable Object callback, @Nullable String text, Heard heard) {
         ClassLoader loader =

@@ -8,8 +8,8 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Lets failed checks be errors of opentest4j where that is on the class path, as in every run of the JUnit Platform, so that
- * IDEs show what was expected beside what came. Safe for use from any thread.
+ * Makes failed checks errors of opentest4j if that is on the class path, as in every run of the JUnit Platform, so that
+ * IDEs show expected and actual. Safe for use from any thread.
  */
 public final class Comparison {
 
@@ -26,11 +26,11 @@ public final class Comparison {
     }
 
     /**
-     * To be called before the first failure is made, or only spoken of by code that is about to run. Without effect after
-     * that: failures are plain assertion errors then.
+     * Must be called before the first failure is made or its class is linked. Later it has no effect: failures are
+     * plain assertion errors then.
      */
     public static void prepare() {
-        // The work is done once, when this class is initialised.
+        // The work is done once, when this class is initialized.
     }
 
     private static void define() {
@@ -40,7 +40,7 @@ public final class Comparison {
             MethodHandles.privateLookupIn(MisuseException.class, MethodHandles.lookup())
                     .defineClass(code());
         } catch (ClassNotFoundException | IllegalAccessException | LinkageError e) {
-            // Without opentest4j, or once the class is there already, failures are plain assertion errors.
+            // Without opentest4j, or if the class is already loaded, failures are plain assertion errors.
             return;
         }
     }

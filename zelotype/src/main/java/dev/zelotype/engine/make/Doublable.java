@@ -5,7 +5,7 @@ import java.lang.reflect.Modifier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Which types can be doubled, and what to do about those that cannot.
+ * Which types can be doubled, and what to do about others.
  */
 final class Doublable {
 
@@ -42,7 +42,9 @@ final class Doublable {
         return null;
     }
 
-    /** What to double in place of a sealed type: the first permitted subtype that can be extended; null if none can. */
+    /**
+     * What to double instead of a sealed type: the first permitted subtype that can be extended; null if there is none.
+     */
     static @Nullable Class<?> open(Class<?> type) {
         if (!type.isSealed()) {
             return reason(type) == null ? type : null;

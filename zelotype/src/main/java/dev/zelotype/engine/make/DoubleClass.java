@@ -48,17 +48,17 @@ public final class DoubleClass {
         this.ownCode = new MethodHandle[methods.length];
     }
 
-    /** A real class whose methods ask before they run, seen as a class of doubles. */
+    /** A woven real class, in the role of a class of doubles. */
     public static DoubleClass ofReal(Class<?> type, List<DoubledMethod> methods, Instances instances) {
         return new DoubleClass(type, type, MethodTable.ofReal(type, methods), instances);
     }
 
-    /** How instances come about and where they keep what answers for them. */
+    /** How instances are made, and where they keep their receiver. */
     public interface Instances {
 
         Object create(BiFunction<Object, Object[], Object> receiver);
 
-        /** A double that its superclass's own constructor has set up. */
+        /** A double that was set up by its superclass's own constructor. */
         Object construct(BiFunction<Object, Object[], Object> receiver, Object[] arguments) throws Throwable;
 
         /** The receiver of a double of this class. */
@@ -72,7 +72,7 @@ public final class DoubleClass {
     private static final class Holder {
         /** The class of doubles of the type. */
         private volatile @Nullable DoubleClass doubles;
-        /** The type is itself a class of doubles, and this is what is known of it. */
+        /** The information about a type that is itself a class of doubles. */
         private volatile @Nullable DoubleClass self;
 
         private final ConcurrentHashMap<List<Class<?>>, DoubleClass> combined = new ConcurrentHashMap<>();
@@ -94,12 +94,12 @@ public final class DoubleClass {
         return known;
     }
 
-    /** The class of doubles of a type if it was made already. */
+    /** The class of doubles of a type, if it was made before. */
     public static @Nullable DoubleClass known(Class<?> type) {
         return MADE_FOR.get(type).doubles;
     }
 
-    /** Whether a type can be doubled as such. */
+    /** Whether a type can be doubled itself. */
     public static boolean canDouble(Class<?> type) {
         return Doublable.reason(type) == null;
     }
@@ -117,7 +117,7 @@ public final class DoubleClass {
         return made;
     }
 
-    /** What answers for an object, or null if it is not a double. */
+    /** The participant that answers for an object, or null if it is not a double. */
     public static @Nullable Participant participantOf(@Nullable Object object) {
         if (object == null) {
             return null;
@@ -126,7 +126,7 @@ public final class DoubleClass {
         return known == null ? InPlace.participantOf(object) : (Participant) known.instances.receiverOf(object);
     }
 
-    /** Makes a double; none of the doubled type's constructors runs. */
+    /** Makes a double without running a constructor of the doubled type. */
     public Object newInstance(Participant participant) {
         return instances.create(participant);
     }
@@ -178,7 +178,7 @@ public final class DoubleClass {
         return methods[index];
     }
 
-    /** The methods with the simple names of their types, without those that every object has. */
+    /** The methods with the simple names of their types, without those of Object. */
     public List<String> signatures() {
         List<String> known = signatures;
         if (known == null) {
@@ -216,7 +216,7 @@ public final class DoubleClass {
         return finals;
     }
 
-    /** From now on the final methods of the doubled class ask before they run. */
+    /** Records that the final methods of the doubled class are woven. */
     public void finalsAsk() {
         finalsAsk = true;
     }
@@ -225,17 +225,17 @@ public final class DoubleClass {
         return finalsAsk;
     }
 
-    /** Whether a method is the doubled class's own, which asks itself, and none that the class of doubles overrides. */
+    /** Whether a method is a final one of the doubled class, rather than one that the class of doubles overrides. */
     public boolean isFinal(DoubledMethod method) {
         return method.index() >= methods.length - finals.size();
     }
 
-    /** A method of the doubled type that no double can answer, because it is final, private or hidden. */
+    /** A method of the doubled type that no double can answer, because it is final, private or inaccessible. */
     public @Nullable Method fixed(String name, String descriptor) {
         return table.fixed(name, descriptor);
     }
 
-    /** Runs the code that the doubled type itself has for a method. */
+    /** Runs the doubled type's own code for a method. */
     public Object runOwnCode(DoubledMethod method, Object self, Object[] arguments) throws Throwable {
         return ownCode(method).invokeExact(self, arguments);
     }

@@ -10,8 +10,8 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Decides where the class of a double can live, and makes it there: in the doubled type's own package if that is open to
- * us, else in a package of its own below the type's class loader, else as one of the JDK's proxies.
+ * Decides where the class of a double is defined, and makes it there: in the doubled type's own package if that is
+ * accessible, else in a separate package below the type's class loader, else as a proxy of the JDK.
  */
 final class DoubleClassMaker {
 
@@ -25,7 +25,7 @@ final class DoubleClassMaker {
 
     private DoubleClassMaker() {}
 
-    /** Holds classes of doubles whose own package is closed to us. */
+    /** Loads classes of doubles whose own package is inaccessible. */
     private static final class Nursery extends ClassLoader {
 
         Nursery(@Nullable ClassLoader parent) {
@@ -68,7 +68,7 @@ final class DoubleClassMaker {
                         + (host.getModule().isNamed() ? "dev.zelotype" : "ALL-UNNAMED"));
     }
 
-    /** The type beside which the double must live: the one that not everybody can see, else the first. */
+    /** The type that determines the package of the double: one that is not public, else the first. */
     private static Class<?> host(List<Class<?>> types) {
         for (Class<?> type : types) {
             if (!isVisibleToAll(type)) {
@@ -96,7 +96,9 @@ final class DoubleClassMaker {
         return type.getModule().isExported(type.getPackageName());
     }
 
-    /** The JDK takes a public type within a hidden one for public, and its proxies then cannot see the hidden one. */
+    /**
+     * The JDK treats a public type nested in a non-public one as public, and its proxies then cannot access the latter.
+     */
     private static boolean isKnownToProxies(Class<?> host) {
         return !Modifier.isPublic(host.getModifiers()) || !host.getModule().isExported(host.getPackageName());
     }

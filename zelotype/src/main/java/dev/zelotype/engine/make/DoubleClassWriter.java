@@ -37,8 +37,8 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Type;
 
 /**
- * Writes the class file of a double: one field that holds what answers, and one method for each descriptor, which packs
- * its number and its arguments, hands them over, and unpacks the answer.
+ * Writes the class file of a double: one field with its receiver, and one method for each descriptor, which passes its
+ * number and its arguments as an array, and unpacks the answer.
  */
 final class DoubleClassWriter {
 
@@ -80,7 +80,7 @@ final class DoubleClassWriter {
         return out.toByteArray();
     }
 
-    /** For fakes: the superclass's constructors, each with the receiver as a further, last parameter. */
+    /** For fakes: the superclass's constructors, each with the receiver as an additional last parameter. */
     private void constructors(Class<?> superclass) {
         for (Constructor<?> constructor : superclass.getDeclaredConstructors()) {
             if (!Modifier.isPrivate(constructor.getModifiers())) {
@@ -102,7 +102,7 @@ final class DoubleClassWriter {
         code.visitEnd();
     }
 
-    /** Calls up with the arguments as they came; gives the local variable after the last of them. */
+    /** Calls the superclass with the arguments; returns the first free local variable. */
     private static int superCall(MethodVisitor code, Class<?> superclass, String name, String descriptor) {
         code.visitVarInsn(ALOAD, 0);
         int slot = 1;
@@ -114,7 +114,9 @@ final class DoubleClassWriter {
         return slot;
     }
 
-    /** While the superclass's constructor runs the receiver is not set yet, so its calls of itself go to its own code. */
+    /**
+     * While the superclass's constructor runs, the receiver is not set yet, so its calls of itself run its own code.
+     */
     private static void callUpWithoutReceiver(
             MethodVisitor code, Class<?> superclass, DoubledMethod method, String descriptor) {
         Label received = new Label();
@@ -148,7 +150,7 @@ final class DoubleClassWriter {
         code.visitEnd();
     }
 
-    /** Written again, because the type's own bridge would be between the double and its caller. */
+    /** Bridges are written again, because the type's own bridge would be between the double and its caller. */
     private void bridge(MethodTable.Bridge bridge) {
         String name = bridge.method().getName();
         Type[] narrow = Type.getArgumentTypes(bridge.behind());

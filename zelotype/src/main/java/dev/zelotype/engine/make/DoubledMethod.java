@@ -13,8 +13,8 @@ import java.util.concurrent.ExecutorService;
 import org.objectweb.asm.Type;
 
 /**
- * A method that a double answers, under its number. For a class that is replaced as a whole, also a constructor, a static
- * method, or a method of any instance, which then is its first argument.
+ * A method that a double answers, with its number. For a replaced class, also a constructor, a static method, or a
+ * method of any instance, which then is its first argument.
  */
 public final class DoubledMethod {
 
@@ -52,7 +52,7 @@ public final class DoubledMethod {
                 : Type.getConstructorDescriptor((Constructor<?>) executable);
     }
 
-    /** Adds a descriptor under which the same method can be called: another supertype declares another return type. */
+    /** Adds a descriptor for the same method: another supertype declares another return type. */
     void alsoCalledAs(Method other) {
         descriptors.add(descriptorOf(other));
     }
@@ -61,7 +61,7 @@ public final class DoubledMethod {
         return descriptors;
     }
 
-    /** The descriptor of the method as declared. */
+    /** The declared descriptor of the method. */
     public String descriptor() {
         return descriptorOf(executable);
     }
@@ -74,11 +74,11 @@ public final class DoubledMethod {
         return isConstructor() ? "new" : executable.getName();
     }
 
-    /** The name with the simple names of the declared parameter types, such as {@code track(SkyTarget, int)}. */
+    /** The name with the simple names of the declared parameter types, for example {@code track(SkyTarget, int)}. */
     public String signature() {
         StringBuilder out = new StringBuilder(name()).append('(');
         Class<?>[] types = executable.getParameterTypes();
-        // The continuation of a suspending method is in no source.
+        // The continuation of a suspending method does not appear in source.
         for (Class<?> type : suspends() ? Arrays.copyOf(types, types.length - 1) : types) {
             out.append(out.charAt(out.length() - 1) == '(' ? "" : ", ").append(type.getSimpleName());
         }
@@ -94,12 +94,12 @@ public final class DoubledMethod {
         return executable instanceof Constructor;
     }
 
-    /** Whether the first argument is the instance that was called. */
+    /** Whether the first argument is the called instance. */
     public boolean takesInstance() {
         return parameterTypes.length > executable.getParameterCount();
     }
 
-    /** The method as declared, with the most specific return type of those that were inherited. */
+    /** The declared method, with the most specific of the inherited return types. */
     public Executable executable() {
         return executable;
     }
@@ -108,7 +108,7 @@ public final class DoubledMethod {
         return executable instanceof Method method ? method.getReturnType() : executable.getDeclaringClass();
     }
 
-    /** Whether no value is returned from a call, of a constructor or of a method without a result. */
+    /** Whether a call returns no value: that of a constructor or of a void method. */
     public boolean givesNothing() {
         return isConstructor() || returnType() == void.class;
     }
@@ -122,7 +122,7 @@ public final class DoubledMethod {
         return parameterTypes;
     }
 
-    /** The name of an argument, or its place where the class file does not tell names. */
+    /** The name of an argument, or its position if the class file has no names. */
     public String parameterName(int argument) {
         int place = takesInstance() ? argument - 1 : argument;
         if (place < 0) {
@@ -133,7 +133,7 @@ public final class DoubledMethod {
                 : "argument " + (argument + 1);
     }
 
-    /** Whether it is one of {@code toString}, {@code equals} and {@code hashCode}, which are not recorded. */
+    /** Whether it is {@code toString}, {@code equals} or {@code hashCode}, which are not recorded. */
     public boolean ofObject() {
         return ofObject;
     }
@@ -143,18 +143,18 @@ public final class DoubledMethod {
         return !Modifier.isAbstract(executable.getModifiers());
     }
 
-    /** Whether it is an interface's default method, which is said in terms of the interface's other methods. */
+    /** Whether it is an interface's default method, which usually calls the interface's other methods. */
     public boolean isDefault() {
         return executable instanceof Method method && method.isDefault() && !waitsForOthers(method);
     }
 
-    /** The JDK closes an executor by waiting until it has ended, which a double that is told nothing never does. */
+    /** The JDK closes an executor by waiting until it has terminated, which a double without statements never does. */
     private static boolean waitsForOthers(Method method) {
         return method.getDeclaringClass() == ExecutorService.class
                 && method.getName().equals("close");
     }
 
-    /** Whether the method itself asks before it runs, and not the place that calls it; for methods of woven classes. */
+    /** Whether the method itself is woven, rather than the places that call it. */
     public boolean asksItself() {
         return executable instanceof Method && !CodeOwner.isOfJdk(executable.getDeclaringClass());
     }
@@ -168,7 +168,7 @@ public final class DoubledMethod {
                 return true;
             }
         }
-        // Kotlin declares none, and throws any.
+        // Kotlin declares no exceptions, and may throw any.
         return KotlinCode.isOfKotlin(executable.getDeclaringClass());
     }
 }

@@ -124,7 +124,7 @@ final class FieldInstances implements DoubleClass.Instances {
         }
     }
 
-    /** The JVM lets a class call up only to its direct supertypes. */
+    /** The JVM only allows a class to call its direct supertypes with {@code super}. */
     private Class<?> directSupertype(Class<?> declaring) {
         if (declaring.isInterface() && !declaring.isAssignableFrom(superclass)) {
             for (Class<?> direct : interfaces) {

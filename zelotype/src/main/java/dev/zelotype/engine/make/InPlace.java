@@ -8,14 +8,14 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Objects of real classes whose calls are answered by a participant, or that have remembered data: by identity, and
- * without keeping them alive. Safe for use from any thread.
+ * Objects of real classes that a participant answers for, or with associated data: by identity, and without keeping
+ * them alive. Safe for use from any thread.
  *
- * @param <V> what is known of an object
+ * @param <V> the type of the associated data
  */
 public final class InPlace<V> {
 
-    /** Who answers for objects whose own class is woven. */
+    /** The participants for objects whose own class is woven. */
     private static final InPlace<Answering[]> PARTICIPANTS = new InPlace<>();
 
     private final ConcurrentHashMap<Key, V> known = new ConcurrentHashMap<>();
@@ -23,10 +23,10 @@ public final class InPlace<V> {
 
     public InPlace() {}
 
-    /** One that answers for an object. Its scene keeps it; one that belongs to no scene goes with the object. */
+    /** A participant for an object. Its scene keeps it alive; one without a scene lives as long as the object. */
     private static final class Answering {
         private final WeakReference<Participant> weak;
-        /** Only keeps it. */
+        /** Only keeps it alive. */
         @SuppressWarnings("unused")
         private final @Nullable Participant lasting;
 
@@ -61,7 +61,7 @@ public final class InPlace<V> {
     }
 
     /**
-     * Who answers for an object on this thread, or null: the object's own double, else the one of the nearest scene
+     * The participant for an object on this thread, or null: the object's own double, else that of the nearest scene
      * that spies on it.
      */
     public static @Nullable Participant participantOf(Object object) {
@@ -82,7 +82,7 @@ public final class InPlace<V> {
         return nearest;
     }
 
-    /** Lets a participant answer for an object from now on, besides those of other scenes. */
+    /** Adds a participant for an object, in addition to those of other scenes. */
     public static void answer(Object object, Participant participant) {
         PARTICIPANTS.change(object, known -> {
             Answering[] more = known == null ? new Answering[1] : Arrays.copyOf(known, known.length + 1);
@@ -91,7 +91,7 @@ public final class InPlace<V> {
         });
     }
 
-    /** Lets a participant no longer answer for an object. */
+    /** Removes a participant for an object. */
     public static void release(Object object, Participant participant) {
         PARTICIPANTS.change(object, known -> {
             if (known == null) {
@@ -104,7 +104,9 @@ public final class InPlace<V> {
         });
     }
 
-    /** Whether any double lives that is an object of a real class, and so has to be asked whether a scene is open or not. */
+    /**
+     * Whether there is any double that is an object of a real class, and so must be asked even if no scene is open.
+     */
     public static boolean anyDoubleLives() {
         PARTICIPANTS.forgetGone();
         for (Answering[] all : PARTICIPANTS.known.values()) {

@@ -8,11 +8,11 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A class of doubles that was written as source and compiled with the tests, so that none need be made.
+ * A class of doubles that was written as source and compiled with the tests, so that none need be generated.
  */
 final class LinkedClass {
 
-    /** The methods that the class answers, by their numbers: names with descriptors. */
+    /** The methods that the class answers, by number: names with descriptors. */
     private static final String METHODS = "zelotype$methods";
 
     private LinkedClass() {}
@@ -23,12 +23,12 @@ final class LinkedClass {
             Class<?> found = Class.forName(type.getName() + CodeOwner.MARK, false, type.getClassLoader());
             return type.isAssignableFrom(found) ? found : null;
         } catch (ClassNotFoundException | LinkageError | RuntimeException e) {
-            // Loaders that tests bring along fail in all sorts of ways for want of a class.
+            // Class loaders of tests may fail in many ways if a class is missing.
             return null;
         }
     }
 
-    /** Numbers the methods as the class does; it must know just those that the type has now. */
+    /** Numbers the methods as the class does; it must have exactly the methods that the type has now. */
     static void adopt(Class<?> type, Class<?> linked, MethodTable table) {
         List<String> known = List.of(methods(linked));
         String difference = table.renumber(known);

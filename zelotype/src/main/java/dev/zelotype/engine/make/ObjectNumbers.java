@@ -8,27 +8,31 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Numbers for objects that print as their class and a hash, such as {@code dev.observatory.Head@1b28cdfa}: within a scene
- * they are {@code Head#1}, {@code Head#2} and so on as they are first printed, so that two runs of a test print the same.
+ * Numbers for objects that print as their class and a hash, for example {@code dev.observatory.Head@1b28cdfa}: within a
+ * scene they become {@code Head#1}, {@code Head#2} and so on in the order of their first printing, so that two runs of
+ * a test print the same.
  */
 public final class ObjectNumbers {
 
     private static final ObjectNumbers OUTSIDE = new ObjectNumbers();
     private static final ThreadLocal<ObjectNumbers> HERE = new ThreadLocal<>();
     private static final Pattern HASHED = Pattern.compile("([\\w.$]+)(?:/0x[0-9a-f]+)?@([0-9a-f]{1,8})(?![\\w.@-])");
-    /** Of a scene that prints more, the others have no number. */
+    /** If a scene prints more, the others get no number. */
     private static final int MOST = 100_000;
 
     private final Map<String, Integer> numbers = new HashMap<>();
     private final Map<String, Integer> last = new HashMap<>();
 
-    /** Those that count on this thread: of the scene that is being told of, else the given ones, else the whole JVM's. */
+    /**
+     * The numbers to use on this thread: of the scene that is being printed, else the given ones, else those of the
+     * whole JVM.
+     */
     public static ObjectNumbers here(@Nullable ObjectNumbers ofScene) {
         ObjectNumbers told = HERE.get();
         return told != null ? told : ofScene == null ? OUTSIDE : ofScene;
     }
 
-    /** Puts something into words with these numbers, whatever scene the thread is in. */
+    /** Computes a text with these numbers, whatever scene the thread is in. */
     public <T> T in(Supplier<T> words) {
         ObjectNumbers before = HERE.get();
         HERE.set(this);

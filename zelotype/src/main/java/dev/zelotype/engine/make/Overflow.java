@@ -1,13 +1,13 @@
 package dev.zelotype.engine.make;
 
 /**
- * Newer JVMs hide it behind another error when the stack runs out while they walk it.
+ * Newer JVMs wrap it in another error if the stack is exhausted during a stack walk.
  */
 public final class Overflow {
 
     private Overflow() {}
 
-    /** The stack overflow that an error hides, else the error itself. */
+    /** The stack overflow that an error wraps, else the error itself. */
     public static Error in(InternalError error) {
         for (Throwable cause = error; cause != null; cause = cause.getCause()) {
             if (cause instanceof StackOverflowError overflow) {

@@ -7,12 +7,13 @@ import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What stands behind a double and answers its calls. A double's class knows only the JDK's function type, so that it can
- * live in any module and any class loader; its methods pass their number and their arguments (null for none).
+ * The receiver of a double's calls, which answers them. A double's class refers only to the JDK's function type, so
+ * that it can live in any module and any class loader; its methods pass their number and their arguments (null for
+ * none).
  */
 public abstract class Participant implements BiFunction<Object, Object[], Object> {
 
-    /** What becomes of an object whose constructor is replaced by nothing in particular. */
+    /** The result for a replaced constructor without a particular double. */
     public static final Object BARE = new Object();
 
     private final String baseName;
@@ -22,7 +23,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     private final Kind kind;
     private final DoubleClass doubleClass;
 
-    /** A participant that shares its name with others; from the second on the number is part of the name. */
+    /** A participant with a name; if others have the same name, its number is part of it. */
     protected Participant(String baseName, int number, Kind kind, DoubleClass doubleClass) {
         this.baseName = baseName;
         this.number = number;
@@ -30,7 +31,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
         this.doubleClass = doubleClass;
     }
 
-    /** What messages call it; put together when it is first asked for, as it seldom is. */
+    /** Its name in messages; composed on first use, which is rare. */
     public final String name() {
         String known = name;
         if (known == null) {
@@ -41,14 +42,14 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     }
 
     /**
-     * What messages call one of the objects of a class that is replaced as a whole, such as {@code SerialLink 1}: they are
-     * counted as they come.
+     * The name in messages of an object of a replaced class, for example {@code SerialLink 1}: objects are numbered in
+     * the order of their first call.
      */
     public final String nameOf(Object instance) {
         return name() + " " + count(instance);
     }
 
-    /** The place of an object among those that have come so far. */
+    /** The number of an object. */
     public final synchronized int count(Object instance) {
         Map<Object, Integer> known = instances;
         if (known == null) {
@@ -63,7 +64,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
         return place;
     }
 
-    /** Calls it something else from now on. */
+    /** Changes its name. */
     public final void rename(String newName) {
         name = newName;
     }
@@ -79,40 +80,42 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     /** The double itself. */
     public abstract Object self();
 
-    /** Whether it receives calls of a method: always for a double, for a replaced class if it is watched. */
+    /** Whether it receives calls of a method: always for a double; for a replaced class if it is watched. */
     public abstract boolean hears(DoubledMethod method);
 
     /** Whether a statement of the test covers a call. */
     public abstract boolean isTold(DoubledMethod method, Object[] arguments);
 
     /**
-     * Answers a call, and asks the conditions of the test only once.
+     * Answers a call, and evaluates the conditions of the test only once.
      *
-     * @param onlyIfTold whether a call that no statement covers is only noted, and its real code runs as it came
-     * @return the answer in an array; null if the real code is to run
+     * @param onlyIfTold whether a call that no statement covers is only recorded, and its real code runs unchanged
+     * @return the answer in an array; null if the real code must run
      */
     public abstract Object @Nullable [] answer(DoubledMethod method, Object[] arguments, boolean onlyIfTold);
 
     /**
-     * Notes a call that something else answers.
+     * Records a call that something else answers.
      *
-     * @param accounted whether a statement of the test is about the call
+     * @param accounted whether a statement of the test covers the call
      */
     public abstract void noteOnly(DoubledMethod method, Object[] arguments, boolean accounted);
 
-    /** How many scenes are between this thread and the one that it answers in: 0 for the innermost, -1 if it is in none. */
+    /**
+     * The number of scenes between this thread and its own scene: 0 for the innermost, -1 if the thread is not in it.
+     */
     public abstract int distance();
 
-    /** Whether it is the double that some object is, and not a spy on an object that is real otherwise. */
+    /** Whether the object itself is the double, rather than a spied object that is real otherwise. */
     public abstract boolean isObjectItself();
 
-    /** Whether it is such a double and belongs to no scene, so that it goes with the object alone. */
+    /** Whether it is such a double without a scene, which lives as long as the object. */
     public abstract boolean outlivesScenes();
 
     /**
      * Answers a call of a constructor.
      *
-     * @return null if the real constructor is to run; else what answers for the new object, or {@link #BARE} for none
+     * @return null if the real constructor must run; else the participant for the new object, or {@link #BARE} for none
      */
     public abstract @Nullable Object construct(DoubledMethod constructor, Object[] arguments) throws Throwable;
 }

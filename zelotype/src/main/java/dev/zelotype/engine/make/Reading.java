@@ -5,8 +5,8 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Whether this thread is just computing a value for a pattern: the code that does so must not call doubles, since such a
- * call would be neither the subject's nor the pattern's.
+ * Whether this thread is computing a value for a pattern: that code must not call doubles, because such a call would
+ * belong neither to the subject nor to the pattern.
  */
 public final class Reading {
 
@@ -40,9 +40,9 @@ public final class Reading {
     }
 
     /**
-     * Begins to read a pattern, which may be within code that is itself computing a value for one.
+     * Starts to read a pattern, possibly while a value for another pattern is computed.
      *
-     * @return whether it does, to be handed to {@link #goBack}
+     * @return the previous state, to be passed to {@link #goBack}
      */
     public static boolean goApart() {
         boolean within = HERE.get() != null;
@@ -52,14 +52,14 @@ public final class Reading {
         return within;
     }
 
-    /** Ends what {@link #goApart} began. */
+    /** Restores the state from before {@link #goApart}. */
     public static void goBack(boolean within) {
         if (within) {
             HERE.set(true);
         }
     }
 
-    /** What is said of a call of a double by code that only computes a value. */
+    /** The message about a call of a double by code that only computes a value. */
     public static MisuseException refusal(Participant participant, DoubledMethod method) {
         return new MisuseException(
                 "This pattern runs real code that calls " + participant.name() + "." + method.name() + "(...).",

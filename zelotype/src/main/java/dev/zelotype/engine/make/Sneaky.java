@@ -1,13 +1,13 @@
 package dev.zelotype.engine.make;
 
 /**
- * Throws what a signature does not declare, as a doubled method may.
+ * Throws undeclared exceptions, as a doubled method may.
  */
 public final class Sneaky {
 
     private Sneaky() {}
 
-    /** Throws the exception as it is; declared to return one, so that callers can write {@code throw}. */
+    /** Throws the exception unchanged; declared to return one, so that callers can write {@code throw}. */
     @SuppressWarnings("unchecked")
     public static <X extends Throwable> RuntimeException rethrow(Throwable thrown) throws X {
         throw (X) thrown;

@@ -3,10 +3,10 @@ package dev.zelotype.engine.make;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
- * Whether this thread is just matching, comparing or printing something for Zelotype. That runs code of the test and of
- * its values (conditions, {@code equals}, {@code hashCode}, {@code toString}). Calls that this code makes are answered
- * as the test says, and leave no trace: they are not recorded, meet no expectation, use up no answer, and are never
- * refused.
+ * Whether this thread is matching, comparing or printing something for Zelotype. That runs code of the test and of its
+ * values (conditions, {@code equals}, {@code hashCode}, {@code toString}). Calls from this code are answered according
+ * to the test's statements, but leave no trace: they are not recorded, meet no expectation, use up no answer, and are
+ * never refused.
  */
 public final class Unrecorded {
 
@@ -20,10 +20,10 @@ public final class Unrecorded {
     }
 
     /**
-     * Begins it, unless this thread is within it already. Two calls around the code, and no code that is handed over: the
-     * stack of a condition or of a {@code toString} stays short.
+     * Starts it, unless this thread is within it already. Used as two calls around the code rather than with a lambda,
+     * which keeps the stack of conditions and of {@code toString} short.
      *
-     * @return whether it began; to be given to {@link #leave} in any case
+     * @return whether it was started; to be passed to {@link #leave} in any case
      */
     public static boolean enter() {
         if (here()) {

@@ -12,14 +12,14 @@ public final class Unwrapping {
 
     private static final int DEEPEST = 10;
 
-    /** Those that this library's own loader sees, and those of the thread that speaks first. */
+    /** Services visible to this library's own loader, and to the context loader of the first thread. */
     private static final List<Unwrapper> ALL = ServiceLoader.load(Unwrapper.class).stream()
             .map(ServiceLoader.Provider::get)
             .toList();
 
     private Unwrapping() {}
 
-    /** What records for an object, or for the one behind it; null if no double is there. */
+    /** The participant for an object, or for the object behind it; null if there is none. */
     public static @Nullable Participant participantBehind(@Nullable Object object) {
         Object inner = object;
         Participant known = DoubleClass.participantOf(inner);
@@ -34,7 +34,7 @@ public final class Unwrapping {
         return known;
     }
 
-    /** What is behind all proxies in front of it. */
+    /** The object behind all proxies. */
     public static Object innermost(Object object) {
         Object inner = object;
         Object next = unwrapped(inner);

@@ -1,7 +1,7 @@
 package dev.zelotype.engine.make;
 
 /**
- * Names made up from types, and the words that names are made of.
+ * Names derived from types, and the words in names.
  */
 public final class VariableNames {
 
@@ -16,7 +16,7 @@ public final class VariableNames {
         return method.substring(0, end);
     }
 
-    /** What a variable of a type would be called: {@code WeatherStation} gives {@code weatherStation}. */
+    /** The usual name of a variable of a type: {@code WeatherStation} gives {@code weatherStation}. */
     public static String of(Class<?> type) {
         String name = type.getSimpleName();
         int capitals = 1;

@@ -1,5 +1,5 @@
 /**
- * Inside the engine: a type becomes a class of doubles.
+ * Engine internals: from a type to a class of doubles.
  */
 @NullMarked
 package dev.zelotype.engine.make;

@@ -22,7 +22,7 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * The local variables and the stack of a lambda that is read, with the instructions that only move or compute values.
+ * The local variables and the stack while a lambda is read, with the instructions that only move or compute values.
  */
 final class Frame {
 
@@ -56,7 +56,7 @@ final class Frame {
         return stack.get(stack.size() - 1);
     }
 
-    /** Takes several values off the stack; the one that was pushed first comes first. */
+    /** Pops several values; the one that was pushed first comes first. */
     Object[] popAll(int count) {
         Object[] values = new Object[count];
         for (int i = count - 1; i >= 0; i--) {
@@ -101,7 +101,7 @@ final class Frame {
         locals.replaceAll(value -> value == old ? by : value);
     }
 
-    /** Whether an instruction moves values about, which is done then. */
+    /** Executes an instruction that moves values; returns whether it was one. */
     boolean moves(Instruction instruction) {
         int opcode = instruction.opcode();
         if (opcode >= Opcodes.ICONST_M1 && opcode <= Opcodes.DCONST_1) {
@@ -131,7 +131,7 @@ final class Frame {
         return true;
     }
 
-    /** Says that a coverage tool has added an array. */
+    /** Records an array added by a coverage tool. */
     void noteProbes(Object array) {
         probes.add(array);
     }
@@ -166,7 +166,7 @@ final class Frame {
         }
     }
 
-    /** Copies the topmost words below those that stand under them. */
+    /** Copies the topmost words below the words under them. */
     private void copy(int words, int below) {
         List<Object> copied = take(words);
         List<Object> under = take(below);
@@ -210,14 +210,14 @@ final class Frame {
                 Array.set(made.real, place, inner.real);
             }
         } else if (known(array) instanceof boolean[] written && probes.contains(written)) {
-            // Coverage tools note in such an array that the lambda has been reached.
+            // Coverage tools record in such an array that the lambda was reached.
             written[place] = (Integer) known(value) != 0;
         } else {
             throw refused.other("writes into an array");
         }
     }
 
-    /** Whether an instruction computes numbers from numbers, which is done then. */
+    /** Executes an instruction that computes numbers; returns whether it was one. */
     boolean computes(Instruction instruction) {
         int opcode = instruction.opcode();
         if (Arithmetic.isConversion(opcode)) {
@@ -260,7 +260,7 @@ final class Frame {
         return Arithmetic.jumps(opcode, popKnown(), right);
     }
 
-    /** A value of a declared type as the JVM has it on its stack. */
+    /** A value of a declared type in the form that the JVM keeps on its stack. */
     static @Nullable Object onStack(@Nullable Object value, Type type) {
         return switch (type.getSort()) {
             case Type.BOOLEAN -> (Boolean) value ? 1 : 0;
@@ -295,7 +295,7 @@ final class Frame {
         };
     }
 
-    /** Whether a method puts a primitive into its own box. */
+    /** Whether a method boxes a primitive. */
     static boolean isBoxing(Member method) {
         return method.owner().equals("kotlin/coroutines/jvm/internal/Boxing")
                         && method.name().startsWith("box")
@@ -306,7 +306,7 @@ final class Frame {
                         && method.descriptor().charAt(1) == primitive(method.owner());
     }
 
-    /** Whether a method takes a primitive out of its own box. */
+    /** Whether a method unboxes a primitive. */
     static boolean isUnboxing(Member method) {
         return method.name().endsWith("Value")
                 && isBox(method.owner())

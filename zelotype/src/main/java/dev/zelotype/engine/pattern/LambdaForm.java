@@ -21,7 +21,7 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * What the compiler wrote down about a method reference or a lambda.
+ * The compiler's description of a method reference or a lambda.
  */
 final class LambdaForm {
 
@@ -33,23 +33,23 @@ final class LambdaForm {
     };
 
     private static final Class<?>[] NO_TYPES = {};
-    /** How javac names the methods of lambdas. */
+    /** The prefix of javac's methods for lambdas. */
     private static final String LAMBDA = "lambda$";
 
     private final SerializedLambda form;
     private final Class<?> lambdaClass;
     private Class<?> owner;
-    /** Whether the lambda is an object of a class of its own, as suspending lambdas of Kotlin are. */
+    /** Whether the lambda is an object of its own class, like suspending lambdas of Kotlin. */
     private final boolean isObject;
 
     private @Nullable Executable implementation;
     private boolean sought;
 
     /**
-     * How a lambda of some class says what the compiler wrote down about it; by neither if it does not.
+     * How lambdas of some class provide the compiler's description; both null if they do not.
      *
-     * @param method its own method for that
-     * @param handle the JDK's own way
+     * @param method its own method
+     * @param handle the JDK's way
      */
     private record Replacer(
             @Nullable Method method, @Nullable MethodHandle handle) {
@@ -71,7 +71,7 @@ final class LambdaForm {
         this.owner = isObject ? only.getClass() : classOf(Type.getObjectType(form.getImplClass()));
     }
 
-    /** Looked for only where it counts: most patterns are lambdas, whose methods have a telling name. */
+    /** Computed only if needed: most patterns are lambdas, whose methods have a telling name. */
     private @Nullable Executable implementation() {
         if (!sought) {
             implementation = findImplementation();
@@ -98,7 +98,7 @@ final class LambdaForm {
                 "write it as a method reference or a lambda, such as weather::humidity");
     }
 
-    /** The compiler names the type that the code names, a linked lambda the class that declares the method. */
+    /** The compiler uses the type in the source, a linked lambda the class that declares the method. */
     private LambdaForm resolved() {
         Executable behind = methodName().startsWith(LAMBDA) ? null : implementation();
         if (behind != null) {
@@ -119,7 +119,7 @@ final class LambdaForm {
         }
     }
 
-    /** The JDK's own way for serialization libraries; by reflection, since the compiler warns about its class. */
+    /** The JDK's way for serialization libraries; by reflection, because the compiler warns about its class. */
     private static Replacer ofClosedModule(Class<?> type) {
         try {
             Class<?> factory = Class.forName("sun.reflect.ReflectionFactory");
@@ -155,7 +155,7 @@ final class LambdaForm {
                 return method;
             }
         }
-        // An interface has the methods of every object, though it does not list them.
+        // An interface has the methods of Object, although it does not list them.
         for (Method method : owner.isInterface() ? Object.class.getMethods() : new Method[0]) {
             if (isMeant(method)) {
                 return method;
@@ -181,8 +181,8 @@ final class LambdaForm {
     }
 
     /**
-     * Whether the compiler wrote a method of its own for the body, whose code is to be read. Other compilers do not mark
-     * such methods as javac does, but give them telling names, or give a static method captured values.
+     * Whether the compiler generated a method for the body, whose code must be read. Other compilers than javac do not
+     * mark such methods as synthetic, but use telling names, or pass captured values to a static method.
      */
     boolean isLambda() {
         if (isObject || methodName().startsWith(LAMBDA)) {
@@ -207,23 +207,23 @@ final class LambdaForm {
         return form.getImplMethodKind() == MethodHandleInfo.REF_invokeStatic;
     }
 
-    /** Whether the method reference names the object whose method it is. */
+    /** Whether the method reference has a receiver object. */
     boolean isBound() {
         return form.getCapturedArgCount() == 1;
     }
 
-    /** A captured value; the first is the object that the lambda belongs to, if it belongs to one. */
+    /** A captured value; the first one is the enclosing object, if there is one. */
     @Nullable
     Object captured(int place) {
         return form.getCapturedArg(place);
     }
 
-    /** The class that declares a static method which the reference names by a class below it. */
+    /** The class that declares a static method, if the reference names a subclass. */
     Class<?> declaringClass() {
         return implementation() == null ? owner : implementation().getDeclaringClass();
     }
 
-    /** The class that is to be replaced for a call of a static method, a constructor or any instance. */
+    /** The class to replace for a call of a static method, a constructor or any instance. */
     Class<?> declaringClass(Symbols.Call call) {
         if (call.asked() == Symbols.Asked.ANY_INSTANCE || call.name().equals("<init>")) {
             return call.owner();
@@ -252,12 +252,12 @@ final class LambdaForm {
         return form.getImplMethodSignature();
     }
 
-    /** Whether the lambda is an object of a class of its own, described by nothing but its code. */
+    /** Whether the lambda is an object of its own class, described only by its code. */
     boolean isObject() {
         return isObject;
     }
 
-    /** The types of the free parameters, as the method that the compiler wrote for callers casts its arguments. */
+    /** The types of the free parameters, as the generated method casts its arguments. */
     private Class<?>[] typesOfBridge() {
         Class<?>[] types = MethodType.fromMethodDescriptorString(methodDescriptor(), owner.getClassLoader())
                 .parameterArray();
@@ -296,7 +296,7 @@ final class LambdaForm {
                 .parameterArray();
     }
 
-    /** The names of a lambda's free parameters, as far as its class file tells. */
+    /** The names of a lambda's free parameters, as far as its class file has them. */
     String[] parameterNames() {
         int captured = form.getCapturedArgCount();
         int count = parameterTypes().length;

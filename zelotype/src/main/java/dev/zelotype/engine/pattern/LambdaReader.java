@@ -28,12 +28,12 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Reads a lambda's code as the call that it means. It goes through the instructions as the JVM would, with the captured
- * values as they are and a symbol for each free parameter; the call that the pattern means is noted and never made.
+ * Interprets a lambda's code to find the call that it describes. It executes the instructions like the JVM, with the
+ * captured values and with a symbol for each free parameter; the described call is recorded and never made.
  */
 final class LambdaReader {
 
-    /** More than any pattern needs; a lambda that loops for ever is found out by it. */
+    /** More than any pattern needs; it ends lambdas with an infinite loop. */
     private static final int MOST_STEPS = 100_000;
 
     private final LambdaForm form;
@@ -44,7 +44,7 @@ final class LambdaReader {
     private final Refused refused;
     private final Frame frame;
     private final @Nullable Object self;
-    /** What the pattern has created and may change, because it is not visible elsewhere. */
+    /** Objects that the pattern has created, which it may change because nothing else can see them. */
     private final Set<Object> alone = Collections.newSetFromMap(new IdentityHashMap<>());
 
     private @Nullable Call call;
@@ -62,7 +62,7 @@ final class LambdaReader {
         fillLocals();
     }
 
-    /** Reads what a method does that the compiler put between the lambda and the call that it means. */
+    /** Interprets a method that the compiler generated between the lambda and the described call. */
     private LambdaReader(
             LambdaReader outer, MethodCode code, @Nullable Object target, Object[] arguments, Type[] types) {
         this.form = outer.form;
@@ -84,7 +84,7 @@ final class LambdaReader {
         }
     }
 
-    /** Goes on in a method that the compiler wrote, as if its code stood here. */
+    /** Continues in a generated method as if its code were inlined. */
     private void within(MethodCode inner, @Nullable Object target, Member method, Type[] types, Object[] arguments) {
         if (call != null) {
             throw refused.goesOn(call, "calls " + method.name());
@@ -101,9 +101,9 @@ final class LambdaReader {
     }
 
     /**
-     * Reads the last call that a lambda means, with those it is chained to.
+     * Returns the last call that a lambda describes, with those it is chained to.
      *
-     * @throws MisuseException if it means none, more than one, or does anything else
+     * @throws MisuseException if there is none or more than one, or the lambda does anything else
      */
     static Call read(LambdaForm form) {
         MethodCode code = LambdaCode.of(form.owner(), form.methodName(), form.methodDescriptor());
@@ -194,7 +194,7 @@ final class LambdaReader {
             case Opcodes.GETFIELD -> getField((Member) instruction.operand());
             case Opcodes.PUTFIELD -> {
                 frame.pop();
-                // What a suspending lambda keeps for later is for later.
+                // Values that a suspending lambda stores for its continuation are irrelevant.
                 if (!isContinuation(frame.pop())) {
                     throw refused.other("writes into a field");
                 }
@@ -224,7 +224,7 @@ final class LambdaReader {
 
     private void isInstance(String type) {
         if (isContinuation(frame.peek())) {
-            // Not of the class that the lambda goes on by: it has just begun.
+            // Not for the class of the lambda's state: it has just started.
             frame.pop();
             frame.push(0);
         } else {
@@ -241,7 +241,7 @@ final class LambdaReader {
         }
     }
 
-    /** What the call gave is never the mark for a call that goes on later. */
+    /** The result of a described call is never Kotlin's suspension mark. */
     private void compare(int opcode, Label label) {
         Object right = frame.pop();
         Object left = frame.pop();
@@ -323,7 +323,7 @@ final class LambdaReader {
         }
     }
 
-    /** Whether Kotlin takes a value out of its object, or a number out of whatever box it has. */
+    /** Whether Kotlin unboxes a value class, or a number from any box. */
     private static boolean isUnboxing(Parameter parameter, Member method) {
         return method.name().equals("unbox-impl") && parameter.as() == parameter.type()
                 || method.owner().equals("java/lang/Number") && method.name().endsWith("Value");
@@ -391,7 +391,7 @@ final class LambdaReader {
         };
     }
 
-    /** Whether real code is not run for its value, as is plain where there is none or it is thrown away. */
+    /** Whether real code need not be run, because there is no result or it is ignored. */
     private boolean givesNothing(Member method) {
         boolean ofCompiler = method.name().equals("getClass") || method.name().equals("requireNonNull");
         int next = code.at(place).opcode();
@@ -408,7 +408,7 @@ final class LambdaReader {
     private void invokeStatic(Member method, Type[] types, Object[] arguments) throws Throwable {
         if (method.owner().equals("kotlin/jvm/internal/Intrinsics")
                 && method.name().startsWith("check")) {
-            // A null check that the compiler adds, which says nothing of the call.
+            // A null check added by the compiler, which is irrelevant for the call.
             return;
         }
         if (isOfSuspending(method, arguments) || isStep(method, types, arguments)) {
@@ -467,7 +467,7 @@ final class LambdaReader {
         rules.madeHere(made);
     }
 
-    /** What Kotlin does beside a suspending call, and what says nothing of it. */
+    /** Code that Kotlin adds to a suspending call, which is irrelevant for the pattern. */
     private boolean isOfSuspending(Member method, Object[] arguments) {
         switch (method.name()) {
             case "getCOROUTINE_SUSPENDED" -> frame.push(method);
@@ -488,7 +488,7 @@ final class LambdaReader {
         return true;
     }
 
-    /** Whether a method leads to the call that is meant: with the defaults of arguments, or for the lambda alone. */
+    /** Whether a method leads to the described call: for default arguments, or only for the lambda. */
     private boolean isStep(Member method, Type[] types, Object[] arguments) {
         boolean ofLambda = form.isObject()
                 && CodeOwner.outermost(Type.getInternalName(form.owner())).equals(CodeOwner.outermost(method.owner()))
@@ -504,13 +504,13 @@ final class LambdaReader {
         return true;
     }
 
-    /** A method of a Kotlin object, which is the only one of its class: any call of it is meant. */
+    /** A method of a Kotlin object, which is the only one of its class: any call is covered. */
     private void onOnlyInstance(Object target, Member method, Type[] types, Object[] arguments) {
         mean(Asked.ANY_INSTANCE, null, null, method, types, arguments);
         startWith(new ArgumentRule.Literal(target), target.getClass());
     }
 
-    /** A free parameter that is asked for something at the end: the method on any instance of a class. */
+    /** A final call on a free parameter: it describes the method on any instance of a class. */
     private void onAnyInstance(Parameter parameter, Member method, Type[] types, Object[] arguments) {
         Class<?> type = real.type(method.owner());
         if (!Tail.isTail(code, place) || call != null || type.getName().startsWith("java.")) {
@@ -520,7 +520,7 @@ final class LambdaReader {
         startWith(new ArgumentRule.Free(parameter.number(), parameter.type(), parameter.type()), type);
     }
 
-    /** Makes the object that is called the first argument. */
+    /** Makes the called object the first argument. */
     private void startWith(ArgumentRule instance, Class<?> type) {
         ArgumentRule[] all = new ArgumentRule[call.rules().length + 1];
         all[0] = instance;
@@ -532,7 +532,7 @@ final class LambdaReader {
         }
     }
 
-    /** Notes a call that the pattern means. */
+    /** Records a call that the pattern describes. */
     private void mean(
             Asked asked,
             @Nullable Participant participant,

@@ -11,7 +11,7 @@ import java.util.concurrent.Future;
 import java.util.stream.BaseStream;
 
 /**
- * Which types what a call returns can be doubled as, so that a chain can go on from it.
+ * The types as which the result of a call can be doubled, so that a chain can continue.
  */
 final class Links {
 
@@ -31,7 +31,7 @@ final class Links {
 
     private Links() {}
 
-    /** Whether a double can be a link; values and containers are better given as they are. */
+    /** Whether a double can be a link of a chain; for values and containers it is better to set the value itself. */
     static boolean canBeLink(Class<?> type) {
         if (type.isArray() || type.isEnum() || type.isRecord() || type.isSealed() || type == Object.class) {
             return false;

@@ -11,7 +11,7 @@ import org.objectweb.asm.Handle;
 import org.objectweb.asm.Type;
 
 /**
- * Values that a lambda's code works out, and arguments as the real code of a call takes them.
+ * Values that a lambda's code computes, and arguments for real code.
  */
 final class Operands {
 
@@ -36,7 +36,7 @@ final class Operands {
         return constant instanceof Long || constant instanceof Double ? new Wide(constant) : constant;
     }
 
-    /** A new array of several dimensions, whose lengths lie on the stack. */
+    /** A new multidimensional array, whose lengths are on the stack. */
     void pushGrid(String descriptor, int dimensions) {
         int[] lengths = new int[dimensions];
         for (int i = dimensions - 1; i >= 0; i--) {
@@ -49,7 +49,7 @@ final class Operands {
         frame.push(Array.newInstance(element, lengths));
     }
 
-    /** What a call gives that its own recipe links. */
+    /** The result of a call with a bootstrap method. */
     void pushDynamic(MethodCode.Dynamic recipe) throws Throwable {
         Type[] types = Type.getArgumentTypes(recipe.descriptor());
         Object[] arguments = frame.popAll(types.length);
@@ -64,7 +64,7 @@ final class Operands {
         }
     }
 
-    /** Arguments as real values of their own types; a symbol among them is refused. */
+    /** Arguments as real values of their types; a symbol among them is refused. */
     Object[] known(Object[] arguments, Type[] types) {
         Object[] values = new Object[arguments.length];
         for (int i = 0; i < values.length; i++) {
@@ -75,7 +75,7 @@ final class Operands {
         return values;
     }
 
-    /** Arguments whose lambdas are really created, because real code may run them. */
+    /** Arguments for real code, with lambdas created. */
     Object[] made(Object[] arguments) throws Throwable {
         for (int i = 0; i < arguments.length; i++) {
             if (arguments[i] instanceof NewLambda lambda) {

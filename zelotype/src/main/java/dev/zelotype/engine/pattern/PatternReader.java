@@ -21,12 +21,12 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reads a method reference or a lambda as a call pattern. Neither is ever run: a method reference says itself which method
- * it means, and a lambda's code is read.
+ * Reads a method reference or a lambda as a call pattern. Neither is ever run: a method reference names its method, and
+ * a lambda's code is interpreted.
  */
 public final class PatternReader {
 
-    /** Found once a class, since each of its scenes asks. */
+    /** Found once per class, because each of its scenes needs it. */
     private static final ClassValue<List<Executable>> REPLACED = new ClassValue<>() {
         @Override
         protected List<Executable> computeValue(Class<?> test) {
@@ -39,12 +39,12 @@ public final class PatternReader {
     private final Class<?>[] freeTypes;
 
     /**
-     * A further call of a chain, on the result of the call before it.
+     * A further call of a chain, on the result of the previous call.
      *
-     * @param type the type that the double in between must have
+     * @param type the required type of the double in between
      * @param name the method's name
      * @param descriptor the method's descriptor
-     * @param rules what the pattern says of its arguments
+     * @param rules the rules for its arguments
      */
     public record Link(Class<?> type, String name, String descriptor, ArgumentRule[] rules) {}
 
@@ -52,7 +52,7 @@ public final class PatternReader {
      * A pattern as it was written.
      *
      * @param first the first call
-     * @param further the calls chained to it, in their order
+     * @param further the calls chained to it, in order
      */
     public record Written(CallPattern first, List<Link> further) {}
 
@@ -65,8 +65,8 @@ public final class PatternReader {
     /**
      * Reads a pattern.
      *
-     * @param mayReplace whether a class that it names is replaced now if it was not before
-     * @throws MisuseException if it is none, with the reason and a cure
+     * @param mayReplace whether to replace a class that it names, unless that is done
+     * @throws MisuseException if it is not a pattern, with the reason and a cure
      */
     public static Written read(@Nullable Serializable lambda, boolean mayReplace) {
         if (lambda == null) {
@@ -82,7 +82,7 @@ public final class PatternReader {
         }
     }
 
-    /** The static methods and constructors that the patterns in a class name; what is not to be found is left out. */
+    /** The static methods and constructors that the patterns in a class name; those that are not found are omitted. */
     public static List<Executable> replacedBy(Class<?> test) {
         return REPLACED.get(test);
     }
@@ -98,7 +98,7 @@ public final class PatternReader {
                                         .getDeclaredConstructor(real.parameterTypes(named.descriptor()))
                                 : real.method(named, true));
             } catch (NoSuchMethodException | MisuseException | LinkageError e) {
-                // The statement itself will say what is wrong with it.
+                // The statement itself will report the error.
                 continue;
             }
         }
@@ -132,7 +132,7 @@ public final class PatternReader {
 
     private CallPattern readReferenceToType() {
         boolean onAnyInstance = !form.isConstructor() && !form.isStatic();
-        // The compiler names the class that declares the method, the reference perhaps one below it.
+        // The compiler names the declaring class, the reference possibly a subclass.
         Class<?> owner = onAnyInstance ? freeTypes[0] : form.owner();
         if (!form.isConstructor() && !form.isStatic()) {
             refuseAbstract(owner, form.methodName());
@@ -153,7 +153,7 @@ public final class PatternReader {
         }
     }
 
-    /** The one who answers for a class; the class is left alone if the method cannot be replaced. */
+    /** The participant for a class; the class is left alone if the method cannot be replaced. */
     private Participant replaced(Class<?> type, String name, String descriptor) {
         if (!Replacing.canReplace(type, name, descriptor)) {
             throw cannotReplace(type.getSimpleName(), name);
@@ -177,7 +177,7 @@ public final class PatternReader {
                 "wrap it in an interface of your own, and give the subject a double of that");
     }
 
-    /** A pattern that names a final method of a doubled class has it woven. */
+    /** A pattern that names a final method of a doubled class causes it to be woven. */
     static void prepareFinal(Participant participant, String name, String descriptor) {
         if (participant.doubleClass().find(name, descriptor) == null
                 && participant.doubleClass().findFinal(name, descriptor) != null) {
@@ -200,7 +200,7 @@ public final class PatternReader {
                 "double the type that declares it");
     }
 
-    /** What a person would double in place of a class: the class, or for one that the JDK hides an interface of it. */
+    /** What to double instead of a class: the class itself, or an interface of a class that the JDK hides. */
     static String typeToDouble(Class<?> type) {
         if (type.getName().startsWith("java.") && type.getInterfaces().length > 0) {
             return type.getInterfaces()[0].getSimpleName();

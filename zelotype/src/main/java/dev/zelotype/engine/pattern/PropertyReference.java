@@ -6,19 +6,19 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
 /**
- * A reference to a property of an object, as Kotlin writes them: an object of its own that is asked for the value.
+ * A Kotlin property reference: an object that reads the property when called.
  *
- * @param target the object whose property it is
- * @param accessor the method that gives or sets the value
+ * @param target the object with the property
+ * @param accessor the getter or setter
  */
 record PropertyReference(Object target, Member accessor) {
 
-    /** In place of the object, where the reference names none: any instance has the property. */
+    /** Used for the object if the reference has none: any instance has the property. */
     static final Object ANY = new Object();
 
     private static final String KOTLIN = "kotlin.jvm.internal.CallableReference";
 
-    /** What a call of an object means if that is a reference to a property; else null. */
+    /** The call that is meant by calling an object, if that is a property reference; else null. */
     static @Nullable PropertyReference of(Object object, String called) throws ReflectiveOperationException {
         Class<?> type = object.getClass();
         while (type != null && !type.getName().equals(KOTLIN)) {

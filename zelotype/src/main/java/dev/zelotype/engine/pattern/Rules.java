@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
 /**
- * What the values on a reader's stack say about the arguments of the call that a pattern means.
+ * The rules for the arguments of the described call, derived from the values on the reader's stack.
  */
 final class Rules {
 
@@ -33,7 +33,7 @@ final class Rules {
         this.refused = refused;
     }
 
-    /** Remembers an object that the pattern itself has made. */
+    /** Records an object that the pattern itself has made. */
     void madeHere(Object object) {
         madeHere.add(object);
     }
@@ -83,7 +83,7 @@ final class Rules {
         return new ArgumentRule.Elements(rules);
     }
 
-    /** A free parameter or a call's result, put into a box. */
+    /** Boxes a free parameter or a call's result. */
     Object boxed(Member method, @Nullable Object value) {
         if (value instanceof Parameter parameter) {
             Class<?> primitive = real.type(Type.getArgumentTypes(method.descriptor())[0]);
@@ -95,7 +95,7 @@ final class Rules {
         return new Result(((Result) value).call(), false);
     }
 
-    /** A free parameter, taken out of its box. */
+    /** Unboxes a free parameter. */
     Parameter unboxed(Member method, Parameter parameter) {
         Class<?> primitive = real.type(Type.getReturnType(method.descriptor()));
         if (Widening.boxOf(primitive) != parameter.as()) {

@@ -8,8 +8,8 @@ import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The symbols on the reader's stack in place of values. Everything else there is a real value; of the primitives,
- * {@code int} and its narrower kin are {@code Integer}s.
+ * The symbols on the reader's stack that stand for unknown values. Everything else there is a real value; {@code int}
+ * and narrower primitives are {@code Integer}s.
  */
 final class Symbols {
 
@@ -19,19 +19,19 @@ final class Symbols {
      * A free parameter of the lambda.
      *
      * @param number its number
-     * @param type its type, as the pattern's shape says it
-     * @param as the type that it has here: a primitive one where it was unboxed and perhaps widened
+     * @param type its type in the pattern's shape
+     * @param as its current type: primitive after unboxing, possibly widened
      */
     record Parameter(int number, Class<?> type, Class<?> as) {
 
-        /** The number of a suspending lambda's continuation, which the Kotlin compiler adds. */
+        /** The number of the continuation of a suspending lambda, which the Kotlin compiler adds. */
         static final int CONTINUATION = -1;
     }
 
-    /** A {@code long} or {@code double}, which instructions that move values about treat as two. */
+    /** Whether it is a {@code long} or {@code double}, which stack instructions treat as two words. */
     record Wide(Object value) {}
 
-    /** What a call of the pattern returns. */
+    /** The result of a call of the pattern. */
     record Result(Call call, boolean wide) {}
 
     /** An object whose constructor has not run yet. */
@@ -43,10 +43,10 @@ final class Symbols {
         }
     }
 
-    /** A lambda that the pattern itself makes; really created only if it is run. */
+    /** A lambda that the pattern itself creates; really created only if it is run. */
     record NewLambda(MethodCode.Dynamic recipe, Object[] captured) {}
 
-    /** An array that the pattern itself makes; some of its elements may be symbols. */
+    /** An array that the pattern itself creates; some of its elements may be symbols. */
     static final class NewArray {
         final Object real;
         private Object @Nullable [] symbols;
@@ -89,16 +89,16 @@ final class Symbols {
     }
 
     /**
-     * A call that the pattern means, and never makes.
+     * A call that the pattern describes, and never makes.
      *
      * @param asked the kind of receiver
-     * @param participant the double that receives it; null if it is not a double
+     * @param participant the receiving double; null if the receiver is not a double
      * @param method the double's method; null for another receiver
-     * @param owner the type whose method the code names
+     * @param owner the type that the code names
      * @param name the method's name, or {@code <init>}
      * @param descriptor the method's descriptor
-     * @param rules what it says of each argument
-     * @param before the call on whose result it is made, or null
+     * @param rules the rules for its arguments
+     * @param before the call whose result receives it, or null
      */
     record Call(
             Asked asked,
@@ -129,7 +129,7 @@ final class Symbols {
                         && (parameter.as() == long.class || parameter.as() == double.class);
     }
 
-    /** Whether a value is none that the reader knows. */
+    /** Whether a value is unknown to the reader. */
     static boolean isSymbol(@Nullable Object value) {
         return value instanceof Parameter
                 || value instanceof Result

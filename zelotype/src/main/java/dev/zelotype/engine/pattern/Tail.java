@@ -9,15 +9,14 @@ import org.objectweb.asm.Label;
 import org.objectweb.asm.Opcodes;
 
 /**
- * What comes after a call in a lambda's code.
+ * The code after a call in a lambda.
  */
 final class Tail {
 
     private Tail() {}
 
     /**
-     * Whether the lambda ends from a place on: nothing follows but what compilers and coverage tools put between a last call
-     * and the return.
+     * Whether the lambda ends at a position: only code added by compilers and coverage tools follows before the return.
      */
     static boolean isTail(MethodCode code, int place) {
         int next = place;
@@ -29,7 +28,7 @@ final class Tail {
             } else if (opcode == Opcodes.GOTO) {
                 next = MethodCode.placeOf((Label) instruction.operand());
             } else if (isComparedWithSuspended(code, next - 1)) {
-                // A call that a pattern means never suspends.
+                // A described call never suspends.
                 next = MethodCode.placeOf((Label) code.at(next + 1).operand());
             } else if (isStore(code, next - 1)) {
                 next += 3;
@@ -72,7 +71,7 @@ final class Tail {
                 || Arithmetic.isConversion(opcode);
     }
 
-    /** Whether what a call gave is compared with Kotlin's mark for a call that goes on later. */
+    /** Whether the result of a call is compared with Kotlin's suspension mark. */
     private static boolean isComparedWithSuspended(MethodCode code, int place) {
         if (place + 2 >= code.length()
                 || code.at(place).opcode() != Opcodes.DUP
@@ -84,7 +83,7 @@ final class Tail {
                 || mark.operand() instanceof Member member && member.name().equals("getCOROUTINE_SUSPENDED");
     }
 
-    /** Whether a coverage probe is set: a boolean array, a place in it, true. */
+    /** Whether a coverage probe follows: a boolean array, an index, true. */
     private static boolean isStore(MethodCode code, int place) {
         return code.at(place).opcode() == Opcodes.ALOAD
                 && place + 3 < code.length()
@@ -99,7 +98,7 @@ final class Tail {
                 || opcode == Opcodes.LDC && instruction.operand() instanceof Integer;
     }
 
-    /** Whether no call follows that the pattern could mean, so that it can only have meant the one before. */
+    /** Whether no further call follows, so that the previous one must be the described call. */
     static boolean isLastCall(MethodCode code, int place) {
         for (int next = place; next < code.length(); next++) {
             Instruction instruction = code.at(next);

@@ -1,5 +1,5 @@
 /**
- * Inside the engine: a method reference or a lambda becomes a call pattern.
+ * Engine internals: from a method reference or a lambda to a call pattern.
  */
 @NullMarked
 package dev.zelotype.engine.pattern;

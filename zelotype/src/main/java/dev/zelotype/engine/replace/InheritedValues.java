@@ -6,14 +6,14 @@ import java.lang.reflect.InaccessibleObjectException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What other threads have in thread-local variables that are inherited. The JVM shows that only to the thread itself,
- * so this looks into its classes, which an agent may do.
+ * The values of other threads in inheritable thread-local variables. The JVM only shows them to the thread itself, so
+ * this reads its internal classes, which an agent is allowed to.
  */
 final class InheritedValues {
 
     private InheritedValues() {}
 
-    /** The value that a thread has; null if it has none, or if this JVM does not let it be seen. */
+    /** The value of a thread; null if it has none, or if this JVM does not allow access. */
     static @Nullable Object of(Thread thread, InheritableThreadLocal<?> variable) {
         try {
             Replacing.openToUs(Thread.class);
@@ -25,7 +25,7 @@ final class InheritedValues {
             }
             Field table = values.getClass().getDeclaredField("table");
             table.setAccessible(true);
-            // Not by the map's own search: that tidies up, in a map that its thread may be changing just now.
+            // Not with the map's own search: that removes stale entries, in a map that its thread may be changing.
             for (Object entry : (Object[]) table.get(values)) {
                 if (entry instanceof Reference<?> reference && reference.get() == variable) {
                     Field value = entry.getClass().getDeclaredField("value");
@@ -35,7 +35,7 @@ final class InheritedValues {
             }
             return null;
         } catch (ReflectiveOperationException | InaccessibleObjectException e) {
-            // Only a warning is lost: what the thread runs cannot be foretold.
+            // Only a warning is lost: what the thread runs cannot be determined.
             return null;
         }
     }

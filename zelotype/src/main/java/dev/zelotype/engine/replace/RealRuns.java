@@ -6,7 +6,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
- * How often the replaced methods of a scene ran their real code on threads that are in no scene.
+ * How often the replaced methods of a scene ran their real code on threads without a scene.
  */
 final class RealRuns {
 
@@ -17,7 +17,7 @@ final class RealRuns {
                 .incrementAndGet();
     }
 
-    /** The numbers, by method and thread. */
+    /** The counts, by method and thread. */
     Map<String, Integer> counts() {
         Map<String, Integer> now = new TreeMap<>();
         counts.forEach((where, times) -> now.put(where, times.get()));

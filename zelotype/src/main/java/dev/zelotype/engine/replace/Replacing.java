@@ -19,7 +19,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Which classes and objects are replaced, and how that begins and ends.
+ * Which classes and objects are replaced: starts and ends replacements.
  */
 public final class Replacing {
 
@@ -53,7 +53,7 @@ public final class Replacing {
         }
     }
 
-    /** Lets us look into a class, whatever its module. */
+    /** Gives us access to a class, whatever its module. */
     static void openToUs(Class<?> type) {
         weaver().openToUs(type);
     }
@@ -78,33 +78,33 @@ public final class Replacing {
                 && !CodeOwner.isOfJdk(type);
     }
 
-    /** Whether a method or constructor of a class could be replaced at all; nothing is done to the class yet. */
+    /** Whether a method or constructor of a class could be replaced at all; the class is not changed. */
     public static boolean canReplace(Class<?> type, String name, String descriptor) {
         return Weavable.calls(type, name, descriptor);
     }
 
-    /** A class whose objects are spied on in their own place, in the current scene. */
+    /** A class whose objects are spied on themselves, in the current scene. */
     public static DoubleClass ofInstance(Class<?> type) {
         begin(sceneFor("An object of " + type.getSimpleName()), type);
         return INSTANCES.get(type);
     }
 
-    /** A class whose objects can be doubles without its constructors, in a scene or outside any. */
+    /** A class whose objects can be doubles made without constructors, in a scene or outside any. */
     public static DoubleClass ofDoubles(Class<?> type) {
         initialise(type);
         weaver().weave(type);
         return INSTANCES.get(type);
     }
 
-    /** A double was made that is an object of a woven class: it answers for as long as it lives. */
+    /** Records that a double was made that is an object of a woven class: it answers as long as it lives. */
     public static void doubleLives() {
         weaver().letMethodsAsk(InPlace.anyDoubleLives());
     }
 
     /**
-     * The one who answers for a class as a whole in the current scene.
+     * The participant for a class as a whole in the current scene.
      *
-     * @param mayBegin whether the class is replaced now if it was not before
+     * @param mayBegin whether to replace the class now, unless that is done
      */
     public static Participant whole(Class<?> type, boolean mayBegin) {
         ReplacingScene scene = sceneFor(type.getSimpleName());
@@ -130,7 +130,7 @@ public final class Replacing {
         return false;
     }
 
-    /** Those who answer for a class as a whole in the scenes of this thread, the innermost first. */
+    /** The participants for a class as a whole in the scenes of this thread, the innermost first. */
     public static @Nullable Participant nearest(Class<?> type) {
         for (ReplacingScene scene = Seat.current();
                 scene != null;
@@ -144,8 +144,7 @@ public final class Replacing {
     }
 
     /**
-     * As {@link #whole(Class, boolean)}; calls of one of its methods are replaced now as well, where they stand if
-     * need be.
+     * As {@link #whole(Class, boolean)}; also replaces calls of one of its methods, at the call sites if necessary.
      */
     public static Participant whole(Class<?> type, String name, String descriptor, boolean mayBegin) {
         Participant whole = whole(type, mayBegin);
@@ -158,7 +157,7 @@ public final class Replacing {
         return whole;
     }
 
-    /** The one who hears of all calls of a class from now on. */
+    /** The participant that records all calls of a class from now on. */
     public static Participant watched(Class<?> type) {
         if (CodeOwner.isOfJdk(type)) {
             throw new MisuseException(
@@ -173,7 +172,7 @@ public final class Replacing {
         return whole;
     }
 
-    /** The refusal of a check after calls that were not watched. */
+    /** Refuses a check of past calls that were not recorded. */
     public static MisuseException notWatched(String what, String typeName) {
         return new MisuseException(
                 what + " was not watched: how often it was called so far is unknown.",
@@ -197,7 +196,7 @@ public final class Replacing {
         takePart(scene);
     }
 
-    /** Lets woven code ask for as long as a scene is open. */
+    /** Makes woven code ask as long as a scene is open. */
     static void takePart(ReplacingScene scene) {
         if (CALLS.add(scene)) {
             weaver().begin();
@@ -208,8 +207,8 @@ public final class Replacing {
     }
 
     /**
-     * Runs the static initialiser of a class before anything of it is replaced, and apart from any scene, so that its fields
-     * get their real values, and not those that a test supposes.
+     * Runs the static initializer of a class before anything of it is replaced, and outside any scene, so that its
+     * fields get their real values, and not those that a test supposes.
      */
     private static void initialise(Class<?> type) {
         Seat before = Seat.here();
@@ -237,14 +236,14 @@ public final class Replacing {
     }
 
     /**
-     * Where a call of a replaced method is still to come in a method that runs already, and so runs the real code; or
+     * The place of a call of a replaced method that is still to come in a running method, and so runs the real code; or
      * null.
      */
     static @Nullable String toCome(Executable replaced, ReplacingScene scene) {
         return weaver().toCome(replaced, scene.opening(), scene.seat());
     }
 
-    /** The classes that run the real code though a scene replaces what they call. */
+    /** The classes that run the real code although a scene replaces what they call. */
     static List<String> unchanged(ReplacingScene scene) {
         return CALLS.has(scene) ? weaver().unchanged().stream().sorted().toList() : List.of();
     }
@@ -262,11 +261,11 @@ public final class Replacing {
     }
 
     /**
-     * Weaves the calls that the patterns of a class will replace, before methods of it run: code that runs already cannot be
+     * Weaves the calls that the patterns of a class will replace, before its methods run: running code cannot be
      * changed any more.
      *
      * @param named the methods and constructors that the patterns name
-     * @param scene the scene in which they will be
+     * @param scene the scene of the replacements
      */
     static void prepare(List<Executable> named, ReplacingScene scene) {
         List<Executable> atSites = new ArrayList<>();
@@ -281,7 +280,7 @@ public final class Replacing {
                 weaver().weaveSites(atSites, scene.carriesTasks());
             }
         } catch (MisuseException e) {
-            // The statement itself will say why nothing can be replaced here.
+            // The statement itself will report why nothing can be replaced here.
             return;
         }
     }
@@ -292,7 +291,7 @@ public final class Replacing {
         type.finalsAsk();
     }
 
-    /** As {@link #doubleFinals}, if an agent is there already: attaching one just in case would take too long. */
+    /** As {@link #doubleFinals}, if an agent is already there: attaching one just in case would take too long. */
     public static void doubleFinalsIfReady(DoubleClass type) {
         if (!type.finals().isEmpty() && Seat.current() != null && isReady()) {
             doubleFinals(type);
@@ -304,7 +303,7 @@ public final class Replacing {
         return !runsJdkCode(type) || DoubleClass.canDouble(type);
     }
 
-    /** Whether objects of a class run code of the JDK, which is not woven, on fields that a constructor has to fill. */
+    /** Whether objects of a class run code of the JDK, which is not woven, on fields that a constructor must set. */
     public static boolean runsJdkCode(Class<?> type) {
         for (Class<?> c = type; c != null && c != Object.class && c != Record.class; c = c.getSuperclass()) {
             if (CodeOwner.isOfJdk(c)) {

@@ -15,11 +15,11 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The side of a scene that replaces classes: who answers for which of them, and on which threads.
+ * The part of a scene that replaces classes: which participant answers for which class, and on which threads.
  */
 public abstract class ReplacingScene {
 
-    /** For how many calls that a scene answers it is looked whether a static initialiser makes them. */
+    /** The number of answered calls for which a scene checks whether a static initializer makes them. */
     private static final int MOST_SOUGHT = 200;
 
     private final Seat seat = new Seat();
@@ -29,19 +29,19 @@ public abstract class ReplacingScene {
     private final AtomicInteger initializersSought = new AtomicInteger();
     private volatile @Nullable Opening opening;
 
-    /** What objects are called in the scene that print as their class and a hash. */
+    /** The names in the scene of objects that print as their class and a hash. */
     public final ObjectNumbers numbers() {
         return numbers;
     }
 
-    /** Makes the one who answers for a class as a whole. */
+    /** Makes the participant for a class as a whole. */
     protected abstract Participant doubleOfClass(Class<?> type, DoubleClass woven);
 
     /**
-     * Takes the place of this thread, and of those started from it.
+     * Enters the scene on this thread, and on threads started from it.
      *
-     * @param byTest whether the test opens the scene itself, and not what runs it
-     * @param test the class of the test, if that is known
+     * @param byTest whether the test itself opens the scene, rather than its framework
+     * @param test the class of the test, if it is known
      */
     protected final void enter(boolean byTest, @Nullable Class<?> test) {
         opening = Opening.here(byTest, test);
@@ -53,20 +53,23 @@ public abstract class ReplacingScene {
         return opening;
     }
 
-    /** Whether a call comes from what runs the test. */
+    /** Whether a call was made by the framework that runs the test. */
     final boolean isRunners(WovenMethod call) {
         return seat.isHere() && opening.isRunners(call);
     }
 
-    /** Whether work that is handed to a pool takes the scene along. */
+    /** Whether tasks that are passed to a pool belong to the scene. */
     protected abstract boolean carriesTasks();
 
-    /** The class whose static initialiser runs; sought for the first calls of a scene, since that takes its time. */
+    /**
+     * The class whose static initializer is running; searched only for the first calls of a scene, because that takes
+     * long.
+     */
     final Initializers.@Nullable Found initializer() {
         return initializersSought.incrementAndGet() > MOST_SOUGHT ? null : Initializers.running();
     }
 
-    /** Notes that a class was initialised with what a replaced method gave. */
+    /** Records that a class was initialized with the result of a replaced method. */
     protected abstract void initialisedWith(Initializers.Found initialised, WovenMethod replaced);
 
     protected final void leave() {
@@ -78,17 +81,17 @@ public abstract class ReplacingScene {
         return seat;
     }
 
-    /** The one who answers for a class that this scene replaces, or null. */
+    /** The participant for a class that this scene replaces, or null. */
     public final @Nullable Participant replaced(Class<?> type) {
         return replaced.isEmpty() ? null : replaced.get(type);
     }
 
-    /** Takes part in what a scene around it replaces; that goes on if the other one closes first. */
+    /** Shares the replacements of an enclosing scene; they continue if that one closes first. */
     protected final void takePart() {
         Replacing.takePart(this);
     }
 
-    /** Answers for a class as a whole from now on. */
+    /** Replaces a class as a whole from now on. */
     protected final synchronized Participant replace(Class<?> type, DoubleClass woven) {
         Participant known = replaced.get(type);
         if (known == null) {
@@ -98,7 +101,7 @@ public abstract class ReplacingScene {
         return known;
     }
 
-    /** Gets calls ready that statements of a test class replace, as long as no method that makes them runs. */
+    /** Prepares the calls that statements of a test class replace, unless a method that makes them is running. */
     protected final void prepare(List<Executable> named) {
         Replacing.prepare(named, this);
     }
@@ -119,12 +122,14 @@ public abstract class ReplacingScene {
         realRuns.add(leftOver ? method + ", by work left over from a closed scene," : method);
     }
 
-    /** How often replaced methods ran their real code on threads of no scene, by method and thread. */
+    /** How often replaced methods ran their real code on threads without a scene, by method and thread. */
     public final Map<String, Integer> realRuns() {
         return realRuns.counts();
     }
 
-    /** The classes that run the real code though this scene replaces what they call, because they cannot be changed. */
+    /**
+     * The classes that run the real code although this scene replaces what they call, because they cannot be changed.
+     */
     public final List<String> unchanged() {
         return Replacing.unchanged(this);
     }

@@ -7,15 +7,15 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A place in a scene, for the thread that opens it, for threads started from there, and for tasks that are made there.
- * It is cleared when the scene closes, so that threads born in the scene do not keep it. Scenes may close in any order,
- * on any thread.
+ * A place in a scene, for the thread that opens it, for threads started from there, and for tasks created there. It is
+ * cleared when the scene closes, so that threads started in the scene do not keep the scene alive. Scenes may close in
+ * any order, on any thread.
  */
 public final class Seat implements Predicate<Thread> {
 
     private static final InheritableThreadLocal<Seat> CURRENT = new InheritableThreadLocal<>();
     private static final Set<ReplacingScene> OPEN = ConcurrentHashMap.newKeySet();
-    /** How many open scenes stand inside another one. */
+    /** How many open scenes are inside another one. */
     private static final AtomicInteger NESTED = new AtomicInteger();
 
     private static volatile @Nullable ReplacingScene everywhere;
@@ -25,12 +25,12 @@ public final class Seat implements Predicate<Thread> {
     private volatile @Nullable Thread taker;
     private final Standing standing;
 
-    /** What a place is. */
+    /** The kinds of places. */
     private enum Standing {
         IN_SCENE,
-        /** That of work whose scenes have all closed. */
+        /** That of a task whose scenes have all closed. */
         LEFT_OVER,
-        /** In no scene at all, for code that is to see nothing replaced. */
+        /** Outside all scenes, for code that must see nothing replaced. */
         APART
     }
 
@@ -42,7 +42,7 @@ public final class Seat implements Predicate<Thread> {
         this.standing = standing;
     }
 
-    /** The innermost open scene of this thread, or else the one that is everywhere; null if there is none. */
+    /** The innermost open scene of this thread, or else the one that applies everywhere; null if there is none. */
     public static @Nullable ReplacingScene current() {
         Seat seat = CURRENT.get();
         ReplacingScene own = open(seat);
@@ -64,12 +64,12 @@ public final class Seat implements Predicate<Thread> {
         return null;
     }
 
-    /** Whether any open scene stands inside another one, so that calls may belong to another scene than their doubles. */
+    /** Whether any open scene is inside another one, so that calls may belong to another scene than their doubles. */
     public static boolean anyNested() {
         return NESTED.get() != 0;
     }
 
-    /** The innermost scene if all that are open in this JVM stand inside one another; else null. */
+    /** The innermost scene if all open scenes in this JVM are nested in one another; else null. */
     public static @Nullable ReplacingScene onlyOpen() {
         for (ReplacingScene one : OPEN) {
             boolean innermost = true;
@@ -88,7 +88,7 @@ public final class Seat implements Predicate<Thread> {
         return OPEN;
     }
 
-    /** Lets a scene be that of all threads that are in none; false if another one is. */
+    /** Applies a scene to all threads without a scene; returns false if another one does already. */
     static synchronized boolean beEverywhere(ReplacingScene one) {
         ReplacingScene known = everywhere;
         if (known != null && known != one) {
@@ -98,7 +98,7 @@ public final class Seat implements Predicate<Thread> {
         return true;
     }
 
-    /** Takes this thread's place in a scene, inside the one that it is in. */
+    /** Takes this thread's place in a scene, nested in its current scene. */
     void take(ReplacingScene entered) {
         scene = entered;
         taker = Thread.currentThread();
@@ -133,12 +133,15 @@ public final class Seat implements Predicate<Thread> {
         }
     }
 
-    /** Whether the thread that took this place runs here: only it has the stack on which its scene was opened. */
+    /**
+     * Whether the thread that took this place is the current one: only that has the stack on which its scene was
+     * opened.
+     */
     boolean isHere() {
         return Thread.currentThread() == taker;
     }
 
-    /** Where this thread is, to return to with {@link #sit}. */
+    /** The current place of this thread, to return to with {@link #sit}. */
     static @Nullable Seat here() {
         return CURRENT.get();
     }
@@ -151,26 +154,26 @@ public final class Seat implements Predicate<Thread> {
         }
     }
 
-    /** Goes where no scene is, until {@link #sit} leads back. */
+    /** Leaves all scenes, until {@link #sit} is called. */
     static void goApart() {
         CURRENT.set(new Seat(Standing.APART));
     }
 
     /**
-     * The place of a task that was made here and runs now: this one, or one apart from all scenes if those of the task have
-     * closed.
+     * The place for a task that was created here and runs now: this one, or one outside all scenes if those of the task
+     * have closed.
      */
     Seat ofTask() {
         return open(this) == null && standing == Standing.IN_SCENE ? new Seat(Standing.LEFT_OVER) : this;
     }
 
-    /** Whether this thread does work whose scenes have all closed. */
+    /** Whether this thread runs a task whose scenes have all closed. */
     public static boolean isLeftOverHere() {
         Seat here = CURRENT.get();
         return here != null && here.isLeftOver();
     }
 
-    /** Whether this is the place of work whose scenes have all closed. */
+    /** Whether this is the place of a task whose scenes have all closed. */
     boolean isLeftOver() {
         return standing == Standing.LEFT_OVER;
     }
@@ -179,7 +182,7 @@ public final class Seat implements Predicate<Thread> {
         return standing == Standing.APART;
     }
 
-    /** The nearest scene around this place that is still open, or null. */
+    /** The nearest enclosing scene that is still open, or null. */
     public @Nullable ReplacingScene outer() {
         return open(outer);
     }
@@ -193,18 +196,18 @@ public final class Seat implements Predicate<Thread> {
         return false;
     }
 
-    /** Whether a place is this one or stands inside it. */
+    /** Whether a place is this one or nested in it. */
     boolean has(@Nullable Seat other) {
         return other != null && (other == this || other.isWithin(this));
     }
 
-    /** Whether a thread is here, or in a scene inside this one. */
+    /** Whether a thread is here, or in a nested scene. */
     @Override
     public boolean test(Thread thread) {
         return has(of(thread));
     }
 
-    /** Where any thread is, as far as this JVM lets it be seen. */
+    /** The place of any thread, if this JVM allows access. */
     static @Nullable Seat of(Thread thread) {
         return InheritedValues.of(thread, CURRENT) instanceof Seat seat ? seat : null;
     }

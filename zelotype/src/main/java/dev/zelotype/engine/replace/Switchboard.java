@@ -20,8 +20,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Leads calls of woven methods to whoever answers: the object's own double, a spy of one of this thread's scenes on the
- * object, or what one of these scenes says of the class. Nothing else decides.
+ * Routes calls of woven methods to their participant: the object's own double, a spy on the object in one of this
+ * thread's scenes, or the double of the class in one of these scenes. Nothing else decides.
  */
 final class Switchboard implements Decider {
 
@@ -29,12 +29,12 @@ final class Switchboard implements Decider {
 
     private final Set<ReplacingScene> users = ConcurrentHashMap.newKeySet();
 
-    /** Takes a scene in; false if it was known before. */
+    /** Adds a scene; returns false if it is already known. */
     boolean add(ReplacingScene scene) {
         return users.add(scene);
     }
 
-    /** Lets a scene go; false if it was not known. */
+    /** Removes a scene; returns false if it is unknown. */
     boolean remove(ReplacingScene scene) {
         return users.remove(scene);
     }
@@ -51,7 +51,7 @@ final class Switchboard implements Decider {
         return object != null && BARE.get(object) != null;
     }
 
-    /** A participant that receives a call, with the method and the arguments as it knows them. */
+    /** A participant that receives a call, with the method and the arguments in its own form. */
     private record Hearer(Participant who, DoubledMethod method, Object[] arguments) {
 
         boolean isTold() {
@@ -84,8 +84,8 @@ final class Switchboard implements Decider {
     }
 
     /**
-     * The participant for a class in the nearest scene that receives the call; it knows the statements around that
-     * scene.
+     * The participant for a class in the nearest scene that receives the call; it knows the statements of enclosing
+     * scenes.
      */
     private static @Nullable Hearer whole(
             ReplacingScene scene, Class<?> type, WovenMethod method, @Nullable Object self, Object[] arguments) {
@@ -101,7 +101,10 @@ final class Switchboard implements Decider {
         return null;
     }
 
-    /** Tells the scenes that have replaced a method that it runs its real code on this thread, which is none of theirs. */
+    /**
+     * Notifies the scenes that have replaced a method that it runs its real code on this thread, which belongs to none
+     * of them.
+     */
     private void ranForReal(WovenMethod method) {
         Seat here = Seat.here();
         if (Unrecorded.here() || here != null && here.isApart()) {
@@ -122,7 +125,7 @@ final class Switchboard implements Decider {
             return null;
         }
         DoubledMethod found = participant.doubleClass().find(method.name(), method.descriptor());
-        // A method that calls the one it overrides is one call, not two.
+        // A method that calls the one it overrides counts as one call, not two.
         return found != null && found.executable().equals(method.executable()) ? found : null;
     }
 
@@ -165,7 +168,7 @@ final class Switchboard implements Decider {
             note(each, answering, told != null);
         }
         if (told == null && itself == null && CodeOwner.isOfJdk(method.owner())) {
-            // The JDK's code runs as it came, since some of it looks at who calls.
+            // The JDK's code runs unchanged, because some of it depends on its caller.
             answering.who().noteOnly(answering.method(), answering.arguments(), false);
             return null;
         }
@@ -175,24 +178,27 @@ final class Switchboard implements Decider {
         return new Object[] {answering.who().apply(answering.method().index(), answering.arguments())};
     }
 
-    /** Lets the only one answer that hears of a call. */
+    /** The only receiver of the call answers it. */
     private static Object @Nullable [] answered(Hearer only, WovenMethod method) {
         if (isNameOfBare(method)) {
             return null;
         }
         noteInitializer(method, only);
-        // The JDK's code runs as it came, since some of it looks at who calls.
+        // The JDK's code runs unchanged, because some of it depends on its caller.
         return only.who().answer(only.method(), only.arguments(), CodeOwner.isOfJdk(method.owner()));
     }
 
-    /** Notes a call for one that hears of it while another one answers. */
+    /** Records a call for a participant that receives it while another one answers. */
     private static void note(Hearer one, Hearer answering, boolean told) {
         if (one.who() != answering.who() && one.who().hears(one.method())) {
             one.who().noteOnly(one.method(), one.arguments(), told);
         }
     }
 
-    /** Whoever a statement covers the call of; it is not asked for more than one, since that runs conditions of the test. */
+    /**
+     * The participant with a statement that covers the call; checked only once, because that runs conditions of the
+     * test.
+     */
     private static @Nullable Hearer told(List<Hearer> wholes) {
         for (Hearer each : wholes) {
             if (each.isTold()) {
@@ -202,7 +208,7 @@ final class Switchboard implements Decider {
         return null;
     }
 
-    /** Remembers a class whose static initialiser sees what is replaced here, since it keeps that for good. */
+    /** Records a class whose static initializer sees a replacement, because its fields keep the value. */
     private static void noteInitializer(WovenMethod method, Hearer answering) {
         ReplacingScene scene = Seat.current();
         if (scene != null && !Unrecorded.here()) {
@@ -231,7 +237,7 @@ final class Switchboard implements Decider {
         return all;
     }
 
-    /** An object without a constructor. */
+    /** An object made without a constructor. */
     private static Object bare(Class<?> type) throws InstantiationException {
         Object bare = Allocation.allocate(type);
         BARE.put(bare, true);
@@ -252,7 +258,7 @@ final class Switchboard implements Decider {
                 }
                 return null;
             }
-            // A constructor is not inherited, so only its own class hears of it.
+            // A constructor is not inherited, so only its own class receives it.
             Hearer answering = wholes.get(0);
             noteInitializer(constructor, answering);
             Object becomes = answering.who().construct(answering.method(), arguments);

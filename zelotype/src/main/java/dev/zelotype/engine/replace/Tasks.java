@@ -7,8 +7,8 @@ import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Takes the scenes of tasks along: work that is handed to a pool, a timer or a future from inside a scene is done in that
- * scene, on whatever thread. Called by the tasks of the JDK while any scene replaces something.
+ * Runs tasks in their scenes: a task that is passed to a pool, a timer or a future inside a scene runs in that scene,
+ * on whatever thread. Called by the tasks of the JDK while any scene replaces something.
  */
 final class Tasks implements BiFunction<Object, Object, @Nullable Object> {
 
@@ -17,7 +17,7 @@ final class Tasks implements BiFunction<Object, Object, @Nullable Object> {
     private final InPlace<Seat> places = new InPlace<>();
     private final ThreadLocal<Deque<Entered>> entered = new ThreadLocal<>();
 
-    /** A task that runs, and where its thread was before. */
+    /** A running task, and the previous place of its thread. */
     private record Entered(Object task, @Nullable Seat before) {}
 
     @Override

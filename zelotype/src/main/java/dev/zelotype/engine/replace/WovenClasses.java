@@ -19,8 +19,8 @@ import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Real classes seen as classes of doubles, because their methods ask before they run: as a whole (static methods,
- * constructors, methods of any instance), or for single objects of them.
+ * Woven real classes in the role of classes of doubles: as a whole (static methods, constructors, methods of any
+ * instance), or for single objects.
  */
 final class WovenClasses {
 
@@ -71,7 +71,7 @@ final class WovenClasses {
         return all;
     }
 
-    /** Objects of a real class: bare ones can be made; their participants are kept separately. */
+    /** Objects of a real class: they can be made without a constructor; their participants are stored separately. */
     private static final class WovenInstances implements DoubleClass.Instances {
 
         private final Class<?> type;

@@ -1,5 +1,5 @@
 /**
- * Inside the engine: which classes and objects are replaced in which scene.
+ * Engine internals: which classes and objects are replaced in which scene.
  */
 @NullMarked
 package dev.zelotype.engine.replace;

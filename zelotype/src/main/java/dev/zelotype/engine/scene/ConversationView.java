@@ -32,7 +32,7 @@ import java.util.concurrent.Future;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a scene's doubles were told and asked, as plain values.
+ * The statements and calls of a scene's doubles, as plain values.
  */
 public final class ConversationView {
 
@@ -126,7 +126,7 @@ public final class ConversationView {
         }
     }
 
-    /** Whether nothing was returned that could be told. */
+    /** Whether there is no return value to show. */
     private static boolean isSilent(Call call) {
         return switch (call.ending()) {
             case RUNNING, UNEXPECTED -> true;

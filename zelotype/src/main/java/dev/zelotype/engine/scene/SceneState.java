@@ -33,12 +33,12 @@ public final class SceneState extends SpokenScene {
         super(title, true, settings, worded);
     }
 
-    /** Says how tests see a scene; said once, by the class that they see. */
+    /** Sets the public view of scenes; called once, by the class of that view. */
     public static void shownBy(Function<SceneState, ? extends AutoCloseable> view) {
         shown = view;
     }
 
-    /** The scene as tests see it. */
+    /** The public view of the scene. */
     public <T extends AutoCloseable> T as(Class<T> type) {
         try {
             MethodHandles.lookup().ensureInitialized(type);
@@ -54,20 +54,17 @@ public final class SceneState extends SpokenScene {
         OutsideDoubles.keep(disturber != null);
     }
 
-    /** Sets what receives every scene that a test has opened itself and closes from now on; null removes it. */
+    /** Sets the consumer of scenes that tests open and close themselves; null removes it. */
     public static void tellOfClosed(@Nullable Consumer<SceneState> to) {
         teller = to;
     }
 
-    /**
-     * Whether scenes that tests open themselves are reported, so that calls must be put into words as they
-     * happen.
-     */
+    /** Whether scenes that tests open themselves are reported, so that calls must be converted to text immediately. */
     public static boolean isToldOf() {
         return teller != null;
     }
 
-    /** As {@link #close}, of a scene that a test has opened itself. */
+    /** As {@link #close}, for a scene that a test opened itself. */
     public @Nullable Throwable closeByTest() {
         Consumer<SceneState> to = closed() ? null : teller;
         Throwable problem = close();
@@ -80,8 +77,8 @@ public final class SceneState extends SpokenScene {
     /**
      * Opens the scene on this thread.
      *
-     * @param test the class of its test, which is got ready for what its patterns replace; null if that is not known
-     * @param byTest whether the test opens the scene itself, and not what runs it
+     * @param test the class of its test, to prepare the replacements of its patterns; null if unknown
+     * @param byTest whether the test itself opens the scene, rather than its framework
      */
     public void open(@Nullable Class<?> test, boolean byTest) {
         if (test != null) {
@@ -100,7 +97,7 @@ public final class SceneState extends SpokenScene {
         return known;
     }
 
-    /** The class that was built as the subject last, or null. */
+    /** The class that was last built as the subject, or null. */
     @Nullable
     synchronized Class<?> subject() {
         return subjects == null ? null : subjects.subjectType();
@@ -109,7 +106,7 @@ public final class SceneState extends SpokenScene {
     /**
      * Closes the scene.
      *
-     * @return all that is wrong with it as one exception, or null; null as well if it was closed before
+     * @return everything that is wrong with it as one exception, or null; null as well if it was closed before
      */
     public @Nullable Throwable close() {
         try {
@@ -121,9 +118,9 @@ public final class SceneState extends SpokenScene {
     }
 
     /**
-     * What is wrong with the scene until now, though it stays open.
+     * What is wrong with the scene so far; it stays open.
      *
-     * @return all of it as one exception, or null
+     * @return everything as one exception, or null
      */
     public @Nullable Throwable judge() {
         if (closed()) {
@@ -134,7 +131,7 @@ public final class SceneState extends SpokenScene {
     }
 
     private @Nullable Throwable verdict() {
-        // First, since a sentence that is completed by it may refuse calls.
+        // First, because it may complete a statement that then refuses calls.
         List<FailureText> unmet = demands().unmet();
         List<FailureText> texts = new ArrayList<>(refusals());
         texts.addAll(unmet);

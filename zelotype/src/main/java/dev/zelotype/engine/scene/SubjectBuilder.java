@@ -29,18 +29,18 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Builds the subjects of a scene with its doubles: one double for each type, or for each name where several of a type are
- * wanted, whatever order things are asked for.
+ * Builds the subjects of a scene with its doubles: one double for each type, or for each name if several of a type are
+ * required, independent of the order of requests.
  */
 public final class SubjectBuilder {
 
     private @Nullable Class<?> subjectType;
-    /** The names of what subjects can be given, and those under which they took a provided value. */
+    /** The names that subjects accept, and those for which they received a provided value. */
     private final Set<String> wanted = new LinkedHashSet<>();
 
     private final Set<String> taken = new LinkedHashSet<>();
 
-    /** Names that differ by more letters are meant to differ. */
+    /** Names that differ by more letters are considered unrelated. */
     private static final int NEAR = 2;
 
     private final List<DoubleState> lent = new ArrayList<>();
@@ -53,7 +53,7 @@ public final class SubjectBuilder {
         this.scene = scene;
     }
 
-    /** What a subject asks for. */
+    /** A requirement of a subject. */
     private record Wish(Class<?> type, @Nullable String name, boolean byNameOnly) {
 
         @Override
@@ -69,7 +69,7 @@ public final class SubjectBuilder {
         provided.put(name, value);
     }
 
-    /** The names that values are provided by and that no subject takes, each with the closest that one does. */
+    /** The names of provided values that no subject uses, each with the closest name in use. */
     public synchronized List<String> notTaken() {
         List<String> texts = new ArrayList<>();
         for (String name : provided.keySet()) {
@@ -111,13 +111,13 @@ public final class SubjectBuilder {
         return all[from.length()][to.length()];
     }
 
-    /** The type of the subject that was asked for last, or null. */
+    /** The type of the subject that was requested last, or null. */
     @Nullable
     Class<?> subjectType() {
         return subjectType;
     }
 
-    /** Whether a subject was given this object. */
+    /** Whether a subject received this object. */
     public synchronized boolean gave(Object object) {
         return given.contains(object);
     }
@@ -156,7 +156,7 @@ public final class SubjectBuilder {
         return subject;
     }
 
-    /** A value whose name is nearly that of what the subject takes would leave it with a double of our own choice. */
+    /** A value with a misspelled name would leave the subject with a double of our own choice. */
     private void refuseMisspelt(Class<?> type) {
         for (String name : provided.keySet()) {
             String closest = taken.contains(name) ? null : closest(name);
@@ -171,7 +171,10 @@ public final class SubjectBuilder {
         }
     }
 
-    /** Fields that would have taken a double had the subject no constructor with parameters, and that are empty now. */
+    /**
+     * Fields that would have received a double if the subject had no constructor with parameters, and that are null
+     * now.
+     */
     private void noteUnfilled(Object subject) {
         for (Class<?> type = subject.getClass();
                 type != null && !CodeOwner.isOfJdk(type);
@@ -208,7 +211,7 @@ public final class SubjectBuilder {
         }
     }
 
-    /** The fields of subjects that would have taken a double, and are empty. */
+    /** The fields of subjects that would have received a double, and are null. */
     public synchronized List<String> unfilled() {
         return List.copyOf(unfilled);
     }
@@ -308,7 +311,7 @@ public final class SubjectBuilder {
         return type.isEnum() && !CodeOwner.isOfJdk(type) && type.getEnumConstants().length > 0;
     }
 
-    /** What is to be made for a wish; of an enum, which has just its constants, a spy on the first of them. */
+    /** What to make for a requirement; for an enum, which has only its constants, a spy on the first of them. */
     private static NewDouble order(Wish wish, Kind kind) {
         return isReplaceableEnum(wish.type())
                 ? NewDouble.spy(wish.name(), wish.type().getEnumConstants()[0])
@@ -355,7 +358,7 @@ public final class SubjectBuilder {
         return known.self();
     }
 
-    /** Lets subjects be given a double that was made elsewhere; an object that is not a double is left alone. */
+    /** Lets subjects receive a double that was made elsewhere; an object that is not a double is ignored. */
     public synchronized void lend(Object object) {
         if (Unwrapping.participantBehind(object) instanceof DoubleState known
                 && !known.isOfClass()
@@ -365,12 +368,12 @@ public final class SubjectBuilder {
         }
     }
 
-    /** Says what the test takes for its subject though it was not built here. */
+    /** Sets what the test uses as its subject although it was not built here. */
     public synchronized void subjectIs(Object made) {
         subjectType = made.getClass();
     }
 
-    /** The double that fulfils a wish: of just this type if there is one, by its name if there are several. */
+    /** The double for a requirement: of exactly this type if there is one, by its name if there are several. */
     private @Nullable DoubleState find(Wish wish) {
         List<DoubleState> exact = new ArrayList<>();
         List<DoubleState> fitting = new ArrayList<>();
@@ -405,8 +408,8 @@ public final class SubjectBuilder {
     }
 
     /**
-     * Whether a field takes a double. A private one of a type of the JDK, such as a map that the subject fills later,
-     * takes only a double that the test has declared.
+     * Whether a field receives a double. A private one of a JDK type, for example a map that the subject fills later,
+     * only receives a double that the test has declared.
      */
     private boolean isToBeFilled(Field field, Wish wish) {
         if (Modifier.isPrivate(field.getModifiers()) && CodeOwner.isOfJdk(field.getType())) {

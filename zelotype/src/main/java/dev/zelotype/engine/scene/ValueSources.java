@@ -12,11 +12,11 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How the values of calls would be written in a test. A value that has changed since its call is not written down, nor is
- * one that may not be shown whole.
+ * The sources of the values of calls in a test. A value that has changed since its call has no source, nor has one that
+ * is masked.
  */
 enum ValueSources {
-    /** For texts that were printed a moment ago. */
+    /** For texts that were just printed. */
     NOW,
     /** For texts that were printed when the call was made: the value may have changed. */
     EARLIER;
@@ -45,7 +45,7 @@ enum ValueSources {
         return told ? List.of() : sources;
     }
 
-    /** Of a value that was told with a text when it was passed. */
+    /** For a value with the text that it had when it was passed. */
     ValueSource of(@Nullable Object value, String text, Class<?> declared) {
         if (value == null || value instanceof Integer || value instanceof Boolean) {
             return ValueSource.AS_TOLD;
@@ -61,7 +61,7 @@ enum ValueSources {
                 : ValueSource.of(source.code(), List.copyOf(source.imports()));
     }
 
-    /** Accessors of records are code of the test's. */
+    /** Accessors of records are code of the test. */
     private static @Nullable SourceText written(Object value) {
         boolean entered = Unrecorded.enter();
         try {

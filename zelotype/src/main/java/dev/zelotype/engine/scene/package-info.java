@@ -1,5 +1,5 @@
 /**
- * Inside the engine: one test's doubles, its statements, its end; building the subject.
+ * Engine internals: one test's doubles, its statements, its end; building the subject.
  */
 @NullMarked
 package dev.zelotype.engine.scene;

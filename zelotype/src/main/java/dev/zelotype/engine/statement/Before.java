@@ -15,8 +15,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A call that must have been made before what a supposition says holds: a block of suppositions follows it. Blocks in blocks
- * are calls one after the other.
+ * A call that must have been made before a supposition applies; used by a block of suppositions. Nested blocks require
+ * calls in sequence.
  */
 public final class Before {
 
@@ -32,7 +32,7 @@ public final class Before {
         this.part = call.part();
     }
 
-    /** Runs suppositions that hold once a call was made. */
+    /** Runs suppositions that apply once a call was made. */
     public static void after(Serializable call, Act0 suppositions) {
         Before earlier = CURRENT.get();
         CURRENT.set(new Before(earlier, Statement.read(call, false)));
@@ -49,7 +49,7 @@ public final class Before {
         }
     }
 
-    /** What a statement that is made now follows; null for nothing. */
+    /** The calls that a statement made now requires before it applies; null for none. */
     static @Nullable Before current() {
         return CURRENT.get();
     }
@@ -65,7 +65,7 @@ public final class Before {
         return pattern.method();
     }
 
-    /** The double that is called. */
+    /** The called double. */
     public DoubleState about() {
         return part.owner();
     }
@@ -79,7 +79,7 @@ public final class Before {
         return Calls.pattern(pattern);
     }
 
-    /** A pattern that covers a call only once these were made. */
+    /** A pattern that covers a call only after these calls were made. */
     CallPattern narrowed(CallPattern statement) {
         List<String> texts = new ArrayList<>();
         all().forEach(each -> texts.add(each.text()));

@@ -13,17 +13,17 @@ import dev.zelotype.error.MisuseException;
 import java.util.List;
 
 /**
- * Patterns of several calls in a row, such as {@code () -> site.mount().rate()}: every link but the last answers with a
- * double.
+ * Patterns of several calls in sequence, for example {@code () -> site.mount().rate()}: every link but the last returns
+ * a double.
  */
 final class Chains {
 
     private Chains() {}
 
     /**
-     * The last call of a chain as a pattern on the double that the calls before it give.
+     * The last call of a chain as a pattern on the double that the previous calls return.
      *
-     * @param mayMakeLinks whether a missing link is supposed on the way
+     * @param mayMakeLinks whether to make a supposition for a missing link
      */
     static CallPattern resolve(PatternReader.Written written, boolean mayMakeLinks) {
         CallPattern pattern = written.first();
@@ -78,7 +78,7 @@ final class Chains {
         }
     }
 
-    /** Lets a call in the middle of a chain answer with the double that carries it on. */
+    /** Makes a call in the middle of a chain return the double for the rest of the chain. */
     private static final class InBetween extends Supposition {
 
         InBetween(CallPattern link) {

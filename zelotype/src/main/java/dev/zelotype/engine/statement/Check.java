@@ -19,18 +19,18 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Asks how often some calls happened. It checks when it is given its count.
+ * Verifies how often some calls happened. The check runs when its count is set.
  */
 public final class Check extends Statement {
 
     private final @Nullable Order order = Order.current();
-    /** What conditions have said of calls so far. */
+    /** Results of conditions for calls so far. */
     private final Map<Call, Boolean> covered = new IdentityHashMap<>();
 
     private @Nullable Duration patience;
     private Count count = Count.ONCE;
     private long found;
-    /** The calls whose arguments the test has looked at. */
+    /** The calls whose arguments the test has read. */
     private List<Call> seen = List.of();
 
     private Check(Verb verb, Written written) {
@@ -60,7 +60,7 @@ public final class Check extends Statement {
         return check;
     }
 
-    /** Looks at the arguments of the calls that a pattern covers. */
+    /** Reads the arguments of the calls that a pattern covers. */
     public static Check recorded(Serializable shape) {
         Check check = new Check(Verb.RECORDED, read(shape, false));
         check.refuseWithoutArguments();
@@ -73,7 +73,7 @@ public final class Check extends Statement {
         return check;
     }
 
-    /** The free arguments of the calls that it has looked at, in their order. */
+    /** The free arguments of the calls that were read, in order. */
     public List<Object[]> recordedArguments() {
         List<Object[]> arguments = new ArrayList<>();
         for (Call call : seen) {
@@ -83,10 +83,10 @@ public final class Check extends Statement {
     }
 
     /**
-     * Fails unless it has looked at so many calls; the test cannot go on with an argument that is not there.
+     * Fails if fewer or more calls were read; the test cannot continue without the argument.
      *
-     * @param least at least so many
-     * @param most at most so many
+     * @param least the minimum
+     * @param most the maximum
      */
     public void refuseUnlessRecorded(int least, int most) {
         Count wanted = Count.of(least, most);
@@ -147,7 +147,7 @@ public final class Check extends Statement {
         return count;
     }
 
-    /** How many calls there were when it asked; within an order, how many there are now. */
+    /** The number of calls at the time of the check; within an order, the current number. */
     @Override
     public int found() {
         return (int)
@@ -163,7 +163,7 @@ public final class Check extends Statement {
         return call.log() == state() && isCovered(call);
     }
 
-    /** Whether the pattern covers a call; conditions of the test are asked once for each. */
+    /** Whether the pattern covers a call; conditions of the test are evaluated only once per call. */
     private boolean isCovered(Call call) {
         if (pattern().conditions().isEmpty()) {
             return pattern().covers(call.arguments());
@@ -194,7 +194,7 @@ public final class Check extends Statement {
         return found[0];
     }
 
-    /** Calls that may be those of this check, or of another test. */
+    /** Calls that may belong to this check, or to another test. */
     private int unowned() {
         return count.max() == Integer.MAX_VALUE ? 0 : scene().unowned().covered(part().owner(), pattern());
     }

@@ -11,7 +11,7 @@ import java.io.Serializable;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Says beforehand that some calls must happen, and optionally what they answer.
+ * Requires calls that will happen later, and optionally sets their answer.
  */
 public final class Expectation extends Supposition {
 
@@ -53,7 +53,7 @@ public final class Expectation extends Supposition {
 
     @Override
     void takeEffect() {
-        // It is heeded from the start.
+        // It is effective from the start.
     }
 
     @Override

@@ -9,12 +9,12 @@ import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.replace.Replacing;
 
 /**
- * The place of doubles that outlive scenes: of a container that several tests share. What a test says of them, and what it
- * sees of their calls, is of its own scene.
+ * The home of doubles that outlive scenes, for example in a container that several tests share. Statements and recorded
+ * calls belong to the scene of each test.
  */
 public final class LastingScene extends SpokenScene {
 
-    /** The names of objects that scenes spy on in their own place. */
+    /** The names of objects that scenes spy on. */
     private static final InPlace<String> WATCHED = new InPlace<>();
 
     private volatile boolean settingUp = true;
@@ -23,7 +23,7 @@ public final class LastingScene extends SpokenScene {
         super(title);
     }
 
-    /** Until now the container was put together: calls were no test's, and mocks answered like stubs. */
+    /** The container is complete: until now, calls belonged to no test, and mocks answered like stubs. */
     public void endContainersSetUp() {
         settingUp = false;
     }
@@ -41,8 +41,8 @@ public final class LastingScene extends SpokenScene {
     }
 
     /**
-     * A spy on an object: the object itself if it is a double already, or if it is to be spied on in its own place,
-     * which each scene does for itself.
+     * A spy on an object. If the object is a double already, it is returned itself; so is an object that each scene
+     * spies on for itself.
      */
     public Object watched(Object real, String name) {
         if (DoubleClass.participantOf(real) instanceof DoubleState known) {
@@ -55,7 +55,7 @@ public final class LastingScene extends SpokenScene {
         return make(NewDouble.spy(name, real)).self();
     }
 
-    /** Lets the scene of this thread spy on an object in its place, or on the one behind it, if that is watched. */
+    /** Makes the scene of this thread spy on an object, or on the one behind a proxy, if that is watched. */
     public static void watchHere(Object object) {
         Object real = Unwrapping.innermost(object);
         String name = WATCHED.get(real);
@@ -64,7 +64,7 @@ public final class LastingScene extends SpokenScene {
         }
     }
 
-    /** Closes it: calls that come later are named. */
+    /** Closes it: later calls are reported. */
     public void close() {
         shut();
     }

@@ -17,7 +17,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Expectations or checks that must be met one after the other, over any number of doubles.
+ * Expectations or checks that must be met in order, across any number of doubles.
  */
 public final class Order {
 
@@ -32,7 +32,7 @@ public final class Order {
         return CURRENT.get();
     }
 
-    /** Collects the statements of a block, and checks those that ask about the past. */
+    /** Collects the statements of a block, and runs the checks of past calls. */
     public static void inThisOrder(Act0 statements) {
         if (CURRENT.get() != null) {
             throw new MisuseException("inThisOrder(...) stands inside another one.", "write one order after the other");
@@ -79,10 +79,11 @@ public final class Order {
     }
 
     /**
-     * How far the calls match the checks; each check takes as many in a row as its count allows. For each check it is
-     * worked out once after how many calls it can be done, so the time grows with the calls, not with the ways to read them.
+     * How far the calls match the checks; each check takes as many consecutive calls as its count allows. For each
+     * check it is computed once after how many calls it can be complete, so the time grows with the number of calls,
+     * not with the number of possible assignments.
      *
-     * @return the greatest number of calls that some of the checks account for, and how many checks these are
+     * @return the greatest number of calls that the checks can account for, and the number of these checks
      */
     private int[] reached(List<Call> calls) {
         int[] furthest = {0, 0};
@@ -101,7 +102,7 @@ public final class Order {
         return before[calls.size()] ? new int[] {calls.size(), checks.size()} : furthest;
     }
 
-    /** After how many calls a check can be done, given after how many it can begin. */
+    /** After how many calls a check can be complete, given after how many it can begin. */
     private static boolean[] after(Check check, List<Call> calls, boolean[] before) {
         int size = calls.size();
         int[] starting = new int[size + 2];

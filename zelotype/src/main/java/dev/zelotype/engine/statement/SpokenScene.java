@@ -16,7 +16,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The part of a scene that holds its statements: in their order, and those that are unfinished.
+ * The part of a scene with its statements: in order, and the incomplete ones.
  */
 public class SpokenScene extends CallScene {
 
@@ -27,14 +27,14 @@ public class SpokenScene extends CallScene {
         super(title, open, settings, worded);
     }
 
-    /** The place of doubles outside any scene, which is never opened. */
+    /** The home of doubles outside any scene, which is never opened. */
     protected SpokenScene(String title) {
         this(title, false, Settings.unchecked(Settings.LINES_KEPT), false);
     }
 
-    /** Makes a double; outside any scene, one that belongs to a scene of its own that is never closed. */
+    /** Makes a double; outside any scene, one with a scene of its own that is never closed. */
     public static DoubleState makeDouble(NewDouble order) {
-        // An object that is real elsewhere is spied on wherever the thread sees what is replaced.
+        // An object that is real elsewhere is spied on wherever the thread sees replacements.
         CallScene scene = order.isInPlace() ? (CallScene) Seat.current() : current();
         if (scene == null) {
             if (order.kind() == Kind.MOCK) {
@@ -71,12 +71,12 @@ public class SpokenScene extends CallScene {
         }
     }
 
-    /** What the test said of calls so far, in its order. */
+    /** The statements of the test so far, in order. */
     public final synchronized List<Statement> statements() {
         return List.copyOf(said);
     }
 
-    /** The statements left half said, each with its cure. */
+    /** The incomplete statements, each with its cure. */
     public final synchronized List<String> unfinished() {
         List<String> texts = new ArrayList<>();
         unfinished.forEach((statement, cure) -> texts.add(statement + " is unfinished: " + cure + "."));

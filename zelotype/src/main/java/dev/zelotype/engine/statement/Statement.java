@@ -38,7 +38,7 @@ public abstract class Statement {
         }
     }
 
-    /** A pattern, where in the test it is written, and the part of the double that it is about. */
+    /** A pattern, its place in the test, and the part of its double. */
     record Written(CallPattern pattern, @Nullable StackFrame frame, Part part) {
 
         Written(CallPattern pattern, @Nullable StackFrame frame) {
@@ -56,7 +56,8 @@ public abstract class Statement {
 
     /** Reads a pattern; a chain becomes a pattern on the double at its end. */
     static Written read(Serializable shape, boolean mayMakeLinks) {
-        // Looked up first: reading may weave the very method that makes the statement, and its lines are gone then.
+        // Looked up first: reading may weave the very method that makes the statement, which then has no lines any
+        // more.
         StackFrame frame = Lines.settled(Lines.caller());
         return new Written(Chains.resolve(PatternReader.read(shape, mayMakeLinks), mayMakeLinks), frame);
     }
@@ -91,7 +92,7 @@ public abstract class Statement {
         said.narrow(narrower);
     }
 
-    /** Goes on with the statement; one that is refused is not reported as unfinished besides. */
+    /** Continues the statement; a refused statement is not reported as incomplete as well. */
     final void say(Runnable more) {
         try {
             more.run();
@@ -113,7 +114,7 @@ public abstract class Statement {
         }
     }
 
-    /** From here on the pattern stays as it is. */
+    /** From here on the pattern is final. */
     final void fix() {
         fixed = true;
     }
@@ -130,27 +131,27 @@ public abstract class Statement {
         return said.verb();
     }
 
-    /** How many calls it asks for. */
+    /** How many calls it requires. */
     public abstract Count count();
 
     /** How many of them there were. */
     public abstract int found();
 
-    /** The order that it is part of, or null. */
+    /** The order that contains it, or null. */
     public abstract @Nullable Order order();
 
-    /** What messages call the double that it is about. */
+    /** The name of its double in messages. */
     public final String receiver() {
         return part.owner().name();
     }
 
-    /** What the double is told and asked in the scene of this statement. */
+    /** The statements and calls of its double in the scene of this statement. */
     final Part part() {
         return part;
     }
 
     final SpokenScene scene() {
-        // Every scene is one to which something can be said.
+        // Every scene accepts statements.
         return (SpokenScene) part.scene();
     }
 
@@ -174,12 +175,12 @@ public abstract class Statement {
         return said.callText();
     }
 
-    /** The frame of the test that makes it; null if that is not known. */
+    /** The frame of the test that makes it; null if unknown. */
     public final @Nullable StackFrame frame() {
         return said.frame();
     }
 
-    /** Its place in the test, in short. */
+    /** Its place in the test, in short form. */
     public final String place() {
         return said.place();
     }

@@ -28,7 +28,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Says what some calls answer: a queue of answers; the last one stays. It takes effect with its first answer.
+ * Sets the answers of some calls: a sequence; the last one is repeated. It takes effect with its first answer.
  */
 public class Supposition extends Statement {
 
@@ -68,7 +68,7 @@ public class Supposition extends Statement {
         }
         DoubledMethod method = statement.method();
         if (method.isConstructor() && Replacing.canBeBare(method.returnType())) {
-            // Complete as it is: the new object does not run its real constructor.
+            // Complete: the new object does not run its real constructor.
             statement.takeEffect();
         } else {
             statement.scene().begun(statement, "say what it answers, such as .returns(...)");
@@ -81,11 +81,11 @@ public class Supposition extends Statement {
     }
 
     /**
-     * Adds an answer for each value in one step; none of them if one is refused. Without lambdas, since the first ones that
-     * a JVM links take longer than all the rest.
+     * Adds an answer for each value atomically; none of them if one is refused. Without lambdas, because linking the
+     * first ones in a JVM takes longer than everything else.
      */
     private void addAll(boolean fails, @Nullable Object first, @Nullable Object @Nullable [] given) {
-        // The compiler takes a second null for the array of all that follow.
+        // The compiler passes a second null as the array of variable arguments.
         Object[] more = given == null ? new Object[] {null} : given;
         try {
             Step[] steps = new Step[more.length + 1];
@@ -138,7 +138,7 @@ public class Supposition extends Statement {
         return types.length == 0 ? "" : ", or one of those that it does: " + Values.print(types);
     }
 
-    /** Answers by running a lambda; one that only acts leaves the answer to be an empty value. */
+    /** Answers by running a lambda; after one without a result, the answer is an empty value. */
     public final void runs(@Nullable Shape lambda, boolean acts) {
         say(() -> {
             refuseNull(lambda);
@@ -165,7 +165,7 @@ public class Supposition extends Statement {
         say(() -> add(new Step.Value(null)));
     }
 
-    /** Answers from a table; {@code key} makes one of its keys of the free parameters. */
+    /** Answers from a table; {@code key} converts the free parameters to a key. */
     public final void returnsFrom(@Nullable Map<?, ?> table, Function<Object[], ?> key) {
         say(() -> {
             if (table == null) {
@@ -179,7 +179,7 @@ public class Supposition extends Statement {
         });
     }
 
-    /** Gives values for the free parameters, for whoever holds the statement against a real object. */
+    /** Sets example values for the free parameters, for checking the statement against a real object. */
     public final void forExample(@Nullable Object... free) {
         say(() -> {
             pattern().refuseUnlessAllFreeHere();
@@ -187,7 +187,7 @@ public class Supposition extends Statement {
         });
     }
 
-    /** Says how an answer is compared with that of a real object. */
+    /** Sets how an answer is compared with that of a real object. */
     public final void comparedBy(@Nullable BiPredicate<Object, Object> alike) {
         say(() -> {
             if (alike == null) {
@@ -209,12 +209,12 @@ public class Supposition extends Statement {
         return rule;
     }
 
-    /** The calls that must have been made before, in their order. */
+    /** The calls that must have been made before, in order. */
     public final List<Before> befores() {
         return before == null ? List.of() : before.all();
     }
 
-    /** The double that it is about. */
+    /** Its double. */
     public final DoubleState about() {
         return part().owner();
     }
@@ -264,7 +264,7 @@ public class Supposition extends Statement {
         return free.toArray();
     }
 
-    /** Makes the double heed this statement. */
+    /** Makes the statement effective. */
     void takeEffect() {
         part().owner().isSaid();
         state().add(rule);
@@ -279,7 +279,7 @@ public class Supposition extends Statement {
         // A supposition may always answer.
     }
 
-    /** Whether it was said by a statement of the test, and not only to carry a chain on. */
+    /** Whether it is a statement of the test, rather than an implicit one of a chain. */
     public boolean isOfTest() {
         return true;
     }

@@ -5,7 +5,7 @@ import java.time.Duration;
 import java.util.function.LongSupplier;
 
 /**
- * Waits for calls that other threads make, until a count holds for good or can hold no more.
+ * Waits for calls of other threads, until a count is met for good or can no longer be met.
  */
 final class Waiting {
 
@@ -22,7 +22,7 @@ final class Waiting {
         this.wanted = wanted;
     }
 
-    /** Waits, at most as long as the patience lasts; gives the last number seen. */
+    /** Waits, at most until the timeout; returns the last number of calls. */
     long until(LongSupplier calls) {
         long nanos = patience.compareTo(LONGEST) > 0 ? LONGEST.toNanos() : patience.toNanos();
         long began = System.nanoTime();
@@ -45,7 +45,7 @@ final class Waiting {
         }
     }
 
-    /** Whether the waiting ended before its time, so that nothing is known of the rest. */
+    /** Whether the wait was interrupted, so that later calls are unknown. */
     boolean wasInterrupted() {
         return interrupted;
     }

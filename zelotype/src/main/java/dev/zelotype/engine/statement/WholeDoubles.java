@@ -41,7 +41,7 @@ public final class WholeDoubles {
         return all;
     }
 
-    /** As {@link #parts}, for a verb that looks at the calls. */
+    /** As {@link #parts}, for a verb that reads the calls. */
     private static List<Part> looked(String verb, Object[] doubles) {
         List<Part> parts = parts(verb, doubles);
         parts.forEach(part -> part.scene().look(false));
@@ -106,7 +106,7 @@ public final class WholeDoubles {
         refuse(parts.get(0).scene(), "Expected no call at all of " + names(doubles), calls, counted);
     }
 
-    /** Tells how many calls were only counted. */
+    /** Reports how many calls were only counted. */
     private static void addCounted(List<String> lines, MethodLog log, long calls) {
         if (calls > 0) {
             lines.add(log.owner().name() + "." + log.method().signature() + "    " + Count.calls(calls)
@@ -148,7 +148,7 @@ public final class WholeDoubles {
         }
     }
 
-    /** Forgets the calls so far; what the doubles are told stays. */
+    /** Forgets the calls so far; statements remain. */
     public static void forgetCalls(Object... doubles) {
         for (Part part : parts("forgetCalls", doubles)) {
             for (MethodState state : part.knownStates()) {
@@ -157,7 +157,7 @@ public final class WholeDoubles {
         }
     }
 
-    /** From now on keeps only how often each method is called. */
+    /** From now on records only how often each method is called. */
     public static void keepOnlyCounts(Object... doubles) {
         for (Part part : parts("keepOnlyCounts", doubles)) {
             DoubleClass type = part.owner().doubleClass();
@@ -167,7 +167,7 @@ public final class WholeDoubles {
         }
     }
 
-    /** What a double is told, and what it was asked. */
+    /** The statements and calls of a double. */
     public static String describe(Object object) {
         if (!(Unwrapping.participantBehind(object) instanceof DoubleState told)) {
             throw new MisuseException(

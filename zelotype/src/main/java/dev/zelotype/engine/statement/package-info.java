@@ -1,5 +1,5 @@
 /**
- * Inside the engine: suppositions, expectations, checks and orders, as the test writes them.
+ * Engine internals: suppositions, expectations, checks and orders, as the test makes them.
  */
 @NullMarked
 package dev.zelotype.engine.statement;

@@ -3,8 +3,8 @@ package dev.zelotype.engine.weave;
 import java.lang.instrument.Instrumentation;
 
 /**
- * Where the JVM hands over its instrumentation: at the start with {@code -javaagent}, or when attached later. Every copy
- * of Zelotype in the JVM finds it in the class of this name that the system class loader has.
+ * Receives the JVM's instrumentation: at the start with {@code -javaagent}, or when attached later. Every copy of
+ * Zelotype in the JVM finds it in the class with this name in the system class loader.
  */
 public final class Agent {
 
@@ -14,7 +14,7 @@ public final class Agent {
 
     public static void premain(String options, Instrumentation given) {
         if (instrumentation == null) {
-            // It may be named twice: as the build names it, and by what starts the JVM.
+            // It may be given twice: by the build, and by whatever starts the JVM.
             instrumentation = given;
             PatternTransformer.install(given);
         }
@@ -24,7 +24,7 @@ public final class Agent {
         instrumentation = given;
     }
 
-    /** What the JVM handed over; null if no agent was started. */
+    /** The instrumentation of the JVM; null if no agent was started. */
     public static Instrumentation instrumentation() {
         return instrumentation;
     }

@@ -1,13 +1,13 @@
 package dev.zelotype.engine.weave;
 
 /**
- * Runs in a JVM of its own, because none may attach to itself: loads the agent into another one.
+ * Runs in a separate JVM, because a JVM must not attach to itself: loads the agent into the other one.
  */
 public final class Attacher {
 
     private Attacher() {}
 
-    /** Attaches to the process of the first argument, and loads the agent jar of the second. */
+    /** Attaches to the process in the first argument, and loads the agent jar in the second. */
     public static void main(String[] arguments) throws ReflectiveOperationException {
         // By reflection, so that the library needs no JDK module that a run-time image may lack.
         Class<?> machine = Class.forName("com.sun.tools.attach.VirtualMachine");

@@ -16,7 +16,7 @@ import java.util.jar.Manifest;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Gets hold of the JVM's instrumentation: what {@code -javaagent} left, else by attaching to this JVM from another.
+ * Gets the JVM's instrumentation: from {@code -javaagent}, else by attaching to this JVM from another one.
  */
 public final class Attachment {
 
@@ -45,7 +45,7 @@ public final class Attachment {
 
     static @Nullable Instrumentation known() {
         try {
-            // The agent's class is the system class loader's, even where this library is another loader's.
+            // The agent's class belongs to the system class loader, even if this library belongs to another loader.
             return (Instrumentation) ClassLoader.getSystemClassLoader()
                     .loadClass(Agent.class.getName())
                     .getMethod("instrumentation")
@@ -92,7 +92,7 @@ public final class Attachment {
         }
     }
 
-    /** The other JVM, which does not heed what people set for all of theirs. */
+    /** The other JVM, which ignores options that users set for all JVMs. */
     private static ProcessBuilder helper(Path jar) {
         ProcessBuilder helper = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
@@ -105,7 +105,10 @@ public final class Attachment {
         return helper;
     }
 
-    /** The innermost cause in a stack trace, which says more than the reflection around it and what JVMs print before. */
+    /**
+     * The innermost cause in a stack trace, which is more useful than the surrounding reflection and the first lines of
+     * output.
+     */
     private static String rootOf(String said) {
         String root = "no reason given";
         int weight = 0;
@@ -129,7 +132,7 @@ public final class Attachment {
                 jar.toFile().deleteOnExit();
             }
         } catch (IOException e) {
-            // Some systems keep the file of a loaded agent open; it goes when the JVM ends.
+            // Some systems keep the file of a loaded agent open; it is deleted when the JVM ends.
             jar.toFile().deleteOnExit();
         }
     }

@@ -3,7 +3,7 @@ package dev.zelotype.engine.weave;
 import java.util.Arrays;
 
 /**
- * Bytes that are written one after the other, the high ones of a number first, as class files have them.
+ * A byte buffer for class files, with big-endian numbers.
  */
 final class Bytes {
 
@@ -38,7 +38,7 @@ final class Bytes {
         return u2(value >> 16).u2(value);
     }
 
-    /** Adds a part of an array, from one place to before another. */
+    /** Adds a part of an array, from one index to before another. */
     Bytes add(byte[] from, int begin, int end) {
         makeRoom(end - begin);
         System.arraycopy(from, begin, bytes, length, end - begin);
@@ -50,7 +50,7 @@ final class Bytes {
         return add(others.bytes, 0, others.length);
     }
 
-    /** Takes back what was written after some length. */
+    /** Removes everything after some length. */
     void cut(int to) {
         length = to;
     }

@@ -20,16 +20,16 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * The instructions of a method and where each goes on, to see which calls can still follow one of them.
+ * The instructions of a method and their successors, to determine which calls can still follow an instruction.
  */
 final class CallsAhead {
 
-    /** Whether what a call names, as class files do, is a method that is looked for. */
+    /** Whether a method in a class file's constant pool is one of those searched for. */
     interface Meaning {
         boolean isMeantBy(String owner, String name, String descriptor, boolean ofInterface);
     }
 
-    /** A call, or a method reference: what it names, and the line it is in (0 if the class file does not tell). */
+    /** A call, or a method reference: its method, and its line (0 if unknown). */
     private record Named(String owner, String name, String descriptor, boolean ofInterface, int line) {}
 
     private final List<Integer> offsets = new ArrayList<>();
@@ -37,7 +37,7 @@ final class CallsAhead {
     private final Map<Integer, List<Label>> jumps = new HashMap<>();
     private final Set<Integer> lines = new HashSet<>();
     private final Set<Integer> ends = new HashSet<>();
-    /** Where a local variable is compared with null, with its slot. */
+    /** A comparison of a local variable with null. */
     private final Map<Integer, Integer> nullTests = new HashMap<>();
 
     private final Set<Integer> jumpsIfNull = new HashSet<>();
@@ -47,7 +47,7 @@ final class CallsAhead {
     private final Map<Label, Integer> labels = new HashMap<>();
     private final List<Handler> handlers = new ArrayList<>();
 
-    /** Code to which an exception of some others leads; it takes all of them if no type is given. */
+    /** An exception handler and the code that it covers; without a type it handles all exceptions. */
     private record Handler(Label start, Label end, Label code, boolean takesAll) {}
 
     private CallsAhead() {}
@@ -58,7 +58,7 @@ final class CallsAhead {
         return found.isEmpty() ? null : found.get(0);
     }
 
-    /** Reads the method that has a name and some line, if only the name is known; null if there is none. */
+    /** Reads the method with a name and a line, if only the name is known; null if there is none. */
     static @Nullable CallsAhead of(byte[] code, String name, int line) {
         List<CallsAhead> all = read(code, name, null);
         for (CallsAhead each : all) {
@@ -113,7 +113,7 @@ final class CallsAhead {
         private final Offsets in;
         private final List<Label> waiting = new ArrayList<>();
         private int line;
-        /** The local variable that the instruction before has loaded. */
+        /** The local variable loaded by the previous instruction. */
         private @Nullable Integer loadedBefore;
 
         private @Nullable Integer loaded;
@@ -146,7 +146,7 @@ final class CallsAhead {
 
         @Override
         public void visitEnd() {
-            // What ends at the end of the code covers all of it.
+            // A variable that ends at the end of the code is valid everywhere in it.
             place(Integer.MAX_VALUE);
         }
 
@@ -261,7 +261,7 @@ final class CallsAhead {
         }
     }
 
-    /** The offsets of the calls through which a method may have called another one in some line; 0 or less for any line. */
+    /** The offsets of the calls by which a method may have called another one in some line; 0 or less for any line. */
     Set<Integer> callsOf(String called, int line) {
         Set<Integer> found = new HashSet<>();
         calls.forEach((offset, named) -> {
@@ -272,7 +272,7 @@ final class CallsAhead {
         return found.isEmpty() ? calls.keySet() : found;
     }
 
-    /** Whether the method calls what is looked for, wherever it stands. */
+    /** Whether the method contains a call of a method searched for. */
     boolean names(Meaning wanted) {
         for (Named call : calls.values()) {
             if (wanted.isMeantBy(call.owner(), call.name(), call.descriptor(), call.ofInterface())) {
@@ -283,11 +283,11 @@ final class CallsAhead {
     }
 
     /**
-     * The first line in which one of some methods is called later.
+     * The first line with a later call of one of some methods.
      *
      * @param from the offsets of the calls that have not returned
      * @param wanted the methods
-     * @param endsWithClose whether nothing counts any more once something was closed
+     * @param endsWithClose whether calls after something was closed are ignored
      * @return the line, 0 if the class file has no lines; null without such a call
      */
     @Nullable
@@ -306,7 +306,7 @@ final class CallsAhead {
             if (!endsWithClose) {
                 goOn(offset, go);
             } else if (nullTests.containsKey(offset) && closed.contains(nullTests.get(offset))) {
-                // What is closed afterwards is there, whatever the compiler asks.
+                // A resource that is closed later is not null, whatever the compiler checks.
                 goOnWithValue(offset, go);
             } else if (!closes(offset)) {
                 goOn(offset, go);
@@ -315,7 +315,7 @@ final class CallsAhead {
         return first;
     }
 
-    /** Instructions still to be looked at, each once. */
+    /** Instructions still to be visited, each once. */
     private static final class ToVisit {
 
         final Deque<Integer> open = new ArrayDeque<>();

@@ -7,8 +7,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A class file as the JVM's specification lays it out, with only as much of it read as is needed. The library
- * for byte code is not used here: it takes longer to get going than all of this, in each class that loads.
+ * A class file as specified for the JVM, reading only as much as needed. The bytecode library is not used here: its
+ * start takes longer than all of this, and this runs for each class that is loaded.
  */
 final class ClassBytes {
 
@@ -21,7 +21,7 @@ final class ClassBytes {
     private static final int LOOKUPSWITCH = 0xAB;
     private static final int WIDE = 0xC4;
     private static final int IINC = 0x84;
-    /** How long the instructions are, by opcode; those that differ are read. */
+    /** The length of each instruction, by opcode; variable lengths are read. */
     private static final String LENGTHS = "1".repeat(16) + "232" + "33" + "22222" + "1".repeat(28) + "22222"
             + "1".repeat(73) + "3" + "1".repeat(20) + "3".repeat(16) + "2" + "00" + "111111" + "3333333" + "55" + "323"
             + "11" + "33" + "11" + "0" + "4" + "33" + "55";
@@ -45,7 +45,7 @@ final class ClassBytes {
     /** The position of each bootstrap entry: a method, the number of its arguments, and these. */
     private int @Nullable [] recipes;
 
-    /** A method, with where it and its code begin and end; the code is empty if it has none. */
+    /** A method, with the limits of its bytes and of its code; the code is empty if it has none. */
     record Member(int name, int begin, int end, int beginOfCode, int endOfCode) {}
 
     private ClassBytes(byte[] bytes, int[] constants, int end) {
@@ -54,7 +54,7 @@ final class ClassBytes {
         this.end = end;
     }
 
-    /** Reads the constants; null if they are laid out in a way that is not known here. */
+    /** Reads the constants; null if the format is unknown. */
     static @Nullable ClassBytes of(byte[] bytes) {
         int[] constants = new int[u2(bytes, 8)];
         int at = 10;
@@ -97,7 +97,7 @@ final class ClassBytes {
         return u2(at) << 16 | u2(at + 2);
     }
 
-    /** How many constants there are, with the one that is not there. */
+    /** The size of the constant pool, including the unused first entry. */
     int constants() {
         return constants.length;
     }
@@ -114,7 +114,7 @@ final class ClassBytes {
         return u2(end + 2);
     }
 
-    /** Whether a text is among the constants. */
+    /** Whether a string is among the constants. */
     boolean names(byte[] text) {
         for (int i = 1; i < constants.length; i++) {
             if (constants[i] > 0 && bytes[constants[i]] == UTF8 && isText(i, text)) {
@@ -124,14 +124,14 @@ final class ClassBytes {
         return false;
     }
 
-    /** Whether a constant is a text. */
+    /** Whether a constant is a string. */
     boolean isText(int constant, byte[] text) {
         int at = constants[constant];
         return u2(at + 1) == text.length && isAt(text, at + 3);
     }
 
     private boolean isAt(byte[] wanted, int at) {
-        // From the end, where names that begin alike differ.
+        // From the end, where names with a common prefix differ.
         for (int i = wanted.length - 1; i >= 0; i--) {
             if (bytes[at + i] != wanted[i]) {
                 return false;
@@ -140,13 +140,13 @@ final class ClassBytes {
         return true;
     }
 
-    /** A text among the constants, each byte as one letter: class files write some letters as no charset does. */
+    /** A string constant with one character per byte, because class files encode some characters in their own way. */
     String text(int constant) {
         int at = constants[constant];
         return new String(bytes, at + 3, u2(at + 1), StandardCharsets.ISO_8859_1);
     }
 
-    /** The methods, in their order. */
+    /** The methods, in order. */
     List<Member> methods() {
         if (endOfMethods == 0) {
             int at = end + 6;
@@ -164,7 +164,7 @@ final class ClassBytes {
         return methods;
     }
 
-    /** Where the number of methods stands. */
+    /** The position of the method count. */
     int beginOfMethods() {
         return beginOfMethods;
     }
@@ -189,7 +189,7 @@ final class ClassBytes {
         return at;
     }
 
-    /** Where an attribute's content begins; 0 if there is none of the name. */
+    /** The start of an attribute's content; 0 if there is no such attribute. */
     private int contentOf(byte[] attribute, int begin) {
         int at = begin + 2;
         for (int i = u2(begin); i > 0; i--) {
@@ -212,7 +212,7 @@ final class ClassBytes {
                 code == 0 ? 0 : first + u4(code + 4));
     }
 
-    /** Where the next instruction begins. */
+    /** The start of the next instruction. */
     int afterInstruction(int at, int beginOfCode) {
         int opcode = u1(at);
         switch (opcode) {
@@ -241,7 +241,7 @@ final class ClassBytes {
         return constants[u2(constants[member] + 3)];
     }
 
-    /** The constant that is the name of what another one calls, or links. */
+    /** The name constant of the method that another constant calls or links. */
     int nameOf(int member) {
         return u2(nameAndTypeOf(member) + 1);
     }
@@ -258,7 +258,7 @@ final class ClassBytes {
         return constants[text] + 3 + u2(constants[text] + 1);
     }
 
-    /** Where in a method type that type begins which it returns. */
+    /** The start of the return type in a method type. */
     private int returned(int type) {
         int at = endOf(type);
         while (bytes[at - 1] != ')') {
@@ -267,13 +267,13 @@ final class ClassBytes {
         return at;
     }
 
-    /** Whether a method type returns a class whose name begins in some way. */
+    /** Whether a method type returns a class whose name has some prefix. */
     private boolean returns(int type, byte[] begin) {
         int at = returned(type);
         return endOf(type) - at > begin.length && isAt(begin, at);
     }
 
-    /** Whether a method type returns a class whose name begins in some way, and just that is what another type takes. */
+    /** Whether a method type returns a class whose name has some prefix, and another type takes exactly this class. */
     boolean returnsFirst(int type, byte[] begin, int taking) {
         if (!returns(type, begin)) {
             return false;
@@ -286,7 +286,7 @@ final class ClassBytes {
                 && Arrays.equals(bytes, from, from + length, bytes, to, to + length);
     }
 
-    /** The constants of the methods behind the lambdas and references of types whose names begin in some way. */
+    /** The constants of the methods behind lambdas and references whose types have some prefix. */
     List<Integer> methodsBehind(byte[] begin) {
         List<Integer> found = new ArrayList<>();
         for (int i = 1; i < constants.length; i++) {
@@ -319,21 +319,21 @@ final class ClassBytes {
         return found;
     }
 
-    /** The class of the method that links. */
+    /** The class of the bootstrap method. */
     int linkerOf(int dynamic) {
         return ownerOf(u2(constants[u2(recipeOf(dynamic))] + 2));
     }
 
-    /** Whether what is linked is a lambda that can be serialized. */
+    /** Whether a bootstrap entry is a serializable lambda. */
     boolean isSerializableLambda(int dynamic) {
         int linker = u2(constants[u2(recipeOf(dynamic))] + 2);
         return isText(nameOf(linker), SERIALIZABLE);
     }
 
     /**
-     * Adds what the compiler wrote down of a lambda. Java names never contain the dot between them.
+     * Adds the description of a lambda. Java names never contain the dots that separate its parts.
      *
-     * @param goesOn whether there is one before it
+     * @param goesOn whether to start with a dot
      */
     void addForm(int dynamic, Bytes to, boolean goesOn) {
         int recipe = recipeOf(dynamic);
@@ -347,7 +347,7 @@ final class ClassBytes {
         addText(nameOf(method), to);
         addText(typeOf(method), to);
         addText(u2(constants[u2(recipe + 8)] + 1), to);
-        // Without the letter before a class and the sign behind it.
+        // Without the letter before a class name and the semicolon after it.
         to.u1('.').add(bytes, returned(typeOf(dynamic)) + 1, endOf(typeOf(dynamic)) - 1);
         addText(nameOf(dynamic), to);
         addText(u2(constants[u2(recipe + 4)] + 1), to);

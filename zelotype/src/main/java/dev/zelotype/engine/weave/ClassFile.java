@@ -14,7 +14,7 @@ import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * The class files of loaded classes, as their class loaders show them.
+ * The class files of loaded classes, as their class loaders provide them.
  */
 public final class ClassFile {
 
@@ -23,10 +23,10 @@ public final class ClassFile {
     private ClassFile() {}
 
     /**
-     * Where the classes of a code source lie.
+     * The folder of the classes of a code source.
      *
-     * @param source the code source; test classes mostly have the same
-     * @param folder the folder; null if it is none
+     * @param source the code source; usually all test classes have the same
+     * @param folder the folder; null if it is not a folder
      */
     private record Folder(
             @Nullable CodeSource source, @Nullable File folder) {
@@ -43,7 +43,7 @@ public final class ClassFile {
         }
     }
 
-    /** The bytes of a class's file; null if there is none that can be read. */
+    /** The bytes of a class's file; null if it cannot be read. */
     public static byte @Nullable [] of(Class<?> type) {
         byte[] direct = ofFolder(type);
         if (direct != null) {
@@ -57,7 +57,7 @@ public final class ClassFile {
         }
     }
 
-    /** Lets a visitor look at a class's file; false if there is none that can be read. */
+    /** Visits a class's file; returns false if it cannot be read. */
     public static boolean visit(Class<?> type, ClassVisitor visitor, int options) {
         byte[] code = of(type);
         if (code == null) {
@@ -71,7 +71,7 @@ public final class ClassFile {
         }
     }
 
-    /** The name of the source file of a class, such as {@code NightRun.java}; null if its class file does not tell. */
+    /** The name of a class's source file, for example {@code NightRun.java}; null if its class file has none. */
     static @Nullable String sourceOf(Class<?> type) {
         String[] source = new String[1];
         visit(
@@ -86,7 +86,7 @@ public final class ClassFile {
         return source[0];
     }
 
-    /** Whether the constants of a class file hold a text of plain letters, such as the name of an attribute. */
+    /** Whether a class file's constants contain an ASCII string, for example the name of an attribute. */
     static boolean holds(byte[] code, String text) {
         byte[] wanted = text.getBytes(StandardCharsets.US_ASCII);
         for (int i = 0; i + wanted.length <= code.length; i++) {
@@ -97,7 +97,7 @@ public final class ClassFile {
         return false;
     }
 
-    /** Read without asking the class loader, which takes far longer: a suite reads the file of each of its classes. */
+    /** Read without the class loader, which takes far longer: a suite reads the file of each of its classes. */
     private static byte @Nullable [] ofFolder(Class<?> type) {
         CodeSource source = type.getProtectionDomain().getCodeSource();
         if (source == null) {

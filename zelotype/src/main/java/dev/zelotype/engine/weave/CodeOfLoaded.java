@@ -8,7 +8,7 @@ import java.security.ProtectionDomain;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The code of classes as the JVM has loaded it, for those whose class files are not to be found.
+ * The code of classes as loaded by the JVM, for classes whose class files are not found.
  */
 public final class CodeOfLoaded {
 
@@ -21,7 +21,7 @@ public final class CodeOfLoaded {
         this.type = type;
     }
 
-    /** The class file of a loaded class; null if this JVM lets no agent in, or keeps the class's code to itself. */
+    /** The class file of a loaded class; null if this JVM allows no agent, or does not provide the class's code. */
     public static byte @Nullable [] of(Class<?> type) {
         CodeOfLoaded looking = new CodeOfLoaded(type);
         LOOKING.set(looking);
@@ -46,7 +46,7 @@ public final class CodeOfLoaded {
         return looking.seen;
     }
 
-    /** Called by each of our transformers with what it is given; the first sees the code before any of our weaving. */
+    /** Called by each of our transformers with its input; the first one sees the code before it is woven. */
     static void pass(@Nullable Class<?> type, byte[] code) {
         CodeOfLoaded looking = type == null ? null : LOOKING.get();
         if (looking != null && looking.type == type && looking.seen == null) {
@@ -54,7 +54,7 @@ public final class CodeOfLoaded {
         }
     }
 
-    /** Sees the code where nothing was woven in this JVM so far. */
+    /** Sees the code if nothing was woven in this JVM yet. */
     private static final class Last implements ClassFileTransformer {
 
         @Override

@@ -15,18 +15,22 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Answers that the calling code drops: a different one could not be noticed.
+ * Calls whose answers are ignored: another answer could not be noticed.
  */
 public final class DroppedAnswer {
 
-    /** The calling line, and what is called: a name alone may mean the method of something else on the line. */
+    /**
+     * A line with a call, and its method: with the name only, a method of something else on the line could be meant.
+     */
     private record Place(String className, int line, DoubleClass doubles, Method method) {}
 
     private static final Map<Place, Boolean> KNOWN = new ConcurrentHashMap<>();
 
     private DroppedAnswer() {}
 
-    /** Whether all calls of this method of doubles on the frame's line drop the answer, as the class file has it. */
+    /**
+     * Whether all calls of this method of doubles on the frame's line ignore the answer, according to the class file.
+     */
     public static boolean isDropped(StackFrame caller, DoubleClass doubles, Method method) {
         return KNOWN.computeIfAbsent(
                 new Place(caller.getClassName(), caller.getLineNumber(), doubles, method), DroppedAnswer::read);
@@ -40,12 +44,12 @@ public final class DroppedAnswer {
             return ClassFile.visit(Class.forName(place.className(), false, loader), finder, ClassReader.SKIP_FRAMES)
                     && finder.exact.orElse(finder.alike).isDropped();
         } catch (ClassNotFoundException e) {
-            // A class made while the tests run: its answers count as used.
+            // A class generated at run time: its answers count as used.
             return false;
         }
     }
 
-    /** What becomes of the answers of some calls. */
+    /** How the answers of some calls are used. */
     private static final class Fates {
 
         private int dropped;
@@ -69,9 +73,9 @@ public final class DroppedAnswer {
 
         private final Place place;
         private final ClassLoader loader;
-        /** Calls with the very parameters and the very result of the method. */
+        /** Calls with exactly the parameter and return types of the method. */
         private final Fates exact = new Fates();
-        /** Calls of its name: a method that is inherited may be compiled with other types than it was declared with. */
+        /** Calls with its name: an inherited method may be compiled with other types than declared. */
         private final Fates alike = new Fates();
 
         Finder(Place place, ClassLoader loader) {
@@ -90,7 +94,7 @@ public final class DroppedAnswer {
             return new Calls();
         }
 
-        /** Those to which a call of the method belongs; null if it is not one of the method sought. */
+        /** Those that a call belongs to; null if it calls another method. */
         private @Nullable Fates fatesOf(String owner, String name, String descriptor) {
             Method method = place.method();
             Type[] parameters = Type.getArgumentTypes(descriptor);
@@ -138,7 +142,7 @@ public final class DroppedAnswer {
             public void visitInvokeDynamicInsn(
                     @Nullable String name, @Nullable String descriptor, Handle bootstrap, Object... arguments) {
                 settle(false);
-                // A method reference that is handed over as something that gives nothing.
+                // A method reference that is passed as a void function.
                 if (current == place.line() && arguments.length == 3 && arguments[1] instanceof Handle target) {
                     Fates fates = fatesOf(target.getOwner(), target.getName(), target.getDesc());
                     if (fates != null) {
@@ -149,7 +153,7 @@ public final class DroppedAnswer {
 
             @Override
             public void visitTypeInsn(int opcode, @Nullable String type) {
-                // A cast of a generic answer comes before it is used or dropped.
+                // A cast of a generic answer precedes its use.
                 if (opcode != Opcodes.CHECKCAST) {
                     settle(false);
                 }

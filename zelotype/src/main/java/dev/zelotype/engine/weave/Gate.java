@@ -37,9 +37,9 @@ import org.objectweb.asm.Label;
 import org.objectweb.asm.MethodVisitor;
 
 /**
- * The one class that woven code refers to: whether anything is replaced at all, who decides, and who links call sites. It is
- * made in a package of the JDK that every class sees, whatever its loader or module, and knows only JDK types. Each copy of
- * Zelotype in a JVM makes one of its own.
+ * The only class that woven code refers to: whether anything is replaced at all, who decides, and who links call sites.
+ * It is defined in a JDK package that every class can see, whatever its loader or module, and uses only JDK types. Each
+ * copy of Zelotype in a JVM makes its own.
  */
 final class Gate {
 
@@ -54,7 +54,7 @@ final class Gate {
     static final String LINK_TYPE = "(Ljava/lang/invoke/MethodHandles$Lookup;Ljava/lang/String;"
             + "Ljava/lang/invoke/MethodType;[Ljava/lang/Object;)Ljava/lang/invoke/CallSite;";
 
-    /** What happens to a task: it is made, it is about to run, it has run; or it is run between the two. */
+    /** Events of a task: created, about to run, finished; or run, between the last two. */
     static final String BORN = "born";
 
     static final String ENTER = "enter";
@@ -88,9 +88,9 @@ final class Gate {
     /**
      * Makes the gate.
      *
-     * @param decider is handed the number of a method that asks, and the object with the arguments
-     * @param linker is handed a lookup, and the name, type and further words of a call
-     * @param carrier is handed what happens to a task, and the task
+     * @param decider receives the number of a woven method, and the object with the arguments
+     * @param linker receives a lookup, and the name, type and further strings of a call
+     * @param carrier receives an event, and the task
      */
     static Gate open(
             Instrumentation instrumentation,
@@ -110,7 +110,7 @@ final class Gate {
         }
     }
 
-    /** Takes the first name that no other copy of Zelotype has taken. */
+    /** Chooses the first name that no other copy of Zelotype uses. */
     private static Class<?> define(MethodHandles.Lookup there) throws IllegalAccessException {
         for (int number = 1; ; number++) {
             String name = PREFIX + number;
@@ -127,7 +127,7 @@ final class Gate {
         }
     }
 
-    /** Lets us look into the package of a class. */
+    /** Gives us access to the package of a class. */
     static void openToUs(Instrumentation instrumentation, Class<?> type) {
         Module module = type.getModule();
         Module own = Gate.class.getModule();
@@ -138,22 +138,22 @@ final class Gate {
         }
     }
 
-    /** The class as class files name it. */
+    /** The internal name of the class. */
     String name() {
         return name;
     }
 
-    /** Lets methods that ask themselves ask, or run as they are. */
+    /** Makes woven methods ask, or run their own code. */
     void letMethodsAsk(boolean ask) {
         active.setVolatile(ask);
     }
 
-    /** Lets calls that ask where they stand ask, or run as they are. */
+    /** Makes woven call sites ask, or call their own target. */
     void letSitesAsk(boolean ask) {
         sitesActive.setVolatile(ask);
     }
 
-    /** Lets tasks take along where they come from, or not. */
+    /** Makes tasks remember their scene, or not. */
     void letTasksCarry(boolean carry) {
         if (carry) {
             carried.setVolatile(true);
@@ -161,7 +161,7 @@ final class Gate {
         carrying.setVolatile(carry);
     }
 
-    /** A handle {@code () -> boolean} that tells whether calls ask where they stand. */
+    /** A handle {@code () -> boolean} that returns whether call sites ask. */
     MethodHandle areSitesActive() {
         return areSitesActive;
     }
@@ -180,7 +180,7 @@ final class Gate {
         writeLink(out, name);
         writeTold(out, name, BORN, CARRYING);
         writeTold(out, name, ENTER, CARRYING);
-        // Also when nothing is carried any more: a thread goes back to where it came from.
+        // Also if nothing is replaced any more: a thread returns to its previous place.
         writeTold(out, name, EXIT, CARRIED);
         writeRun(out, name);
         out.visitEnd();

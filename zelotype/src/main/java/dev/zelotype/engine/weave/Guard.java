@@ -3,7 +3,7 @@ package dev.zelotype.engine.weave;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Lets calls of woven methods through to the real code.
+ * Lets calls of woven methods pass to the real code.
  */
 public final class Guard {
 
@@ -11,12 +11,12 @@ public final class Guard {
 
     private Guard() {}
 
-    /** Lets the next call of a method on this thread through to the real code. */
+    /** Lets the next call of a method on this thread pass to the real code. */
     public static void let(Object method) {
         LET.set(method);
     }
 
-    /** Whether a call is let through; only the next one is. */
+    /** Whether a call may pass; this applies only to the next one. */
     static boolean lets(Object method) {
         @Nullable Object let = LET.get();
         if (!method.equals(let)) {

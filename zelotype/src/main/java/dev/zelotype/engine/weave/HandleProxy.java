@@ -5,17 +5,17 @@ import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.Proxy;
 
 /**
- * Objects of functional interfaces behind which a method handle stands, for where the JDK's own lambdas cannot be made:
- * those belong to their module, and know only plain methods.
+ * Objects of functional interfaces that call a method handle, for cases in which the JDK cannot create a lambda: its
+ * lambdas belong to their module, and call plain methods only.
  */
 public final class HandleProxy {
 
     private HandleProxy() {}
 
     /**
-     * Makes an object whose one abstract method calls a handle.
+     * Makes an object whose only abstract method calls a handle.
      *
-     * @param text what the object says that it is
+     * @param text the object's text
      */
     public static Object of(Class<?> type, MethodHandle target, String text) {
         return Proxy.newProxyInstance(type.getClassLoader(), new Class<?>[] {type}, (self, method, arguments) -> {

@@ -32,7 +32,7 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Puts a question at the head of each method of a class: is anything replaced, and if so, what does this call answer? The
+ * Adds a check to the start of each method of a class: is anything replaced, and if so, what does this call answer? The
  * original code follows unchanged.
  */
 final class HeadWriter extends ClassVisitor {
@@ -102,7 +102,7 @@ final class HeadWriter extends ClassVisitor {
         code.visitInsn(POP);
         code.visitLabel(original);
         frame(code, F_SAME, new Object[0]);
-        // Keeps this frame apart from one that the original code may have at its first instruction.
+        // Distinguishes this frame from one at the first instruction of the original code.
         code.visitInsn(NOP);
     }
 
@@ -113,7 +113,7 @@ final class HeadWriter extends ClassVisitor {
         }
     }
 
-    /** Hands the number of the method and an array of the object (or null) and the arguments to the decider. */
+    /** Passes the number of the method and an array of the object (or null) and the arguments to the decider. */
     private void ask(MethodVisitor code, int id, boolean isStatic, String descriptor) {
         Type[] types = Type.getArgumentTypes(descriptor);
         code.visitFieldInsn(GETSTATIC, gate, Gate.DECIDER, Gate.FUNCTION_TYPE);

@@ -11,11 +11,11 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Static initialisers that run right now.
+ * Running static initializers.
  */
 public final class Initializers {
 
-    /** Deeper frames are not looked at: frames cost, and deep stacks are those of recursions. */
+    /** Deeper frames are not examined: frames cost time, and deep stacks come from recursion. */
     private static final int DEEPEST = 16;
 
     private static final StackWalker WALKER =
@@ -28,7 +28,7 @@ public final class Initializers {
         }
     };
 
-    /** Whether a class is of interest: it is neither the JDK's nor Zelotype's, and was not seen to be initialised. */
+    /** Whether a class is relevant: it is neither the JDK's nor Zelotype's, and not known to be initialized. */
     private static final class Looked {
 
         private volatile boolean done;
@@ -40,10 +40,10 @@ public final class Initializers {
 
     private Initializers() {}
 
-    /** A class that is being initialised, and where. */
+    /** A class that is being initialized, and the place. */
     public record Found(Class<?> type, StackFrame frame) {}
 
-    /** A named class, so that nothing is linked when the stack may be running out. */
+    /** A named class, so that nothing is linked when the stack may be nearly exhausted. */
     private static final class First implements Function<Stream<StackFrame>, @Nullable Found> {
 
         @Override
@@ -63,7 +63,7 @@ public final class Initializers {
                 seen.add(type);
             }
             if (seen != null) {
-                // They run, and not in their initialisers. The name of a method is expensive, so it is read once.
+                // They run, but not their initializers. Getting the name of a method is expensive, so it is done once.
                 for (Looked each : seen) {
                     each.done = true;
                 }
@@ -72,7 +72,9 @@ public final class Initializers {
         }
     }
 
-    /** The class whose static initialiser this thread runs, or null; the JDK's and Zelotype's do not count. */
+    /**
+     * The class whose static initializer runs on this thread, or null; those of the JDK and of Zelotype do not count.
+     */
     public static @Nullable Found running() {
         try {
             return WALKER.walk(FIRST);

@@ -20,8 +20,8 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.TypePath;
 
 /**
- * Keeps the names of parameters when a loaded class is woven: some JVMs leave them out of the code that they hand over to be
- * changed, and frameworks that inject or read JSON by name would no longer find them.
+ * Preserves the names of parameters when a loaded class is woven: some JVMs omit them from the code that they pass to
+ * transformers, and frameworks that inject or read JSON by name would no longer find them.
  */
 final class KeptParameters {
 
@@ -31,12 +31,12 @@ final class KeptParameters {
     private record Named(@Nullable String name, int access) {}
 
     /**
-     * The code of a loaded class with the names that it has now.
+     * The code of a loaded class with its current parameter names.
      *
      * @return null if nothing is missing
      */
     static byte @Nullable [] in(@Nullable Class<?> type, @Nullable ClassLoader loader, byte[] code) {
-        // The JVM leaves the attribute out, but not the constant that names it.
+        // The JVM omits the attribute, but not the constant with its name.
         if (type == null
                 || loader == null
                 || !ClassFile.holds(code, "MethodParameters")
@@ -47,7 +47,7 @@ final class KeptParameters {
         return names.isEmpty() ? null : with(names, code);
     }
 
-    /** What reflection knows until the class is changed; else what the class file says. */
+    /** The names according to reflection until the class is changed; else those of the class file. */
     private static Map<String, List<Named>> namesOf(Class<?> type) {
         try {
             Map<String, List<Named>> names = new HashMap<>();
@@ -121,7 +121,7 @@ final class KeptParameters {
         return out.toByteArray();
     }
 
-    /** Names the parameters before anything else is said of the method, as class files do. */
+    /** Writes the parameter names first, as class files have them. */
     private static final class Naming extends MethodVisitor {
 
         private final List<Named> names;

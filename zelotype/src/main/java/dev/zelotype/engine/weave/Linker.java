@@ -17,7 +17,7 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Links woven calls: each asks whether anything is replaced, then who decides, and else runs the real code.
+ * Links woven calls: each checks whether anything is replaced, then asks the decider, and else runs the real code.
  */
 final class Linker implements BiFunction<Object, Object[], Object> {
 
@@ -40,7 +40,7 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         }
     }
 
-    /** Where the words of a call tell in which method it stands, and through whose gate it goes on. */
+    /** The positions of the strings that identify the calling method and the gate. */
     private static final int CALLING_METHOD = 4;
 
     private static final int THEIR_GATE = 5;
@@ -52,7 +52,7 @@ final class Linker implements BiFunction<Object, Object[], Object> {
     /**
      * Makes a linker.
      *
-     * @param asked whether calls of a method or constructor ask before they run
+     * @param asked whether calls of a method or constructor are woven
      */
     Linker(Decider decider, Predicate<Executable> asked) {
         this.decider = decider;
@@ -63,7 +63,7 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         gate = opened;
     }
 
-    /** Called by the gate: the lookup of the class that calls, and the call's name, type and further words. */
+    /** Called by the gate with the lookup of the calling class, and the call's name, type and further strings. */
     @Override
     public Object apply(Object lookup, Object[] call) {
         try {
@@ -82,7 +82,7 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         } catch (NoSuchMethodException e) {
             throw (Error) new NoSuchMethodError(e.getMessage()).initCause(e);
         } catch (IllegalAccessException e) {
-            // What the JVM would have thrown had the call been left alone.
+            // The exception that the JVM would have thrown for the original call.
             throw e.getCause() instanceof LinkageError cause
                     ? cause
                     : (Error) new IllegalAccessError(e.getMessage()).initCause(e);
@@ -127,8 +127,8 @@ final class Linker implements BiFunction<Object, Object[], Object> {
     }
 
     /**
-     * The real code behind a question that costs one look at a field while nothing is replaced. A method of the same name
-     * that another class declares is linked as it is.
+     * The real code behind a check that costs one field access while nothing is replaced. A method of the same name in
+     * another class is linked unchanged.
      */
     private MethodHandle asking(
             MethodHandles.Lookup caller, MethodHandle direct, MethodHandle real, @Nullable String callingMethod)

@@ -4,8 +4,8 @@ import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Names a source file in classes that were compiled without one. The JVM forgets the file of code that goes on after it was
- * replaced, and by that such code is known.
+ * Adds a source file name to classes that were compiled without one. The JVM drops the file name of running code whose
+ * class was changed, which is how such code is recognized.
  */
 final class NamedSource extends ClassVisitor {
 
@@ -13,7 +13,7 @@ final class NamedSource extends ClassVisitor {
         super(Opcodes.ASM9, out);
     }
 
-    /** The visitor itself where the class file names its source. */
+    /** The visitor itself if the class file has a source file name. */
     static ClassVisitor of(byte[] code, ClassVisitor out) {
         return ClassFile.holds(code, "SourceFile") ? out : new NamedSource(out);
     }

@@ -14,17 +14,18 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The stack on which a scene was opened. Frames above the one that opened it are the test's; those below are of whatever
- * runs the test (a runner, a launcher, an IDE, a {@code main} method), which is neither accused nor answered.
+ * The stack on which a scene was opened. Frames above the opening one belong to the test; those below belong to
+ * whatever runs the test (a framework, a launcher, an IDE, a {@code main} method), whose calls are neither reported nor
+ * answered.
  */
 public final class Opening {
 
     private static final StackWalker WALKER = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
-    /** What a walk over the stack leaves out, and an exception does not. */
+    /** Frames that a stack walk omits, but an exception does not. */
     private static final List<String> REFLECTION =
             List.of("java.lang.reflect.", "jdk.internal.reflect.", "java.lang.invoke.");
 
-    /** Where the classes of a jar lie; empty for classes in folders, and of no known place. */
+    /** The jars of classes; empty for classes in folders, and of unknown origin. */
     private static final ClassValue<String> JARS = new ClassValue<>() {
         @Override
         protected String computeValue(Class<?> type) {
@@ -33,11 +34,11 @@ public final class Opening {
         }
     };
 
-    /** Taken in a few microseconds, and looked at by the few scenes that need it. */
+    /** Recorded within a few microseconds; only few scenes read it. */
     private final Throwable stack = new Throwable();
 
     private final boolean byTest;
-    /** The class of the test, if that is known and something else has opened the scene. */
+    /** The class of the test, if it is known and the test did not open the scene itself. */
     private final @Nullable Class<?> test;
 
     private StackTraceElement @Nullable [] below;
@@ -50,10 +51,10 @@ public final class Opening {
     }
 
     /**
-     * The stack of this thread as it is now.
+     * The current stack of this thread.
      *
-     * @param byTest whether the test itself opens the scene, and not what runs it
-     * @param test the class of the test, if that is known
+     * @param byTest whether the test itself opens the scene, rather than its framework
+     * @param test the class of the test, if it is known
      */
     public static Opening here(boolean byTest, @Nullable Class<?> test) {
         return new Opening(byTest, byTest ? null : test);
@@ -66,7 +67,7 @@ public final class Opening {
                 : source.getLocation().toString();
     }
 
-    /** From the bottom of the stack to the frame that opened the scene. */
+    /** The frames from the bottom of the stack up to the one that opened the scene. */
     private synchronized StackTraceElement[] below() {
         StackTraceElement[] known = below;
         if (known == null) {
@@ -83,7 +84,7 @@ public final class Opening {
         return known;
     }
 
-    /** Whether a frame is more than reflection, and more than the code of Zelotype that asks. */
+    /** Whether a frame is neither reflection nor code of Zelotype on top. */
     private static boolean counts(String className, boolean onTop) {
         for (String each : REFLECTION) {
             if (className.startsWith(each)) {
@@ -93,7 +94,7 @@ public final class Opening {
         return !onTop || !CodeOwner.isOurs(className);
     }
 
-    /** Plain classes and loops on this way: a suite goes it once, and each lambda would first have to be linked. */
+    /** Plain classes and loops: this code runs once per suite, and each lambda would have to be linked first. */
     private static final class FromBottom implements Function<Stream<StackFrame>, StackFrame[]> {
 
         @Override
@@ -123,15 +124,15 @@ public final class Opening {
                 && one.getMethodName().equals(other.getMethodName());
     }
 
-    /** Of a method whose class was woven meanwhile, the JVM no longer tells the line. */
+    /** The JVM no longer knows the line of a method whose class was woven meanwhile. */
     private static boolean isSameLine(StackFrame one, StackTraceElement other) {
         return one.getFileName() == null || other.getLineNumber() <= 0 || one.getLineNumber() == other.getLineNumber();
     }
 
     /**
-     * The place from the bottom of the first frame that is the test's.
+     * The index from the bottom of the first frame of the test.
      *
-     * @param now the stack of the same thread, from the bottom
+     * @param now the current stack of the same thread, from the bottom
      */
     private int first(StackFrame[] now) {
         StackTraceElement[] then = below();
@@ -149,10 +150,10 @@ public final class Opening {
         return runsOn ? opener : first;
     }
 
-    /** A frame of the test, with its place from the bottom of the stack. */
+    /** A frame of the test, with its index from the bottom of the stack. */
     record Placed(StackFrame frame, int place, boolean opened) {}
 
-    /** The frames of the current thread that are the test's or its subject's, the lowest first. */
+    /** The frames of the test and its subject on the current thread, the lowest first. */
     Placed[] above() {
         StackFrame[] now = fromBottom();
         int first = first(now);
@@ -175,7 +176,7 @@ public final class Opening {
         return all;
     }
 
-    /** Whether a call on this thread is made by what runs the test, and not by the test or its subject. */
+    /** Whether a call on this thread is made by the framework that runs the test. */
     public boolean isRunners(WovenMethod call) {
         Class<?> calling = call.calling();
         if (calling == null || !isRunners(calling) && !methods().contains(call.callingMethod())) {
@@ -198,7 +199,7 @@ public final class Opening {
         return !jar.isEmpty() && jars().contains(jar);
     }
 
-    /** The methods that ran when the scene was opened, without the test's own that opened it. */
+    /** The methods that were running when the scene was opened, without the test method that opened it. */
     private synchronized Set<String> methods() {
         Set<String> known = methods;
         if (known == null) {
@@ -212,7 +213,7 @@ public final class Opening {
         return known;
     }
 
-    /** Where the classes lie of what runs the test, if that opened the scene. */
+    /** The jars of the framework that runs the test, if that opened the scene. */
     private synchronized Set<String> jars() {
         Set<String> known = jars;
         if (known == null) {

@@ -8,16 +8,17 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Puts what the compiler wrote down of a pattern in the place of the lambda that the JVM would link there, only for it to be
- * read. A pattern is told by the next instruction: it hands it directly to a statement. All other lambdas stay.
+ * Replaces the linking of a pattern's lambda by the compiler's description of the lambda, because a pattern is only
+ * read. A lambda is a pattern if the next instruction passes it directly to a statement. All other lambdas are left
+ * alone.
  *
- * <p>The instruction that links is as long as one that pushes a small number and one that calls a method. So no code moves,
- * and lines, frames, and the probes of coverage stay as they are; a method for each sort of lambda, and constants, are added
- * at the end. The constants that told the lambdas stay as well, since others read patterns from them.
+ * <p>The linking instruction is as long as one that pushes a small number and one that calls a method. So no code
+ * moves, and lines, frames and coverage probes are unchanged; only a method for each kind of lambda, and constants, are
+ * added at the end. The constants of the lambdas remain as well, because patterns are read from them elsewhere.
  */
 public final class PatternPatch {
 
-    /** How the names of the added methods begin. */
+    /** The prefix of the added methods' names. */
     public static final String ADDED = "zelotype$pattern$";
 
     private static final byte[] FACADE = ascii("dev/zelotype/Zelotype");
@@ -33,24 +34,24 @@ public final class PatternPatch {
     private static final int PRIVATE_STATIC_SYNTHETIC = 0x100A;
     private static final int MOST = 0xFFFF;
     private static final int MOST_SLOTS = 255;
-    /** How many numbers the short instruction can push, and the least of them. */
+    /** The range of numbers that the short instruction can push, and the smallest one. */
     private static final int GROUP = 256;
 
     private static final int LEAST = -128;
-    /** A class, a text, a number, an array, itself again, a place in it, and a long value. */
+    /** A class, a string, a number, an array, the array again, an index, and a long value. */
     private static final int DEEPEST = 8;
 
     private final ClassBytes file;
     private final byte[] out;
     private final Bytes constants = new Bytes(512);
     private final Bytes methods = new Bytes(256);
-    /** What was written down, for each group of patterns. */
+    /** The descriptions, for each group of patterns. */
     private final List<Bytes> forms = new ArrayList<>();
 
     private final Map<String, Integer> added = new HashMap<>();
     /** The numbers of the patterns, by the constants of their lambdas. */
     private final Map<Integer, Integer> numbers = new HashMap<>();
-    /** The constants of the added methods, by the constants of the types of their lambdas and by groups. */
+    /** The constants of the added methods, by the constants of the lambda types and by groups. */
     private final Map<Long, Integer> makers = new HashMap<>();
 
     private final List<Integer> found = new ArrayList<>();
@@ -68,10 +69,10 @@ public final class PatternPatch {
     }
 
     /**
-     * Puts the patterns of a class in their place.
+     * Replaces the patterns of a class.
      *
      * @param code the class file
-     * @return the changed class file; null if it has no pattern, or cannot be changed so
+     * @return the changed class file; null if it has no pattern, or cannot be changed
      */
     public static byte @Nullable [] of(byte[] code) {
         ClassBytes file = ClassBytes.of(code);
@@ -79,7 +80,7 @@ public final class PatternPatch {
         return apart ? null : new PatternPatch(file).patched();
     }
 
-    /** The constants of the methods, of lambdas or named by references, that stand behind the patterns of a class. */
+    /** The constants of the methods that implement the patterns of a class. */
     public static List<Integer> methodsBehind(byte[] code) {
         ClassBytes file = ClassBytes.of(code);
         return file == null ? List.of() : file.methodsBehind(SHAPES);
@@ -95,7 +96,7 @@ public final class PatternPatch {
         if (found.isEmpty()) {
             return null;
         }
-        // What was written down comes first among the added constants: a text and a string for each group.
+        // The descriptions come first among the added constants: a text and a string for each group.
         next += 2 * forms.size();
         for (int at : found) {
             put(at);
@@ -110,7 +111,7 @@ public final class PatternPatch {
         return written(all, kept);
     }
 
-    /** Nothing can be serialized any more of what the JVM would read back, and that is the longest method of most tests. */
+    /** Removes the code for deserialization, which is no longer needed, and is the longest method of most tests. */
     private boolean isKept(ClassBytes.Member method) {
         return lambdasStay || !file.isText(method.name(), DESERIALIZE);
     }
@@ -134,7 +135,7 @@ public final class PatternPatch {
         return bytes.add(methods).add(out, file.endOfMethods(), out.length).toArray();
     }
 
-    /** Finds the patterns that a method makes. */
+    /** Finds the patterns that a method creates. */
     private void find(ClassBytes.Member method) {
         int end = method.endOfCode();
         int begin = method.beginOfCode();
@@ -155,14 +156,14 @@ public final class PatternPatch {
         }
     }
 
-    /** The number of a pattern lies on the stack beside the values that the pattern captures. */
+    /** The number of a pattern is on the stack together with the values that the pattern captures. */
     private void deepen(int begin) {
         int stack = file.u2(begin - 8) + 1;
         out[begin - 8] = (byte) (stack >> 8);
         out[begin - 7] = (byte) stack;
     }
 
-    /** Whether a lambda is handed to a statement right where it is made. */
+    /** Whether a lambda is passed to a statement directly after its creation. */
     private boolean decide(int at, int called) {
         int lambda = file.u2(at + 1);
         boolean isPattern = called > 0 && isStatement(called) && isHanded(lambda, called) && mayTake(lambda);
@@ -186,7 +187,7 @@ public final class PatternPatch {
         return false;
     }
 
-    /** Whether what is linked is a call shape, and the one thing that the method takes. */
+    /** Whether the linked object is a call shape, and the only argument of the method. */
     private boolean isHanded(int lambda, int called) {
         return file.isText(file.linkerOf(lambda), LINKER)
                 && file.returnsFirst(file.typeOf(lambda), SHAPES, file.typeOf(called));
@@ -212,7 +213,7 @@ public final class PatternPatch {
         return fits;
     }
 
-    /** Whether a method may take one argument more. */
+    /** Whether a method can take one more argument. */
     private static boolean hasRoom(String type) {
         return type.length() < MOST_SLOTS || slots(parameters(type)) < MOST_SLOTS;
     }
@@ -268,7 +269,7 @@ public final class PatternPatch {
         Bytes code = new Bytes(64);
         code.u1(0x13).u2(file.thisClass());
         code.u1(0x13).u2(file.constants() + 2 * group + 1);
-        // Numbers begin below zero.
+        // Numbers start below zero.
         code.u1(0xC4).u1(0x15).u2(slots).u1(0x11).u2(-LEAST).u1(0x60);
         code.u1(0x11).u2(captured.size()).u1(0xBD).u2(constant(7, text("java/lang/Object")));
         int slot = 0;
@@ -340,7 +341,7 @@ public final class PatternPatch {
         return next++;
     }
 
-    /** A constant that is made of one other, such as a class. */
+    /** A constant that refers to one other, such as a class. */
     private int constant(int tag, int of) {
         Integer known = added.get(tag + " " + of);
         if (known == null) {

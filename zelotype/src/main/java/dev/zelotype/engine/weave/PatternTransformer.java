@@ -11,20 +11,20 @@ import java.util.WeakHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Puts patterns in the place of lambdas while classes load ({@link PatternPatch}). It can retransform, so that it comes
- * after the agents of coverage, whichever was named first: they see the classes as they were compiled.
+ * Replaces the lambdas of patterns while classes are loaded ({@link PatternPatch}). It can retransform, so it runs
+ * after coverage agents, in whatever order they are given: they see the classes as compiled.
  */
 public final class PatternTransformer implements ClassFileTransformer {
 
-    /** Set to {@code linked}, it leaves all lambdas to the JVM. */
+    /** If set to {@code linked}, all lambdas are left to the JVM. */
     public static final String SETTING = "zelotype.patterns";
 
     private static final String OFF = "linked";
     private static final String PATTERN = "dev/zelotype/call/WrittenPattern.class";
 
-    /** The classes that were changed, since one that loads again must become the same. */
+    /** The changed classes, because a class that is transformed again must get the same change. */
     private final Map<ClassLoader, Set<String>> changed = new WeakHashMap<>();
-    /** Whether the classes of a loader see a Zelotype that knows such patterns. */
+    /** Whether the classes of a loader see a version of Zelotype that supports such patterns. */
     private final Map<ClassLoader, Boolean> knows = new WeakHashMap<>();
 
     private PatternTransformer() {}
@@ -35,7 +35,7 @@ public final class PatternTransformer implements ClassFileTransformer {
         }
     }
 
-    /** For classes that load from now on, unless the agent was there from the start. */
+    /** For classes loaded from now on, unless the agent was there from the start. */
     public static void attach() {
         if (Attachment.known() == null) {
             install(Attachment.instrumentation());
@@ -65,7 +65,7 @@ public final class PatternTransformer implements ClassFileTransformer {
             }
             return patched;
         } catch (RuntimeException | LinkageError e) {
-            // The lambdas stay what they are.
+            // The lambdas are left alone.
             return null;
         }
     }

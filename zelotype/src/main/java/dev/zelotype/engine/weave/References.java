@@ -33,8 +33,8 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Type;
 
 /**
- * Makes the function objects of method references to replaced methods: hidden classes in the nest of the class in which the
- * reference stands, with all that the JDK's own would have (further interfaces, bridges, a serialized form).
+ * Creates the function objects of method references to replaced methods: hidden classes in the nest of the referring
+ * class, with everything that the JDK's own would have (further interfaces, bridges, a serialized form).
  */
 final class References {
 
@@ -57,9 +57,10 @@ final class References {
     private final List<Object> data = new ArrayList<>();
 
     /**
-     * Reads what the compiler handed to the JDK's own factory.
+     * Reads the compiler's arguments for the JDK's own factory.
      *
-     * @param arguments the erased type, the implementation, the type as used, and for special forms flags and what they need
+     * @param arguments the erased type, the implementation, the type as used, and for special forms flags and their
+     *     data
      */
     References(MethodHandles.Lookup caller, Class<?> type, String name, List<Object> arguments) {
         this.caller = caller;
@@ -88,7 +89,7 @@ final class References {
         }
     }
 
-    /** Makes the object; each call of it calls a handle that takes and gives what the implementation does. */
+    /** Creates the object; each call of it calls a handle with the signature of the implementation. */
     Object object(MethodHandle target) throws Throwable {
         boolean dropsResult = dynamic.returnType() == void.class;
         MethodHandle adapted =
@@ -142,7 +143,7 @@ final class References {
         code.visitEnd();
     }
 
-    /** A copy by serialization is made by the class in which the reference stands, as with any reference. */
+    /** Deserialization is done by the referring class, as for any method reference. */
     private void writeSerializedForm(ClassWriter out) {
         MethodHandleInfo means = caller.revealDirect(implementation);
         SerializedLambda form = new SerializedLambda(

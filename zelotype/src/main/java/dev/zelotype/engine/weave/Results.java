@@ -20,7 +20,7 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Passes what the calls in some classes return to a listener, before those classes see it.
+ * Passes the results of calls in some classes to a listener, before those classes receive them.
  */
 public final class Results implements ClassFileTransformer {
 
@@ -30,16 +30,16 @@ public final class Results implements ClassFileTransformer {
 
     private static volatile @Nullable Taker taker;
 
-    /** Sees a result on its way, on the thread of the call. */
+    /** Receives a result on the thread of the call. */
     public interface Taker {
         /**
-         * A call has given something back.
+         * Handles the result of a call.
          *
-         * @param result what it gave; null if it gives nothing
-         * @param owner the binary name of the class that the code names
+         * @param result the result; null for void
+         * @param owner the binary name of the class in the calling code
          * @param method the method's name
          * @param descriptor the method's descriptor
-         * @return what the calling code gets
+         * @return the result for the calling code
          */
         @Nullable
         Object take(@Nullable Object result, String owner, String method, String descriptor);
@@ -48,10 +48,10 @@ public final class Results implements ClassFileTransformer {
     private Results() {}
 
     /**
-     * Begins to show results.
+     * Starts to pass results.
      *
      * @param given sees them
-     * @throws MisuseException if this JVM lets no agent in
+     * @throws MisuseException if this JVM allows no agent
      */
     public static void show(Taker given) {
         Attachment.instrumentation().addTransformer(new Results(), true);
@@ -59,9 +59,9 @@ public final class Results implements ClassFileTransformer {
     }
 
     /**
-     * Shows the results of calls that a class makes, and those that classes within it make, from now on.
+     * From now on passes the results of calls that a class and its nested classes make.
      *
-     * @param name the binary name of a top-level class; nothing happens if results are not shown
+     * @param name the binary name of a top-level class; nothing happens if results are not passed
      */
     public static void in(String name) {
         if (taker == null || !WANTED.add(name)) {
@@ -75,7 +75,7 @@ public final class Results implements ClassFileTransformer {
                 try {
                     instrumentation.retransformClasses(type);
                 } catch (UnmodifiableClassException | LinkageError e) {
-                    // What cannot be woven shows nothing, and runs as it is.
+                    // A class that cannot be woven reports nothing, and runs unchanged.
                     continue;
                 }
             }
@@ -161,7 +161,10 @@ public final class Results implements ClassFileTransformer {
             }
         }
 
-        /** Code may pass on what it may not name; what is passed to a listener has to be named afterwards. */
+        /**
+         * Code may pass on values of types that it cannot name; a value that is passed to a listener must be cast
+         * afterwards.
+         */
         private boolean mayName(Type given) {
             Type element = given.getSort() == Type.ARRAY ? given.getElementType() : given;
             String name = element.getSort() == Type.OBJECT ? element.getInternalName() : own;
@@ -171,7 +174,7 @@ public final class Results implements ClassFileTransformer {
             try (InputStream code = loader.getResourceAsStream(name + ".class")) {
                 return code != null && (new ClassReader(code).getAccess() & Opcodes.ACC_PUBLIC) != 0;
             } catch (IOException e) {
-                // What cannot be read is left alone.
+                // An unreadable class is left alone.
                 return false;
             }
         }

@@ -18,30 +18,30 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
 /**
- * Methods that run already when their class is woven: the JVM goes on with their old code. They are remembered for as
+ * Methods that are running when their class is woven: the JVM continues with their old code. They are remembered as
  * long as they run, so that a statement about a call that one of them still has to make is refused in any scene, and
  * not only in the first.
  */
 final class RunningCalls {
 
-    /** By thread; what a thread that has ended ran is of no interest. */
+    /** By thread; methods of ended threads are irrelevant. */
     private final Map<Thread, List<Old>> running = new WeakHashMap<>();
 
-    /** A method that runs code from before a weaving. */
+    /** A method that runs code from before it was woven. */
     static final class Old {
-        /** Weak, since a class may go while the thread lives on. */
+        /** Weak, because a class may be unloaded while the thread lives on. */
         final WeakReference<Class<?>> type;
 
         final String method;
-        /** Null for another thread's: the JVM gives only the name. */
+        /** Null for another thread: the JVM provides only the name. */
         final @Nullable String descriptor;
         /** From the bottom of the stack. */
         final int place;
-        /** Where it stood when it was first seen, for threads whose frames tell no more. */
+        /** Its position when it was first seen, for threads whose frames provide no more. */
         final int line;
 
         final String called;
-        /** The calls of real code in its code. */
+        /** The real calls in its code. */
         Sites unasked;
 
         @Nullable
@@ -65,17 +65,17 @@ final class RunningCalls {
         }
     }
 
-    /** The code of classes from before a weaving, which is known only while they are woven. */
+    /** The code of classes from before they were woven, which is only available while they are woven. */
     interface Codes {
         byte @Nullable [] of(Class<?> type);
     }
 
     /**
-     * Notes the methods of some classes that run now, on any thread. To be called right before these are woven.
+     * Records the running methods of some classes, on any thread. Must be called immediately before these are woven.
      *
      * @param types the classes
-     * @param fresh the calls that are going to ask in the new code, and do not in the old one
-     * @return those of them that were not known, which are to be {@link #read} once the code from before is known
+     * @param fresh the calls that are woven in the new code, but not in the old one
+     * @return the methods that were not known yet; call {@link #read} on them once the old code is known
      */
     List<Old> note(Collection<Class<?>> types, Sites fresh) {
         List<Old> noted = new ArrayList<>();
@@ -100,7 +100,7 @@ final class RunningCalls {
                     ? CallsAhead.of(code, old.method, old.line)
                     : CallsAhead.of(code, old.method, old.descriptor);
         } catch (RuntimeException e) {
-            // Code that cannot be read is not accused.
+            // Unreadable code is not reported.
             return null;
         }
     }
@@ -137,7 +137,7 @@ final class RunningCalls {
         }
     }
 
-    /** The note of a frame which still runs the code that it ran then. */
+    /** The record of a frame that still runs its old code. */
     private static @Nullable Old find(List<Old> known, Opening.Placed placed) {
         StackFrame frame = placed.frame();
         for (Old old : known) {
@@ -145,7 +145,7 @@ final class RunningCalls {
                     && old.type.get() == frame.getDeclaringClass()
                     && old.method.equals(frame.getMethodName())
                     && frame.getDescriptor().equals(old.descriptor);
-            // Of code that it has replaced, the JVM no longer tells the file.
+            // The JVM drops the file name of replaced code.
             if (same && frame.getFileName() == null) {
                 return old;
             }
@@ -185,17 +185,18 @@ final class RunningCalls {
     }
 
     /**
-     * A call that a method which runs already still has to make, and that would run the real code.
+     * A call that a running method still has to make, and that would run the real code.
      *
-     * @param replaced the method or constructor that is called
+     * @param replaced the called method or constructor
      * @param isOfScene whether another thread belongs to the scene
-     * @return the place, such as {@code at dev.observatory.NightRun.observe(NightRun.java:12)}; null if there is none
+     * @return the place, for example {@code at dev.observatory.NightRun.observe(NightRun.java:12)}; null if there is
+     *     none
      */
     @Nullable
     String toCome(Executable replaced, Opening opening, Predicate<Thread> isOfScene) {
         Sites sites = Sites.of(List.of(replaced));
         List<Old> here = running.get(Thread.currentThread());
-        // Walking the stack and the code takes a thousand times as long as this look at what the code names.
+        // Walking the stack and the code takes a thousand times as long as checking which methods the code refers to.
         if (here != null && anyNames(here, replaced, sites)) {
             for (Opening.Placed each : opening.above()) {
                 Old old = find(here, each);
@@ -236,7 +237,7 @@ final class RunningCalls {
     }
 
     private static @Nullable String toCome(Thread thread, List<Old> known, Executable replaced, Sites sites) {
-        // Asked for as when they were noted: the thread itself may leave out frames at the bottom.
+        // Requested in the same way as when they were recorded: the thread itself may omit frames at the bottom.
         StackTraceElement[] frames = Thread.getAllStackTraces().getOrDefault(thread, new StackTraceElement[0]);
         for (Old old : known) {
             int at = frames.length - old.place;
@@ -259,7 +260,9 @@ final class RunningCalls {
         return null;
     }
 
-    /** What a call in a class names, as the JVM resolves it there: other classes may have methods of the same name. */
+    /**
+     * The method of a call in a class, as the JVM resolves it there: other classes may have methods of the same name.
+     */
     private record Resolved(Executable replaced, Sites sites, Class<?> calling) implements CallsAhead.Meaning {
 
         @Override
@@ -290,7 +293,7 @@ final class RunningCalls {
         }
     }
 
-    /** Told by the class, since the JVM has forgotten the file. */
+    /** Identified by the class, because the JVM has dropped the file name. */
     private static String place(Class<?> type, String method, int line) {
         Class<?> top = type;
         while (top.getEnclosingClass() != null) {

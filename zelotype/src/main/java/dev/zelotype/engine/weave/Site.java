@@ -6,10 +6,10 @@ import java.lang.reflect.Method;
 import org.objectweb.asm.Type;
 
 /**
- * A static method or constructor whose calls are woven where they stand: those of the JDK, whose own code stays as it is,
- * and all constructors.
+ * A static method or constructor whose call sites are woven: those of the JDK, whose own code is not changed, and all
+ * constructors.
  *
- * @param owner the internal name of the class that declares it
+ * @param owner the internal name of the declaring class
  * @param name the method's name, or {@code <init>}
  * @param descriptor the method's descriptor
  */
@@ -26,7 +26,10 @@ record Site(String owner, String name, String descriptor) {
         return name.equals("<init>");
     }
 
-    /** Written out, as is {@link #equals}: those of a record are linked at their first use, which takes milliseconds. */
+    /**
+     * Written by hand, like {@link #equals}: the generated ones of a record are linked at their first use, which takes
+     * milliseconds.
+     */
     @Override
     public int hashCode() {
         return 31 * (31 * owner.hashCode() + name.hashCode()) + descriptor.hashCode();
@@ -40,7 +43,7 @@ record Site(String owner, String name, String descriptor) {
                 && descriptor.equals(site.descriptor);
     }
 
-    /** By which classes that may call it are found: constructors are not inherited, methods are. */
+    /** How classes that may call it are found: constructors are not inherited, methods are. */
     int key() {
         return isConstructor() ? hashCode() : 31 * name.hashCode() + descriptor.hashCode();
     }

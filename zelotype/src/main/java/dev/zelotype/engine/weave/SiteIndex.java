@@ -6,14 +6,14 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.ClassReader;
 
 /**
- * Which classes could hold call sites of a method: read from the constant pools of their class files, once a class.
+ * Which classes may contain call sites of a method: read from the constant pools of their class files, once per class.
  */
 final class SiteIndex {
 
     private static final int METHOD = 10;
     private static final int INTERFACE_METHOD = 11;
 
-    /** The numbers of the methods that a class names; null where its class file is not to be found. */
+    /** The numbers of the methods that a class names; null if its class file is not found. */
     private static final ClassValue<Names> NAMED = new ClassValue<>() {
         @Override
         protected Names computeValue(Class<?> type) {
@@ -30,13 +30,13 @@ final class SiteIndex {
 
     private SiteIndex() {}
 
-    /** Whether a loaded class may call one of some methods; one whose class file is not to be found may. */
+    /** Whether a loaded class may call one of some methods; true if its class file is not found. */
     static boolean mayCall(Class<?> type, Sites sites) {
         Set<Integer> hashes = NAMED.get(type).hashes();
         return hashes == null || sites.anyIn(hashes);
     }
 
-    /** Whether the class of a class file may call one of some methods. */
+    /** Whether the class in a class file may call one of some methods. */
     static boolean mayCall(byte[] code, Sites sites) {
         return sites.anyIn(namesIn(code));
     }

@@ -27,18 +27,18 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Turns the calls of some static methods and constructors in a class into calls that are linked through the gate, method
- * references among them. Everything else stays as it is.
+ * Replaces the calls of some static methods and constructors in a class, including method references, by calls that are
+ * linked through the gate. Everything else is unchanged.
  */
 final class SiteWriter extends ClassVisitor {
 
-    /** What the gate is told of a call, besides the class and the method that it names. */
+    /** The strings passed to the gate about a call, in addition to its class and method. */
     static final String STATIC = "static";
 
     static final String NEW_OBJECT = "new";
     static final String REFERENCE = "reference";
 
-    /** For an object that lies where no compiler of Java puts it. */
+    /** For an object in a position where no Java compiler puts it. */
     private static final int SOMEWHERE = -1;
 
     private static final int INVOKEDYNAMIC_SINCE = Opcodes.V1_7;
@@ -63,7 +63,7 @@ final class SiteWriter extends ClassVisitor {
         return out.toByteArray();
     }
 
-    /** Class files from before frames get some, since the call that is linked needs a newer sort of class file. */
+    /** Adds frames to older class files, because the linked call requires a newer class file version. */
     private static final class OldClassWriter extends ClassWriter {
 
         OldClassWriter() {
@@ -76,7 +76,7 @@ final class SiteWriter extends ClassVisitor {
         }
     }
 
-    /** Notes how many local variables each method has, so that arguments can be put aside behind them. */
+    /** Determines how many local variables each method has, so that arguments can be stored after them. */
     private ClassVisitor localsReader() {
         return new ClassVisitor(Opcodes.ASM9) {
             @Override
@@ -115,10 +115,10 @@ final class SiteWriter extends ClassVisitor {
         return new Handle(H_INVOKESTATIC, gate, Gate.LINK, Gate.LINK_TYPE, false);
     }
 
-    /** An object that the code has begun to make. */
+    /** An object whose constructor has not been called yet. */
     private static final class Begun {
         final String type;
-        /** How often it lies on the stack before its constructor takes it: once more than the code keeps it. */
+        /** How often it is on the stack before its constructor takes it: once more than the code keeps it. */
         int copies = 1;
 
         Begun(String type) {
@@ -186,7 +186,7 @@ final class SiteWriter extends ClassVisitor {
             }
         }
 
-        /** Puts the arguments aside, drops the object that was begun, and asks for one instead. */
+        /** Stores the arguments, drops the new object, and requests another one instead. */
         private void make(String type, String descriptor, int copies) {
             Type[] arguments = Type.getArgumentTypes(descriptor);
             int[] slots = new int[arguments.length];
@@ -239,7 +239,7 @@ final class SiteWriter extends ClassVisitor {
             super.visitInvokeDynamicInsn(name, descriptor, link(), more);
         }
 
-        /** Whether a function object is made of a method reference, of whatever form, to a method that is replaced. */
+        /** Whether a function object is created from a method reference of any form to a replaced method. */
         private boolean isReference(Handle bootstrap, Object[] arguments) {
             return bootstrap.getOwner().equals("java/lang/invoke/LambdaMetafactory")
                     && arguments.length > 2
@@ -248,7 +248,7 @@ final class SiteWriter extends ClassVisitor {
                     && sites.mayMean(handle.getOwner(), handle.getName(), handle.getDesc(), handle.isInterface());
         }
 
-        /** A call that another copy of Zelotype has woven: ours is asked first, and theirs is the real code for us. */
+        /** A call that another copy of Zelotype has woven: ours decides first, and theirs is the real code for us. */
         private void throughOther(String name, String descriptor, Handle bootstrap, Object[] arguments) {
             boolean ours = !bootstrap.getOwner().equals(gate)
                     && !arguments[0].equals(REFERENCE)

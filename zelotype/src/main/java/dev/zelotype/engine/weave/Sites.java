@@ -7,16 +7,15 @@ import java.util.HashSet;
 import java.util.Set;
 
 /**
- * The static methods and constructors whose calls are woven where they stand. A class file may name a class below the
- * one that declares a static method, so calls are found by name and descriptor, and what they mean is known when they
- * are linked. Immutable.
+ * The static methods and constructors whose call sites are woven. A class file may name a subclass of the class that
+ * declares a static method, so calls are found by name and descriptor, and resolved when they are linked. Immutable.
  */
 final class Sites {
 
     static final Sites NONE = new Sites(Set.of(), Set.of());
 
     private final Set<Site> all;
-    /** Names and descriptors of the static methods that classes declare, and not interfaces: only those are inherited. */
+    /** Names and descriptors of static methods of classes, without those of interfaces, which are not inherited. */
     private final Set<String> inherited;
     /** The numbers of {@link Site#key()}. */
     private final Set<Integer> keys = new HashSet<>();
@@ -64,7 +63,7 @@ final class Sites {
         return !Collections.disjoint(all, others.all);
     }
 
-    /** Whether a class that names methods of these numbers may call one of them. */
+    /** Whether a class that names methods with these numbers may call one of them. */
     boolean anyIn(Set<Integer> named) {
         for (Integer key : keys) {
             if (named.contains(key)) {
@@ -74,7 +73,7 @@ final class Sites {
         return false;
     }
 
-    /** Whether the JVM may resolve what a call names to one of them. */
+    /** Whether the JVM may resolve the method of a call to one of them. */
     boolean mayMean(String owner, String name, String descriptor, boolean ofInterface) {
         return !ofInterface && inherited.contains(name + descriptor) || all.contains(new Site(owner, name, descriptor));
     }

@@ -16,8 +16,8 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Lets the tasks of the JDK's pools and timers tell the gate when they are made and when they run, so that work that is
- * handed to another thread can take its scene along. Nothing else of these classes changes.
+ * Makes the tasks of the JDK's pools and timers notify the gate when they are created and run, so that a task runs in
+ * its scene on another thread. Nothing else of these classes is changed.
  */
 final class TaskWriter extends ClassVisitor {
 
@@ -40,14 +40,14 @@ final class TaskWriter extends ClassVisitor {
         this.className = className;
     }
 
-    /** Whether a class of the JDK is to be woven, by its binary name. */
+    /** Whether a class of the JDK must be woven, by its binary name. */
     static boolean has(String className) {
         return CLASSES.contains(className);
     }
 
     static byte[] weave(byte[] code, String gate) {
         ClassReader in = new ClassReader(code);
-        // All methods but a few are copied as they are, and frames stay.
+        // All methods but a few are copied unchanged, and frames remain valid.
         ClassWriter out = new ClassWriter(in, ClassWriter.COMPUTE_MAXS);
         in.accept(new TaskWriter(out, gate, in.getClassName()), 0);
         return out.toByteArray();
@@ -63,7 +63,7 @@ final class TaskWriter extends ClassVisitor {
             case "ForkJoinTask.doExec",
                     "FutureTask.run",
                     "FutureTask.runAndReset",
-                    // Run by executors that know nothing of forks.
+                    // Run by executors that do not know fork/join tasks.
                     "CompletableFuture$AsyncRun.run",
                     "CompletableFuture$AsyncSupply.run",
                     "CompletableFuture$Completion.run" -> new TellsAround(out);
@@ -81,7 +81,7 @@ final class TaskWriter extends ClassVisitor {
         code.visitMethodInsn(INVOKESTATIC, gate, what, Gate.TOLD_TYPE, false);
     }
 
-    /** A constructor: its object is told of once it is complete. */
+    /** A constructor: its object is reported once it is complete. */
     private final class TellsAtItsEnd extends MethodVisitor {
 
         TellsAtItsEnd(MethodVisitor out) {
@@ -97,7 +97,7 @@ final class TaskWriter extends ClassVisitor {
         }
     }
 
-    /** A method that is handed a task. */
+    /** A method that takes a task. */
     private final class TellsAtItsHead extends MethodVisitor {
 
         private final String what;
@@ -116,7 +116,10 @@ final class TaskWriter extends ClassVisitor {
         }
     }
 
-    /** A method without arguments that runs its own object: the task is entered before and left after, whatever happens. */
+    /**
+     * A method without arguments that runs its own object: the task is entered before and left afterwards, whatever
+     * happens.
+     */
     private final class TellsAround extends MethodVisitor {
 
         private final Label begin = new Label();

@@ -9,16 +9,16 @@ import java.lang.reflect.Modifier;
 import org.objectweb.asm.Type;
 
 /**
- * What can be woven, and where. Needs no agent, so that it can be asked where there is none.
+ * What can be woven, and where. Needs no agent, so that it can be used without one.
  */
 public final class Weavable {
 
-    /** The JVM links no call that passes more: a long or double counts twice. */
+    /** The JVM's limit for the arguments of a linked call: a long or double counts twice. */
     private static final int WIDEST = 250;
 
     private Weavable() {}
 
-    /** Whether a method or constructor takes more than calls can pass on that ask. */
+    /** Whether a method or constructor has more parameters than a woven call can pass on. */
     public static boolean isTooWide(Executable executable) {
         int slots = 0;
         for (Class<?> type : executable.getParameterTypes()) {
@@ -28,7 +28,7 @@ public final class Weavable {
     }
 
     /**
-     * Whether calls of a method or constructor can be made to ask: where they stand, for static methods of the JDK and for
+     * Whether calls of a method or constructor can be woven: at the call site, for static methods of the JDK and for
      * constructors; else in the method itself.
      */
     public static boolean calls(Class<?> type, String name, String descriptor) {
@@ -55,7 +55,7 @@ public final class Weavable {
         return false;
     }
 
-    /** Whether a method of a class that is not the JDK's can be made to ask. */
+    /** Whether a method of a class outside the JDK can be woven. */
     public static boolean method(Method method) {
         int without = Modifier.ABSTRACT | Modifier.NATIVE;
         return (method.getModifiers() & without) == 0
@@ -64,7 +64,7 @@ public final class Weavable {
                 && !(method.getName().equals("finalize") && method.getParameterCount() == 0);
     }
 
-    /** Whether calls of a method of the JDK can be woven where they stand; one of them gives its caller away. */
+    /** Whether call sites of a JDK method can be woven; methods that depend on their caller cannot. */
     public static boolean site(Method method) {
         return Modifier.isStatic(method.getModifiers())
                 && !isTooWide(method)

@@ -27,8 +27,8 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
 /**
- * Weaves classes: from then on their methods and constructors ask before they run. A woven class that is not replaced
- * anything of costs one look at a field a call.
+ * Weaves classes: from then on, their methods and constructors ask before they run. If nothing of a woven class is
+ * replaced, a call costs one additional field access.
  */
 public final class Weaver implements ClassFileTransformer, BiFunction<Object, Object[], Object> {
 
@@ -38,23 +38,23 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     private final Decider decider;
     private final Gate gate;
     private final List<WeakReference<WovenMethod>> methods = new ArrayList<>();
-    /** The methods by their numbers; they are kept by their classes, so that a class can go. */
+    /** The methods by number; kept alive by their classes, so that a class can be unloaded. */
     private volatile WeakReference<WovenMethod>[] byId = weak(0);
 
     private final Set<Class<?>> woven = Collections.newSetFromMap(new WeakHashMap<>());
     private final RunningCalls running = new RunningCalls();
     private volatile Sites sites = Sites.NONE;
     private volatile boolean weavesTasks;
-    /** Classes that keep calling the real code, since they could not be changed. */
+    /** Classes that keep calling the real code, because they could not be changed. */
     private final Set<String> unchanged = ConcurrentHashMap.newKeySet();
-    /** While classes are woven whose methods run: their code as it was before. */
+    /** While classes with running methods are woven: their code as it was before. */
     private volatile @Nullable Before before;
 
     private volatile @Nullable Throwable failure;
     private int replacing;
     private boolean doublesLive;
 
-    /** What was woven before a weaving, and the code of the classes that it changes. */
+    /** The state before a weaving, and the code of the classes that it changes. */
     private static final class Before implements RunningCalls.Codes {
         private final Sites sites;
         private final Set<Class<?>> methodsAsked;
@@ -71,7 +71,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
     }
 
-    /** What is known of the woven methods of a class. */
+    /** The information about the woven methods of a class. */
     private static final class Woven {
         private volatile @Nullable Map<String, Integer> ids;
         private final List<WovenMethod> methods = new ArrayList<>();
@@ -95,17 +95,17 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         Linker linker = new Linker(decider, executable -> sites.contains(executable));
         this.gate = Gate.open(instrumentation, this, linker, carrier);
         linker.through(gate);
-        // Loads the classes that are asked about each class that loads, themselves included.
+        // Loads the classes that are used for each loaded class, including themselves.
         isUsers(Weaver.class.getName());
         instrumentation.addTransformer(this, true);
     }
 
     /**
-     * The weaver of this JVM; made at the first use, which may attach an agent.
+     * The weaver of this JVM; created at its first use, which may attach an agent.
      *
      * @param decider decides about calls
-     * @param carrier is handed what happens to tasks of pools and timers ({@link TaskWriter}), and the task
-     * @throws MisuseException if this JVM lets no agent in; the message says what to add
+     * @param carrier receives the events of tasks of pools and timers ({@link TaskWriter}), and the task
+     * @throws MisuseException if this JVM allows no agent; the message says what to add
      */
     public static synchronized Weaver get(Decider decider, BiFunction<Object, Object, Object> carrier) {
         if (only == null) {
@@ -114,24 +114,26 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return only;
     }
 
-    /** Whether an agent is there, so that weaving needs none to be attached first. */
+    /** Whether there is an agent, so that weaving need not attach one first. */
     public static boolean isReady() {
         return Attachment.known() != null;
     }
 
-    /** A scene begins to replace something. */
+    /** Called when a scene starts to replace something. */
     public synchronized void begin() {
         replacing++;
         letAsk();
     }
 
-    /** A scene has put back what it replaced. */
+    /** Called when a scene has ended its replacements. */
     public synchronized void end() {
         replacing--;
         letAsk();
     }
 
-    /** Lets methods ask though no scene replaces anything, for objects that are doubles themselves; or no longer. */
+    /**
+     * Makes methods ask although no scene replaces anything, for objects that are doubles themselves; or ends this.
+     */
     public synchronized void letMethodsAsk(boolean always) {
         doublesLive = always;
         letAsk();
@@ -143,7 +145,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         gate.letTasksCarry(replacing > 0);
     }
 
-    /** Lets tasks of pools and timers report themselves, by weaving some classes of the JDK. */
+    /** Makes tasks of pools and timers report themselves, by weaving some JDK classes. */
     public synchronized void weaveTasks() {
         if (!weavesTasks) {
             weavesTasks = true;
@@ -151,7 +153,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
     }
 
-    /** The classes of tasks that are loaded; others are woven when they load, so a run without pools pays nothing. */
+    /** The loaded classes of tasks; others are woven when they are loaded, so a run without pools has no cost. */
     private List<Class<?>> tasks() {
         List<Class<?>> tasks = new ArrayList<>();
         for (Class<?> type : instrumentation.getAllLoadedClasses()) {
@@ -162,12 +164,12 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return tasks;
     }
 
-    /** Lets us look into a class, whatever its module. */
+    /** Gives us access to a class, whatever its module. */
     public void openToUs(Class<?> type) {
         Gate.openToUs(instrumentation, type);
     }
 
-    /** Weaves the methods of a class and of those of its superclasses that do not belong to the JDK, unless done before. */
+    /** Weaves the methods of a class and of its superclasses outside the JDK, unless done before. */
     public synchronized void weave(Class<?> type) {
         List<Class<?>> fresh = new ArrayList<>();
         for (Class<?> c = type; c != null && !CodeOwner.isOfJdk(c); c = c.getSuperclass()) {
@@ -191,9 +193,9 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     }
 
     /**
-     * Weaves the calls of static methods and constructors in all classes that are not the JDK's, now and as they load.
+     * Weaves the calls of static methods and constructors in all classes outside the JDK, now and as they are loaded.
      *
-     * @param tasksToo whether to {@link #weaveTasks} in the same go, which is cheaper than one after the other
+     * @param tasksToo whether to {@link #weaveTasks} as well, which is cheaper together
      */
     public synchronized void weaveSites(Collection<? extends Executable> executables, boolean tasksToo) {
         List<Executable> missing = new ArrayList<>();
@@ -207,7 +209,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         }
         Sites fresh = Sites.of(missing);
         Before so = new Before(sites, Set.copyOf(woven));
-        // From here on classes that load are woven; those that are there follow.
+        // From here on, classes are woven as they are loaded; the loaded ones follow.
         sites = sites.and(fresh);
         List<Class<?>> callers = new ArrayList<>();
         for (Class<?> type : instrumentation.getAllLoadedClasses()) {
@@ -224,10 +226,10 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     }
 
     /**
-     * Changes some classes, and remembers those of their methods that go on in the code from before.
+     * Changes some classes, and records those of their methods that continue with the old code.
      *
-     * @param fresh the calls that ask from now on; none if it is the methods of the classes themselves that do
-     * @param all the classes, and others that are woven with them
+     * @param fresh the calls that are woven from now on; none if the methods of the classes themselves are
+     * @param all the classes to weave, and others that are woven with them
      */
     private void change(Before so, Collection<Class<?>> types, Sites fresh, List<Class<?>> all) {
         List<RunningCalls.Old> noted = running.note(types, fresh);
@@ -245,10 +247,10 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     }
 
     /**
-     * A call of a method or constructor that the test or its subject will make in a method that runs already, which the
-     * JVM does not change any more.
+     * A call of a method or constructor that the test or its subject will make in a running method, which the JVM no
+     * longer changes.
      *
-     * @param opening where the scene was opened
+     * @param opening the stack on which the scene was opened
      * @param isOfScene whether another thread belongs to the scene
      * @return the place of that call; null if there is none
      */
@@ -257,8 +259,8 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     }
 
     /**
-     * All together, because each time stops the JVM for as long as it takes to look at all of its classes. If one of them
-     * cannot be changed, by halves, which finds it in few steps.
+     * All together, because each time stops the JVM while it examines all of its classes. If one of them cannot be
+     * changed, by halves, which finds it in few steps.
      */
     private void retransformSites(List<Class<?>> callers) {
         if (callers.isEmpty()) {
@@ -274,7 +276,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             } else if (!(e instanceof InternalError)) {
                 unchanged.add(callers.get(0).getName());
             }
-            // Of a single class an internal error means that its static initialiser has failed: it runs no code.
+            // For a single class, an internal error means that its static initializer has failed: it runs no code.
         }
     }
 
@@ -292,12 +294,12 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return !CodeOwner.isOfTestLibrary(className) && !CodeOwner.isOurs(className);
     }
 
-    /** The classes whose calls were to be woven, and could not be. */
+    /** The classes whose calls could not be woven. */
     public Set<String> unchanged() {
         return unchanged;
     }
 
-    /** Gives all woven classes their original code back. */
+    /** Restores the original code of all woven classes. */
     public static synchronized void restoreAll() {
         if (only != null) {
             only.restore();
@@ -405,7 +407,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
         return calls ? SiteWriter.weave(changed == null ? code : changed, gate.name(), asked) : changed;
     }
 
-    /** Called by the heads of woven methods: the number of a method, and the object and arguments. */
+    /** Called by woven methods with the number of the method, the object and the arguments. */
     @Override
     public @Nullable Object apply(Object number, Object[] packed) {
         WovenMethod method = byId[(Integer) number].get();

@@ -6,13 +6,13 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
 /**
- * A method or constructor that asks before it runs, or a call of one that does.
+ * A woven method or constructor, or a woven call.
  *
  * @param executable the method or constructor itself, as the JVM resolves the call
  * @param name its name in the class file
  * @param descriptor its descriptor in the class file
- * @param calling the class in which the call stands; null if the method itself asks
- * @param callingMethod class and name of the method in which the call stands; null if that is not known
+ * @param calling the class with the call; null if the method itself is woven
+ * @param callingMethod class and name of the calling method; null if unknown
  */
 public record WovenMethod(
         Executable executable,
@@ -21,12 +21,12 @@ public record WovenMethod(
         @Nullable Class<?> calling,
         @Nullable String callingMethod) {
 
-    /** A method that asks itself. */
+    /** A woven method. */
     static WovenMethod itself(Method method) {
         return new WovenMethod(method, method.getName(), Type.getMethodDescriptor(method), null, null);
     }
 
-    /** A call that asks where it stands. */
+    /** A woven call site. */
     static WovenMethod atSite(Executable executable, Class<?> calling, @Nullable String callingMethod) {
         String name = executable instanceof Method ? executable.getName() : "<init>";
         String where = callingMethod == null ? null : calling.getName() + "." + callingMethod;

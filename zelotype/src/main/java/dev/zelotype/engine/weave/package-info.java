@@ -1,5 +1,5 @@
 /**
- * Inside the engine: calls that no double can receive (static, final, constructors) are led past it as well.
+ * Engine internals: calls that cannot reach a double (static, final, constructors) are redirected to one.
  */
 @NullMarked
 package dev.zelotype.engine.weave;

@@ -3,22 +3,22 @@ package dev.zelotype.engine.decide.facts;
 import dev.zelotype.error.MisuseException;
 
 /**
- * How often a call must happen.
+ * The required number of calls.
  *
- * @param min the least number
- * @param max the greatest number
+ * @param min the minimum
+ * @param max the maximum
  */
 public record Count(int min, int max) {
 
     public static final Count ONCE = exactly(1);
-    /** For statements that ask for nothing. */
+    /** For statements that require nothing. */
     public static final Count ANY = new Count(0, Integer.MAX_VALUE);
 
     public static Count exactly(int times) {
         return of(times, times);
     }
 
-    /** So many calls, both ends included; {@link Integer#MAX_VALUE} means any number. */
+    /** A number of calls, both limits included; {@link Integer#MAX_VALUE} means any number. */
     public static Count of(int min, int max) {
         if (min == 0 && max == Integer.MAX_VALUE) {
             throw new MisuseException(
@@ -34,7 +34,7 @@ public record Count(int min, int max) {
         return new Count(min, max);
     }
 
-    /** Whether one call more would be one too many. */
+    /** Whether another call would be one too many. */
     public boolean isExact() {
         return min == max;
     }
@@ -43,7 +43,7 @@ public record Count(int min, int max) {
         return min <= calls && calls <= max;
     }
 
-    /** The count as part of a sentence, such as {@code exactly 1 call}. */
+    /** The count as part of a sentence, for example {@code exactly 1 call}. */
     public String text() {
         if (max == 0) {
             return "no call";
@@ -61,7 +61,7 @@ public record Count(int min, int max) {
         return number == 1 ? "1 call" : number + " calls";
     }
 
-    /** What happened instead, such as {@code there were 2}. */
+    /** The actual number, for example {@code there were 2}. */
     public static String happened(long number) {
         return number == 0 ? "there was none" : number == 1 ? "there was 1" : "there were " + number;
     }

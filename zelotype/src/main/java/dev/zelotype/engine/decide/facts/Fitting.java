@@ -5,7 +5,7 @@ import java.lang.invoke.MethodType;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Whether a value can be what a method returns.
+ * Whether a method can return a value.
  */
 public final class Fitting {
 

@@ -11,9 +11,8 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Classes that were initialised while something was replaced, and so keep what a test supposes in their static fields
- * for all tests that follow. They are named in the scene in which it happened, and with the next failure of another
- * one.
+ * Classes that were initialized while something was replaced, so that their static fields may keep what a test supposed
+ * for all following tests. They are named in the scene where it happened, and in the next failure of another one.
  */
 public final class Initialised {
 
@@ -40,12 +39,12 @@ public final class Initialised {
         }
     }
 
-    /** The classes that were initialised in this scene. */
+    /** The classes that were initialized in this scene. */
     public synchronized List<String> here() {
         return List.copyOf(here);
     }
 
-    /** Those of this scene, and of others since a failure last told them. */
+    /** Those of this scene, and those of others that no failure has reported yet. */
     public List<String> all() {
         synchronized (NOTED) {
             List<String> all = new ArrayList<>(here().isEmpty() ? NOTED : here());

@@ -3,21 +3,21 @@ package dev.zelotype.engine.decide.facts;
 import dev.zelotype.doubles.Kind;
 
 /**
- * What tells one kind of doubles from another.
+ * The differences between the kinds of doubles.
  *
- * @param unsaid what becomes of a call that no statement covers
- * @param canBeSupposed whether a double of this kind can be told what it answers
- * @param takesExpectations whether it can be told beforehand what it will be asked
+ * @param unsaid the treatment of a call that no statement covers
+ * @param canBeSupposed whether answers can be set for this kind
+ * @param takesExpectations whether calls can be expected for this kind
  */
 public record KindRule(Unsaid unsaid, boolean canBeSupposed, boolean takesExpectations) {
 
-    /** What becomes of a call that no statement covers. */
+    /** The treatment of a call that no statement covers. */
     public enum Unsaid {
-        /** It is answered with an empty value. */
+        /** It returns an empty value. */
         EMPTY,
         /** It fails. */
         REFUSED,
-        /** The double's own code runs; where there is none, the call fails. */
+        /** The double's own code runs; if there is none, the call fails. */
         OWN_CODE
     }
 

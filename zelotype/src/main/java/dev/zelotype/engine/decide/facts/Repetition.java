@@ -6,12 +6,12 @@ import dev.zelotype.engine.pattern.rule.Equality;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Whether the same question is asked again and again from the same line: most likely by a loop that goes on until the
- * answer changes, which an empty value never does.
+ * Detects that the same query is repeated endlessly from the same line, most likely by a loop that waits for another
+ * answer, which an empty value never is.
  */
 public final class Repetition {
 
-    /** Looked at each so many questions, since a look takes longer than a call. */
+    /** Checked once per so many queries, because a check takes longer than a call. */
     public static final int LOOKED_AT_EACH = 100_000;
 
     private static final int MOST_LOOKS = 10;
@@ -20,7 +20,7 @@ public final class Repetition {
     private String line = "";
     private Object @Nullable [] arguments;
 
-    /** Takes a look; true if the same was found more than a million questions long. */
+    /** Checks; returns true if the same was found for more than a million queries. */
     public synchronized boolean goesOn(Call call, boolean asksItself) {
         String now = Lines.at(Lines.caller(asksItself));
         Object[] before = arguments;

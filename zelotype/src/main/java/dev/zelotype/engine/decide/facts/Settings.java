@@ -5,37 +5,37 @@ import dev.zelotype.doubles.Severity;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a scene behaves, as all its floors read it. It is passed whole, so that a new setting is added here, where users
- * set it ({@code SceneSettings}), and where it counts.
+ * The settings of a scene, for all of its layers. They are passed as a whole, so a new setting is added only here,
+ * where users set it ({@code SceneSettings}), and where it is used.
  */
 public interface Settings {
 
-    /** For how many calls the line is noted that they were made at, unless asked otherwise. */
+    /** The default number of calls whose line is recorded. */
     int LINES_KEPT = 1000;
 
     /**
-     * What becomes of suppositions that no call needed.
+     * Returns the severity of suppositions that no call used.
      *
      * @return the severity
      */
     Severity unusedSuppositions();
 
     /**
-     * For how many calls to note the line they were made at, which costs far more than the call itself.
+     * For how many calls to record their line, which costs far more than the call itself.
      *
      * @return the number
      */
     int linesOfCalls();
 
     /**
-     * Whether work that is handed to a pool, a timer or a future sees what the scene replaces.
+     * Tells whether replacements apply to tasks that are passed to a pool, a timer or a future.
      *
-     * @return true unless it was said otherwise
+     * @return true by default
      */
     boolean tasksFollow();
 
     /**
-     * What gives the empty values of some types.
+     * Provides the empty values of some types.
      *
      * @return the setting; null if it was not set
      */
@@ -47,7 +47,7 @@ public interface Settings {
         return new Unchecked(linesOfCalls);
     }
 
-    /** Of a scene that does not check which suppositions were used. */
+    /** For a scene that does not check which suppositions were used. */
     record Unchecked(int linesOfCalls) implements Settings {
 
         @Override

@@ -9,7 +9,7 @@ import java.util.List;
 
 /**
  * Calls of doubles whose scene was closed before: such a double was kept, perhaps in a static field, and is called
- * instead of what the next test gives. They are told with the next failure, as they may be its cause.
+ * instead of the next test's double. They are reported with the next failure, because they may be its cause.
  */
 public final class Strays {
 
@@ -29,7 +29,7 @@ public final class Strays {
                 Lines.at(Lines.caller())));
     }
 
-    /** What was noted since the last call. */
+    /** The calls recorded since the last report. */
     public static synchronized List<String> take() {
         List<String> taken = new ArrayList<>(NOTED);
         if (more > 0) {

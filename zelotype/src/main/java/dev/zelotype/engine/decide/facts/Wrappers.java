@@ -14,9 +14,9 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a spy is made of that wraps a real object whose own class can be neither woven nor extended: the nearest
- * superclass that can be, and the interfaces. It must fit wherever a test can write the object's type, so an object
- * with a type that a test can name and that cannot be extended is refused.
+ * The types of a spy that wraps a real object whose class can be neither woven nor extended: the nearest superclass
+ * that can be extended, and the interfaces. The spy must be usable wherever a test can use the object's type, so an
+ * object is refused if a test can name its type but the type cannot be extended.
  */
 public final class Wrappers {
 
@@ -42,7 +42,7 @@ public final class Wrappers {
         Class<?> extended = parent;
         interfaces.removeIf(each -> each.isAssignableFrom(extended));
         if (interfaces.size() > 1) {
-            // No subject asks for it.
+            // No subject requests it.
             interfaces.remove(Serializable.class);
         }
         List<Class<?>> all = new ArrayList<>();
@@ -56,7 +56,7 @@ public final class Wrappers {
         return DoubleClass.of(all.get(0), all);
     }
 
-    /** Interfaces that a test can implement; of one that it cannot, those that it extends. */
+    /** Interfaces that a test can implement; an interface that it cannot is replaced by those that it extends. */
     private static void collect(Class<?> each, Set<Class<?>> interfaces, Class<?> type) {
         if (isOpen(each)) {
             interfaces.add(each);

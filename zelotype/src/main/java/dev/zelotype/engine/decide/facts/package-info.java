@@ -1,5 +1,5 @@
 /**
- * What is known without any double: counts, what kinds of doubles do, which value fits which type.
+ * Data that is independent of doubles: counts, behavior of kinds, types of values.
  */
 @NullMarked
 package dev.zelotype.engine.decide.facts;

@@ -4,12 +4,12 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Opcodes;
 
 /**
- * The JVM's instructions that compute numbers from numbers, and those that compare.
+ * The JVM's arithmetic and comparison instructions.
  */
 public final class Arithmetic {
 
     private static final Class<?>[] KINDS = {int.class, long.class, float.class, double.class};
-    /** What the conversions from {@code I2L} to {@code I2S} give, in the order of their opcodes. */
+    /** The result types of the conversions from {@code I2L} to {@code I2S}, in the order of their opcodes. */
     private static final Class<?>[] CONVERTED = {
         long.class, float.class, double.class,
         int.class, float.class, double.class,
@@ -89,7 +89,7 @@ public final class Arithmetic {
         };
     }
 
-    /** Floats are computed as such, since a double in between would round twice. */
+    /** Floats are computed as floats, because an intermediate double would round twice. */
     private static double floating(int operation, double a, double b, boolean single) {
         return switch (operation) {
             case 0 -> single ? (float) a + (float) b : a + b;
@@ -131,7 +131,7 @@ public final class Arithmetic {
         return a < b ? -1 : a > b ? 1 : 0;
     }
 
-    /** Whether a jump that looks at one value is taken. */
+    /** Whether a jump that tests one value is taken. */
     public static boolean jumps(int opcode, @Nullable Object value) {
         return switch (opcode) {
             case Opcodes.IFNULL -> value == null;

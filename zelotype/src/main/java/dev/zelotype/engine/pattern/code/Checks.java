@@ -21,8 +21,8 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Whether the code of a test calls anything that looks like a check, by its name: of a test library, or a helper of the
- * test's own.
+ * Whether the code of a test calls anything that looks like a check, judged by names: of a test library, or of the
+ * test's own helpers.
  */
 public final class Checks {
 
@@ -41,13 +41,13 @@ public final class Checks {
 
     private Checks() {}
 
-    /** False only if it is known to call none; a class without a class file may do anything. */
+    /** False only if it certainly calls none; a class without a class file may do anything. */
     public static boolean areIn(Class<?> owner, String method) {
         Map<String, Set<String>> calls = CALLS.get(owner);
         return calls.get(method) == null || expectsFailure(owner, method) || looks(calls, method);
     }
 
-    /** By method, the names of what it calls; those of the class itself behind {@code this}. */
+    /** By method, the names of the methods that it calls; those of the class itself after {@code this}. */
     private static Map<String, Set<String>> calls(Class<?> owner) {
         Map<String, Set<String>> calls = new HashMap<>();
         byte[] code = ClassFile.of(owner);
@@ -72,7 +72,7 @@ public final class Checks {
         return calls;
     }
 
-    /** Follows the methods of the class itself. */
+    /** Follows calls of methods of the class itself. */
     private static boolean looks(Map<String, Set<String>> calls, String method) {
         Deque<String> open = new ArrayDeque<>(Set.of(method));
         Set<String> seen = new HashSet<>(open);
@@ -108,7 +108,7 @@ public final class Checks {
         try {
             return said.trySetAccessible() && Objects.deepEquals(said.invoke(annotation), said.getDefaultValue());
         } catch (ReflectiveOperationException e) {
-            // What cannot be read may expect something.
+            // Unreadable code may contain checks.
             return false;
         }
     }
@@ -126,16 +126,16 @@ public final class Checks {
 
         private void add(String owner, String name) {
             String type = owner.replace('/', '.');
-            // Of Zelotype's own methods only the verbs count: an answer may be given by a stage whose name says
-            // "expected".
-            // The JDK checks nothing for a test, and the compiler calls Objects.requireNonNull by itself.
+            // Of Zelotype's own methods only the verbs count: an answer may be set by a stage whose name contains
+            // "expected". The JDK checks nothing for a test, and the compiler itself generates calls of
+            // Objects.requireNonNull.
             boolean isThrown = name.equals("<init>") && (type.endsWith("Error") || type.endsWith("Exception"));
             if (isThrown) {
                 found.add("throw");
             } else if (CodeOwner.isOfJdk(type) || CodeOwner.isOurs(type) && !owner.equals(VERBS)) {
                 return;
             }
-            // The class around a helper tells nothing of it: a test may be called DomeChecks.
+            // The class around a helper shows nothing: a test may be called DomeChecks.
             String simple = owner.substring(Math.max(owner.lastIndexOf('/'), owner.lastIndexOf('$')) + 1);
             found.add((owner.equals(self) ? "this" : simple) + "." + name);
         }

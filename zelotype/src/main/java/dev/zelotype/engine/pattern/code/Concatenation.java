@@ -1,7 +1,7 @@
 package dev.zelotype.engine.pattern.code;
 
 /**
- * Text put together as the compiler says it in a recipe.
+ * String concatenation with the compiler's recipe.
  */
 public final class Concatenation {
 
@@ -11,7 +11,7 @@ public final class Concatenation {
     private Concatenation() {}
 
     /**
-     * Puts a text together.
+     * Concatenates a string.
      *
      * @param recipe the text with marks for its arguments
      * @param constants the recipe itself, then the constants

@@ -51,8 +51,8 @@ import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
 /**
- * Which real code a pattern may run for the value of an argument: that of the test itself, and that of the JDK which is
- * known to change nothing. Reading a pattern must leave the test's objects as they are, so what is not known is refused.
+ * The real code that a pattern may run to compute an argument: that of the test itself, and code of the JDK that is
+ * known to have no side effects. Reading a pattern must not change the test's objects, so unknown code is refused.
  */
 public final class Harmless {
 
@@ -86,7 +86,7 @@ public final class Harmless {
             HexFormat.class,
             Comparator.class);
 
-    /** Types of the JDK whose objects hold something that can be looked at. */
+    /** Types of the JDK whose objects have content that can be read. */
     private static final List<Class<?>> HOLDERS = List.of(
             CharSequence.class,
             Number.class,
@@ -102,7 +102,7 @@ public final class Harmless {
             Reference.class,
             Throwable.class);
 
-    /** The first words of methods that look at what such an object holds. */
+    /** The first words of methods that read the content of such an object. */
     private static final Set<String> LOOKS = Set.of(
             "after",
             "array",
@@ -172,7 +172,7 @@ public final class Harmless {
             "to",
             "values");
 
-    /** Classes of the JDK whose static methods make or compute values, or look at the system. */
+    /** Classes of the JDK whose static methods compute values or query the system. */
     private static final Set<Class<?>> FACTORIES = Set.of(
             Objects.class,
             Math.class,
@@ -192,7 +192,7 @@ public final class Harmless {
             TimeUnit.class,
             CharSequence.class);
 
-    /** Of other classes: the first words of static methods that do. */
+    /** For other classes: the first words of static methods that do so. */
     private static final Map<Class<?>, Set<String>> SOME_STATIC = Map.of(
             Arrays.class,
                     Set.of("as", "binary", "compare", "copy", "deep", "equals", "hash", "mismatch", "stream", "to"),
@@ -222,7 +222,7 @@ public final class Harmless {
     private Harmless() {}
 
     /**
-     * Whether calling a method of an object can be taken for looking at a value.
+     * Whether a method call on an object can be considered as reading a value.
      *
      * @param owner the class that contains the pattern
      * @param made whether the pattern itself has created the object, so that the change is not visible elsewhere
@@ -272,7 +272,7 @@ public final class Harmless {
                 && !(target instanceof Matcher && method.equals("lookingAt"));
     }
 
-    /** Whether running a static method of the JDK changes nothing; those of others are the test's own affair. */
+    /** Whether a static method of the JDK has no side effects; those of other code are the test's responsibility. */
     public static boolean onlyLooks(Class<?> type, String method) {
         if (!CodeOwner.isOfJdk(type)) {
             return true;
@@ -290,7 +290,7 @@ public final class Harmless {
                 || method.equals("valueOf");
     }
 
-    /** Whether an object is new and shared with nothing else, given the method of the JDK that returned it. */
+    /** Whether an object is new and shared with nothing else, given the JDK method that returned it. */
     public static boolean makesNew(@Nullable Object from, boolean made, String method, @Nullable Object given) {
         if (given == null || given == from || !CodeOwner.isOfJdk(given.getClass())) {
             return false;
@@ -300,7 +300,7 @@ public final class Harmless {
                 : given instanceof Spliterator || given instanceof Matcher && method.equals("matcher");
     }
 
-    /** Whether an object that was made of some arguments can change without changing these. */
+    /** Whether an object that was made from some arguments can change without changing these. */
     public static boolean standsAlone(Object made, Object[] arguments, Set<Object> madeHere) {
         boolean copies = made instanceof Collection || made instanceof Map || made instanceof CharSequence;
         for (Object each : arguments) {
@@ -326,7 +326,7 @@ public final class Harmless {
         return false;
     }
 
-    /** Whether a class is the one that contains the pattern, one around it, or a lambda of it. */
+    /** Whether a class is the one that contains the pattern, an enclosing one, or a lambda of it. */
     private static boolean isOwn(Class<?> owner, Class<?> type) {
         if (type.isHidden()) {
             return type.getNestHost() == owner.getNestHost();

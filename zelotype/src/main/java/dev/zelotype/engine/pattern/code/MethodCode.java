@@ -9,7 +9,7 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * The instructions of one method, each with what it works on, for a reader that goes through them one by one.
+ * The instructions of one method with their operands, for an interpreter.
  */
 public final class MethodCode extends MethodVisitor {
 
@@ -24,17 +24,20 @@ public final class MethodCode extends MethodVisitor {
     /**
      * One instruction.
      *
-     * @param opcode the JVM's number for it
+     * @param opcode its opcode
      * @param number a local variable, a small constant, a number of dimensions or an element type
      * @param operand a constant, a type's internal name, a member, a label, a switch, or null
      */
     public record Instruction(
             int opcode, int number, @Nullable Object operand) {}
 
-    /** A field or method that an instruction names. */
+    /** A field or method in an instruction. */
     public record Member(String owner, String name, String descriptor, boolean ofInterface) {
 
-        /** Written out, as is {@link #equals}: those of a record are linked at their first use, which takes milliseconds. */
+        /**
+         * Written by hand, like {@link #equals}: the generated ones of a record are linked at their first use, which
+         * takes milliseconds.
+         */
         @Override
         public int hashCode() {
             return 31 * (31 * owner.hashCode() + name.hashCode()) + descriptor.hashCode();
@@ -50,10 +53,10 @@ public final class MethodCode extends MethodVisitor {
         }
     }
 
-    /** A call whose target a bootstrap method finds. */
+    /** A call whose target is determined by a bootstrap method. */
     public record Dynamic(String name, String descriptor, Handle bootstrap, Object[] arguments) {}
 
-    /** Where a switch goes on for each key. */
+    /** The target of a switch for each key. */
     public record Switch(int[] keys, Label[] labels, Label otherwise) {
 
         public Label target(int key) {

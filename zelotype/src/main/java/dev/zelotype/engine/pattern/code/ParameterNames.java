@@ -12,7 +12,7 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * The names that a lambda's parameters have in its source, read from the debugging tables of its class file.
+ * The names of a lambda's parameters in its source, read from the debugging tables of its class file.
  */
 public final class ParameterNames {
 
@@ -23,7 +23,7 @@ public final class ParameterNames {
         for (int i = 0; i < count; i++) {
             names[i] = "parameter " + (i + 1);
         }
-        // The names only make a message friendlier; without the class file it counts the parameters.
+        // The names only make messages friendlier; without the class file, parameters are numbered.
         if (!ClassFile.visit(owner, reader(method, descriptor, captured, names), ClassReader.SKIP_FRAMES)) {
             byte[] code = CodeOfLoaded.of(owner);
             if (code != null) {
@@ -57,7 +57,7 @@ public final class ParameterNames {
         };
     }
 
-    /** The local variables that hold the parameters after the captured ones. */
+    /** The local variables of the parameters after the captured ones. */
     private static int[] slots(String descriptor, int skipped, int access, int count) {
         Type[] types = Type.getArgumentTypes(descriptor);
         int[] slots = new int[count];

@@ -22,8 +22,8 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Runs the real code that gives a pattern its values: helpers of the test, static methods, constructors, and what the JDK's
- * containers hold. It does what the class whose code is read may do itself.
+ * Runs the real code that computes values for a pattern: helpers of the test, static methods, constructors, and reading
+ * the JDK's containers. It has the access rights of the class whose code is interpreted.
  */
 public final class RealCode {
 
@@ -33,7 +33,7 @@ public final class RealCode {
         this.owner = owner;
     }
 
-    /** A class that the code refers to; it is not initialised. */
+    /** A class that the code refers to, without initializing it. */
     public Class<?> type(String internalName) {
         return type(Type.getObjectType(internalName));
     }
@@ -142,7 +142,7 @@ public final class RealCode {
         return field.get(target);
     }
 
-    /** Whether a method or field is in no source, but was added by the compiler or another tool. */
+    /** Whether a method or field was added by the compiler or another tool. */
     public boolean isOfCompiler(MethodCode.Member member) throws ReflectiveOperationException {
         return member.descriptor().startsWith("(")
                 ? method(member, true).isSynthetic()
@@ -160,7 +160,7 @@ public final class RealCode {
         return type.getField(name);
     }
 
-    /** The method that a call means: declared by the type that the code names or by one above it. */
+    /** The method that a call resolves to: declared by the named type or a supertype. */
     public Method method(MethodCode.Member member, boolean isStatic) throws NoSuchMethodException {
         Class<?> type = type(member.owner());
         Class<?>[] parameters = parameterTypes(member.descriptor());
@@ -176,7 +176,7 @@ public final class RealCode {
                 return method;
             }
         }
-        // What an interface does not declare itself, it has of Object.
+        // Methods that an interface does not declare come from Object.
         return Object.class.getMethod(member.name(), parameters);
     }
 
@@ -188,7 +188,7 @@ public final class RealCode {
                 return exact;
             }
         } catch (NoSuchMethodException e) {
-            // Looked for further up.
+            // Searched in supertypes.
         }
         return null;
     }
@@ -197,7 +197,7 @@ public final class RealCode {
         try {
             member.setAccessible(true);
         } catch (InaccessibleObjectException e) {
-            // Public members of exported packages work as they are; for others the call says what is closed.
+            // Public members of exported packages work anyway; for others the call reports what is inaccessible.
         }
     }
 
@@ -206,7 +206,7 @@ public final class RealCode {
         return MethodHandles.privateLookupIn(owner, MethodHandles.lookup());
     }
 
-    /** The value of a constant that is computed when it is first needed. */
+    /** The value of a constant that is computed at its first use. */
     Object constant(ConstantDynamic constant) throws Throwable {
         Object[] more = new Object[constant.getBootstrapMethodArgumentCount()];
         for (int i = 0; i < more.length; i++) {
@@ -217,7 +217,7 @@ public final class RealCode {
                 bootstrapArguments(constant.getName(), type(Type.getType(constant.getDescriptor())), more));
     }
 
-    /** Runs a call whose target a bootstrap method finds. */
+    /** Runs a call whose target is determined by a bootstrap method. */
     @Nullable
     public Object dynamic(MethodCode.Dynamic recipe, Object[] arguments) throws Throwable {
         Object[] more = new Object[recipe.arguments().length];
@@ -230,8 +230,8 @@ public final class RealCode {
     }
 
     /**
-     * A lambda that the pattern makes and that real code may run. The JDK makes lambdas only for the module that they stand
-     * in, so this one is a proxy.
+     * A lambda that the pattern creates and that real code may run. The JDK only creates lambdas for the module that
+     * contains them, so this one is a proxy.
      */
     public Object lambda(MethodCode.Dynamic recipe, Object[] captured) throws Throwable {
         MethodHandle body = handle((Handle) recipe.arguments()[1]);
@@ -249,7 +249,7 @@ public final class RealCode {
         return all;
     }
 
-    /** A constant of the class file as the object that the code sees. */
+    /** A constant of the class file as an object. */
     public Object literal(Object constant) throws Throwable {
         if (constant instanceof Type type) {
             return type.getSort() == Type.METHOD ? handleType(type.getDescriptor()) : type(type);

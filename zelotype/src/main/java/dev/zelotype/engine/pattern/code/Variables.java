@@ -14,14 +14,14 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * The variables that code at the end of a method may name, with their types as source: local ones as far as the class file
- * tells, and fields.
+ * The variables in scope at the end of a method, with their types as source: local ones as far as the class file has
+ * them, and fields.
  */
 public final class Variables {
 
     private Variables() {}
 
-    /** The variables by their names; of several that have the same name the nearest. */
+    /** The variables by name; the nearest of several with the same name. */
     public static Map<String, String> of(Class<?> owner, String method) {
         Map<String, String> found = new LinkedHashMap<>();
         locals(owner, method, found);

@@ -1,5 +1,5 @@
 /**
- * The code of lambdas: its instructions, the real code that it calls, and what of that may be run.
+ * The code of lambdas: its instructions, the real code that it calls, and which of that may be run.
  */
 @NullMarked
 package dev.zelotype.engine.pattern.code;

@@ -4,14 +4,14 @@ import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a pattern says about one argument.
+ * The condition of a pattern on one argument.
  */
 public interface ArgumentRule {
 
     /** Whether an argument is covered; {@code free} receives the values of the free parameters. */
     boolean covers(@Nullable Object argument, Object[] free);
 
-    /** Whether another rule says the same of an argument. */
+    /** Whether another rule has the same condition. */
     boolean means(ArgumentRule other);
 
     /**
@@ -19,11 +19,12 @@ public interface ArgumentRule {
      *
      * @param parameter the parameter's number
      * @param type the parameter's type
-     * @param passedAs the type of the argument: the same, or the box of the primitive type that it is widened to
+     * @param passedAs the type of the argument: the same, or the wrapper class of the primitive type that it is widened
+     *     to
      */
     record Free(int parameter, Class<?> type, Class<?> passedAs) implements ArgumentRule {
 
-        /** Marks a parameter without an argument so far; a parameter used twice must have equal arguments. */
+        /** Marks a parameter without an argument so far; a parameter that is used twice must have equal arguments. */
         static final Object OPEN = new Object();
 
         @Override
@@ -31,13 +32,13 @@ public interface ArgumentRule {
             return equals(other);
         }
 
-        /** Whether every value that a parameter of a method can have is covered. */
+        /** Whether every possible value of a method's parameter is covered. */
         boolean coversAll(Class<?> declared) {
             return type == passedAs
                     && type.isAssignableFrom(declared.isPrimitive() ? Widening.boxOf(declared) : declared);
         }
 
-        /** A value of the parameter as it is passed. */
+        /** A value of the parameter, converted for the call. */
         @Nullable
         Object passed(@Nullable Object value) {
             return value == null || !isWidened() ? value : Widening.convert(value, passedAs);
@@ -68,7 +69,7 @@ public interface ArgumentRule {
         }
     }
 
-    /** A free parameter that has been given a value, which the argument must equal in the argument's own type. */
+    /** A free parameter with a fixed value, which the argument must equal in the argument's own type. */
     record Bound(Free free, @Nullable Object value) implements ArgumentRule {
 
         @Override
@@ -100,7 +101,7 @@ public interface ArgumentRule {
         }
     }
 
-    /** The continuation of a suspending call of Kotlin: any, since the compiler adds it. */
+    /** The continuation of a suspending Kotlin call: any, because the compiler adds it. */
     record Passed() implements ArgumentRule {
 
         @Override
@@ -114,7 +115,7 @@ public interface ArgumentRule {
         }
     }
 
-    /** A rule for each element of an array, as the compiler makes one of variable arguments. */
+    /** A rule for each element of an array, as the compiler creates one for variable arguments. */
     record Elements(ArgumentRule[] rules) implements ArgumentRule {
 
         @Override

@@ -12,8 +12,8 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Which calls a method reference or a lambda means: a method of a double, a rule for each argument, and conditions on
- * the free parameters. Immutable; narrowing gives a new pattern.
+ * The calls that a method reference or a lambda describes: a method of a double, a rule for each argument, and
+ * conditions on the free parameters. Immutable; narrowing returns a new pattern.
  */
 public final class CallPattern {
 
@@ -29,8 +29,8 @@ public final class CallPattern {
     /**
      * A condition on the free parameters.
      *
-     * @param description how messages call it
-     * @param test what decides
+     * @param description its name in messages
+     * @param test the condition
      */
     public record Condition(@Nullable String description, Predicate<Object[]> test) {
 
@@ -100,14 +100,13 @@ public final class CallPattern {
         return pinned;
     }
 
-    /** The pattern of a chain's next call, on the double that this one gives. */
+    /** The pattern of a chain's next call, on the double that this one returns. */
     public CallPattern next(Participant resolved, DoubledMethod itsMethod, ArgumentRule[] itsRules) {
         return new CallPattern(resolved, itsMethod, itsRules, freeTypes, conditions);
     }
 
     /**
-     * Whether another pattern on the same method means the same calls: by the arguments' equality, and not as they
-     * print.
+     * Whether another pattern on the same method describes the same calls: by equality of arguments, not by their text.
      */
     public boolean means(CallPattern other) {
         if (method != other.method || rules.length != other.rules.length || !conditions.equals(other.conditions)) {
@@ -176,7 +175,7 @@ public final class CallPattern {
         return free;
     }
 
-    /** The numbers of the arguments that are not covered; empty if only the conditions say no. */
+    /** The indexes of the arguments that are not covered; empty if only the conditions fail. */
     public List<Integer> uncovered(Object[] arguments) {
         List<Integer> uncovered = new ArrayList<>();
         Object[] free = openValues();
@@ -188,7 +187,7 @@ public final class CallPattern {
         return uncovered;
     }
 
-    /** The conditions that say no to a call whose arguments are covered otherwise. */
+    /** The conditions that fail for a call whose arguments are covered. */
     public List<Condition> unmet(Object[] arguments) {
         Object[] free = openValues();
         for (int i = 0; i < rules.length; i++) {
@@ -212,7 +211,7 @@ public final class CallPattern {
         for (int i = 0; i < rules.length; i++) {
             narrowed[i] = bind(rules[i], values, i, method.parameterTypes()[i]);
         }
-        // The values stay the free parameters of conditions and answers, so the types stay as well.
+        // The values remain the free parameters of conditions and answers, so their types remain as well.
         return new CallPattern(participant, method, narrowed, freeTypes, conditions);
     }
 
@@ -233,7 +232,7 @@ public final class CallPattern {
         return rule;
     }
 
-    /** Refuses a value that no call can pass, since a check that no call can break checks nothing. */
+    /** Refuses a value that no call can pass, because such a check could never fail. */
     private void refuseIfImpossible(ArgumentRule.Free free, @Nullable Object value, int argument, Class<?> declared) {
         boolean possible = value == null
                 ? !declared.isPrimitive()
@@ -299,7 +298,7 @@ public final class CallPattern {
         }
     }
 
-    /** The arguments of the call that the pattern means, with these values for its free parameters. */
+    /** The arguments of the described call, with these values for its free parameters. */
     public Object[] example(Object[] free) {
         Object[] arguments = new Object[rules.length];
         for (int i = 0; i < rules.length; i++) {
@@ -323,7 +322,7 @@ public final class CallPattern {
         return rule instanceof ArgumentRule.Literal literal ? literal.value() : null;
     }
 
-    /** The pattern with a further condition. */
+    /** The pattern with an additional condition. */
     public CallPattern where(@Nullable String description, Predicate<Object[]> condition) {
         refuseUnlessAllFreeHere();
         List<Condition> all = new ArrayList<>(conditions);
@@ -331,7 +330,7 @@ public final class CallPattern {
         return new CallPattern(participant, method, rules, freeTypes, List.copyOf(all));
     }
 
-    /** Looking at the free parameters needs all of them in this very call, not in a chain's earlier one. */
+    /** Conditions need all free parameters in this call, not in an earlier call of the chain. */
     public void refuseUnlessAllFreeHere() {
         boolean[] here = new boolean[freeTypes.length];
         for (ArgumentRule rule : rules) {

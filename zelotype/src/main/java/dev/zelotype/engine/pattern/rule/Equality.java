@@ -7,7 +7,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * When two arguments count as the same: by {@code equals}, arrays by content. What {@code equals} calls is not recorded.
+ * Equality of arguments: by {@code equals}, arrays by content. Calls made by {@code equals} are not recorded.
  */
 public final class Equality {
 
@@ -30,7 +30,7 @@ public final class Equality {
         try {
             return expected.equals(actual);
         } catch (StackOverflowError e) {
-            // Collections that hold themselves: only the very same one is equal.
+            // Collections that contain themselves: only the same object is equal.
             return false;
         } finally {
             Unrecorded.leave(entered);
@@ -50,9 +50,9 @@ public final class Equality {
     }
 
     /**
-     * Compares element by element, whatever the type of the elements was declared to be.
+     * Compares element by element, whatever the declared type of the elements.
      *
-     * @param comparing what is being compared already, since an array may hold itself
+     * @param comparing what is being compared already, because an array may contain itself
      */
     private static boolean sameArrays(Object expected, Object actual, Map<Object, Object> comparing) {
         if (!(expected instanceof Object[] all)) {
@@ -75,7 +75,7 @@ public final class Equality {
         return true;
     }
 
-    /** Whether a class says itself when its objects are equal; of others only the very same object is. */
+    /** Whether a class defines equality; otherwise only the same object is equal. */
     public static boolean isDefinedBy(Class<?> type) {
         if (type.isArray()) {
             return true;

@@ -5,7 +5,7 @@ import java.lang.invoke.MethodType;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What Java's widening of primitive types makes of a value, and which value it made another one of.
+ * The results of Java's widening of primitive types, and their inverse.
  */
 public final class Widening {
 
@@ -15,7 +15,7 @@ public final class Widening {
 
     private Widening() {}
 
-    /** Whether values of one primitive type become values of another one, or are of it already. */
+    /** Whether values of one primitive type can be widened to another one, or have it already. */
     public static boolean leads(Class<?> from, Class<?> to) {
         if (from == to) {
             return true;
@@ -34,7 +34,7 @@ public final class Widening {
         return -1;
     }
 
-    /** The primitive type in a box, or null. */
+    /** The primitive type of a wrapper object, or null. */
     static @Nullable Class<?> primitiveOf(Class<?> box) {
         Class<?> primitive = MethodType.methodType(box).unwrap().returnType();
         return primitive.isPrimitive() && primitive != void.class ? primitive : null;
@@ -44,7 +44,7 @@ public final class Widening {
         return MethodType.methodType(type).wrap().returnType();
     }
 
-    /** A boxed value as the box of another type, as a cast would give it. */
+    /** A wrapped value cast to another primitive type. */
     public static Object convert(Object value, Class<?> box) {
         if (value.getClass() == box || value instanceof Boolean) {
             return value;

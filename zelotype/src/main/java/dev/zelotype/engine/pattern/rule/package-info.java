@@ -1,5 +1,5 @@
 /**
- * What a pattern says of a call and of its arguments.
+ * The conditions of a pattern on a call and its arguments.
  */
 @NullMarked
 package dev.zelotype.engine.pattern.rule;
