@@ -66,8 +66,6 @@ public final class SourceSweep {
             "vavr",
             "resilience4j-core",
             "micrometer-core",
-            "lettuce-core",
-            "jedis",
             "caffeine",
             "rxjava",
             "vertx-core",
