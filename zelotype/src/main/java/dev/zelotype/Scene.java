@@ -5,7 +5,7 @@ import dev.zelotype.conversation.ConversationStatements;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.make.Comparison;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.scene.ConversationView;
 import dev.zelotype.engine.scene.SceneState;
@@ -37,7 +37,7 @@ public final class Scene implements AutoCloseable {
 
     static {
         Comparison.prepare();
-        SceneState.shownBy(Scene::new);
+        SceneState.viewedBy(Scene::new);
     }
 
     private static final StackWalker CALLERS = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
@@ -83,7 +83,7 @@ public final class Scene implements AutoCloseable {
     }
 
     private static Scene open(SceneSettings settings, Class<?> test) {
-        SceneState state = new SceneState("", settings, SceneState.isToldOf());
+        SceneState state = new SceneState("", settings, SceneState.isReported());
         state.open(test, /* byTest= */ true);
         return new Scene(state);
     }
@@ -251,7 +251,7 @@ public final class Scene implements AutoCloseable {
     public void close() {
         Throwable problem = state.closeByTest();
         if (problem != null) {
-            throw Sneaky.rethrow(problem);
+            throw Rethrow.rethrow(problem);
         }
     }
 }

@@ -1,6 +1,6 @@
 package dev.zelotype.benchmarks;
 
-import dev.zelotype.challenge.kept.Cut;
+import dev.zelotype.challenge.kept.Distribution;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
@@ -37,8 +37,8 @@ final class HundredThousandTests {
             // The size of a class is a weak indication of its time.
             sizes.put(name, Math.max(400, Math.round(millis * BYTES_OF_MILLI * Math.exp(random.nextGaussian()))));
         }
-        double[] byTime = loads(new Cut(Cut.weights(sizes, before), MACHINES), now);
-        double[] bySize = loads(new Cut(Cut.weights(sizes, Map.of()), MACHINES), now);
+        double[] byTime = loads(new Distribution(Distribution.weights(sizes, before), MACHINES), now);
+        double[] bySize = loads(new Distribution(Distribution.weights(sizes, Map.of()), MACHINES), now);
         double all = now.values().stream().mapToDouble(Double::doubleValue).sum() / 1000;
         return String.format(
                 Locale.ROOT,
@@ -55,7 +55,7 @@ final class HundredThousandTests {
                 most(byTime) / 60);
     }
 
-    private static double[] loads(Cut cut, Map<String, Double> millis) {
+    private static double[] loads(Distribution cut, Map<String, Double> millis) {
         double[] seconds = new double[MACHINES];
         for (int i = 0; i < MACHINES; i++) {
             for (String each : cut.classes(i + 1)) {

@@ -11,8 +11,8 @@ import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.challenge.judge.Judge;
-import dev.zelotype.challenge.kept.CodePrints;
-import dev.zelotype.challenge.kept.Cut;
+import dev.zelotype.challenge.kept.CodeHashes;
+import dev.zelotype.challenge.kept.Distribution;
 import dev.zelotype.challenge.kept.KeptFile;
 import dev.zelotype.challenge.kept.KeptRuns;
 import dev.zelotype.challenge.kept.Shard;
@@ -87,7 +87,7 @@ public final class Challenge {
     private @Nullable Path times;
     private @Nullable Path keptIn;
     private boolean reuses;
-    private @Nullable CodePrints code;
+    private @Nullable CodeHashes code;
     private String cut = "";
     private KeptRuns earlier = KeptRuns.none();
     private Set<String> unchanged = Set.of();
@@ -376,10 +376,10 @@ public final class Challenge {
         KeptFile.write(folder, runs);
     }
 
-    private CodePrints code() {
-        CodePrints known = code;
+    private CodeHashes code() {
+        CodeHashes known = code;
         if (known == null) {
-            known = new CodePrints(classPath, roots);
+            known = new CodeHashes(classPath, roots);
             code = known;
         }
         return known;
@@ -539,7 +539,7 @@ public final class Challenge {
             }
             kept.forEach(each -> each.millis().forEach((type, time) -> millis.merge(type, time, Long::sum)));
         }
-        Cut shared = new Cut(Cut.weights(sizes, millis), shard.count());
+        Distribution shared = new Distribution(Distribution.weights(sizes, millis), shard.count());
         cut = shared.print();
         return shared.classes(shard.number());
     }
@@ -574,7 +574,7 @@ public final class Challenge {
      */
     private void again(Message.Plan plan, long millis, boolean ranTwice) throws InterruptedException {
         boolean all = changed == null && unchanged.isEmpty();
-        Cut shared = Cut.ofTests(doubtful(tests), jvms);
+        Distribution shared = Distribution.ofTests(doubtful(tests), jvms);
         int times = tests.isEmpty() ? 0 : millis < SOON_DONE_MILLIS && changed == null ? 2 : 1;
         for (int i = 0; i < times; i++) {
             boolean ran = i == 0 && ranTwice;

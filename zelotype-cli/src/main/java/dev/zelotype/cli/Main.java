@@ -73,7 +73,7 @@ public final class Main implements Runnable {
         commandLine.registerConverter(Path.class, Main::path);
         commandLine.setOut(terminal.out());
         commandLine.setErr(terminal.err());
-        // Colours that can be read on white and on black.
+        // Colors that can be read on white and on black.
         commandLine.setColorScheme(new ColorScheme.Builder(terminal.ansi())
                 .commands(Style.bold)
                 .options(Style.bold, Style.fg_cyan)

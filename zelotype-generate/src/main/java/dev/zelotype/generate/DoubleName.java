@@ -27,6 +27,8 @@ final class DoubleName {
             return "can only be doubled in its own package";
         } else if (style == Style.LINKED && type.ofJdk()) {
             return "cannot be linked: nothing can be added to its package";
+        } else if (style == Style.LINKED && type.hidesMethods()) {
+            return "cannot be linked: it has an abstract method that Java code can neither see nor write";
         }
         return "";
     }

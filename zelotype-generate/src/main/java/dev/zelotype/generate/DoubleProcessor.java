@@ -3,7 +3,7 @@ package dev.zelotype.generate;
 import dev.zelotype.generate.model.Names;
 import dev.zelotype.generate.model.TypeModel;
 import dev.zelotype.generate.read.Bridges;
-import dev.zelotype.generate.read.Doublable;
+import dev.zelotype.generate.read.DoublableTypes;
 import dev.zelotype.generate.read.ModelReader;
 import dev.zelotype.generate.read.ParameterNames;
 import dev.zelotype.generate.read.SourceJars;
@@ -101,7 +101,7 @@ public final class DoubleProcessor extends AbstractProcessor {
             return;
         }
         TypeElement type = (TypeElement) declared.asElement();
-        String obstacle = Doublable.obstacle(type);
+        String obstacle = DoublableTypes.obstacle(type);
         if (!obstacle.isEmpty()) {
             refuse(asking, type, obstacle);
             return;

@@ -11,7 +11,7 @@ import com.sun.source.util.Trees;
 import dev.zelotype.generate.model.Names;
 import dev.zelotype.generate.model.TypeModel;
 import dev.zelotype.generate.read.Bridges;
-import dev.zelotype.generate.read.Doublable;
+import dev.zelotype.generate.read.DoublableTypes;
 import dev.zelotype.generate.read.ModelReader;
 import dev.zelotype.generate.read.ParameterNames;
 import dev.zelotype.generate.read.SourceJars;
@@ -344,7 +344,7 @@ final class TypeSource {
     private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
         String name = type.getQualifiedName().toString();
         // A concrete class among others was not requested, so it is not reported.
-        if (wanted.test(name) && Doublable.isDoublableKind(type)) {
+        if (wanted.test(name) && DoublableTypes.isDoublableKind(type)) {
             read(reader, type, name);
         }
         for (TypeElement nested : ElementFilter.typesIn(type.getEnclosedElements())) {
@@ -353,7 +353,7 @@ final class TypeSource {
     }
 
     private void read(ModelReader reader, TypeElement type, String name) {
-        String obstacle = Doublable.obstacle(type);
+        String obstacle = DoublableTypes.obstacle(type);
         TypeModel model = obstacle.isEmpty() ? reader.read(type) : null;
         if (model == null) {
             leaveOut(name, obstacle);

@@ -10,7 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * A fake that works does what its methods are called for, says what was recognised, and leaves the rest to write. Each is
+ * A fake that works does what its methods are called for, says what was recognized, and leaves the rest to write. Each is
  * compiled without a warning, and used.
  */
 class WorkingFakeTest extends Workshop {

@@ -32,7 +32,7 @@ import org.objectweb.asm.Type;
  */
 final class UsedDoubles {
 
-    private static final Pattern CURE = Pattern.compile("(?s)Nothing is set for .*\\. Write: \\.(\\w+)\\(.*\\);");
+    private static final Pattern CURE = Pattern.compile("(?s)Nothing is set for .*\\. Write: \\.([\\w$]+)\\(.*\\);");
 
     /** The constructors of the doubled class refuse sample arguments, or the class cannot be loaded here. */
     static final class NotMade extends Exception {
@@ -204,7 +204,8 @@ final class UsedDoubles {
     }
 
     private boolean isOverriding(Method method) {
-        boolean isEquals = method.getName().equals("equals") && method.getParameterTypes()[0] == Object.class;
+        boolean isEquals = method.getName().equals("equals")
+                && Arrays.equals(method.getParameterTypes(), new Class<?>[] {Object.class});
         return doubled.contains(key(method)) && !isEquals;
     }
 

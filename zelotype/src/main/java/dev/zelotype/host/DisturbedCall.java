@@ -6,13 +6,13 @@ import dev.zelotype.engine.decide.CallScene;
 import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Passage;
-import dev.zelotype.engine.decide.Said;
+import dev.zelotype.engine.decide.Stated;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Allocation;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.scene.SceneState;
-import dev.zelotype.engine.weave.DroppedAnswer;
+import dev.zelotype.engine.weave.IgnoredAnswers;
 import dev.zelotype.error.CheckFailure;
 import java.lang.StackWalker.StackFrame;
 import java.lang.reflect.Executable;
@@ -51,7 +51,7 @@ public final class DisturbedCall {
         }
 
         @Override
-        public boolean keeps(Said check, String count, CheckFailure failure) {
+        public boolean keeps(Stated check, String count, CheckFailure failure) {
             return host.keeps(
                     check.verb().call() + "(" + check.patternText() + "), " + count,
                     ((DoubleState) check.pattern().participant()).name(),
@@ -257,6 +257,6 @@ public final class DisturbedCall {
         StackFrame caller = passage.caller();
         return caller != null
                 && method() instanceof Method method
-                && DroppedAnswer.isDropped(caller, passage.callee().doubleClass(), method);
+                && IgnoredAnswers.isDropped(caller, passage.callee().doubleClass(), method);
     }
 }

@@ -5,7 +5,7 @@ import dev.zelotype.SceneSettings;
 import dev.zelotype.basics.Mask;
 import dev.zelotype.conversation.Conversation;
 import dev.zelotype.engine.make.Comparison;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.scene.ConversationView;
 import dev.zelotype.engine.scene.SceneState;
 import dev.zelotype.engine.statement.LastingScene;
@@ -136,7 +136,7 @@ public final class HostedScene {
      */
     @SuppressWarnings("exports")
     public static void tellOfOwnScenes(@Nullable Consumer<Conversation> to) {
-        SceneState.tellOfClosed(to == null ? null : closed -> to.accept(ConversationView.of(closed)));
+        SceneState.reportClosed(to == null ? null : closed -> to.accept(ConversationView.of(closed)));
     }
 
     /**
@@ -266,7 +266,7 @@ public final class HostedScene {
             return;
         }
         if (failure == null) {
-            throw Sneaky.rethrow(problem);
+            throw Rethrow.rethrow(problem);
         }
         boolean isToldAlready =
                 failure == judged && String.valueOf(problem.getMessage()).equals(failure.getMessage());

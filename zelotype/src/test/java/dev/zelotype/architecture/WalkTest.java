@@ -110,7 +110,7 @@ class WalkTest {
         }
     }
 
-    /** The library's classes on the stack, from the double or the statement on; neighbouring frames of one class are one. */
+    /** The library's classes on the stack, from the double or the statement on; neighboring frames of one class are one. */
     private static List<String> path() {
         List<String> path = new ArrayList<>();
         StackWalker.getInstance().forEach(frame -> {

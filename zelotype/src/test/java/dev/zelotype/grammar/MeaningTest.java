@@ -128,7 +128,7 @@ class MeaningTest {
     }
 
     @Test
-    void a_class_is_initialised_before_anything_of_it_is_replaced() {
+    void a_class_is_initialized_before_anything_of_it_is_replaced() {
         suppose(Fresh::word).returns("told");
         assertThat(Fresh.FILLED).containsExactly("real");
         assertThat(Fresh.word()).isEqualTo("told");
@@ -343,10 +343,10 @@ class MeaningTest {
     }
 
     @Test
-    void a_class_that_cannot_be_initialised_cannot_be_replaced() {
+    void a_class_that_cannot_be_initialized_cannot_be_replaced() {
         assertThatThrownBy(() -> suppose(Broken::size).returns(3))
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("Broken cannot be replaced: its static initialiser failed with")
+                .hasMessageContaining("Broken cannot be replaced: its static initializer failed with")
                 .hasMessageContaining("no number");
     }
 }

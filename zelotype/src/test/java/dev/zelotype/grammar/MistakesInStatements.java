@@ -233,8 +233,8 @@ final class MistakesInStatements extends Mistaken {
         }
     }
 
-    @Mistake("Replacing a class that cannot be initialised")
-    void cannotInitialise() {
+    @Mistake("Replacing a class that cannot be initialized")
+    void cannotInitialize() {
         suppose(Unready::size).returns(3);
     }
 

@@ -276,7 +276,7 @@ class TraceTest {
         assertThat(weather.humidity()).isEqualTo(40);
     }
 
-    /** Initialised by the test below, and by nothing else. */
+    /** Initialized by the test below, and by nothing else. */
     private static final class Started {
         static final long AT = SiderealClock.now();
     }
@@ -293,7 +293,7 @@ class TraceTest {
         try (Scene next = Scene.open()) {
             Dome dome = spy(Dome.class);
             assertThatThrownBy(() -> verify(dome::open).once())
-                    .hasMessageContaining("Classes that were initialised while something was replaced")
+                    .hasMessageContaining("Classes that were initialized while something was replaced")
                     .hasMessageContaining(
                             "Started keeps what a test supposed of SiderealClock.now(...), since the scene")
                     .hasMessageContaining("TraceTest.java:");

@@ -88,7 +88,7 @@ class CallFormsTest {
         FORMS.put("private interface", "{ Hidden f = #; return f.twice($); }");
         FORMS.put("stream", "{ ARG x = $; return Stream.of(x).map(#).toList().get(0); }");
         FORMS.put("nested class", "{ return new Object() { RES made(ARG x) { return @; } }.made($); }");
-        FORMS.put("static initialiser", "{ return Init.VALUE; }");
+        FORMS.put("static initializer", "{ return Init.VALUE; }");
         FORMS.put("pool", "{ ARG x = $; return CompletableFuture.supplyAsync(() -> @).get(); }");
         FORMS.put("kept", "{ return KEPT.apply($); }");
         FORMS.put("optional", "{ ARG x = $; return Optional.of(x).map(#).get(); }");
@@ -279,8 +279,8 @@ class CallFormsTest {
         Object real = call(target, loader, "form0").call();
         assertThat(text(real)).isNotEqualTo(text(told));
         for (int i = 0; i < names.size(); i++) {
-            // What a static initialiser has seen stays.
-            String wanted = names.get(i).equals("static initialiser") ? text(told) : text(real);
+            // What a static initializer has seen stays.
+            String wanted = names.get(i).equals("static initializer") ? text(told) : text(real);
             compare(target, names.get(i), before, "after it", wanted, call(target, loader, "form" + i), wrong);
         }
     }

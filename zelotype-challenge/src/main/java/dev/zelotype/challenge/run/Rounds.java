@@ -6,7 +6,7 @@ import dev.zelotype.challenge.change.Disturbance;
 import dev.zelotype.challenge.change.Message;
 import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.challenge.finding.Proposal;
-import dev.zelotype.challenge.kept.Cut;
+import dev.zelotype.challenge.kept.Distribution;
 import dev.zelotype.challenge.kept.KeptRuns;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -48,7 +48,7 @@ public final class Rounds {
         this.earlier = earlier;
         this.end = end;
         this.progress = progress;
-        Cut shared = Cut.ofTests(tests.values(), lanes.size());
+        Distribution shared = Distribution.ofTests(tests.values(), lanes.size());
         for (int i = 0; i < lanes.size(); i++) {
             int lane = i;
             shared.classes(lane + 1).forEach(each -> laneOf.put(each, lane));

@@ -30,9 +30,9 @@ final class Recorder {
 
     private final @Nullable Disturbance disturbance;
     private final Map<String, Integer> occurrences = new HashMap<>();
-    private final NotedCalls noted = new NotedCalls();
+    private final RecordedCalls noted = new RecordedCalls();
     private final Subjects subjects = new Subjects();
-    private final KeptChecks checks = new KeptChecks();
+    private final FailedChecks checks = new FailedChecks();
     private final @Nullable Trial trial;
     private int calls;
     private volatile String applied = "";

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param isInterface whether it is an interface; otherwise it is an abstract class
  * @param boundToPackage whether a double must be in the same package
  * @param ofJdk whether it belongs to a JDK module, whose packages cannot be extended
+ * @param hidesMethods whether it has an abstract method that Java code can neither see nor write
  * @param isDeprecated whether it is deprecated
  * @param warnings the compiler warnings caused by writing a double of it, by name
  * @param obstacles why its signatures cannot be repeated in source; usually empty
@@ -36,6 +37,7 @@ public record TypeModel(
         boolean isInterface,
         boolean boundToPackage,
         boolean ofJdk,
+        boolean hidesMethods,
         boolean isDeprecated,
         Set<String> warnings,
         Set<String> obstacles,

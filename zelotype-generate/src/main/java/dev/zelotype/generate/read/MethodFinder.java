@@ -164,7 +164,7 @@ final class MethodFinder {
     private boolean replaces(TypeElement type, ExecutableElement method, ExecutableElement known) {
         boolean overridesKnown = types.isSubsignature(member(type, method), member(type, known));
         boolean knownOverrides = types.isSubsignature(member(type, known), member(type, method));
-        // A raw type can replace a parameterised one, but not the other way round.
+        // A raw type can replace a parameterized one, but not the other way round.
         return overridesKnown == knownOverrides
                 ? types.isSubtype(returned(type, method), returned(type, known))
                         && !types.isSameType(returned(type, method), returned(type, known))

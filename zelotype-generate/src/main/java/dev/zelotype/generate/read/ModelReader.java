@@ -39,10 +39,12 @@ public final class ModelReader {
 
     private final TypeReading.Compiler compiler;
     private final Elements elements;
+    private final Bridges bridges;
     private final Map<List<ExecutableElement>, List<MethodModel>> methodsOfObject = new HashMap<>();
 
     public ModelReader(Elements elements, Types types, ParameterNames parameterNames, Bridges bridges) {
         this.elements = elements;
+        this.bridges = bridges;
         this.compiler = new TypeReading.Compiler(elements, types, parameterNames, bridges);
     }
 
@@ -73,8 +75,8 @@ public final class ModelReader {
             reading.names()
                     .refuse("has only static methods, and doubles do not answer these: replace them while tests run");
         }
-        boolean ofJdk = Doublable.isOfJdk(elements, type);
-        if (ofJdk && Doublable.isPreview(elements, type)) {
+        boolean ofJdk = DoublableTypes.isOfJdk(elements, type);
+        if (ofJdk && DoublableTypes.isPreview(elements, type)) {
             reading.names()
                     .refuse("belongs to a preview API of this JDK, which compilers refuse unless told otherwise");
         }
@@ -92,8 +94,10 @@ public final class ModelReader {
                 elements.getBinaryName(type).toString(),
                 variables(type.getTypeParameters()),
                 type.getKind() == ElementKind.INTERFACE,
-                Doublable.isBoundToPackage(type, methods),
+                DoublableTypes.isBoundToPackage(type, methods),
                 ofJdk,
+                bridges.mayBeIn(type)
+                        && bridges.hidesAbstract(elements.getBinaryName(type).toString()),
                 elements.isDeprecated(type),
                 reading.warnings(),
                 reading.names().obstacles(),

@@ -192,7 +192,7 @@ final class TypeReading {
 
     List<ConstructorModel> constructors() {
         List<ConstructorModel> constructors = new ArrayList<>();
-        for (ExecutableElement constructor : Doublable.subclassConstructors(type)) {
+        for (ExecutableElement constructor : DoublableTypes.subclassConstructors(type)) {
             if (elements.isDeprecated(constructor)) {
                 otherWarnings.add(names.isForRemoval(constructor) ? "removal" : "deprecation");
             }

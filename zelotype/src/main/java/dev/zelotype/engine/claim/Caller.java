@@ -7,7 +7,7 @@ import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
@@ -90,7 +90,7 @@ final class Caller {
             Thread.currentThread().interrupt();
             return new Reaction(null, e, caller.heard(), List.of(), null);
         } catch (ExecutionException e) {
-            throw Sneaky.rethrow(e.getCause());
+            throw Rethrow.rethrow(e.getCause());
         }
     }
 

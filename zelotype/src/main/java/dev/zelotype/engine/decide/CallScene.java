@@ -5,17 +5,17 @@ import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.CallLog;
 import dev.zelotype.engine.calls.MethodLog;
 import dev.zelotype.engine.decide.facts.Count;
-import dev.zelotype.engine.decide.facts.Initialised;
+import dev.zelotype.engine.decide.facts.InitializedClasses;
+import dev.zelotype.engine.decide.facts.LateCalls;
 import dev.zelotype.engine.decide.facts.Settings;
-import dev.zelotype.engine.decide.facts.Strays;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
-import dev.zelotype.engine.explain.Lasting;
+import dev.zelotype.engine.explain.StableValues;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Participant;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.replace.ReplacingScene;
 import dev.zelotype.engine.replace.Seat;
@@ -61,8 +61,8 @@ public class CallScene extends ReplacingScene {
     /** The test's own suppositions, and which of them may remain unused. */
     private final List<Rule> supposed = new ArrayList<>();
 
-    private final Unowned unowned = new Unowned();
-    private final Initialised initialised = new Initialised();
+    private final UnassignedCalls unowned = new UnassignedCalls();
+    private final InitializedClasses initialized = new InitializedClasses();
     private final Map<Call, Exception> ownCodeThrew = new LinkedHashMap<>();
     private final List<FailureText> refusals = new ArrayList<>();
     private final List<Whole> wholes = new CopyOnWriteArrayList<>();
@@ -128,14 +128,14 @@ public class CallScene extends ReplacingScene {
     }
 
     /** Notifies all open scenes of a call that belongs to none of them, or possibly to one. */
-    static void nobodysCall(DoubleState owner, DoubledMethod method, Object[] arguments) {
+    static void unassignedCall(DoubleState owner, DoubledMethod method, Object[] arguments) {
         for (ReplacingScene each : Seat.allOpen()) {
             ((CallScene) each).unowned.add(owner, method, arguments);
         }
     }
 
     /** The calls of doubles from outside any scene whose scene is unknown. */
-    public final Unowned unowned() {
+    public final UnassignedCalls unowned() {
         return unowned;
     }
 
@@ -164,7 +164,7 @@ public class CallScene extends ReplacingScene {
             return (DoubleState) replace(type, around.doubleClass());
         }
         DoubleState made = make(NewDouble.inPlace(around.name(), around.doubleClass(), around.self()));
-        made.seesAlong();
+        made.observes();
         return made;
     }
 
@@ -172,7 +172,7 @@ public class CallScene extends ReplacingScene {
     final @Nullable DoubleState knownAround(Object self) {
         for (CallScene each = outer(); each != null; each = each.outer()) {
             DoubleState known = each.knownInPlace(self);
-            if (known != null && !known.onlySeesAlong()) {
+            if (known != null && !known.onlyObserves()) {
                 return known;
             }
         }
@@ -213,7 +213,7 @@ public class CallScene extends ReplacingScene {
         }
         if (one.isInPlace()) {
             DoubleState known = around.knownInPlace(one.self());
-            boolean knows = known != null && !known.onlySeesAlong() || around.knownAround(one.self()) != null;
+            boolean knows = known != null && !known.onlyObserves() || around.knownAround(one.self()) != null;
             return knows ? around.part(one) : null;
         }
         if (around == one.scene()) {
@@ -260,12 +260,12 @@ public class CallScene extends ReplacingScene {
     }
 
     @Override
-    protected final void initialisedWith(Initializers.Found found, WovenMethod replaced) {
-        initialised.add(title(), found, replaced);
+    protected final void initializedWith(Initializers.Found found, WovenMethod replaced) {
+        initialized.add(title(), found, replaced);
     }
 
-    final Initialised initialised() {
-        return initialised;
+    final InitializedClasses initialized() {
+        return initialized;
     }
 
     @Override
@@ -343,7 +343,7 @@ public class CallScene extends ReplacingScene {
             try {
                 listening.looks(this, last);
             } catch (Throwable e) {
-                throw Sneaky.rethrow(e);
+                throw Rethrow.rethrow(e);
             }
         }
     }
@@ -377,11 +377,11 @@ public class CallScene extends ReplacingScene {
     /** Starts a call: it is kept in the log, unless it belongs to no scene. */
     final Call begin(MethodState state, Object[] arguments) {
         if (closed) {
-            Strays.note(title(), state, arguments);
+            LateCalls.note(title(), state, arguments);
             return log.leaveOut(state, arguments);
         }
         if (!open && !isSettingUp()) {
-            nobodysCall(state.part().owner(), state.method(), arguments);
+            unassignedCall(state.part().owner(), state.method(), arguments);
         }
         if (state.method().takesInstance()) {
             // Numbered in the order of their first call, not of their first report.
@@ -391,7 +391,7 @@ public class CallScene extends ReplacingScene {
         if (around != null) {
             return beginEchoed(state, arguments, around);
         }
-        return log.add(state, arguments, state.asksItself(), worded, worded ? inWords(state, arguments) : null);
+        return log.add(state, arguments, state.isWovenItself(), worded, worded ? inWords(state, arguments) : null);
     }
 
     /** Starts a call that enclosing scenes see as well. */
@@ -409,12 +409,12 @@ public class CallScene extends ReplacingScene {
             anyWorded |= part.scene().worded;
         }
         List<String> words = anyWorded ? inWords(state, arguments) : null;
-        return log.addEchoed(state, arguments, state.asksItself(), anyWorded, words, logs, states);
+        return log.addEchoed(state, arguments, state.isWovenItself(), anyWorded, words, logs, states);
     }
 
     /** The current text of the arguments; null if they cannot change. */
     private @Nullable List<String> inWords(MethodState state, Object[] arguments) {
-        return Lasting.are(arguments) ? null : numbers().in(() -> Calls.arguments(state.method(), arguments));
+        return StableValues.are(arguments) ? null : numbers().in(() -> Calls.arguments(state.method(), arguments));
     }
 
     /** A call that no log keeps. */

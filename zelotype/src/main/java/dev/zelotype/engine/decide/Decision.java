@@ -3,7 +3,7 @@ package dev.zelotype.engine.decide;
 import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.decide.facts.KindRule;
-import dev.zelotype.engine.explain.Lasting;
+import dev.zelotype.engine.explain.StableValues;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
@@ -29,10 +29,10 @@ final class Decision {
     }
 
     /** As {@link #of}, but a call that no statement covers is only logged; null means that its real code must run. */
-    static Object @Nullable [] ifTold(MethodState state, Object[] arguments) throws Throwable {
+    static Object @Nullable [] ifCovered(MethodState state, Object[] arguments) throws Throwable {
         CallScene scene = state.part().scene();
         if (scene.disturber() != null) {
-            if (state.part().isTold(state.method(), arguments)) {
+            if (state.part().isCovered(state.method(), arguments)) {
                 return new Object[] {of(state, arguments)};
             }
             end(scene.begin(state, arguments), Ending.REAL, Call.UNSEEN);
@@ -48,8 +48,9 @@ final class Decision {
     }
 
     /** As {@link #unrecorded}, but null means that no statement covers the call and its real code must run. */
-    static Object @Nullable [] unrecordedIfTold(Part part, DoubledMethod method, Object[] arguments) throws Throwable {
-        return part.isTold(method, arguments) ? new Object[] {unrecorded(part, method, arguments)} : null;
+    static Object @Nullable [] unrecordedIfCovered(Part part, DoubledMethod method, Object[] arguments)
+            throws Throwable {
+        return part.isCovered(method, arguments) ? new Object[] {unrecorded(part, method, arguments)} : null;
     }
 
     /** Decides about a logged call, and answers it. */
@@ -218,7 +219,7 @@ final class Decision {
     static @Nullable Object unrecordedConstruct(Part part, DoubledMethod constructor, Object[] arguments)
             throws Throwable {
         Rule rule = null;
-        for (Part each = part; each != null && rule == null; each = each.beneath()) {
+        for (Part each = part; each != null && rule == null; each = each.outerPart()) {
             rule = each.state(constructor).covering(arguments);
         }
         Step step = rule == null || !rule.answers() ? null : rule.peek();
@@ -262,7 +263,7 @@ final class Decision {
         }
         return switch (KindRule.of(owner.kind()).unsaid()) {
             case EMPTY -> {
-                Object[] ofClass = owner.askClass(method, arguments);
+                Object[] ofClass = owner.answerOfClass(method, arguments);
                 if (ofClass != null) {
                     yield end(call, Ending.ANSWERED, ofClass[0]);
                 }
@@ -311,7 +312,7 @@ final class Decision {
             CallScene scene = ((MethodState) call.log()).part().scene();
             worded.ended(
                     scene.now(),
-                    Lasting.is(answer)
+                    StableValues.is(answer)
                             ? null
                             : scene.numbers()
                                     .in(() -> Values.print(call.log().method().name(), answer)));

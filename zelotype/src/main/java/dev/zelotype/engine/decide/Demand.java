@@ -197,7 +197,7 @@ public final class Demand extends Rule {
 
     /** The message about calls beyond the count that may belong to another test. */
     private @Nullable FailureText unownedBeyond() {
-        Unowned unowned = state.part().scene().unowned();
+        UnassignedCalls unowned = state.part().scene().unowned();
         int more = count.max() == Integer.MAX_VALUE
                 ? 0
                 : unowned.covered(state.part().owner(), pattern());

@@ -25,7 +25,7 @@ public interface Disturber {
      * @param failure the failure
      * @return true if it was kept, and the test must continue as if the check had passed; false by default
      */
-    default boolean keeps(Said check, String count, CheckFailure failure) {
+    default boolean keeps(Stated check, String count, CheckFailure failure) {
         return false;
     }
 

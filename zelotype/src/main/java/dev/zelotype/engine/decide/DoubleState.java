@@ -9,7 +9,7 @@ import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.engine.replace.Replacing;
@@ -32,7 +32,7 @@ public final class DoubleState extends Participant {
     private final @Nullable Object real;
     private final Part ownPart;
     /** Whether it answers in its scene only because an enclosing scene started that. */
-    private volatile boolean onlySeesAlong;
+    private volatile boolean onlyObserves;
 
     private volatile @Nullable CallPattern origin;
     /** The double; a weak reference if only the double itself may keep this state alive. */
@@ -78,17 +78,17 @@ public final class DoubleState extends Participant {
     }
 
     /** Answers in its scene only as long as an enclosing scene has such a double. */
-    void seesAlong() {
-        onlySeesAlong = true;
+    void observes() {
+        onlyObserves = true;
     }
 
     /** Answers in its own right, because the test makes a statement about it in its scene. */
     public void isSaid() {
-        onlySeesAlong = false;
+        onlyObserves = false;
     }
 
-    boolean onlySeesAlong() {
-        return onlySeesAlong;
+    boolean onlyObserves() {
+        return onlyObserves;
     }
 
     /** Whether it answers, in its scene, for an object or class that is real elsewhere. */
@@ -121,7 +121,7 @@ public final class DoubleState extends Participant {
         if (!isInPlace()) {
             return Integer.MAX_VALUE;
         }
-        if (onlySeesAlong && scene.knownAround(self()) == null) {
+        if (onlyObserves && scene.knownAround(self()) == null) {
             return -1;
         }
         int distance = 0;
@@ -174,28 +174,28 @@ public final class DoubleState extends Participant {
             }
             return Decision.of(partOfCall().state(method), arguments);
         } catch (Throwable e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         }
     }
 
     /** Whether the called method itself is on the stack, because it calls the engine. */
-    boolean asksItself(DoubledMethod method) {
-        return doubleClass().isWoven() ? method.asksItself() : doubleClass().isFinal(method);
+    boolean isWovenItself(DoubledMethod method) {
+        return doubleClass().isWoven() ? method.isWovenItself() : doubleClass().isFinal(method);
     }
 
     @Override
-    public Object @Nullable [] answer(DoubledMethod method, Object[] arguments, boolean onlyIfTold) {
-        if (!onlyIfTold) {
+    public Object @Nullable [] answer(DoubledMethod method, Object[] arguments, boolean onlyIfCovered) {
+        if (!onlyIfCovered) {
             return new Object[] {apply(method.index(), arguments)};
         }
         try {
             Part part = partOfCall();
             if (Unrecorded.here()) {
-                return Decision.unrecordedIfTold(part, method, arguments);
+                return Decision.unrecordedIfCovered(part, method, arguments);
             }
-            return Decision.ifTold(part.state(method), arguments);
+            return Decision.ifCovered(part.state(method), arguments);
         } catch (Throwable e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         }
     }
 
@@ -226,7 +226,7 @@ public final class DoubleState extends Participant {
      *
      * @return the answer in an array, or null if there is none
      */
-    Object @Nullable [] askClass(DoubledMethod method, Object[] arguments) {
+    Object @Nullable [] answerOfClass(DoubledMethod method, Object[] arguments) {
         if (doubleClass().isWoven()) {
             return null;
         }
@@ -237,15 +237,15 @@ public final class DoubleState extends Participant {
                 Object[] all = new Object[arguments.length + 1];
                 all[0] = self();
                 System.arraycopy(arguments, 0, all, 1, arguments.length);
-                return whole.isTold(its, all) ? new Object[] {whole.apply(its.index(), all)} : null;
+                return whole.isCovered(its, all) ? new Object[] {whole.apply(its.index(), all)} : null;
             }
         }
         return null;
     }
 
     @Override
-    public boolean hears(DoubledMethod method) {
-        return !isOfClass() || ownPart.hears(method);
+    public boolean receives(DoubledMethod method) {
+        return !isOfClass() || ownPart.receives(method);
     }
 
     @Override
@@ -262,8 +262,8 @@ public final class DoubleState extends Participant {
     }
 
     @Override
-    public boolean isTold(DoubledMethod method, Object[] arguments) {
-        return ownPart.isTold(method, arguments);
+    public boolean isCovered(DoubledMethod method, Object[] arguments) {
+        return ownPart.isCovered(method, arguments);
     }
 
     private @Nullable Object answerOfObject(DoubledMethod method, Object[] arguments) throws Throwable {
@@ -332,7 +332,7 @@ public final class DoubleState extends Participant {
         Object target = method.takesInstance() ? arguments[0] : self();
         Object[] own = method.takesInstance() ? Arrays.copyOfRange(arguments, 1, arguments.length) : arguments;
         MethodHandle code = doubleClass().ownCode(method);
-        if (method.asksItself()) {
+        if (method.isWovenItself()) {
             Guard.let(method.executable());
         }
         return (Object) code.invokeExact(target, own);

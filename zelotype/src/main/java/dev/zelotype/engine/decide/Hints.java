@@ -4,7 +4,7 @@ import dev.zelotype.conversation.Ending;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.decide.facts.Count;
-import dev.zelotype.engine.decide.facts.Strays;
+import dev.zelotype.engine.decide.facts.LateCalls;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
@@ -28,7 +28,7 @@ final class Hints {
     private static final String UNCHANGED =
             "Classes that call the real code, since the JVM does not let them be changed";
     private static final String UNOWNED = "Calls on threads of no scene, which may be this test's or another's";
-    private static final String INITIALISED = "Classes that were initialised while something was replaced";
+    private static final String INITIALISED = "Classes that were initialized while something was replaced";
     private static final String REAL_RUNS = "Replaced, but ran their real code on threads of no scene";
 
     private static final int MOST_UNOWNED = 10;
@@ -42,10 +42,10 @@ final class Hints {
         for (Map.Entry<String, List<String>> each : worthKnowing(scene).entrySet()) {
             all = all.section(each.getKey(), each.getValue());
         }
-        return all.section(INITIALISED, scene.initialised().all())
+        return all.section(INITIALISED, scene.initialized().all())
                 .section(OWN_CODE, ownCode(scene))
                 .section("Final methods, which run their real code", unaskedFinals(scene))
-                .section("Calls that reached doubles of closed scenes", Strays.take());
+                .section("Calls that reached doubles of closed scenes", LateCalls.take());
     }
 
     private static Map<String, List<String>> worthKnowing(CallScene scene) {
@@ -60,7 +60,7 @@ final class Hints {
         List<String> notes = new ArrayList<>(
                 scene.settings().unusedSuppositions() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
         worthKnowing(scene).forEach((title, lines) -> note(notes, title, lines));
-        note(notes, INITIALISED, scene.initialised().here());
+        note(notes, INITIALISED, scene.initialized().here());
         return notes;
     }
 
@@ -78,7 +78,7 @@ final class Hints {
                 UNUSED,
                 scene.settings().unusedSuppositions() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
         worthKnowing(scene).forEach((title, lines) -> append(text, title, lines));
-        append(text, INITIALISED, scene.initialised().here());
+        append(text, INITIALISED, scene.initialized().here());
         append(text, OWN_CODE, ownCode(scene));
         return text.toString();
     }
@@ -150,7 +150,7 @@ final class Hints {
     private static List<String> unaskedFinals(CallScene scene) {
         List<String> lines = new ArrayList<>();
         for (DoubleState each : scene.doubles()) {
-            if (!each.doubleClass().isWoven() && !each.doubleClass().doFinalsAsk()) {
+            if (!each.doubleClass().isWoven() && !each.doubleClass().areFinalsWoven()) {
                 for (DoubledMethod method : each.doubleClass().finals()) {
                     lines.add(each.name() + "." + method.signature()
                             + " is final: a call of it ran its real code. Start the JVM with the agent, or name it in a"

@@ -17,7 +17,7 @@ public final class MethodState extends MethodLog {
     private static final Demand[] NO_DEMANDS = {};
 
     private final Part part;
-    private final boolean asksItself;
+    private final boolean isWovenItself;
     private volatile Rule[] rules = NO_RULES;
     /** Created once there are many rules. */
     private volatile @Nullable ValueTable table;
@@ -29,7 +29,7 @@ public final class MethodState extends MethodLog {
     MethodState(Part part, DoubledMethod method) {
         super(part.owner(), method, part.scene().ownerThread());
         this.part = part;
-        this.asksItself = part.owner().asksItself(method);
+        this.isWovenItself = part.owner().isWovenItself(method);
         if (!part.scene().isOpenScene()) {
             // It lives as long as its double, possibly a whole run.
             keepOnlyCount();
@@ -41,8 +41,8 @@ public final class MethodState extends MethodLog {
     }
 
     /** Whether the called method itself is on the stack, because it calls the engine. */
-    boolean asksItself() {
-        return asksItself;
+    boolean isWovenItself() {
+        return isWovenItself;
     }
 
     /**
@@ -58,7 +58,7 @@ public final class MethodState extends MethodLog {
                 known = repetition == null ? new Repetition() : repetition;
                 repetition = known;
             }
-            if (known.goesOn(call, asksItself)) {
+            if (known.goesOn(call, isWovenItself)) {
                 throw part.scene().refuse(call, Refusals.withoutEnd(call, unsaid, known.line()));
             }
         }
@@ -86,7 +86,7 @@ public final class MethodState extends MethodLog {
         demands = longer;
     }
 
-    boolean isTold() {
+    boolean isCovered() {
         return rules.length > 0 || demands.length > 0;
     }
 

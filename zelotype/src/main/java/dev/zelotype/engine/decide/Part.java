@@ -34,9 +34,9 @@ public final class Part {
 
     /** The part of the nearest enclosing scene with statements or calls; null for the outermost. */
     @Nullable
-    Part beneath() {
+    Part outerPart() {
         if (owner.isInPlace()) {
-            return beneathInPlace();
+            return outerPartInPlace();
         }
         if (scene == owner.scene()) {
             return null;
@@ -51,7 +51,7 @@ public final class Part {
         return owner.scene().closed() ? null : owner.ownPart();
     }
 
-    private @Nullable Part beneathInPlace() {
+    private @Nullable Part outerPartInPlace() {
         for (CallScene around = scene.outer(); around != null; around = around.outer()) {
             DoubleState known = around.knownInPlace(owner.self());
             if (known != null) {
@@ -67,10 +67,10 @@ public final class Part {
     }
 
     /** Whether calls of a method of a replaced class are recorded. */
-    public boolean hears(DoubledMethod method) {
-        for (Part part = this; part != null; part = part.beneath()) {
+    public boolean receives(DoubledMethod method) {
+        for (Part part = this; part != null; part = part.outerPart()) {
             MethodState state = part.states[method.index()];
-            if (part.watched || state != null && state.isTold()) {
+            if (part.watched || state != null && state.isCovered()) {
                 return true;
             }
         }
@@ -94,7 +94,7 @@ public final class Part {
 
     /** The newest rule that covers a call; rules of outer scenes count last. */
     public @Nullable Rule covering(DoubledMethod method, Object[] arguments) {
-        for (Part part = this; part != null; part = part.beneath()) {
+        for (Part part = this; part != null; part = part.outerPart()) {
             MethodState state = part.states[method.index()];
             Rule found = state == null ? null : state.covering(arguments);
             if (found != null) {
@@ -107,7 +107,7 @@ public final class Part {
     /** All rules of a method, the newest last. */
     public List<Rule> rules(DoubledMethod method) {
         List<Rule> all = new ArrayList<>();
-        for (Part part = this; part != null; part = part.beneath()) {
+        for (Part part = this; part != null; part = part.outerPart()) {
             MethodState state = part.states[method.index()];
             if (state != null) {
                 all.addAll(0, List.of(state.rules()));
@@ -119,7 +119,7 @@ public final class Part {
     /** All demands of a method. */
     public List<Demand> demands(DoubledMethod method) {
         List<Demand> all = new ArrayList<>();
-        for (Part part = this; part != null; part = part.beneath()) {
+        for (Part part = this; part != null; part = part.outerPart()) {
             MethodState state = part.states[method.index()];
             if (state != null) {
                 all.addAll(List.of(state.demands()));
@@ -129,7 +129,7 @@ public final class Part {
     }
 
     /** Whether a statement covers a call. */
-    boolean isTold(DoubledMethod method, Object[] arguments) {
+    boolean isCovered(DoubledMethod method, Object[] arguments) {
         for (Demand demand : demands(method)) {
             if (demand.covers(arguments)) {
                 return true;

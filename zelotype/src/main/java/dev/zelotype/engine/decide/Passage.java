@@ -76,6 +76,6 @@ public final class Passage {
 
     /** Returns where the call was made. */
     public @Nullable StackFrame caller() {
-        return Lines.caller(state.asksItself());
+        return Lines.caller(state.isWovenItself());
     }
 }

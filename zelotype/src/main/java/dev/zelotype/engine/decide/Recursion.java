@@ -2,7 +2,7 @@ package dev.zelotype.engine.decide;
 
 import dev.zelotype.engine.calls.CallLog;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.WrongMethodTypeException;
@@ -34,7 +34,7 @@ final class Recursion {
     /** Loads classes in advance that are needed when the stack is exhausted. */
     static void load() {
         Objects.requireNonNull(Unwinding.class);
-        Objects.requireNonNull(Sneaky.class);
+        Objects.requireNonNull(Rethrow.class);
         Objects.requireNonNull(Unrecorded.class);
         // The JVM loads the exception types that a frame could catch when an error passes through it.
         Objects.requireNonNull(WrongMethodTypeException.class);
@@ -61,7 +61,7 @@ final class Recursion {
 
     /** What to throw after a stack overflow during a call: a misuse if that call caused it, else the error itself. */
     static Throwable explain(DoubleState owner, DoubledMethod method, @Nullable Rule answer, StackOverflowError error) {
-        boolean atSite = owner.isOfClass() && !method.asksItself();
+        boolean atSite = owner.isOfClass() && !method.isWovenItself();
         String type = atSite
                 ? Decision.class.getName()
                 : owner.doubleClass().isWoven()

@@ -60,7 +60,7 @@ final class Refusals {
         return lines;
     }
 
-    private static void addDifferences(List<String> lines, Said statement, Object[] arguments) {
+    private static void addDifferences(List<String> lines, Stated statement, Object[] arguments) {
         for (String difference : Calls.differences(statement.pattern(), arguments)) {
             lines.add("  " + difference);
         }

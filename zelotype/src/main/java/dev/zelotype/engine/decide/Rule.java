@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * The answers of some calls: a sequence of steps; the last one is repeated.
  */
-public class Rule extends Said {
+public class Rule extends Stated {
 
     private static final Step[] NONE = {};
 

@@ -4,7 +4,7 @@ import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.call.Around;
 import dev.zelotype.call.Shape;
 import dev.zelotype.engine.calls.Call;
-import dev.zelotype.engine.decide.facts.Fitting;
+import dev.zelotype.engine.decide.facts.ReturnTypes;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Callbacks;
 import dev.zelotype.engine.make.DoubledMethod;
@@ -131,10 +131,10 @@ public sealed interface Step {
     private static @Nullable Object fitting(
             @Nullable Object computed, DoubleState owner, DoubledMethod method, @Nullable String place) {
         Object answer = KotlinCode.asGiven(computed, method.returnType(), method.suspends());
-        if (method.returnType() != void.class && !Fitting.fits(answer, method.returnType())) {
+        if (method.returnType() != void.class && !ReturnTypes.fits(answer, method.returnType())) {
             throw new MisuseException(
                     "The answer computed for " + owner.name() + "." + method.name() + " " + place + " does not fit: "
-                            + Fitting.misfit(answer, method.returnType()) + ".",
+                            + ReturnTypes.misfit(answer, method.returnType()) + ".",
                     "answer with a value of that type");
         }
         return answer;

@@ -40,12 +40,12 @@ public final class Values {
 
     /** As {@link #print(Object)}, for a value with a name: a password in an array is never shown. */
     public static String print(String place, @Nullable Object value) {
-        return Legible.isSecret(place, value) ? Mask.MASKED : print(value);
+        return ReadableText.isSecret(place, value) ? Mask.MASKED : print(value);
     }
 
     /** Whether nothing of a value may be shown, not even its length. */
     static boolean isHidden(String place, Object value) {
-        return Legible.isSecret(place, value) || Legible.isMasked(value);
+        return ReadableText.isSecret(place, value) || ReadableText.isMasked(value);
     }
 
     /** Whether printing it runs no code outside the JDK. */
@@ -79,7 +79,7 @@ public final class Values {
     private static String printOther(Object value, int depth) {
         Class<?> type = value.getClass();
         Iterable<?> elements = elementsOf(value);
-        if (Legible.isMasked(value)) {
+        if (ReadableText.isMasked(value)) {
             return Mask.MASKED;
         } else if (elements != null) {
             int size = elements instanceof Collection<?> all ? all.size() : Array.getLength(value);

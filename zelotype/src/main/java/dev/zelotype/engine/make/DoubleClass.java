@@ -30,7 +30,7 @@ public final class DoubleClass {
     private final DoubledMethod[] methods;
     private final MethodTable table;
     private final List<DoubledMethod> finals;
-    private volatile boolean finalsAsk;
+    private volatile boolean finalsAreWoven;
     private final Instances instances;
     private final MethodHandle[] ownCode;
     private volatile @Nullable List<String> signatures;
@@ -101,7 +101,7 @@ public final class DoubleClass {
 
     /** Whether a type can be doubled itself. */
     public static boolean canDouble(Class<?> type) {
-        return Doublable.reason(type) == null;
+        return DoublableTypes.reason(type) == null;
     }
 
     /** The class of doubles of several types together: at most one class, and any interfaces. */
@@ -184,7 +184,7 @@ public final class DoubleClass {
         if (known == null) {
             known = new ArrayList<>();
             for (DoubledMethod method : methods) {
-                if (isFinal(method) && !finalsAsk) {
+                if (isFinal(method) && !finalsAreWoven) {
                     continue;
                 }
                 if (method.executable().getDeclaringClass() != Object.class) {
@@ -198,7 +198,7 @@ public final class DoubleClass {
 
     public @Nullable DoubledMethod find(String name, String descriptor) {
         DoubledMethod found = table.find(name, descriptor);
-        return found == null && finalsAsk ? findFinal(name, descriptor) : found;
+        return found == null && finalsAreWoven ? findFinal(name, descriptor) : found;
     }
 
     /** A final method of the doubled class, which answers for its doubles only if it is woven. */
@@ -217,12 +217,12 @@ public final class DoubleClass {
     }
 
     /** Records that the final methods of the doubled class are woven. */
-    public void finalsAsk() {
-        finalsAsk = true;
+    public void finalsAreWoven() {
+        finalsAreWoven = true;
     }
 
-    public boolean doFinalsAsk() {
-        return finalsAsk;
+    public boolean areFinalsWoven() {
+        return finalsAreWoven;
     }
 
     /** Whether a method is a final one of the doubled class, rather than one that the class of doubles overrides. */

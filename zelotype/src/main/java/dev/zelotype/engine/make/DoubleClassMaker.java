@@ -41,15 +41,15 @@ final class DoubleClassMaker {
         Class<?> superclass = Object.class;
         List<Class<?>> interfaces = new ArrayList<>();
         for (Class<?> wanted : types) {
-            Doublable.check(wanted);
-            Class<?> type = Doublable.open(wanted);
+            DoublableTypes.check(wanted);
+            Class<?> type = DoublableTypes.open(wanted);
             if (type.isInterface()) {
                 interfaces.add(type);
             } else {
                 superclass = type;
             }
         }
-        Class<?> host = host(types.size() == 1 ? List.of(Doublable.open(types.get(0))) : types);
+        Class<?> host = host(types.size() == 1 ? List.of(DoublableTypes.open(types.get(0))) : types);
         if (isOpenToUs(host)) {
             Class<?> linked = types.size() == 1 ? LinkedClass.beside(host) : null;
             return linked == null

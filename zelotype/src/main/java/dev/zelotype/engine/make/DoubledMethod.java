@@ -155,7 +155,7 @@ public final class DoubledMethod {
     }
 
     /** Whether the method itself is woven, rather than the places that call it. */
-    public boolean asksItself() {
+    public boolean isWovenItself() {
         return executable instanceof Method && !CodeOwner.isOfJdk(executable.getDeclaringClass());
     }
 

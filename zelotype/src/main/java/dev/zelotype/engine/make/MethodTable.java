@@ -131,13 +131,16 @@ final class MethodTable {
             }
         }
         for (DoubledMethod method : methods) {
-            if (byDescriptor.get(method.name() + method.descriptor()) == method) {
-                return "it does not know " + method.name() + method.descriptor();
+            String key = method.name() + method.descriptor();
+            if (byDescriptor.get(key) == method && method.executable().isSynthetic() && method.hasCode()) {
+                // Java hides it from the source of the class, so it runs its own code.
+                byDescriptor.remove(key);
+            } else if (byDescriptor.get(key) == method) {
+                return "it does not know " + key;
             }
         }
-        for (int i = 0; i < numbered.length; i++) {
-            methods.set(i, numbered[i]);
-        }
+        methods.clear();
+        methods.addAll(Arrays.asList(numbered).subList(0, known.size()));
         return null;
     }
 

@@ -81,10 +81,10 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     public abstract Object self();
 
     /** Whether it receives calls of a method: always for a double; for a replaced class if it is watched. */
-    public abstract boolean hears(DoubledMethod method);
+    public abstract boolean receives(DoubledMethod method);
 
     /** Whether a statement of the test covers a call. */
-    public abstract boolean isTold(DoubledMethod method, Object[] arguments);
+    public abstract boolean isCovered(DoubledMethod method, Object[] arguments);
 
     /**
      * Answers a call, and evaluates the conditions of the test only once.
@@ -92,7 +92,7 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
      * @param onlyIfTold whether a call that no statement covers is only recorded, and its real code runs unchanged
      * @return the answer in an array; null if the real code must run
      */
-    public abstract Object @Nullable [] answer(DoubledMethod method, Object[] arguments, boolean onlyIfTold);
+    public abstract Object @Nullable [] answer(DoubledMethod method, Object[] arguments, boolean onlyIfCovered);
 
     /**
      * Records a call that something else answers.

@@ -11,11 +11,11 @@ import dev.zelotype.engine.pattern.Symbols.NewArray;
 import dev.zelotype.engine.pattern.Symbols.Parameter;
 import dev.zelotype.engine.pattern.Symbols.Result;
 import dev.zelotype.engine.pattern.Symbols.Unmade;
-import dev.zelotype.engine.pattern.code.Harmless;
 import dev.zelotype.engine.pattern.code.MethodCode;
 import dev.zelotype.engine.pattern.code.MethodCode.Instruction;
 import dev.zelotype.engine.pattern.code.MethodCode.Member;
 import dev.zelotype.engine.pattern.code.RealCode;
+import dev.zelotype.engine.pattern.code.SideEffects;
 import dev.zelotype.engine.pattern.rule.ArgumentRule;
 import dev.zelotype.error.MisuseException;
 import java.util.Arrays;
@@ -370,14 +370,14 @@ final class LambdaReader {
             throw refused.noDouble(method.name(), target);
         }
         boolean made = alone.contains(target);
-        if (!Harmless.onlyLooks(form.owner(), target, method.name(), method.descriptor(), self, made)
+        if (!SideEffects.onlyLooks(form.owner(), target, method.name(), method.descriptor(), self, made)
                 || givesNothing(method)) {
             throw CodeOwner.isOfJdk(target.getClass())
                     ? refused.mayChange(real.type(method.owner()), method.name())
                     : refused.realCode(method.name(), target);
         }
         Object value = real.call(method, opcode, target, operands.made(operands.known(arguments, types)));
-        if (Harmless.makesNew(target, made, method.name(), value)) {
+        if (SideEffects.makesNew(target, made, method.name(), value)) {
             madeAlone(value);
         }
         push(value, method);
@@ -423,13 +423,13 @@ final class LambdaReader {
             throw refused.staticCode(real.type(method.owner()), method.name());
         }
         Class<?> type = real.type(method.owner());
-        if (!Harmless.onlyLooks(type, method.name())) {
+        if (!SideEffects.onlyLooks(type, method.name())) {
             throw refused.mayChange(type, method.name());
         }
         Object value = real.callStatic(method, operands.made(values));
         if (value instanceof boolean[] && real.isOfCompiler(method)) {
             frame.noteProbes(value);
-        } else if (CodeOwner.isOfJdk(type) && Harmless.makesNew(null, true, method.name(), value)) {
+        } else if (CodeOwner.isOfJdk(type) && SideEffects.makesNew(null, true, method.name(), value)) {
             madeAlone(value);
         }
         push(value, method);
@@ -456,7 +456,7 @@ final class LambdaReader {
         Object[] real = operands.made(values);
         Object made = this.real.construct(type, constructor.descriptor(), real);
         rules.madeHere(made);
-        if (Harmless.standsAlone(made, real, alone)) {
+        if (SideEffects.standsAlone(made, real, alone)) {
             alone.add(made);
         }
         frame.replace(unmade, made);

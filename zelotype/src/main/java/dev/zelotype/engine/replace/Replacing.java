@@ -91,7 +91,7 @@ public final class Replacing {
 
     /** A class whose objects can be doubles made without constructors, in a scene or outside any. */
     public static DoubleClass ofDoubles(Class<?> type) {
-        initialise(type);
+        initialize(type);
         weaver().weave(type);
         return INSTANCES.get(type);
     }
@@ -149,7 +149,7 @@ public final class Replacing {
     public static Participant whole(Class<?> type, String name, String descriptor, boolean mayBegin) {
         Participant whole = whole(type, mayBegin);
         DoubledMethod method = whole.doubleClass().find(name, descriptor);
-        if (mayBegin && method != null && !method.asksItself()) {
+        if (mayBegin && method != null && !method.isWovenItself()) {
             ReplacingScene scene = sceneFor(type.getSimpleName());
             weaver().weaveSites(List.of(method.executable()), scene.carriesTasks());
             scene.refuseIfRunning(method.executable());
@@ -191,7 +191,7 @@ public final class Replacing {
 
     /** Weaves a class for a scene. */
     private static void begin(ReplacingScene scene, Class<?> type) {
-        initialise(type);
+        initialize(type);
         weaver().weave(type);
         takePart(scene);
     }
@@ -210,7 +210,7 @@ public final class Replacing {
      * Runs the static initializer of a class before anything of it is replaced, and outside any scene, so that its
      * fields get their real values, and not those that a test supposes.
      */
-    private static void initialise(Class<?> type) {
+    private static void initialize(Class<?> type) {
         Seat before = Seat.here();
         Seat.goApart();
         try {
@@ -220,8 +220,8 @@ public final class Replacing {
         } catch (LinkageError e) {
             Throwable cause = e.getCause() == null ? e : e.getCause();
             throw new MisuseException(
-                    type.getSimpleName() + " cannot be replaced: its static initialiser failed with " + cause + ".",
-                    "see to it that the class can be initialised, or wrap what it does in an interface",
+                    type.getSimpleName() + " cannot be replaced: its static initializer failed with " + cause + ".",
+                    "see to it that the class can be initialized, or wrap what it does in an interface",
                     e);
         } finally {
             Seat.sit(before);
@@ -288,7 +288,7 @@ public final class Replacing {
     /** Weaves the final methods of a doubled class for the current scene. */
     public static void doubleFinals(DoubleClass type) {
         begin(sceneFor("A final method of " + type.doubledType().getSimpleName()), type.superclass());
-        type.finalsAsk();
+        type.finalsAreWoven();
     }
 
     /** As {@link #doubleFinals}, if an agent is already there: attaching one just in case would take too long. */

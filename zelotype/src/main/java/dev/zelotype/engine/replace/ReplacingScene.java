@@ -70,7 +70,7 @@ public abstract class ReplacingScene {
     }
 
     /** Records that a class was initialized with the result of a replaced method. */
-    protected abstract void initialisedWith(Initializers.Found initialised, WovenMethod replaced);
+    protected abstract void initializedWith(Initializers.Found initialized, WovenMethod replaced);
 
     protected final void leave() {
         seat.leave(this);

@@ -8,7 +8,7 @@ import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.make.Unrecorded;
 import dev.zelotype.engine.weave.Decider;
 import dev.zelotype.engine.weave.Initializers;
@@ -54,8 +54,8 @@ final class Switchboard implements Decider {
     /** A participant that receives a call, with the method and the arguments in its own form. */
     private record Hearer(Participant who, DoubledMethod method, Object[] arguments) {
 
-        boolean isTold() {
-            return who.isTold(method, arguments);
+        boolean isCovered() {
+            return who.isCovered(method, arguments);
         }
     }
 
@@ -93,7 +93,7 @@ final class Switchboard implements Decider {
             Participant known = each.replaced(type);
             DoubledMethod found = find(known, method);
             if (found != null) {
-                return !found.ofObject() && (known.hears(found) || isBare(self))
+                return !found.ofObject() && (known.receives(found) || isBare(self))
                         ? new Hearer(known, found, withInstance(found, self, arguments))
                         : null;
             }
@@ -114,7 +114,7 @@ final class Switchboard implements Decider {
         for (ReplacingScene user : users) {
             Participant known = user.replaced(method.owner());
             DoubledMethod found = find(known, method);
-            if (found != null && known.hears(found)) {
+            if (found != null && known.receives(found)) {
                 user.ranReal(known.name() + "." + found.signature(), leftOver);
             }
         }
@@ -190,7 +190,7 @@ final class Switchboard implements Decider {
 
     /** Records a call for a participant that receives it while another one answers. */
     private static void note(Hearer one, Hearer answering, boolean told) {
-        if (one.who() != answering.who() && one.who().hears(one.method())) {
+        if (one.who() != answering.who() && one.who().receives(one.method())) {
             one.who().noteOnly(one.method(), one.arguments(), told);
         }
     }
@@ -201,7 +201,7 @@ final class Switchboard implements Decider {
      */
     private static @Nullable Hearer told(List<Hearer> wholes) {
         for (Hearer each : wholes) {
-            if (each.isTold()) {
+            if (each.isCovered()) {
                 return each;
             }
         }
@@ -213,8 +213,8 @@ final class Switchboard implements Decider {
         ReplacingScene scene = Seat.current();
         if (scene != null && !Unrecorded.here()) {
             Initializers.Found found = scene.initializer();
-            if (found != null && answering.isTold()) {
-                scene.initialisedWith(found, method);
+            if (found != null && answering.isCovered()) {
+                scene.initializedWith(found, method);
             }
         }
     }
@@ -267,7 +267,7 @@ final class Switchboard implements Decider {
             }
             return new Object[] {becomes == Participant.BARE ? bare(constructor.owner()) : becomes};
         } catch (Throwable e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         }
     }
 }

@@ -5,7 +5,7 @@ import dev.zelotype.engine.decide.Disturber;
 import dev.zelotype.engine.decide.OutsideDoubles;
 import dev.zelotype.engine.decide.facts.Settings;
 import dev.zelotype.engine.explain.FailureText;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.pattern.PatternReader;
 import dev.zelotype.engine.statement.SpokenScene;
 import dev.zelotype.error.CheckFailure;
@@ -34,7 +34,7 @@ public final class SceneState extends SpokenScene {
     }
 
     /** Sets the public view of scenes; called once, by the class of that view. */
-    public static void shownBy(Function<SceneState, ? extends AutoCloseable> view) {
+    public static void viewedBy(Function<SceneState, ? extends AutoCloseable> view) {
         shown = view;
     }
 
@@ -43,7 +43,7 @@ public final class SceneState extends SpokenScene {
         try {
             MethodHandles.lookup().ensureInitialized(type);
         } catch (IllegalAccessException e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         }
         return type.cast(shown.apply(this));
     }
@@ -55,12 +55,12 @@ public final class SceneState extends SpokenScene {
     }
 
     /** Sets the consumer of scenes that tests open and close themselves; null removes it. */
-    public static void tellOfClosed(@Nullable Consumer<SceneState> to) {
+    public static void reportClosed(@Nullable Consumer<SceneState> to) {
         teller = to;
     }
 
     /** Whether scenes that tests open themselves are reported, so that calls must be converted to text immediately. */
-    public static boolean isToldOf() {
+    public static boolean isReported() {
         return teller != null;
     }
 

@@ -7,7 +7,7 @@ import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.DoubleClass;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
@@ -331,7 +331,7 @@ public final class SubjectBuilder {
             Access.open(constructor);
             return constructor.newInstance(arguments.toArray());
         } catch (InvocationTargetException e) {
-            throw Sneaky.rethrow(e.getCause());
+            throw Rethrow.rethrow(e.getCause());
         } catch (ReflectiveOperationException e) {
             throw new MisuseException(text(constructor) + " cannot be called.", "open its package to dev.zelotype", e);
         }
@@ -443,7 +443,7 @@ public final class SubjectBuilder {
                     Access.open(method);
                     method.invoke(subject, fulfil(wish, others));
                 } catch (InvocationTargetException e) {
-                    throw Sneaky.rethrow(e.getCause());
+                    throw Rethrow.rethrow(e.getCause());
                 } catch (IllegalAccessException e) {
                     throw new MisuseException(method + " cannot be called.", "open its package to dev.zelotype", e);
                 }

@@ -7,7 +7,7 @@ import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.Part;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.pattern.rule.CallPattern;
 import java.io.Serializable;
 import java.util.ArrayList;
@@ -39,7 +39,7 @@ public final class Before {
         try {
             suppositions.act();
         } catch (Throwable e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         } finally {
             if (earlier == null) {
                 CURRENT.remove();

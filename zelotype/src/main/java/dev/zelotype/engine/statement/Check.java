@@ -49,7 +49,7 @@ public final class Check extends Statement {
     }
 
     private void refuseIfUnheard() {
-        if (part().owner().isOfClass() && !part().hears(method())) {
+        if (part().owner().isOfClass() && !part().receives(method())) {
             throw Replacing.notWatched(patternText(), receiver());
         }
     }

@@ -7,7 +7,7 @@ import dev.zelotype.engine.decide.DemandOrder;
 import dev.zelotype.engine.decide.Rows;
 import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.FailureText;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
@@ -42,7 +42,7 @@ public final class Order {
         try {
             statements.act();
         } catch (Throwable e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         } finally {
             CURRENT.remove();
         }

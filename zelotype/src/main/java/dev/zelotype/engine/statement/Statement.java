@@ -6,10 +6,10 @@ import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.MethodState;
 import dev.zelotype.engine.decide.Part;
-import dev.zelotype.engine.decide.Said;
+import dev.zelotype.engine.decide.Stated;
 import dev.zelotype.engine.decide.facts.Count;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.pattern.PatternReader;
 import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.error.MisuseException;
@@ -23,11 +23,11 @@ import org.jspecify.annotations.Nullable;
  */
 public abstract class Statement {
 
-    private final Said said;
+    private final Stated said;
     private final Part part;
     private boolean fixed;
 
-    Statement(Said said, Part part) {
+    Statement(Stated said, Part part) {
         this.said = said;
         this.part = part;
         if (part.scene().closed()) {
@@ -45,8 +45,8 @@ public abstract class Statement {
             this(pattern, frame, ((DoubleState) pattern.participant()).partOfStatement());
         }
 
-        Said said(Verb verb) {
-            return new Said(verb, pattern, frame);
+        Stated said(Verb verb) {
+            return new Stated(verb, pattern, frame);
         }
 
         MethodState state() {
@@ -84,7 +84,7 @@ public abstract class Statement {
         try {
             return (Boolean) condition.spread(free);
         } catch (Throwable e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         }
     }
 
@@ -123,7 +123,7 @@ public abstract class Statement {
         return fixed;
     }
 
-    final Said said() {
+    final Stated said() {
         return said;
     }
 

@@ -10,11 +10,11 @@ import dev.zelotype.engine.decide.Part;
 import dev.zelotype.engine.decide.Rule;
 import dev.zelotype.engine.decide.Step;
 import dev.zelotype.engine.decide.facts.Count;
-import dev.zelotype.engine.decide.facts.Fitting;
 import dev.zelotype.engine.decide.facts.KindRule;
+import dev.zelotype.engine.decide.facts.ReturnTypes;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
@@ -107,9 +107,9 @@ public class Supposition extends Statement {
                     "The answer of " + this + " is null, but a constructor cannot return null.",
                     "return an object, such as stub(" + method.returnType().getSimpleName() + ".class)");
         }
-        if (!Fitting.fits(value, method.returnType())) {
+        if (!ReturnTypes.fits(value, method.returnType())) {
             throw new MisuseException(
-                    "The answer of " + this + " does not fit: " + Fitting.misfit(value, method.returnType()) + ".",
+                    "The answer of " + this + " does not fit: " + ReturnTypes.misfit(value, method.returnType()) + ".",
                     "return a value of the method's own type");
         }
         return new Step.Value(value);
@@ -259,7 +259,7 @@ public class Supposition extends Statement {
                 free.add(part.getAccessor().invoke(key));
             }
         } catch (ReflectiveOperationException e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         }
         return free.toArray();
     }

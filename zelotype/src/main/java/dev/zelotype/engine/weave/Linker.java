@@ -1,6 +1,6 @@
 package dev.zelotype.engine.weave;
 
-import dev.zelotype.engine.make.Sneaky;
+import dev.zelotype.engine.make.Rethrow;
 import java.lang.invoke.CallSite;
 import java.lang.invoke.ConstantCallSite;
 import java.lang.invoke.MethodHandle;
@@ -69,7 +69,7 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         try {
             return link((MethodHandles.Lookup) lookup, (MethodType) call[1], (String) call[0], (Object[]) call[2]);
         } catch (Throwable e) {
-            throw Sneaky.rethrow(e);
+            throw Rethrow.rethrow(e);
         }
     }
 

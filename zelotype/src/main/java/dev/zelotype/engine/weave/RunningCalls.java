@@ -45,7 +45,7 @@ final class RunningCalls {
         Sites unasked;
 
         @Nullable
-        CallsAhead code;
+        LaterCalls code;
 
         Old(
                 Class<?> type,
@@ -94,11 +94,11 @@ final class RunningCalls {
         }
     }
 
-    private static @Nullable CallsAhead codeOf(Old old, byte[] code) {
+    private static @Nullable LaterCalls codeOf(Old old, byte[] code) {
         try {
             return old.descriptor == null
-                    ? CallsAhead.of(code, old.method, old.line)
-                    : CallsAhead.of(code, old.method, old.descriptor);
+                    ? LaterCalls.of(code, old.method, old.line)
+                    : LaterCalls.of(code, old.method, old.descriptor);
         } catch (RuntimeException e) {
             // Unreadable code is not reported.
             return null;
@@ -263,7 +263,7 @@ final class RunningCalls {
     /**
      * The method of a call in a class, as the JVM resolves it there: other classes may have methods of the same name.
      */
-    private record Resolved(Executable replaced, Sites sites, Class<?> calling) implements CallsAhead.Meaning {
+    private record Resolved(Executable replaced, Sites sites, Class<?> calling) implements LaterCalls.Meaning {
 
         @Override
         public boolean isMeantBy(String owner, String name, String descriptor, boolean ofInterface) {

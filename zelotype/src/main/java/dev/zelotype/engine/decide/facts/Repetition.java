@@ -21,8 +21,8 @@ public final class Repetition {
     private Object @Nullable [] arguments;
 
     /** Checks; returns true if the same was found for more than a million queries. */
-    public synchronized boolean goesOn(Call call, boolean asksItself) {
-        String now = Lines.at(Lines.caller(asksItself));
+    public synchronized boolean goesOn(Call call, boolean isWovenItself) {
+        String now = Lines.at(Lines.caller(isWovenItself));
         Object[] before = arguments;
         boolean repeated = before != null && now.equals(line) && Equality.same(before, call.arguments());
         same = repeated ? same + 1 : 0;

@@ -7,9 +7,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * Which types can be doubled, and what to do about others.
  */
-final class Doublable {
+final class DoublableTypes {
 
-    private Doublable() {}
+    private DoublableTypes() {}
 
     /** Why a type cannot be doubled, and a cure. */
     record Reason(String problem, String cure) {}

@@ -22,7 +22,7 @@ import org.objectweb.asm.Opcodes;
 /**
  * The instructions of a method and their successors, to determine which calls can still follow an instruction.
  */
-final class CallsAhead {
+final class LaterCalls {
 
     /** Whether a method in a class file's constant pool is one of those searched for. */
     interface Meaning {
@@ -50,18 +50,18 @@ final class CallsAhead {
     /** An exception handler and the code that it covers; without a type it handles all exceptions. */
     private record Handler(Label start, Label end, Label code, boolean takesAll) {}
 
-    private CallsAhead() {}
+    private LaterCalls() {}
 
     /** Reads a method of a class file; null if it has no such code. */
-    static @Nullable CallsAhead of(byte[] code, String name, String descriptor) {
-        List<CallsAhead> found = read(code, name, descriptor);
+    static @Nullable LaterCalls of(byte[] code, String name, String descriptor) {
+        List<LaterCalls> found = read(code, name, descriptor);
         return found.isEmpty() ? null : found.get(0);
     }
 
     /** Reads the method with a name and a line, if only the name is known; null if there is none. */
-    static @Nullable CallsAhead of(byte[] code, String name, int line) {
-        List<CallsAhead> all = read(code, name, null);
-        for (CallsAhead each : all) {
+    static @Nullable LaterCalls of(byte[] code, String name, int line) {
+        List<LaterCalls> all = read(code, name, null);
+        for (LaterCalls each : all) {
             if (each.lines.contains(line)) {
                 return each;
             }
@@ -69,8 +69,8 @@ final class CallsAhead {
         return all.size() == 1 ? all.get(0) : null;
     }
 
-    private static List<CallsAhead> read(byte[] code, String name, @Nullable String descriptor) {
-        List<CallsAhead> found = new ArrayList<>();
+    private static List<LaterCalls> read(byte[] code, String name, @Nullable String descriptor) {
+        List<LaterCalls> found = new ArrayList<>();
         Offsets in = new Offsets(code);
         in.accept(
                 new ClassVisitor(Opcodes.ASM9) {
@@ -80,13 +80,13 @@ final class CallsAhead {
                         if (!itsName.equals(name) || descriptor != null && !its.equals(descriptor)) {
                             return null;
                         }
-                        CallsAhead method = new CallsAhead();
+                        LaterCalls method = new LaterCalls();
                         found.add(method);
                         return method.new Reader(in);
                     }
                 },
                 ClassReader.SKIP_FRAMES);
-        for (Iterator<CallsAhead> i = found.iterator(); i.hasNext(); ) {
+        for (Iterator<LaterCalls> i = found.iterator(); i.hasNext(); ) {
             if (i.next().offsets.isEmpty()) {
                 i.remove();
             }

@@ -14,7 +14,7 @@ import java.util.Set;
  * Classes that were initialized while something was replaced, so that their static fields may keep what a test supposed
  * for all following tests. They are named in the scene where it happened, and in the next failure of another one.
  */
-public final class Initialised {
+public final class InitializedClasses {
 
     private static final int MOST = 10;
     private static final Set<String> NOTED = new LinkedHashSet<>();

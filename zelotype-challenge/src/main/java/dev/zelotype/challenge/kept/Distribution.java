@@ -13,7 +13,7 @@ import java.util.TreeMap;
  * Distributes test classes over machines, or tests over the JVMs of one machine. Each machine computes the same result,
  * provided they know the same classes and times. The longest come first, each for the shard with the least work so far.
  */
-public final class Cut {
+public final class Distribution {
 
     private final Map<String, Integer> shardOf = new TreeMap<>();
     private final int count;
@@ -26,7 +26,7 @@ public final class Cut {
      *
      * @param weights by class, its relative duration
      */
-    public Cut(Map<String, Double> weights, int count) {
+    public Distribution(Map<String, Double> weights, int count) {
         this.count = count;
         List<Map.Entry<String, Double>> longest = new ArrayList<>(weights.entrySet());
         longest.sort(Map.Entry.<String, Double>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey()));
@@ -43,10 +43,10 @@ public final class Cut {
     }
 
     /** Distributes the tests of one machine, by their ids. */
-    public static Cut ofTests(Collection<Baseline> tests, int count) {
+    public static Distribution ofTests(Collection<Baseline> tests, int count) {
         Map<String, Double> weights = new TreeMap<>();
         tests.forEach(each -> weights.put(each.id(), (double) each.millisOfAllRuns()));
-        return new Cut(weights, count);
+        return new Distribution(weights, count);
     }
 
     /**
@@ -85,6 +85,6 @@ public final class Cut {
 
     /** A key that all shards of one distribution share, different from that of any other. */
     public String print() {
-        return Prints.of(count + " " + shardOf);
+        return Hashes.of(count + " " + shardOf);
     }
 }

@@ -13,7 +13,7 @@ import java.util.function.Supplier;
  * The calls of an undisturbed test: the first and the last of each site, and the number of calls. Safe for use from any
  * thread.
  */
-final class NotedCalls {
+final class RecordedCalls {
 
     private final Map<String, Integer> made = new HashMap<>();
     private final Map<String, Noted> first = new LinkedHashMap<>();

@@ -3,9 +3,9 @@ package dev.zelotype.engine.make;
 /**
  * Throws undeclared exceptions, as a doubled method may.
  */
-public final class Sneaky {
+public final class Rethrow {
 
-    private Sneaky() {}
+    private Rethrow() {}
 
     /** Throws the exception unchanged; declared to return one, so that callers can write {@code throw}. */
     @SuppressWarnings("unchecked")

@@ -7,9 +7,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * Whether a method can return a value.
  */
-public final class Fitting {
+public final class ReturnTypes {
 
-    private Fitting() {}
+    private ReturnTypes() {}
 
     public static boolean fits(@Nullable Object value, Class<?> type) {
         if (value == null) {

@@ -6,11 +6,11 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
 /** Short hashes. */
-final class Prints {
+final class Hashes {
 
     private static final int LENGTH = 32;
 
-    private Prints() {}
+    private Hashes() {}
 
     static String of(String text) {
         return of(text.getBytes(StandardCharsets.UTF_8));

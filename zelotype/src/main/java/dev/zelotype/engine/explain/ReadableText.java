@@ -10,13 +10,13 @@ import org.jspecify.annotations.Nullable;
 /**
  * Readable text in values that are printed element by element, so that a mask can match it.
  */
-final class Legible {
+final class ReadableText {
 
     private static final List<Charset> CHARSETS = List.of(StandardCharsets.UTF_8, StandardCharsets.ISO_8859_1);
     /** Longer arrays contain no text that a person would read. */
     private static final int LONGEST = 1 << 20;
 
-    private Legible() {}
+    private ReadableText() {}
 
     /** Whether a value is hidden because of its name, independent of the mask. */
     static boolean isSecret(String place, @Nullable Object value) {

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * Checks that have failed in a disturbed test without ending it, so that other checks can fail as well. Safe for use
  * from any thread.
  */
-final class KeptChecks {
+final class FailedChecks {
 
     private final Map<String, Failed> failed = new LinkedHashMap<>();
 

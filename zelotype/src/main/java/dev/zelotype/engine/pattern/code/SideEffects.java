@@ -54,7 +54,7 @@ import org.objectweb.asm.Type;
  * The real code that a pattern may run to compute an argument: that of the test itself, and code of the JDK that is
  * known to have no side effects. Reading a pattern must not change the test's objects, so unknown code is refused.
  */
-public final class Harmless {
+public final class SideEffects {
 
     /** Types of the JDK whose objects never change. */
     private static final List<Class<?>> VALUES = List.of(
@@ -219,7 +219,7 @@ public final class Harmless {
             Array.class, Set.of("get", "new"),
             CompletableFuture.class, Set.of("completed", "failed"));
 
-    private Harmless() {}
+    private SideEffects() {}
 
     /**
      * Whether a method call on an object can be considered as reading a value.

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * Values that have the same text whenever they are printed, so that it can be done later: printing them runs no code
  * outside the JDK, and they never change.
  */
-public final class Lasting {
+public final class StableValues {
 
     private static final Set<Class<?>> KNOWN = Set.of(
             String.class,
@@ -37,7 +37,7 @@ public final class Lasting {
         }
     };
 
-    private Lasting() {}
+    private StableValues() {}
 
     public static boolean are(@Nullable Object[] values) {
         for (Object each : values) {

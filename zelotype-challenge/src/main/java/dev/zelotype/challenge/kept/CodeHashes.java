@@ -27,7 +27,7 @@ import java.util.stream.Stream;
  * as far as they are in the folders of a class path. Classes that are only loaded by a name composed at run time are
  * not found.
  */
-public final class CodePrints {
+public final class CodeHashes {
 
     private static final Pattern IN_DESCRIPTOR = Pattern.compile("L([^;<>()]+)[;<]");
     private static final int MAGIC = 0xCAFEBABE;
@@ -52,7 +52,7 @@ public final class CodePrints {
      * @param roots the folders among them in which tests are looked for
      * @throws ChallengeException if a file cannot be read
      */
-    public CodePrints(List<Path> classPath, List<Path> roots) {
+    public CodeHashes(List<Path> classPath, List<Path> roots) {
         for (Path each : classPath) {
             if (Files.isDirectory(each)) {
                 read(each, roots.contains(each));
@@ -74,11 +74,11 @@ public final class CodePrints {
                         .replace(file.getFileSystem().getSeparator(), "/");
                 byte[] content = Files.readAllBytes(file);
                 if (!path.endsWith(".class")) {
-                    others.append(path).append(' ').append(Prints.of(content)).append('\n');
+                    others.append(path).append(' ').append(Hashes.of(content)).append('\n');
                     continue;
                 }
                 String name = path.substring(0, path.length() - ".class".length());
-                classes.putIfAbsent(name, new Code(Prints.of(content), texts(content)));
+                classes.putIfAbsent(name, new Code(Hashes.of(content), texts(content)));
                 if (isRoot) {
                     sizes.merge(CodeOwner.outermost(name.replace('/', '.')), (long) content.length, Long::sum);
                 }
@@ -118,7 +118,7 @@ public final class CodePrints {
 
     /** Files that are not class files: jars, and resources that tests may read. */
     public String others() {
-        return Prints.of(others.toString());
+        return Hashes.of(others.toString());
     }
 
     /**
@@ -145,7 +145,7 @@ public final class CodePrints {
         StringBuilder all = new StringBuilder();
         reached.forEach(each ->
                 all.append(each).append(' ').append(classes.get(each).print()).append('\n'));
-        return Prints.of(all.toString().getBytes(StandardCharsets.UTF_8));
+        return Hashes.of(all.toString().getBytes(StandardCharsets.UTF_8));
     }
 
     private void reach(String name, Set<String> reached, Deque<String> open) {

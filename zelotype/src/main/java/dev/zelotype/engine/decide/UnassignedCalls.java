@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * Calls that happened while a scene was open, to doubles from outside any scene, on threads without a scene. They may
  * belong to the scene's test or to another one, so a check that they could break must fail.
  */
-public final class Unowned {
+public final class UnassignedCalls {
 
     private static final int MOST = 1000;
 
@@ -39,7 +39,7 @@ public final class Unowned {
                     method,
                     arguments,
                     Thread.currentThread().getName(),
-                    Lines.settled(Lines.caller(owner.asksItself(method)))));
+                    Lines.settled(Lines.caller(owner.isWovenItself(method)))));
         }
     }
 

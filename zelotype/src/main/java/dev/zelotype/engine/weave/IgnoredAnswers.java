@@ -17,7 +17,7 @@ import org.objectweb.asm.Type;
 /**
  * Calls whose answers are ignored: another answer could not be noticed.
  */
-public final class DroppedAnswer {
+public final class IgnoredAnswers {
 
     /**
      * A line with a call, and its method: with the name only, a method of something else on the line could be meant.
@@ -26,14 +26,14 @@ public final class DroppedAnswer {
 
     private static final Map<Place, Boolean> KNOWN = new ConcurrentHashMap<>();
 
-    private DroppedAnswer() {}
+    private IgnoredAnswers() {}
 
     /**
      * Whether all calls of this method of doubles on the frame's line ignore the answer, according to the class file.
      */
     public static boolean isDropped(StackFrame caller, DoubleClass doubles, Method method) {
         return KNOWN.computeIfAbsent(
-                new Place(caller.getClassName(), caller.getLineNumber(), doubles, method), DroppedAnswer::read);
+                new Place(caller.getClassName(), caller.getLineNumber(), doubles, method), IgnoredAnswers::read);
     }
 
     private static boolean read(Place place) {

@@ -11,13 +11,13 @@ import java.util.List;
  * Calls of doubles whose scene was closed before: such a double was kept, perhaps in a static field, and is called
  * instead of the next test's double. They are reported with the next failure, because they may be its cause.
  */
-public final class Strays {
+public final class LateCalls {
 
     private static final int MOST = 10;
     private static final List<String> NOTED = new ArrayList<>();
     private static int more;
 
-    private Strays() {}
+    private LateCalls() {}
 
     public static synchronized void note(String scene, MethodLog log, Object[] arguments) {
         if (NOTED.size() == MOST) {

@@ -18,9 +18,9 @@ import javax.lang.model.util.Elements;
 /**
  * Whether a type can have doubles as source, and in which packages.
  */
-public final class Doublable {
+public final class DoublableTypes {
 
-    private Doublable() {}
+    private DoublableTypes() {}
 
     /** Why a type cannot be doubled as source; empty if it can. */
     public static String obstacle(TypeElement type) {

@@ -10,13 +10,13 @@ import org.jspecify.annotations.Nullable;
 /**
  * A completed statement of the test about some calls, with its place.
  */
-public class Said {
+public class Stated {
 
     private final Verb verb;
     private final @Nullable StackFrame frame;
     private volatile CallPattern pattern;
 
-    public Said(Verb verb, CallPattern pattern, @Nullable StackFrame frame) {
+    public Stated(Verb verb, CallPattern pattern, @Nullable StackFrame frame) {
         this.verb = verb;
         this.pattern = pattern;
         this.frame = frame;
