@@ -14,6 +14,7 @@ import org.openjdk.jmh.annotations.OperationsPerInvocation;
 public class InstanceBenchmark extends Measured {
 
     private static final int INSTANCES = 20;
+    private static final int MANY = 1_000;
     private static final Class<?>[] TYPES = {Mount.class};
 
     @Benchmark
@@ -32,6 +33,19 @@ public class InstanceBenchmark extends Measured {
         Mount[] made = new Mount[INSTANCES];
         try (Scene scene = Scene.open()) {
             for (int i = 0; i < INSTANCES; i++) {
+                made[i] = Zelotype.stub(Mount.class);
+            }
+            return scene;
+        }
+    }
+
+    /** So many that the scene itself hardly counts. */
+    @Benchmark
+    @OperationsPerInvocation(MANY)
+    public Object inLargeScene() {
+        Mount[] made = new Mount[MANY];
+        try (Scene scene = Scene.open()) {
+            for (int i = 0; i < MANY; i++) {
                 made[i] = Zelotype.stub(Mount.class);
             }
             return scene;

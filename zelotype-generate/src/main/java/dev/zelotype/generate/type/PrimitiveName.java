@@ -26,7 +26,8 @@ public record PrimitiveName(String keyword, List<AnnotationText> annotations) im
     public static boolean isBox(TypeName type) {
         return type instanceof ClassName named
                 && named.packageName().equals("java.lang")
-                && BOXES.containsValue(named.nestedName());
+                && BOXES.containsValue(named.nestedName())
+                && !named.nestedName().equals("Void");
     }
 
     @Override

@@ -24,7 +24,6 @@ import dev.zelotype.engine.weave.WovenMethod;
 import dev.zelotype.error.MisuseException;
 import dev.zelotype.error.UnexpectedCall;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -56,8 +55,6 @@ public class CallScene extends ReplacingScene {
     private final Map<DoubleState, Part> guests = new ConcurrentHashMap<>();
 
     private final List<DoubleState> doubles = new ArrayList<>();
-    /** How many doubles have each name. */
-    private final Map<String, int[]> names = new HashMap<>();
     /** The test's own suppositions, and which of them may remain unused. */
     private final List<Rule> supposed = new ArrayList<>();
 
@@ -241,17 +238,22 @@ public class CallScene extends ReplacingScene {
             known.isSaid();
             return known;
         }
-        String name = order.name() == null ? order.type().variableName() : order.name();
-        int[] taken = names.get(name);
-        if (taken == null) {
-            taken = new int[1];
-            names.put(name, taken);
-        }
-        taken[0]++;
         Replacing.doubleFinalsIfReady(order.type());
-        DoubleState made = new DoubleState(name, order.name() == null ? taken[0] : 1, order, this);
+        DoubleState made = new DoubleState(order, this);
         doubles.add(made);
         return made;
+    }
+
+    /** The number of a double among those with the same name, from 1. */
+    final synchronized int numberOf(DoubleState one) {
+        int number = 1;
+        for (DoubleState each : doubles) {
+            if (each == one) {
+                break;
+            }
+            number += each.baseName().equals(one.baseName()) ? 1 : 0;
+        }
+        return number;
     }
 
     @Override

@@ -38,13 +38,22 @@ public final class DoubleState extends Participant {
     /** The double; a weak reference if only the double itself may keep this state alive. */
     private final Object self;
 
-    DoubleState(String baseName, int number, NewDouble order, CallScene scene) {
-        super(baseName, number, order.kind(), order.type());
+    DoubleState(NewDouble order, CallScene scene) {
+        super(
+                order.name() == null ? order.type().variableName() : order.name(),
+                order.name() == null,
+                order.kind(),
+                order.type());
         this.scene = scene;
         this.real = order.real();
         this.ownPart = new Part(this, scene);
         Object made = order.instance(this);
         this.self = outlivesScenes() ? new WeakReference<>(made) : made;
+    }
+
+    @Override
+    protected int number() {
+        return scene.numberOf(this);
     }
 
     @Override

@@ -67,7 +67,9 @@ final class DoubleClassWriter {
                 V17, ACC_PUBLIC | ACC_SUPER | ACC_SYNTHETIC, className, null, Type.getInternalName(superclass), names);
         out.visitField(ACC_PRIVATE | ACC_TRANSIENT | ACC_SYNTHETIC, RECEIVER, FUNCTION_TYPE, null, null)
                 .visitEnd();
-        if (superclass != Object.class) {
+        if (superclass == Object.class) {
+            constructor(superclass, "()V");
+        } else {
             constructors(superclass);
         }
         for (DoubledMethod method : methods.methods()) {
@@ -80,7 +82,10 @@ final class DoubleClassWriter {
         return out.toByteArray();
     }
 
-    /** For fakes: the superclass's constructors, each with the receiver as an additional last parameter. */
+    /**
+     * For fakes: the superclass's constructors, each with the receiver as an additional last parameter. Doubles of
+     * interfaces are made by such a constructor as well, which is the fastest way.
+     */
     private void constructors(Class<?> superclass) {
         for (Constructor<?> constructor : superclass.getDeclaredConstructors()) {
             if (!Modifier.isPrivate(constructor.getModifiers())) {

@@ -22,6 +22,8 @@ final class FieldInstances implements DoubleClass.Instances {
     private final MethodHandles.Lookup inside;
     private final MethodHandle getter;
     private final MethodHandle setter;
+    /** Makes an object of the class with its receiver; null if a constructor of the doubled class would run. */
+    private final @Nullable MethodHandle constructor;
 
     FieldInstances(Class<?> generated, Class<?> superclass, List<Class<?>> interfaces) {
         this.generated = generated;
@@ -34,14 +36,28 @@ final class FieldInstances implements DoubleClass.Instances {
             getter = inside.unreflectGetter(field).asType(MethodType.methodType(Object.class, Object.class));
             setter = inside.unreflectSetter(field)
                     .asType(MethodType.methodType(void.class, Object.class, BiFunction.class));
+            constructor = superclass == Object.class ? ofReceiver() : null;
         } catch (ReflectiveOperationException e) {
             throw new IllegalStateException("A class of doubles is not as it was written: " + generated, e);
+        }
+    }
+
+    /** A class that was written as source has no such constructor. */
+    private @Nullable MethodHandle ofReceiver() throws IllegalAccessException {
+        try {
+            return inside.findConstructor(generated, MethodType.methodType(void.class, BiFunction.class))
+                    .asType(MethodType.methodType(Object.class, BiFunction.class));
+        } catch (NoSuchMethodException e) {
+            return null;
         }
     }
 
     @Override
     public Object create(BiFunction<Object, Object[], Object> receiver) {
         try {
+            if (constructor != null) {
+                return (Object) constructor.invokeExact((BiFunction<?, ?, ?>) receiver);
+            }
             Object made = Allocation.allocate(generated);
             setter.invokeExact(made, (BiFunction<?, ?, ?>) receiver);
             return made;

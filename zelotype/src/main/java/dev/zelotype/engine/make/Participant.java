@@ -17,16 +17,20 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     public static final Object BARE = new Object();
 
     private final String baseName;
-    private final int number;
+    private final boolean isNumbered;
     private volatile @Nullable String name;
     private @Nullable Map<Object, Integer> instances;
     private final Kind kind;
     private final DoubleClass doubleClass;
 
-    /** A participant with a name; if others have the same name, its number is part of it. */
-    protected Participant(String baseName, int number, Kind kind, DoubleClass doubleClass) {
+    /**
+     * A participant with a name.
+     *
+     * @param isNumbered whether its number is part of the name if others before it have the same name
+     */
+    protected Participant(String baseName, boolean isNumbered, Kind kind, DoubleClass doubleClass) {
         this.baseName = baseName;
-        this.number = number;
+        this.isNumbered = isNumbered;
         this.kind = kind;
         this.doubleClass = doubleClass;
     }
@@ -35,11 +39,20 @@ public abstract class Participant implements BiFunction<Object, Object[], Object
     public final String name() {
         String known = name;
         if (known == null) {
+            int number = isNumbered ? number() : 1;
             known = number == 1 ? baseName : baseName + number;
             name = known;
         }
         return known;
     }
+
+    /** The name that it was given, without a number. */
+    public final String baseName() {
+        return baseName;
+    }
+
+    /** Its number among those that were given the same name, from 1; counted on first use, which is rare. */
+    protected abstract int number();
 
     /**
      * The name in messages of an object of a replaced class, for example {@code SerialLink 1}: objects are numbered in
