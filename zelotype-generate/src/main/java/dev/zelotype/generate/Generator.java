@@ -186,12 +186,19 @@ public final class Generator {
                                     + " another package.");
                     continue;
                 }
-                doubled.put(file, model.name().canonicalName());
-                if (sources.put(file, () -> Writer.write(model, style, target, neighbours, marking)) != null
-                        || standing.contains(folder.resolve(file))) {
+                if (sources.containsKey(file)) {
+                    types.leaveOut(
+                            model.name().canonicalName(),
+                            "gets no " + style.word() + ": " + name + " is the double of " + doubled.get(file)
+                                    + ". Write it to another package.");
+                    continue;
+                }
+                if (standing.contains(folder.resolve(file))) {
                     throw new GenerateException(
                             "Two types would be written to " + file + ". Write them to different packages.");
                 }
+                doubled.put(file, model.name().canonicalName());
+                sources.put(file, () -> Writer.write(model, style, target, neighbours, marking));
             }
         }
         if (sources.isEmpty() && standing.isEmpty()) {

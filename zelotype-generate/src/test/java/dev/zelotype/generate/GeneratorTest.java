@@ -437,6 +437,22 @@ class GeneratorTest extends Workshop {
     }
 
     @Test
+    void one_type_too_many_for_a_name_is_left_out_and_named() throws IOException {
+        source("sky/Dome.java", "package sky; public interface Dome { interface Shutter {} interface ShutterBase {} }");
+        source("sky/DomeShutter.java", "package sky; public interface DomeShutter { void open(); }");
+        Generator generator = new Generator(List.of(), Progress.NONE);
+        generator.addFrom(List.of(folder.resolve("in")), "*");
+        generator
+                .plan(Set.of(Style.BASE), "", folder.resolve("out"), "./doubles")
+                .write(false);
+        compiled().close();
+        assertThat(generator.leftOut())
+                .containsExactly("sky.DomeShutter gets no base: sky.DomeShutterBase is the double of sky.Dome.Shutter."
+                        + " Write it to another package.");
+        assertThat(folder.resolve("out/sky/DomeShutterBaseBase.java")).exists();
+    }
+
+    @Test
     void sources_are_read_by_whatever_path_leads_to_them() throws IOException {
         source("sky/Dome.java", "package sky; public interface Dome { void open(); }");
         source("sky/Mount.java", "package sky; public interface Mount { void park(); }");

@@ -175,6 +175,10 @@ public final class SourceSweep {
                 Path jar = jar();
                 write(folder, "", generator -> generator.addFrom(List.of(jar), "*"));
             }
+            if (written.isEmpty()) {
+                bad.add("nothing was written: " + reasons);
+                return;
+            }
             compile(folder);
             if (bad.isEmpty()) {
                 use(folder);

@@ -132,7 +132,7 @@ final class MethodTable {
         }
         for (DoubledMethod method : methods) {
             String key = method.name() + method.descriptor();
-            if (byDescriptor.get(key) == method && method.executable().isSynthetic() && method.hasCode()) {
+            if (byDescriptor.get(key) == method && isHidden(method) && method.hasCode()) {
                 // Java hides it from the source of the class, so it runs its own code.
                 byDescriptor.remove(key);
             } else if (byDescriptor.get(key) == method) {
@@ -142,6 +142,11 @@ final class MethodTable {
         methods.clear();
         methods.addAll(Arrays.asList(numbered).subList(0, known.size()));
         return null;
+    }
+
+    /** Whether Java code cannot see it: compilers of other languages do not mark all of their bridges as synthetic. */
+    private static boolean isHidden(DoubledMethod method) {
+        return method.executable() instanceof Method known && (known.isSynthetic() || known.isBridge());
     }
 
     private void ofClass(Method method, @Nullable String home) {
