@@ -584,65 +584,62 @@ public final class PerformancePage {
         return """
                 # Performance
 
-                Ratios, measured in one run on one machine; below 1 means that Zelotype is faster. Single times change from
-                machine to machine and from day to day, the ratios hardly. Written by `zelotype-benchmarks/measure`.
+                Ratios from a single run on one machine; below 1 means that Zelotype is faster. Absolute times differ
+                between machines and days, ratios hardly do. Written by `zelotype-benchmarks/measure`.
 
                 | what | Zelotype | against | takes | ratio | goal |
                 |---|---|---|---|---|---|
                 %s
 
-                JDK %s, %s processors, %s %s, measured in %d minutes. Each figure is a median, with the least and the most in
-                brackets. Calls and instances: JMH, 2 or 3 JVMs of 2 or 3 iterations. Suites
-                and source: 3 JVMs; other processes %d, all taken in turn.
-                Recorded calls are measured after the first thousand of a scene, for which Zelotype also notes the line (some
-                microseconds a call).
+                JDK %s, %s processors, %s %s, measured in %d minutes. Each figure is a median, with minimum and maximum
+                in parentheses. Calls and instances: JMH, 2 or 3 JVMs of 2 or 3 iterations. Suites
+                and source: 3 JVMs; other processes %d, interleaved.
+                Recorded calls are measured after the first thousand of a scene, for which Zelotype also records the
+                line (some microseconds per call).
 
                 %s
 
                 %s
 
-                Tests that are larger than intended, shown by a JVM with %d MB of heap:
+                Unusually large tests, shown by a JVM with %d MB of heap:
 
                 | the test made | as text | as a page | in a report |
                 |---|---|---|---|
                 %s
 
-                A page lays out all calls and draws those that are looked at; a picture is drawn of at most 400.
+                A page contains all calls and draws the visible ones; a picture shows at most 400.
 
                 %s
 
                 %s
 
-                Of 80 checks that are taken away one by one from tests that check everything, a challenge names all 80, and
-                of the whole tests it names nothing wrongly (`PlantedGapsTest`). The observatory's tests (`./demo
+                If one of 80 checks is removed from tests that check everything, a challenge finds the gap in all 80
+                cases, and it reports nothing wrong about the complete tests (`PlantedGapsTest`). The observatory's tests (`./demo
                 --challenge`) take 5 s.
 
-                Why the missed goals are missed:
+                Reasons for missed goals:
 
-                - A call keeps more than what it is compared with: it is linked in so that other threads may call at the
-                  same time, and so that a check looks only at the calls of its own method. It takes 64 bytes, 40 of them
-                  its record. Where threads share a double, each call takes its place among all with one atomic step more
-                  than the queue needs.
-                - A new double belongs to a scene, which counts it, names it and can show it, in 228 bytes; a proxy belongs
-                  to no scene and takes 141. The time of the scene itself is included; in a large scene it hardly counts.
-                - Without the agent a suite links a lambda for each statement, for which the JVM takes a fifth of a
-                  millisecond: the rows with the same lambdas show it. With the agent, or with patterns in place, there is
-                  none. What is left is compiling byte code, ours and JUnit's for the callbacks around each test: of 1,044
-                  samples of a run with 1,000 classes and the agent, 121 were of what happens before a test, 120 of reading
-                  statements, 63 of putting patterns in their place and 33 of what happens after a test.
-                - With a journal, the lines of a test are written when it ends: of 216 samples of a run with 200 classes, 37
-                  were of ending scenes, 12 of them of telling the conversation and 12 of writing it down.
-                - The first double of a JVM loads 789 classes, a first proxy 612; 26 are the bytecode library's, and the JVM
-                  keeps no archive of any of them as it does of its own. One JUnit test feels a tenth of it.
+                - A call needs more than in the comparison: it is linked so that other threads can call at the same time,
+                  and so that a check only reads the calls of its own method. It takes 64 bytes, 40 of them for its
+                  record. If threads share a double, each call needs one atomic operation more than the queue does.
+                - A new double belongs to a scene, which lists it, and takes 228 bytes; a proxy takes 141. The time for
+                  opening and closing the scene is included; in a large scene it hardly matters.
+                - Without the agent a suite links a lambda for each statement, which takes the JVM a fifth of a
+                  millisecond, as the rows with the same lambdas show. With the agent, or with patterns in place, it links
+                  none. What remains is the compilation of bytecode, ours and JUnit's for the callbacks around each test:
+                  of 1,044 samples of a run with 1,000 classes and the agent, 121 were in code before a test, 120 in
+                  reading statements, 63 in replacing patterns and 33 in code after a test.
+                - With a journal, the lines of a test are written when it ends: of 216 samples of a run with 200 classes,
+                  37 were in closing scenes, 12 of them in collecting the conversation and 12 in writing it.
+                - The first double of a JVM loads 789 classes, a first proxy 612; 26 are the bytecode library's, and
+                they are not in the JVM's class archive. A single JUnit test notices a tenth of this.
 
-                Of 794 samples of four runs that write stubs and spies for 1,000 interfaces, 242 were of the compiler that
-                reads them, 95 of the models of types, 281 of laying out 2,000 files of eight kilobytes each, and 141 of
-                writing them. Both processors are busy all the time, half of it with compiling what runs, so pairs of runs
-                lie far apart: of eleven at another hour, nine took 1.41 to 2.00 times what the compiler took, and two up
-                to 2.24, with a median of 1.93.
+                Of 794 samples of four runs that write stubs and spies for 1,000 interfaces, 242 were in the compiler
+                that reads them, 95 in models of types, 281 in the layout of 2,000 files, and 141 in writing them. Both
+                processors are always busy, half of the time with JIT compilation, so pairs of runs vary a lot.
 
-                Linked doubles save the making of classes, and pay for finding and loading them from where the tests are.
-                They are for a JVM in which classes cannot be defined.
+                Linked doubles need not be generated, but they must be found and loaded from the class path. They are
+                meant for a JVM in which classes cannot be defined.
                 """.formatted(
                         String.join("\n", rows),
                         System.getProperty("java.version"),
