@@ -120,7 +120,7 @@ final class Writer {
                 switch (style) {
                     case BASE -> "Answers every call of {@link $T} with an empty value: override what a test needs.";
                     case STUB ->
-                        "A stub of {@link $T}: its answers are set for each method. Of several, the last is repeated.";
+                        "A stub of {@link $T}: set the answers of each method. The last of several answers is repeated.";
                     case STRICT ->
                         "A strict stub of {@link $T}: its answers are set for each method; a call that is not set fails.";
                     case SPY ->

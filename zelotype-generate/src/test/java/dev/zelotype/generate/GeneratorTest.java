@@ -58,7 +58,7 @@ class GeneratorTest extends Workshop {
                 import java.util.function.ToIntFunction;
                 import sky.Air;
 
-                /** A stub of {@link Air}: its answers are set for each method. Of several, the last is repeated. */
+                /** A stub of {@link Air}: set the answers of each method. The last of several answers is repeated. */
                 public class AirStub implements Air {
                     private volatile ToIntFunction<String> windAnswer = i -> 0;
                     private volatile Supplier<Optional<String>> warningAnswer = () -> Optional.empty();
