@@ -614,7 +614,8 @@ public final class PerformancePage {
                 %s
 
                 If one of 80 checks is removed from tests that check everything, a challenge finds the gap in all 80
-                cases, and it reports nothing wrong about the complete tests (`PlantedGapsTest`). The observatory's tests (`./demo
+cases, and it reports nothing wrong about the complete tests (`PlantedGapsTest`). The observatory's
+                tests (`./demo
                 --challenge`) take 5 s.
 
                 Reasons for missed goals:

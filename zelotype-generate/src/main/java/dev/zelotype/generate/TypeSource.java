@@ -139,6 +139,10 @@ final class TypeSource {
      */
     @Nullable
     Set<Path> readChanged(Collection<SourceRecord> before, Set<Path> changed, Predicate<String> wanted) {
+        if (changed.stream().anyMatch(TypeSource::isOfPackage)) {
+            // It says something of all types of its package.
+            return null;
+        }
         Map<Path, SourceRecord> now = new LinkedHashMap<>();
         before.forEach(each -> now.put(each.file(), each));
         for (SourceRecord each : changed.isEmpty() ? List.<SourceRecord>of() : parsed(changed)) {
@@ -151,7 +155,9 @@ final class TypeSource {
         Set<Path> read = graph.dependingOn(changed);
         try {
             if (!read.isEmpty()) {
-                readSources(new TreeSet<>(graph.neededBy(read)), read, wanted);
+                Set<Path> needed = new TreeSet<>(graph.neededBy(read));
+                now.keySet().stream().filter(TypeSource::isOfPackage).forEach(needed::add);
+                readSources(needed, read, wanted);
             }
         } catch (GenerateException e) {
             // Reading everything later will report the error.
@@ -525,9 +531,11 @@ final class TypeSource {
     }
 
     private static boolean isSource(Path file) {
-        return file.toString().endsWith(".java")
-                && !file.endsWith("module-info.java")
-                && !file.endsWith("package-info.java");
+        return file.toString().endsWith(".java") && !file.endsWith("module-info.java");
+    }
+
+    private static boolean isOfPackage(Path file) {
+        return file.endsWith("package-info.java");
     }
 
     private List<String> options() {

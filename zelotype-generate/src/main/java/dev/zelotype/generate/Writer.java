@@ -53,6 +53,9 @@ final class Writer {
             case BASE, STUB, STRICT, SPY, FAKE, WORKING_FAKE -> new Writer(type, style, packageName).build();
             case LINKED -> LinkedWriter.write(type);
         };
+        if (type.unmarked() != null) {
+            written.annotation(Code.of("@$T", type.unmarked()));
+        }
         if (marked) {
             written.annotation(Code.of("@$T($S)", Generated.class, "Zelotype"));
         }

@@ -25,6 +25,8 @@ import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Doubles written as source compile without a warning, behave, and keep to the files that they may write.
@@ -346,6 +348,34 @@ class GeneratorTest extends Workshop {
                         "int waitArgument",
                         "return this.real == null");
         assertThat(folder.resolve("out/sky/OldStub.java")).content().contains("@Deprecated");
+    }
+
+    /** A double returns null by default, so null checks of its type do not apply to it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"package", "around", "type", "none", "without"})
+    void doubles_are_taken_out_of_null_checks(String marked) throws IOException {
+        for (String each : marked.equals("without") ? List.of("NullMarked") : List.of("NullMarked", "NullUnmarked")) {
+            source("note/" + each + ".java", "package note; public @interface " + each + " {}");
+        }
+        String mark = "@note.NullMarked ";
+        source("sky/package-info.java", (marked.equals("package") ? mark : "") + "package sky;");
+        source(
+                "sky/Dome.java",
+                "package sky; %spublic interface Dome { %sinterface Slit {"
+                        .concat(" Object width(); default Dome of() { return null; } } }")
+                        .formatted(
+                                marked.equals("around") ? mark : "",
+                                List.of("type", "without").contains(marked) ? mark : ""));
+        Generator generator = new Generator(List.of(), Progress.NONE);
+        generator.addFrom(List.of(folder.resolve("in")), "sky.Dome.Slit");
+        generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
+        compiled().close();
+        for (String each : List.of("Base", "Stub", "StrictStub", "Spy", "Fake", "WorkingFake")) {
+            String text = Files.readString(folder.resolve("out/sky/DomeSlit" + each + ".java"));
+            assertThat(text.contains("@NullUnmarked\npublic "))
+                    .as(text)
+                    .isEqualTo(!List.of("none", "without").contains(marked));
+        }
     }
 
     @Test

@@ -56,7 +56,7 @@ abstract class Workshop {
                             said,
                             manager,
                             null,
-                            List.of("-Xlint:all", "-Werror", "-d", classes.toString()),
+                            List.of("-Xlint:all,-processing", "-Werror", "-d", classes.toString()),
                             null,
                             manager.getJavaFileObjectsFromPaths(sources))
                     .call();

@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param objectMethods the methods that every object has
  * @param parts for each class that is the only parameter of some method: possible keys, as methods without parameters
  *     and their types
+ * @param unmarked the annotation that takes code out of the null checks that apply to the type; null if none apply
  * @param asksForFinalizer whether it declares {@code finalize}, which its doubles must then declare as public
  */
 public record TypeModel(
@@ -47,6 +48,7 @@ public record TypeModel(
         Set<String> methodNames,
         List<MethodModel> objectMethods,
         Map<String, Map<String, TypeName>> parts,
+        @Nullable ClassName unmarked,
         boolean asksForFinalizer) {
 
     /** The type with its own variables as arguments. */

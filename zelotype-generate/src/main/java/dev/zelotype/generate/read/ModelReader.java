@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -27,6 +28,7 @@ import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import javax.lang.model.util.Elements;
 import javax.lang.model.util.Types;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Converts the compiler's model of a type. The same for source files, class files and annotation processing.
@@ -107,7 +109,26 @@ public final class ModelReader {
                 namesOf(methods),
                 objectMethods,
                 parts(found.own()),
+                unmarked(type),
                 asksForFinalizer);
+    }
+
+    /**
+     * The annotation {@code NullUnmarked} from where the {@code NullMarked} comes that applies to a type: a double returns
+     * null by default, whatever the type promises.
+     */
+    private @Nullable ClassName unmarked(TypeElement type) {
+        for (Element scope = type; scope != null; scope = scope.getEnclosingElement()) {
+            for (AnnotationMirror each : scope.getAnnotationMirrors()) {
+                Element marker = each.getAnnotationType().asElement();
+                if (marker.getSimpleName().contentEquals("NullMarked")) {
+                    TypeElement unmarked = elements.getTypeElement(
+                            elements.getPackageOf(marker).getQualifiedName() + ".NullUnmarked");
+                    return unmarked == null ? null : ClassName.of(unmarked);
+                }
+            }
+        }
+        return null;
     }
 
     /** Possible keys: methods with such a name, or the first component of a record. */
