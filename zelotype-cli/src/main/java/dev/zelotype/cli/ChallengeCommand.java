@@ -34,15 +34,16 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "challenge",
-        header = "Finds out whether tests can fail: changes what doubles say, and reports what no test noticed.",
+        header = "Finds out whether tests can fail: changes the answers of doubles, and reports what no test "
+                + "noticed.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
-            "Can these tests fail? Runs them again and again with one thing changed between a subject and its",
-            "doubles, and reports which changes no test noticed, each with the statement to write."
+            "Can these tests fail? Runs them repeatedly with one change at a time between a subject and its",
+            "doubles, and reports the changes that no test noticed, each with the statement to write."
         },
         exitCodeListHeading = "%nExit codes:%n",
-        exitCodeList = {"0:done", "1:less is noticed than --fail-under asks for", "2:wrong use"},
+        exitCodeList = {"0:done", "1:the noticed share is less than --fail-under", "2:wrong use"},
         footerHeading = "%nExamples:%n",
         footer = {
             "  zelotype challenge --class-path target/test-classes:target/classes:lib/junit.jar",
@@ -63,7 +64,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--class-path",
             paramLabel = "PATH",
             description = {
-                "The class path of the tests, JUnit included: folders, in which tests are looked for, and jars.",
+                "The class path of the tests, including JUnit: folders, which are searched for tests, and jars.",
                 "@FILE reads it from a file."
             })
     private String classPath;
@@ -72,7 +73,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--class",
             paramLabel = "NAMES",
             defaultValue = "*",
-            description = "Only test classes whose qualified name fits one of these; * matches anything.")
+            description = "Only test classes whose qualified name matches one of these; * matches anything.")
     private String classes;
 
     @Option(
@@ -86,7 +87,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--except",
             paramLabel = "CALLS",
             defaultValue = "",
-            description = "Calls that need no check, such as NightLog.append; * matches anything.")
+            description = "Calls that need no check, for example NightLog.append; * matches anything.")
     private String except;
 
     @Option(
@@ -94,8 +95,8 @@ final class ChallengeCommand implements Callable<Integer> {
             paramLabel = "KINDS",
             split = ",",
             description = {
-                "What is changed: answer, lost, argument, callback, twice, result, extra, thrown, silent, order.",
-                "Default: all of these but order."
+                "The changes to make: answer, lost, argument, callback, twice, result, extra, thrown, silent, order.",
+                "Default: all except order."
             })
     private List<String> changes = new ArrayList<>();
 
@@ -103,14 +104,15 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--minor",
             paramLabel = "CALLS",
             defaultValue = "",
-            description = "Calls that are told apart and do not count, as are those of logging, metrics and audit.")
+            description = "Calls that are listed separately and do not count, in addition to those of logging, "
+                    + "metrics and audit.")
     private String minor;
 
     @Option(
             names = "--since",
             paramLabel = "REF",
-            description = "Only what has changed since a commit or branch of git: calls in changed lines, and "
-                    + "tests whose own class or whose subject's class has changed.")
+            description = "Only what has changed since a git commit or branch: calls in changed lines, and tests "
+                    + "whose own class or whose subject's class has changed.")
     private String since;
 
     @Option(
@@ -123,7 +125,7 @@ final class ChallengeCommand implements Callable<Integer> {
             names = "--shard",
             paramLabel = "NUMBER/COUNT",
             description = {
-                "One part of the tests, such as 3/8, on one of several machines. Each needs a --journal.",
+                "One part of the tests, for example 3/8, on one of several machines. Each needs a --journal.",
                 "--merge puts them together."
             })
     private String shard;
@@ -131,29 +133,28 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(
             names = "--times",
             paramLabel = "FOLDER",
-            description = "The journal of an earlier challenge: shards are cut by the times in it, and not by the "
-                    + "size of the test classes. Give all shards the same.")
+            description = "The journal of an earlier challenge: tests are distributed by its times instead of the "
+                    + "size of test classes. Must be the same for all shards.")
     private Path times;
 
     @Option(
             names = "--merge",
             paramLabel = "FOLDER",
-            description = "Runs nothing: puts the journals of all shards together, or of several modules. May be "
-                    + "given several times.")
+            description = "Runs nothing: combines the journals of all shards, or of several modules. May be given "
+                    + "several times.")
     private List<Path> merge = new ArrayList<>();
 
     @Option(
             names = "--reuse",
-            description = "Does not run again what an earlier challenge has run with this --journal, for tests "
-                    + "that ask for the same as then, if none of the classes that they and their subject name "
-                    + "has changed.")
+            description = "Reuses the runs of an earlier challenge with this --journal, if the calls of a test "
+                    + "are the same, and none of the classes that it and its subject refer to has changed.")
     private boolean reuse;
 
     @Option(
             names = "--write",
             paramLabel = "FOLDER",
-            description = "Prints a patch of the tests' sources in a folder, such as src/test/java, that adds the "
-                    + "statements which close the gaps. May be given several times.")
+            description = "Prints a patch for the test sources in a folder, for example src/test/java, with the "
+                    + "statements that close the gaps. May be given several times.")
     private List<Path> write = new ArrayList<>();
 
     @Option(names = "--directory", paramLabel = "FOLDER", description = "The working directory of the tests.")
@@ -192,14 +193,14 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(
             names = "--limit",
             paramLabel = "SECONDS",
-            description = "How long it may take in all; what was found until then is told.")
+            description = "The maximum total time; the findings until then are printed.")
     private Double limit;
 
     @Option(
             names = "--fail-under",
             paramLabel = "PERCENT",
             defaultValue = "0",
-            description = "Exit code 1 if a smaller share of the disturbed places is noticed by any test.")
+            description = "Exit code 1 if tests notice a smaller share of the disturbed places.")
     private double failUnder;
 
     @Option(
@@ -215,8 +216,8 @@ final class ChallengeCommand implements Callable<Integer> {
     @Option(
             names = "--journal",
             paramLabel = "FOLDER",
-            description = "Also notes what was found in this journal, for zelotype report to show with the tests, "
-                    + "and keeps all runs there, for --reuse, --times and --merge.")
+            description = "Also records the findings in this journal, for zelotype report, and keeps all runs "
+                    + "there, for --reuse, --times and --merge.")
     private Path journal;
 
     @Mixin

@@ -26,8 +26,8 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
-            "Compares the conversations of two test runs: which subjects ask their collaborators otherwise than",
-            "before, call by call. The review of a refactoring at a glance."
+            "Compares the conversations of two test runs, call by call: which subjects make other calls to their",
+            "collaborators than before. Shows the effects of a refactoring at a glance."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:with --check, a conversation has changed", "2:wrong use"},
@@ -58,7 +58,7 @@ final class CompareCommand implements Callable<Integer> {
             names = "--format",
             paramLabel = "FORMAT",
             defaultValue = "text",
-            description = "text, json, html (a page by itself). Default: ${DEFAULT-VALUE}.")
+            description = "text, json, html (a single page). Default: ${DEFAULT-VALUE}.")
     private String format;
 
     @Option(names = "--into", paramLabel = "FILE", description = "The file to write. Default: the terminal.")

@@ -22,16 +22,17 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "coverage",
-        header = "Tells which methods of doubled types tests suppose, expect, verify and call.",
+        header = "Shows which methods of doubled types tests suppose, expect, verify and call.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
-            "Tells, for each method of each doubled type, how many tests supposed, expected, verified and",
-            "called it, and in how many it failed: it threw, gave a future that did, or handed an exception",
-            "to a callback. From the journal that a test run with zelotype.journal=FOLDER has left."
+            "Shows for each method of each doubled type how many tests supposed, expected, verified and",
+            "called it, and in how many it failed: it threw, returned a future that failed, or passed an "
+                    + "exception",
+            "to a callback. Reads the journal of a test run with zelotype.journal=FOLDER."
         },
         exitCodeListHeading = "%nExit codes:%n",
-        exitCodeList = {"0:done", "1:less is exercised than --fail-under asks for", "2:wrong use"},
+        exitCodeList = {"0:done", "1:the called share is less than --fail-under", "2:wrong use"},
         footerHeading = "%nExamples:%n",
         footer = {
             "  zelotype coverage --sort least",
@@ -56,13 +57,13 @@ final class CoverageCommand implements Callable<Integer> {
             names = "--only",
             paramLabel = "NAMES",
             defaultValue = ANY,
-            description = "Only types whose qualified name fits one of these; * matches anything.")
+            description = "Only types whose qualified name matches one of these; * matches anything.")
     private String only;
 
     @Option(
             names = "--platform",
-            description = "Types of the JDK and of other platforms as well. They are left out, and do not count, unless"
-                    + " --only asks for them or nothing else was doubled.")
+            description = "Also types of the JDK and of other platforms. By default they are left out and do not "
+                    + "count, unless --only selects them or nothing else was doubled.")
     private boolean platform;
 
     @Option(
@@ -86,13 +87,13 @@ final class CoverageCommand implements Callable<Integer> {
             names = "--fail-under",
             paramLabel = "PERCENT",
             defaultValue = "0",
-            description = "Exit code 1 if a smaller share of the methods is called by any test.")
+            description = "Exit code 1 if tests call a smaller share of the methods.")
     private double failUnder;
 
     @Option(
             names = "--fail-unclaimed",
-            description = "Exit code 1 if a supposed answer is broken by a real object, or was never compared with one"
-                    + " (claims).")
+            description = "Exit code 1 if a supposed answer was refuted by a real object, or never compared with "
+                    + "one (claims).")
     private boolean failUnclaimed;
 
     CoverageCommand(Terminal terminal) {
@@ -206,8 +207,7 @@ final class CoverageCommand implements Callable<Integer> {
         long exercised = rows.stream().filter(Row::isExercised).count();
         String legend = rows.stream().allMatch(row -> row.answers() == 0)
                 ? ""
-                : "backed: how many of the supposed answers a claim holds against a real object"
-                        + System.lineSeparator();
+                : "backed: how many of the supposed answers were confirmed by a real object" + System.lineSeparator();
         return table
                 + legend
                 + String.format(

@@ -32,11 +32,12 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
-            "Runs example tests of a small made-up observatory, shows what the subject of each test asked its",
-            "doubles, and writes the report of the run. Without any example it explains what Zelotype is for."
+            "Runs example tests of a small made-up observatory, shows the calls between the subject of each test",
+            "and its doubles, and writes the report of the run. Without an example it explains what Zelotype is "
+                    + "for."
         },
         exitCodeListHeading = "%nExit codes:%n",
-        exitCodeList = {"0:done", "1:a test failed that is not meant to", "2:wrong use"},
+        exitCodeList = {"0:done", "1:a test failed unexpectedly", "2:wrong use"},
         footerHeading = "%nExamples:%n",
         footer = {
             "  zelotype demo",
@@ -57,7 +58,7 @@ final class DemoCommand implements Callable<Integer> {
     @Parameters(
             paramLabel = "EXAMPLE",
             arity = "0..*",
-            description = "Which examples to run. Without any, a night is told in five parts.")
+            description = "The examples to run. Without any, it shows a night in five parts.")
     private List<String> names = new ArrayList<>();
 
     @Option(names = "--all", description = "Runs all examples.")
@@ -69,8 +70,8 @@ final class DemoCommand implements Callable<Integer> {
     @Option(
             names = "--challenge",
             description =
-                    "Challenges the examples' tests instead: changes one thing at a time, and reports what no test"
-                            + " noticed.")
+                    "Challenges the examples' tests instead: makes one change at a time, and reports what no test "
+                            + "noticed.")
     private boolean challenge;
 
     @Option(
@@ -124,7 +125,7 @@ final class DemoCommand implements Callable<Integer> {
         journal.read(terminal, printer);
         printer.printTotal(passed, failed);
         if (failed > 0 && asMeant) {
-            terminal.out().println("those that failed are meant to: they show what failures say");
+            terminal.out().println("some tests fail on purpose, to show failure messages");
         }
         Path page = ReportCommand.write(terminal, journal, into, "The demo", Sources.NONE);
         terminal.out().println("report: " + page);

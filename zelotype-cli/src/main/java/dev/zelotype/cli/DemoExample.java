@@ -23,19 +23,19 @@ record DemoExample(String group, String name, List<String> testClasses, String a
     /** The examples, starting with the one to run first. */
     static final List<DemoExample> ALL = List.of(
             of(OBSERVATORY_GROUP, "night-run", "observatory.NightRunTest", "a subject and its six collaborators"),
-            of(OBSERVATORY_GROUP, "claims", "observatory.FileCatalogTest", "claims held against a real catalog"),
+            of(OBSERVATORY_GROUP, "claims", "observatory.FileCatalogTest", "claims checked against a real catalog"),
             of(OBSERVATORY_GROUP, "partial", "observatory.ExposurePlanTest", "partial doubles, spies in place, fakes"),
             of(OBSERVATORY_GROUP, "replacing", "observatory.FocusSweepTest", "static methods and constructors"),
             new DemoExample(
                     OBSERVATORY_GROUP,
                     "trouble",
                     List.of(PACKAGE + "observatory.TroubledNight", PACKAGE + "observatory.TroubledCatalog"),
-                    "what failures say: tests that are meant to fail",
+                    "failure messages: tests that fail on purpose",
                     true),
             of(GUIDE, "doubles", "guide.DoublesTest", "the five kinds of doubles"),
             of(GUIDE, "answers", "guide.AnswersTest", "saying what calls answer"),
-            of(GUIDE, "checks", "guide.ChecksTest", "saying and asking what must happen"),
-            of(GUIDE, "brittle", "guide.BrittleTestsTest", "the milder forms of brittle tests"),
+            of(GUIDE, "checks", "guide.ChecksTest", "expecting and verifying calls"),
+            of(GUIDE, "brittle", "guide.BrittleTestsTest", "better forms of brittle tests"),
             of(GUIDE, "cheat-sheet", "guide.CheatSheetTest", "every line of the cheat sheet"),
             of(LIBRARIES, "jdbc", "libraries.JdbcTest", "rows in turn, and everything closed"),
             of(LIBRARIES, "servlet", "libraries.ServletTest", "requests and responses"),

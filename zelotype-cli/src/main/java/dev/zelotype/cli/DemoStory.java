@@ -58,18 +58,18 @@ final class DemoStory {
 
         title("A humid night: the test says 95 %, and the dome must stay closed");
         show(HUMID);
-        title("A clear night: all that the night run asks of its collaborators");
+        title("A clear night: all calls of the night run to its collaborators");
         show(CLEAR);
-        title("A test that fails: the message alone is enough to mend the code");
+        title("A test that fails: the message alone is enough to fix the code");
         line(terminal.styled("bold", "TroubledNight: " + FAILING));
         message(failing).lines().forEach(text -> line("  " + terminal.styled("fg(160)", fitted(text))));
-        title("Can these tests fail? A challenge changes one thing at a time, and finds a gap");
+        title("Can these tests fail? A challenge makes one change at a time, and finds a gap");
         ChallengeRun.run(terminal, new Challenge(ChallengeRun.ownClassPath()).classes(nights.testClasses()), result -> {
             gap(result);
             new JournalWriter(folder, null).write(ChallengeJournal.of(result));
             return 0;
         });
-        title("Does the real catalog do what the stub says? A claim that it breaks");
+        title("Does the real catalog do what the stub does? A claim that it breaks");
         broken.forEach(printer::add);
         line("  What the real one does, as suppositions for the stub:");
         told(folder)

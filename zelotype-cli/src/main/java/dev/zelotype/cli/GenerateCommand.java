@@ -37,7 +37,8 @@ import picocli.CommandLine.Spec;
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {
             "0:done",
-            "1:with --check, something is out of date; else, a file edited by hand or not ours was left",
+            "1:with --check, something is out of date; otherwise, a file edited by hand or not generated was left "
+                    + "alone",
             "2:wrong use"
         },
         footerHeading = "%nExamples:%n",
@@ -63,7 +64,7 @@ final class GenerateCommand implements Callable<Integer> {
     @Option(
             names = "--only",
             paramLabel = "NAMES",
-            description = "Of those, only types whose qualified name fits one of these; * matches anything.")
+            description = "Of those, only types whose qualified name matches one of these; * matches anything.")
     private String only = "*";
 
     @Option(
@@ -72,7 +73,7 @@ final class GenerateCommand implements Callable<Integer> {
             description = "A type of the class path or of the JDK; * matches anything in the last part of its name.")
     private List<String> types = new ArrayList<>();
 
-    @Option(names = "--class-path", paramLabel = "PATH", description = "Jars and folders that the types refer to.")
+    @Option(names = "--class-path", paramLabel = "PATH", description = "The class path of the types: jars and folders.")
     private String classPath = "";
 
     @Option(
@@ -80,7 +81,8 @@ final class GenerateCommand implements Callable<Integer> {
             paramLabel = "STYLE",
             split = ",",
             defaultValue = "stub",
-            description = "base, stub, strict, spy, fake, working-fake, linked; several with commas. Default: stub.")
+            description = "base, stub, strict, spy, fake, working-fake, linked; several separated by commas. "
+                    + "Default: stub.")
     private List<String> styles;
 
     @Option(
@@ -98,7 +100,7 @@ final class GenerateCommand implements Callable<Integer> {
 
     @Option(
             names = "--mark-generated",
-            description = "Marks what is written with javax.annotation.processing.Generated, for null checkers.")
+            description = "Marks written doubles with javax.annotation.processing.Generated, for null checkers.")
     private boolean markGenerated;
 
     @Option(names = "--check", description = "Writes nothing; exit code 1 if a file is missing or out of date.")

@@ -29,7 +29,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
         name = "zelotype",
         mixinStandardHelpOptions = true,
         versionProvider = Version.class,
-        description = "Test doubles for Java: see what they were asked, and write them as source.",
+        description = "Test doubles for Java: shows their calls, and writes them as source.",
         sortOptions = false,
         subcommands = {
             DemoCommand.class,

@@ -25,14 +25,14 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "report",
-        header = "Writes one site about a test run.",
+        header = "Writes a site about a test run.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
-            "Writes one site about a test run: every test with its story, coverage, defaulted calls, unused",
-            "suppositions, and advice. It needs no network and opens from the disk. It is made from the",
-            "journal that a test run with zelotype.journal=FOLDER has left. Shards of a challenge in it are put",
-            "together."
+            "Writes a site about a test run: every test with its story, coverage, default answers, unused",
+            "suppositions, and advice. It needs no network and opens from the disk. It reads the",
+            "journal of a test run with zelotype.journal=FOLDER. Shards of a challenge in it are",
+            "combined."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "2:wrong use"},
@@ -61,7 +61,7 @@ final class ReportCommand implements Callable<Integer> {
             paramLabel = "FORMAT",
             defaultValue = "site",
             description = {
-                "site, sarif: broken claims, what a challenge found, and advice, for code hosts and IDEs.",
+                "site, or sarif: broken claims, findings of a challenge, and advice, for code hosts and IDEs.",
                 "Default: ${DEFAULT-VALUE}."
             })
     private String format;
@@ -70,7 +70,7 @@ final class ReportCommand implements Callable<Integer> {
             names = "--title",
             paramLabel = "TEXT",
             defaultValue = "What the doubles were asked",
-            description = "What the page is called. Default: ${DEFAULT-VALUE}.")
+            description = "The title of the page. Default: ${DEFAULT-VALUE}.")
     private String title;
 
     @Mixin

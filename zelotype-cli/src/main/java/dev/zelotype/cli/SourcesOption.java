@@ -13,9 +13,8 @@ final class SourcesOption {
     @Option(
             names = "--sources",
             paramLabel = "FOLDER",
-            description = "Folders of sources, such as src/main/java: pages show the line of each call, and"
-                    + " terminals that know links lead there. May be given"
-                    + " several times.")
+            description = "Folders of sources, for example src/main/java: pages show the line of each call, and "
+                    + "terminals link to it. May be given several times.")
     private List<Path> folders = List.of();
 
     Sources sources() {

@@ -37,12 +37,13 @@ import picocli.CommandLine.Spec;
  */
 @Command(
         name = "story",
-        header = "Draws what the subject of a test asked its doubles, as a sequence diagram.",
+        header = "Draws the calls between the subject of a test and its doubles, as a sequence diagram.",
         mixinStandardHelpOptions = true,
         sortOptions = false,
         description = {
-            "Draws what the subject of a test asked its doubles, as a sequence diagram: from the journal",
-            "that a test run with zelotype.journal=FOLDER has left."
+            "Draws the calls between the subject of a test and its doubles, as a sequence diagram. Reads the "
+                    + "journal",
+            "of a test run with zelotype.journal=FOLDER."
         },
         exitCodeListHeading = "%nExit codes:%n",
         exitCodeList = {"0:done", "1:no test fits", "2:wrong use"},
@@ -89,15 +90,15 @@ final class StoryCommand implements Callable<Integer> {
             description = "The file to write; needed for png. Default: the terminal.")
     private Path into;
 
-    @Option(names = "--calls", paramLabel = "FIRST-LAST", description = "Only these calls, such as 100-140.")
+    @Option(names = "--calls", paramLabel = "FIRST-LAST", description = "Only these calls, for example 100-140.")
     private String calls = "";
 
     @Option(
             names = "--as",
             paramLabel = "FORM",
             description =
-                    "What java writes: suppositions (what was answered), checks (what was commanded), both, or claims"
-                            + " (a method for each double, to hold against the real object). Default: both.")
+                    "The statements for java: suppositions (of answers), checks (of commands), both, or claims (a "
+                            + "method for each double, to check against the real object). Default: both.")
     private String form = "";
 
     @Option(names = "--double", paramLabel = "NAME", description = "With java: only statements about this double.")
@@ -106,7 +107,7 @@ final class StoryCommand implements Callable<Integer> {
     @Mixin
     private SourcesOption sources = new SourcesOption();
 
-    @Option(names = "--unfold", description = "Shows each call by itself, also those that are repeated.")
+    @Option(names = "--unfold", description = "Shows repeated calls individually.")
     private boolean unfold;
 
     StoryCommand(Terminal terminal) {

@@ -342,7 +342,7 @@ class PageInBrowserTest {
         browser.get(file.toUri() + "#step-2");
         assertThat(wait(".detail", "pool-1").getText())
                 .contains("dome.turn(\"east\");")
-                .contains("A call of another thread was still going on.");
+                .contains("A call of another thread was still running.");
         assertThat(all(".picture .thread")).hasSize(2);
         assertThat(all(".step text")).extracting(WebElement::getText).contains("thread pool-1");
         assertThat(browser.findElement(By.tagName("main")).getText())

@@ -13,6 +13,11 @@ final class Poor {
 
     private Poor() {}
 
+    /** A class: its doubles are made without its constructor, unlike those of interfaces. */
+    abstract static class Gauge {
+        abstract int size();
+    }
+
     public static void main(String[] arguments) {
         try (Scene scene = Scene.open()) {
             say(() -> {
@@ -24,6 +29,7 @@ final class Poor {
                 suppose(SiderealClock::now).returns(7L);
                 System.out.println("now " + SiderealClock.now());
             });
+            say(() -> System.out.println("size " + stub(Gauge.class).size()));
             System.out.println(scene.conversation().doubles().size() + " doubles");
         }
     }

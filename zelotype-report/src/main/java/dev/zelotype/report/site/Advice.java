@@ -20,31 +20,31 @@ public record Advice(Rule rule, String place, String statement, String milder) {
         /** The answer of a call is set, and the call is verified as well. */
         ANSWERED_AND_VERIFIED(
                 "A call that has a supposed answer is verified as well",
-                "The subject cannot have got the answer without the call, and its result shows it. The check only breaks"
-                        + " when the subject learns the same in another way."),
+                "The subject needs the call for its result, so the result already shows it. The check only "
+                        + "breaks if the subject gets the value in another way."),
         /** A query must happen an exact number of times. */
         EXACT_COUNT_OF_QUERY(
                 "A query is counted exactly",
-                "Asking changes nothing, so asking twice is not a fault. The count breaks when the subject caches, or asks"
-                        + " again."),
+                "A query changes nothing, so calling it twice is not a fault. The count breaks if the "
+                        + "subject caches the value, or reads it again."),
         /** A query is part of an order of calls of several doubles. */
         QUERY_IN_ORDER(
                 "A query is part of an order over three doubles or more",
-                "Asking changes nothing, so it may be done earlier or later. The order breaks when it is."),
+                "A query changes nothing, so it may be made earlier or later. The order breaks if it is."),
         /** Each of several arguments must equal a value. */
         ALL_ARGUMENTS_PINNED(
-                "Every argument of the same call is pinned down in several tests",
-                "One test may mean them all. The others mean one of them, and break when any other changes."),
+                "Several tests fix every argument of the same call",
+                "One test may be about all of them. The others are about one, and break if any other " + "changes."),
         /** A double with queries only must have no other call. */
         NOTHING_ELSE_OF_QUERIES(
-                "verifyNothingElse names a double that is only asked",
-                "Asking changes nothing, so another question is not a fault. The check breaks when the subject asks once"
-                        + " more, or asks for something else."),
+                "verifyNothingElse is used on a double with queries only",
+                "A query changes nothing, so another one is not a fault. The check breaks if the subject "
+                        + "makes one more query."),
         /** The time must be read an exact number of times. */
         EXACT_COUNT_OF_TIME(
-                "The time is asked for an exact number of times",
-                "How often a subject looks at the clock is its own affair. The count breaks when it logs or measures"
-                        + " something."),
+                "The time must be read an exact number of times",
+                "How often a subject reads the clock does not matter. The count breaks if it logs or "
+                        + "measures something."),
         /** Commands were called, but no statement and no assertion checks anything. */
         NO_CHECK(
                 "A test makes its subject do something, and checks nothing",
@@ -82,16 +82,15 @@ public record Advice(Rule rule, String place, String statement, String milder) {
     static Advice of(Rule rule, TestStatement statement) {
         String verb = statement.verb() == Verb.EXPECTED ? "expect" : "verify";
         String milder = switch (rule) {
-            case ANSWERED_AND_VERIFIED ->
-                "leave the verify(...) out, and assert on what the subject made of the answer";
+            case ANSWERED_AND_VERIFIED -> "leave out the verify(...), and assert on the result of the subject";
             case EXACT_COUNT_OF_QUERY ->
                 verb + "(...).atLeast(1)" + (verb.equals("expect") ? ", or suppose(...)" : ", or no check");
-            case QUERY_IN_ORDER -> "take it out of inThisOrder(...), and assert on what the subject made of the answer";
+            case QUERY_IN_ORDER -> "remove it from inThisOrder(...), and assert on the result of the subject";
             case ALL_ARGUMENTS_PINNED ->
-                "make what does not matter a parameter of the lambda: it then matches any value";
+                "replace irrelevant arguments by parameters of the lambda, which match any value";
             case EXACT_COUNT_OF_TIME -> verb + "(...).atLeast(1), or no check";
             case NOTHING_ELSE_OF_QUERIES ->
-                "leave it out, or name the doubles that do something: verify(...).never() says what must not be done";
+                "leave it out, or use it on doubles with commands; verify(...).never() forbids a command";
             case NO_CHECK -> throw new IllegalArgumentException("it is about no statement");
         };
         if (rule == Rule.NOTHING_ELSE_OF_QUERIES) {

@@ -252,7 +252,7 @@ const zelotype = (() => {
     const share = 100 * challenge.noticed / all;
     const byName = new Map(data.tests.map(test => [test.group + ": " + test.title, test]));
     page.replaceChildren(make("h2", {}, "Challenge: can these tests fail?"),
-      make("p", {class: "soft"}, "Each test ran again with one thing changed at a time between its subject and a double. A change that any test notices is none of these."),
+      make("p", {class: "soft"}, "Each test ran again with one change at a time between its subject and a double. Changes that some test noticed are not listed."),
       make("ul", {class: "counts"},
         all === 0
           ? make("li", {}, make("b", {}, "–"), "no place was disturbed")
@@ -282,7 +282,7 @@ const zelotype = (() => {
   function brokenClaims() {
     const broken = data.claims.filter(claim => claim.failure !== "");
     if (broken.length === 0) return [];
-    return [make("p", {}, "Claims held against real objects: " + plural(data.claims.length - broken.length, "claim") + " kept, " + broken.length + " broken."),
+    return [make("p", {}, "Claims checked against real objects: " + plural(data.claims.length - broken.length, "claim") + " kept, " + broken.length + " broken."),
       ...broken.map(claim => make("div", {class: "broken"}, make("p", {}, make("b", {}, short(claim.real)), " breaks the claim ", make("code", {}, claim.text), " at " + claim.place),
         make("p", {class: "soft"}, claim.failure),
         claim.times > 0 ? make("p", {class: "soft"}, "Tests that rely on it: ", ...tests(claim), claim.times > claim.tests.length ? " and others" : "") : ""))];
@@ -369,7 +369,7 @@ const zelotype = (() => {
     const order = [...types].sort(([, a], [, b]) => sum(b) - sum(a)).slice(0, 300);
     page.replaceChildren(make("h2", {}, "Defaulted calls"),
       make("p", {class: "soft"}, "No supposition covers these calls, so the subject continued with an empty value. Suppose an answer if it matters."),
-      types.size === 0 ? make("p", {}, "Every call that gives something back was told what.") : table([make("th", {}, "What"), make("th", {class: "number"}, "Times"), make("th", {}, "Tests")],
+      types.size === 0 ? make("p", {}, "Every call with a result has a supposition.") : table([make("th", {}, "What"), make("th", {class: "number"}, "Times"), make("th", {}, "Tests")],
         order.flatMap(([type, all]) => [
           make("tr", {class: "group"}, make("th", {scope: "rowgroup", title: type}, short(type)), make("td", {class: "number"}, number(sum(all))), make("td", {})),
           ...all.sort((a, b) => b.times - a.times).map(each => make("tr", {},
@@ -380,8 +380,8 @@ const zelotype = (() => {
   function sum(all) { return all.reduce((total, each) => total + each.times, 0); }
 
   function showUnused() {
-    foundList("Unused suppositions", "No call ever needed what these say. Delete them, or find out why the subject did not ask. The list also holds other notes.",
-      data.unused, "Every supposition was needed.");
+    foundList("Unused suppositions", "No call used these suppositions. Delete them, or find out why the subject did not make the call. The list also contains other notes.",
+      data.unused, "Every supposition was used.");
   }
 
   function showAdvice() {
@@ -391,7 +391,7 @@ const zelotype = (() => {
       kinds.get(each.title).push(each);
     }
     page.replaceChildren(make("h2", {}, "Advice"),
-      make("p", {class: "soft"}, "Where tests look as if they said more than they mean. Hints, not verdicts: you know what matters."),
+      make("p", {class: "soft"}, "Tests that probably require more than intended. Hints, not verdicts: you know what matters."),
       ...(kinds.size === 0 ? [make("p", {}, "None: no test looks over-specified.")] : []),
       ...[...kinds].flatMap(([title, all]) => [
         make("h3", {}, title + " (" + number(all.length) + ")"), make("p", {}, all[0].reason),

@@ -241,9 +241,9 @@ const zelotypeStory = (() => {
       ["Where", message.place || "not noted"]
     ];
     if (message.line) pairs.push(["Call in the source", message.line]);
-    if (message.parallel) pairs.push(["Meanwhile", "A call of another thread was still going on."]);
+    if (message.parallel) pairs.push(["Meanwhile", "A call of another thread was still running."]);
     if (message.defaulted) pairs.push(["By default", "No supposition covers this call, so it returned an empty value."]);
-    if (message.failedLater) pairs.push(["Failed", "Its future failed, or an exception was handed to a callback."]);
+    if (message.failedLater) pairs.push(["Failed", "Its future failed, or an exception was passed to a callback."]);
     if (message.thread) pairs.push(["Thread", message.thread]);
     if (message.micros) pairs.push(["When", duration(message.micros) + " after the test's scene opened"]);
     if (message.took >= 0) pairs.push(["Took", duration(message.took)]);
@@ -306,7 +306,7 @@ const zelotypeStory = (() => {
       area.value = mermaid(story);
       place.append(area);
       area.select();
-      copied.textContent = document.execCommand("copy") ? "Copied." : "This browser lets nothing be copied.";
+      copied.textContent = document.execCommand("copy") ? "Copied." : "This browser does not allow copying.";
       area.remove();
     }
 
