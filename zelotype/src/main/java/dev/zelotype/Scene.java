@@ -209,7 +209,7 @@ public final class Scene implements AutoCloseable {
     }
 
     /**
-     * Returns remarks about the scene so far that are no failures; {@link #conversation()} contains them too.
+     * Returns remarks about the scene so far that do not fail the test; {@link #conversation()} contains them too.
      *
      * @return one text each, for example a supposition that no call used
      */

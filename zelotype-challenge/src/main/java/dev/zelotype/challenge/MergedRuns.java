@@ -37,7 +37,7 @@ public final class MergedRuns {
      * Combines shards or modules.
      *
      * @param folders where they have {@linkplain Challenge#keeping kept their runs}: one folder for all, or several
-     * @return the combined result; it is complete if all were. If a shard is there twice, the complete one counts
+     * @return the combined result; it is complete if all were. Of two results of a shard, the complete one counts
      * @throws ChallengeException if there is none, one is missing or damaged, or they do not belong together
      */
     public static ChallengeResult of(List<Path> folders) {

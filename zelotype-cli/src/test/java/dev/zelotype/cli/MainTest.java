@@ -303,7 +303,7 @@ class MainTest {
                         "4. Can these tests fail?",
                         "could be left out,",
                         "verify(camera::expose).once();",
-                        "5. Does the real catalog do what the stub says?",
+                        "5. Does the real catalog do what the stub does?",
                         "FileCatalog breaks the claim",
                         "suppose(() -> catalog.find(\"Harrow-2\")).returns(Optional.of(new SkyTarget(\"Harrow-2\", 47)));",
                         "Next",
@@ -565,7 +565,7 @@ class MainTest {
         assertThat(zelotype(false, "coverage", "--journal", journal, "--only", "*.TargetCatalog"))
                 .isZero();
         assertThat(out.toString())
-                .contains("\nbacked: how many of the supposed answers a claim holds against a real object\n");
+                .contains("\nbacked: how many of the supposed answers were confirmed by a real object\n");
         Path file = report.resolveSibling("coverage.csv");
         assertThat(zelotype(false, "coverage", "--journal", journal, "--format", "csv", "--into", file.toString()))
                 .isZero();

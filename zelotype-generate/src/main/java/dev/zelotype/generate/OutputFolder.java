@@ -86,7 +86,7 @@ final class OutputFolder {
         if (!head.startsWith(MARK + digest(body.getBytes(StandardCharsets.UTF_8)) + AGAIN)) {
             return new GeneratedFile(file, State.EDITED, difference(body, source));
         }
-        // Another command line alone is no reason to touch a file.
+        // A file is not touched if only the command line differs.
         return body.equals(source)
                 ? new GeneratedFile(file, State.SAME, List.of())
                 : new GeneratedFile(file, State.STALE, difference(body, source));

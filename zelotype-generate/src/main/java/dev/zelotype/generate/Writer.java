@@ -215,7 +215,7 @@ final class Writer {
 
     private void constructor(ConstructorModel constructor, boolean withReal) {
         List<Parameter> parameters = constructor.parameters();
-        // The compiler adds such a constructor, but only if there is no other.
+        // The compiler adds such a constructor, but only to classes without others.
         boolean needless = parameters.isEmpty()
                 && constructor.exceptions().isEmpty()
                 && style != Style.SPY

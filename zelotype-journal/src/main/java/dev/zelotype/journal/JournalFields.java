@@ -99,7 +99,7 @@ final class JournalFields {
         throw new Damaged("\"" + name + "\" is not a text");
     }
 
-    /** A string that is repeated often, of which one copy is kept. */
+    /** A string that is repeated often and kept once. */
     String word(String name) throws Damaged {
         if (fields.get(name) instanceof String raw) {
             return words.computeIfAbsent(raw, Visible::text);

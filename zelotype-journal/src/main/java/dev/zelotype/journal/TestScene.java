@@ -197,7 +197,7 @@ public final class TestScene {
      * @param failure why the test failed, or null if it did not
      * @param aborted whether it was only aborted because an assumption did not hold
      * @param notes further notes about the test
-     * @return all notes about the test that are no failures
+     * @return all notes about the test that do not fail it
      * @throws dev.zelotype.error.CheckFailure if the test passed otherwise, but its doubles were not called as expected
      */
     @SuppressWarnings("exports")

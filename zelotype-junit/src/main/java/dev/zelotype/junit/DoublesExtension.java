@@ -113,7 +113,7 @@ final class DoublesExtension
         } catch (CheckFailure e) {
             throw e.failures().isEmpty() ? e : new SceneFailures(e);
         } finally {
-            // Remarks that are no failures go into the test's report.
+            // Remarks that do not fail a test go into the test's report.
             if (!notes.isEmpty()) {
                 context.publishReportEntry("zelotype.notes", String.join("\n", notes));
             }

@@ -30,7 +30,7 @@ final class Samples {
         return arguments;
     }
 
-    /** A value of a type, different for each number if possible; null if there is no sample. */
+    /** A value of a type, different for each number if possible; null if none can be made. */
     static Object of(Class<?> type, int number) {
         if (type == boolean.class || type == Boolean.class) {
             return number % 2 == 0;

@@ -428,7 +428,7 @@ final class UsedDoubles {
                 : Objects.equals(value, given);
     }
 
-    /** Methods left to write say so; methods that already work may fail on sample arguments. */
+    /** Methods left to write report that; methods that already work may fail on sample arguments. */
     private void left(Object made) throws Wrong, IllegalAccessException {
         for (Method method : overriding()) {
             if (!isAbstract(method)) {
@@ -456,7 +456,7 @@ final class UsedDoubles {
             }
             int recorded = scene.conversation().calls().size();
             if (recorded < calls) {
-                throw new Wrong("was called " + calls + " times, of which " + recorded + " are recorded");
+                throw new Wrong("was called " + calls + " times, but " + recorded + " calls are recorded");
             }
         }
     }

@@ -92,7 +92,7 @@ public final class Conversation {
     }
 
     /**
-     * Returns remarks that are no failures.
+     * Returns remarks that do not fail the test.
      *
      * @return one text each, for example a supposition that no call used
      */

@@ -1,7 +1,7 @@
 package dev.zelotype.doubles;
 
 /**
- * For tests and readers of results: how to treat a remark that is no failure.
+ * For tests and readers of results: how to treat a remark that does not fail the test.
  *
  * @since 0.2
  */

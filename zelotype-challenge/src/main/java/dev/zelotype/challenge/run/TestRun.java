@@ -17,10 +17,10 @@ import org.jspecify.annotations.Nullable;
  * @param jvmOptions for example {@code -javaagent:...}
  * @param environment variables in addition to those of this JVM
  * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
- * @param includedTags tag expressions, one of which a test must match; empty for any
- * @param excludedTags tag expressions, none of which a test may match
- * @param includedClasses regular expressions, one of which the binary name of a class must match; empty for any
- * @param excludedClasses regular expressions, none of which the binary name of a class may match
+ * @param includedTags tag expressions: a test must match one of them; empty for any
+ * @param excludedTags tag expressions: a test must match none of them
+ * @param includedClasses regular expressions: the binary name of a class must match one of them; empty for any
+ * @param excludedClasses regular expressions: the binary name of a class must match none of them
  * @since 0.2
  */
 public record TestRun(
@@ -44,10 +44,10 @@ public record TestRun(
      * @param jvmOptions for example {@code -javaagent:...}
      * @param environment variables in addition to those of this JVM
      * @param parameters configuration parameters of the JUnit Platform, each as {@code key=value}
-     * @param includedTags tag expressions, one of which a test must match; empty for any
-     * @param excludedTags tag expressions, none of which a test may match
-     * @param includedClasses regular expressions, one of which the binary name of a class must match; empty for any
-     * @param excludedClasses regular expressions, none of which the binary name of a class may match
+     * @param includedTags tag expressions: a test must match one of them; empty for any
+     * @param excludedTags tag expressions: a test must match none of them
+     * @param includedClasses regular expressions: the binary name of a class must match one of them; empty for any
+     * @param excludedClasses regular expressions: the binary name of a class must match none of them
      */
     public TestRun {
         jvmOptions = List.copyOf(jvmOptions);
@@ -120,8 +120,8 @@ public record TestRun(
     /**
      * Selects tests by their tags.
      *
-     * @param included tag expressions, one of which a test must match; empty for any
-     * @param excluded tag expressions, none of which a test may match
+     * @param included tag expressions: a test must match one of them; empty for any
+     * @param excluded tag expressions: a test must match none of them
      * @return a changed copy
      */
     public TestRun withTags(List<String> included, List<String> excluded) {
@@ -132,8 +132,8 @@ public record TestRun(
     /**
      * Selects the classes that are searched for tests.
      *
-     * @param included regular expressions, one of which the binary name of a class must match; empty for any
-     * @param excluded regular expressions, none of which the binary name of a class may match
+     * @param included regular expressions: the binary name of a class must match one of them; empty for any
+     * @param excluded regular expressions: the binary name of a class must match none of them
      * @return a changed copy
      */
     public TestRun withClasses(List<String> included, List<String> excluded) {

@@ -119,7 +119,7 @@ final class Subjects {
         }
     }
 
-    /** A method of a subject that a test calls; null if the class is no subject, or only holds data. */
+    /** A method of a subject that a test calls; null if the class only holds data or belongs to the tests. */
     @Nullable
     Method method(String owner, String name, String descriptor) {
         try {

@@ -67,7 +67,7 @@ public final class Outside {
         return false;
     }
 
-    /** A supertype of all types that the given one may stand for. */
+    /** A supertype of all types that the given one may be. */
     public TypeName above(TypeName type) {
         if (!isMentionedIn(type)) {
             return type;

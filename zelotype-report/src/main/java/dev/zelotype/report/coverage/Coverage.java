@@ -255,7 +255,7 @@ public final class Coverage implements JournalSink {
      * Leaves out types of a platform or a language: no project uses all of a {@code ResultSet}.
      *
      * @param rows the methods to filter
-     * @return those of other types; all of them if there are no others
+     * @return those of other types; all of them if all are of the same type
      */
     public static List<Row> own(List<Row> rows) {
         List<Row> own = rows.stream().filter(row -> !row.isOfPlatform()).toList();

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.util.stream.Stream;
 
 /**
- * The folder of a site. The site is built in a temporary folder beside it, which replaces an earlier site at the end,
+ * The folder of a site. The site is built in a temporary folder next to it, which replaces an earlier site at the end,
  * so that no reader ever sees an incomplete one.
  */
 final class SiteFolder {

@@ -117,7 +117,7 @@ public final class ClaimSet {
     private static SceneState open() {
         SceneState scene = new SceneState("claims", Settings.unchecked(0), false);
         scene.open(null, /* byTest= */ true);
-        // There is no subject here: the claims themselves call both sides.
+        // Without a subject, the claims themselves call both sides.
         scene.disturbBy(null);
         return scene;
     }

@@ -534,7 +534,7 @@ public class CallScene extends ReplacingScene {
         return texts;
     }
 
-    /** Remarks that are no failures. */
+    /** Remarks that do not fail the test. */
     public final List<String> notes() {
         return Hints.notes(this);
     }

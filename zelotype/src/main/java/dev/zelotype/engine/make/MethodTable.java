@@ -185,7 +185,7 @@ final class MethodTable {
         }
     }
 
-    /** Whether a bridge casts the result of an inherited final method, which no subclass can write. */
+    /** Whether a bridge casts the result of an inherited final method, which a double cannot override. */
     private static boolean castsFinal(Method bridge) {
         for (Class<?> c = bridge.getDeclaringClass().getSuperclass(); c != null; c = c.getSuperclass()) {
             for (Method inherited : c.getDeclaredMethods()) {
@@ -247,7 +247,7 @@ final class MethodTable {
     }
 
     /**
-     * The method of the same name that a bridge calls; null if the method is no bridge. A bridge is not doubled,
+     * The method of the same name that a bridge calls; null for other methods. A bridge is not doubled,
      * because otherwise one call would be recorded under two names. A bridge that only makes a method of a non-public
      * class public is doubled.
      */

@@ -391,7 +391,7 @@ final class LambdaReader {
         };
     }
 
-    /** Whether real code need not be run, because there is no result or it is ignored. */
+    /** Whether real code need not be run, because it returns nothing or the result is ignored. */
     private boolean givesNothing(Member method) {
         boolean ofCompiler = method.name().equals("getClass") || method.name().equals("requireNonNull");
         int next = code.at(place).opcode();

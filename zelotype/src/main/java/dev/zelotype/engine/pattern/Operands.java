@@ -11,7 +11,7 @@ import org.objectweb.asm.Handle;
 import org.objectweb.asm.Type;
 
 /**
- * Values that a lambda's code computes, and arguments for real code.
+ * Values that a lambda's code computes, and arguments of real code.
  */
 final class Operands {
 
@@ -75,7 +75,7 @@ final class Operands {
         return values;
     }
 
-    /** Arguments for real code, with lambdas created. */
+    /** Arguments of real code, with lambdas created. */
     Object[] made(Object[] arguments) throws Throwable {
         for (int i = 0; i < arguments.length; i++) {
             if (arguments[i] instanceof NewLambda lambda) {

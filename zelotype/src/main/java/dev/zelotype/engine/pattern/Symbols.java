@@ -8,7 +8,7 @@ import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The symbols on the reader's stack that stand for unknown values. Everything else there is a real value; {@code int}
+ * The symbols on the reader's stack that replace unknown values. Everything else there is a real value; {@code int}
  * and narrower primitives are {@code Integer}s.
  */
 final class Symbols {

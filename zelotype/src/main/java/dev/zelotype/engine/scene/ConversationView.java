@@ -126,7 +126,7 @@ public final class ConversationView {
         }
     }
 
-    /** Whether there is no return value to show. */
+    /** Whether the call returned nothing that could be shown. */
     private static boolean isSilent(Call call) {
         return switch (call.ending()) {
             case RUNNING, UNEXPECTED -> true;

@@ -261,7 +261,7 @@ final class LaterCalls {
         }
     }
 
-    /** The offsets of the calls by which a method may have called another one in some line; 0 or less for any line. */
+    /** The offsets of the calls in some line that may have called another method; 0 or less for any line. */
     Set<Integer> callsOf(String called, int line) {
         Set<Integer> found = new HashSet<>();
         calls.forEach((offset, named) -> {
