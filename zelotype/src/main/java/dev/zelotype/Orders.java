@@ -89,7 +89,7 @@ final class Orders {
     private static void checkName(@Nullable String name, Kind kind) {
         if (name != null && name.isBlank()) {
             throw new MisuseException(
-                    "The name of a " + kind.word() + " is blank.", "give a name that messages can use, or none");
+                    "The name of a " + kind.word() + " is blank.", "give a name to show in messages, or leave it out");
         }
     }
 
@@ -99,8 +99,8 @@ final class Orders {
         }
         if (type == Object.class) {
             throw new MisuseException(
-                    "A double of Object answers nothing: its methods are those of every double, and are not recorded.",
-                    "name the type that the subject asks for");
+                    "A double of Object can neither answer nor record calls: every double has the methods of Object.",
+                    "name the type that the subject uses");
         }
         return type;
     }

@@ -60,7 +60,7 @@ public final class SceneSettings implements Settings {
      */
     public SceneSettings linesOfCalls(int calls) {
         if (calls < 0) {
-            throw new MisuseException("linesOfCalls(" + calls + ") is negative.", "give 0 or more");
+            throw new MisuseException("linesOfCalls must be 0 or more, but was " + calls + ".", "give 0 or more");
         }
         return new SceneSettings(unusedSuppositions, calls, tasksFollow, emptyValue);
     }

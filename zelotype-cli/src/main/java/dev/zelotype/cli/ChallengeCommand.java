@@ -404,7 +404,7 @@ final class ChallengeCommand implements Callable<Integer> {
             paths.add(place.toAbsolutePath());
         }
         if (paths.stream().noneMatch(Files::isDirectory)) {
-            throw wrong("--class-path names no folder of test classes: give at least one, and the jars.");
+            throw wrong("--class-path must contain a folder of test classes: give at least one, and the jars.");
         }
         return paths;
     }

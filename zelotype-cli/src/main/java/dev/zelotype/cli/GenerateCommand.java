@@ -161,7 +161,7 @@ final class GenerateCommand implements Callable<Integer> {
                     "--package=" + packageName + " is not a package name: give one such as dev.observatory.doubles.");
         }
         if (only.isBlank()) {
-            throw new ParameterException(spec.commandLine(), "--only names no type: give names, or leave it out.");
+            throw new ParameterException(spec.commandLine(), "--only is empty: give names, or leave it out.");
         }
         for (Path place : paths(classPath)) {
             OptionCheck.refuseMissing(spec, place);

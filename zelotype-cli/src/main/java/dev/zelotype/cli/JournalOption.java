@@ -69,7 +69,7 @@ final class JournalOption {
     void read(Terminal terminal, JournalSink sink) {
         if (journal.toString().isEmpty()) {
             throw new ParameterException(
-                    spec.commandLine(), "--journal names no folder: give one, such as target/journal.");
+                    spec.commandLine(), "--journal is empty: give a folder, such as target/journal.");
         }
         Losses losses = JournalReader.read(journal, sink);
         if (strict && !losses.isEmpty()) {

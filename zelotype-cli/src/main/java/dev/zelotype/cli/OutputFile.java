@@ -42,7 +42,7 @@ final class OutputFile {
             return;
         }
         if (into.toString().isBlank()) {
-            throw new ParameterException(spec.commandLine(), "--into names no file: give one, or leave it out.");
+            throw new ParameterException(spec.commandLine(), "--into is empty: give a file, or leave it out.");
         }
         if (Files.isDirectory(into)) {
             throw new ParameterException(
@@ -54,7 +54,7 @@ final class OutputFile {
     /** Refuses a path that cannot be a folder to write to. */
     static void refuseNoFolder(CommandSpec spec, Path into) {
         if (into.toString().isBlank()) {
-            throw new ParameterException(spec.commandLine(), "--into names no folder: give one.");
+            throw new ParameterException(spec.commandLine(), "--into is empty: give a folder.");
         }
         if (into.toAbsolutePath().normalize().getFileName() == null) {
             throw new ParameterException(

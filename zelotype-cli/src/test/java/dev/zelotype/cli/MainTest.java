@@ -582,7 +582,7 @@ class MainTest {
         assertThat(zelotype(false, "report", "--journal", journal, "--into", journal))
                 .isEqualTo(2);
         assertThat(err.toString())
-                .contains("holds something else than a report")
+                .contains("contains files that do not belong to a report")
                 .doesNotContain("\tat ");
     }
 

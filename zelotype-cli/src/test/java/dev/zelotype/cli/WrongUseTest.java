@@ -100,8 +100,8 @@ class WrongUseTest {
             {"The folder no/such does not exist: give the folder of", "--class-path", here, "--write", "no/such"},
             {"--write prints a patch", "--class-path", here, "--write", FOLDER, "--format", "json"},
             {"no/such, given to --class-path, does not exist", "--class-path", "no/such"},
-            {"--class-path names no folder of test classes", "--class-path", ""},
-            {"--class-path names no folder of test classes", "--class-path", FILE},
+            {"--class-path must contain a folder of test classes", "--class-path", ""},
+            {"--class-path must contain a folder of test classes", "--class-path", FILE},
             {"No test was found", "--class-path", FOLDER},
             {"No test was found", "--class-path", here, "--class", "no.Such"},
             {"Unknown change 'ordre'", "--class-path", here, "--change", "lost,ordre"},
@@ -127,7 +127,7 @@ class WrongUseTest {
             all.add(new Wrong(arguments, odd[0]));
         }
         for (String command : List.of("story", "coverage")) {
-            all.add(wrong("--into names no file", command, "--into", ""));
+            all.add(wrong("--into is empty", command, "--into", ""));
             all.add(wrong("is a folder: give the file to write", command, "--into", FOLDER));
             all.add(wrong("is a folder: give the file to write", command, "--into", "/"));
             for (String format : List.of("gif", "TEXT", "xml", " ", "text,csv", "jsonl", "tex")) {
@@ -137,7 +137,7 @@ class WrongUseTest {
         for (String[] command :
                 new String[][] {{"demo"}, {"report"}, {"generate", "--type", "java.util.concurrent.Callable"}}) {
             for (String[] into : new String[][] {
-                {"", "names no folder"},
+                {"", "is empty"},
                 {"/", "is the root of all files"},
                 {FILE, "is a file: give a folder"},
                 {"/..", "is the root of all files"}
@@ -149,7 +149,7 @@ class WrongUseTest {
         }
         for (String command : List.of("story", "coverage", "report")) {
             for (String[] journal : new String[][] {
-                {"", "--journal names no folder"},
+                {"", "--journal is empty"},
                 {"no/such/place", "No journal was found in no/such/place"},
                 {FOLDER, "No journal was found in "}
             }) {

@@ -145,7 +145,7 @@ public final class TestSettings {
         } catch (NumberFormatException e) {
             throw new MisuseException(LINES + "=" + value + " is not a number.", "give 0 or more", e);
         }
-        throw new MisuseException(LINES + "=" + value + " is negative.", "give 0 or more");
+        throw new MisuseException(LINES + "=" + value + ": the number must be 0 or more.", "give 0 or more");
     }
 
     private static Pattern pattern(String mask) {

@@ -59,6 +59,6 @@ public final class PatternForm {
     public static MisuseException notSuspending() {
         return new MisuseException(
                 "This call does not suspend, so its answer cannot suspend either.",
-                "say what it answers with answers { ... }, or with returns");
+                "add an answer with answers { ... } or returns");
     }
 }

@@ -222,7 +222,7 @@ class FormsTest {
     fun `what is no pattern is refused with a sentence`() = runTest {
         assertThatThrownBy { suppose { weather.humidity + 1 } returns 3 }
             .isInstanceOf(MisuseException::class.java)
-            .hasMessageContaining("goes on after the call of weather.getHumidity")
+            .hasMessageContaining("continues after the call of weather.getHumidity")
         assertThatThrownBy { suppose { delay(1); weather.humidity } returns 3 }
             .isInstanceOf(MisuseException::class.java)
         assertThatThrownBy { suppose { weather.humidity }.suspends { 3 }; weather.humidity }

@@ -38,7 +38,7 @@ class AdviceTest {
     /**
      * What a statement is about (`answered`: supposed and verified; `counted`: an exact number; `ordered`: one order over
      * three doubles; `pinned`: all arguments are values, in as many tests as the number says), the method, how its answers
-     * differ (`varied`, `one`, `none` for what gives nothing back), and whether its reader would follow the advice.
+     * differ (`varied`, `one`, `none` for what returns nothing), and whether its reader would follow the advice.
      */
     private static final List<String> LABELLED = List.of(
             "answered | humidity()                  | varied | follow",

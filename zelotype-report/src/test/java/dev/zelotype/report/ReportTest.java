@@ -270,7 +270,7 @@ class ReportTest {
         Files.writeString(folder.resolve("thesis.txt"), "years of work");
         assertThatThrownBy(() -> new Site(folder, "x"))
                 .isInstanceOf(ReportException.class)
-                .hasMessageContaining("holds something else than a report");
+                .hasMessageContaining("contains files that do not belong to a report");
         Site abandoned = new Site(folder.resolve("new"), "x");
         abandoned.add(troubled);
         abandoned.close();

@@ -15,7 +15,7 @@ public interface Around extends Serializable {
      *
      * @param real runs the real code
      * @param arguments the arguments, of the parameters' types
-     * @return what the call returns; null for one that gives nothing back
+     * @return what the call returns; null for one that returns nothing
      * @throws Throwable whatever the call is to throw
      */
     @Nullable

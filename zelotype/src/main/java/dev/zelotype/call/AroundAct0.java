@@ -3,7 +3,7 @@ package dev.zelotype.call;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: an action around the real code of a call that takes no free parameters and gives nothing back.
+ * For tests: an action around the real code of a call that takes no free parameters and returns nothing.
  *
  * @since 0.2
  */

@@ -3,7 +3,7 @@ package dev.zelotype.call;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: an action around the real code of a call that takes five free parameters and gives nothing back.
+ * For tests: an action around the real code of a call that takes five free parameters and returns nothing.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

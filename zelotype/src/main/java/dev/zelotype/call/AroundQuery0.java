@@ -3,7 +3,7 @@ package dev.zelotype.call;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: an answer around the real code of a call that takes no free parameters and gives a value back.
+ * For tests: an answer around the real code of a call that takes no free parameters and returns a value.
  *
  * @param <R> the type of the value that is returned
  * @since 0.2

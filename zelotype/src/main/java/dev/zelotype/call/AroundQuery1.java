@@ -3,7 +3,7 @@ package dev.zelotype.call;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: an answer around the real code of a call that takes one free parameter and gives a value back.
+ * For tests: an answer around the real code of a call that takes one free parameter and returns a value.
  *
  * @param <A> the type of the first parameter
  * @param <R> the type of the value that is returned

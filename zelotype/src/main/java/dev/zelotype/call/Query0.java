@@ -3,7 +3,7 @@ package dev.zelotype.call;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: a call that takes no free parameters and gives a value back, written as a method reference or a lambda.
+ * For tests: a call that takes no free parameters and returns a value, written as a method reference or a lambda.
  *
  * @param <R> the type of the value that is returned
  * @since 0.2

@@ -3,7 +3,7 @@ package dev.zelotype.call;
 import org.jspecify.annotations.Nullable;
 
 /**
- * For tests: a call that takes five free parameters and gives a value back, written as a method reference or a lambda.
+ * For tests: a call that takes five free parameters and returns a value, written as a method reference or a lambda.
  *
  * @param <A> the type of the first parameter
  * @param <B> the type of the second parameter

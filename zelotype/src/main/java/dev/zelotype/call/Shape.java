@@ -15,7 +15,7 @@ public interface Shape extends Serializable {
      * Makes the call with arguments from an array, one for each parameter.
      *
      * @param arguments the arguments, of the parameters' types
-     * @return what the call returns; null for one that gives nothing back
+     * @return what the call returns; null for one that returns nothing
      * @throws Throwable whatever the call throws
      */
     @Nullable

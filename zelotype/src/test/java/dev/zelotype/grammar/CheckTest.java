@@ -148,7 +148,7 @@ class CheckTest {
                     .hasMessageContaining((String) pair[2]);
         };
         String line = "x".repeat(200);
-        differ.accept(new Object[] {new Plate(), new Plate(), "both print alike, but Plate has no equals"});
+        differ.accept(new Object[] {new Plate(), new Plate(), "both print alike, but Plate does not override equals"});
         differ.accept(new Object[] {1, 1L, "one is of Integer and the other of Long"});
         differ.accept(new Object[] {new int[] {1}, new long[] {1}, "one is of int[] and the other of long[]"});
         differ.accept(new Object[] {line + "a", line + "b", "they differ from character 201 on"});
@@ -295,7 +295,7 @@ class CheckTest {
         assertThat(scene.conversation().calls()).isEmpty();
         assertThatThrownBy(() -> verify(() -> counted.track(harrow, 1)).never())
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("only the number is kept");
+                .hasMessageContaining("but not its arguments or their order");
         assertThatThrownBy(() -> recorded(counted::track)).isInstanceOf(MisuseException.class);
         assertThatThrownBy(() -> verifyUntouched(counted)).isInstanceOf(CheckFailure.class);
         assertThatCode(() -> forgetCalls(counted)).doesNotThrowAnyException();

@@ -400,7 +400,7 @@ class ClaimsTest {
 
     static Stream<Case> refused() {
         return Stream.of(
-                refused("nothing", "Nothing is claimed of Harbour.", h -> {}),
+                refused("nothing", "The claims about Harbour are empty.", h -> {}),
                 refused(
                         "a free parameter without example",
                         "1 free parameter and no example",
@@ -418,14 +418,17 @@ class ClaimsTest {
                 }),
                 refused(
                         "an expectation",
-                        "which only suppose",
+                        "which consist of suppose(...) only",
                         h -> expect(mock(Harbour.class)::next).once()),
-                refused("a check", "which only suppose", h -> verify(h::next).never()),
+                refused(
+                        "a check",
+                        "which consist of suppose(...) only",
+                        h -> verify(h::next).never()),
                 refused("a call", "The claims themselves call harbour.next()", h -> {
                     h.next();
                     suppose(h::next).returns(1);
                 }),
-                refused("another double", "is not the collaborator of these claims", h -> {
+                refused("another double", "is neither the collaborator of these claims nor", h -> {
                     suppose(h::next).returns(1);
                     suppose(stub(Pier.class)::depth).returns(2);
                 }),
@@ -455,7 +458,7 @@ class ClaimsTest {
             Harbour double_ = stub(Harbour.class);
             assertThatThrownBy(() -> claims.check(double_))
                     .isInstanceOf(MisuseException.class)
-                    .hasMessageContaining("is a double: claims held against it would prove nothing");
+                    .hasMessageContaining("is a double: checking claims against it would prove nothing");
             assertThatThrownBy(() -> claims.check(null)).hasMessageContaining("The real object is null.");
             assertThat(double_.next()).isZero();
             assertThat(scene.conversation().doubles()).hasSize(1);

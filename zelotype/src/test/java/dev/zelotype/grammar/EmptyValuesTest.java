@@ -262,7 +262,7 @@ class EmptyValuesTest {
         try (Scene scene = Scene.open(SceneSettings.defaults().emptyValue(type -> "storm"))) {
             assertThatThrownBy(() -> stub(Forecasts.class).delay())
                     .isInstanceOf(MisuseException.class)
-                    .hasMessageContaining("gives a java.lang.String as the empty value of java.time.Duration.");
+                    .hasMessageContaining("returned a java.lang.String as the empty value of java.time.Duration.");
             assertThat(scene.conversationText()).contains("delay()");
         }
     }

@@ -234,11 +234,11 @@ class FailureTest {
         row.store(new Ref());
         assertThatThrownBy(() -> verify(() -> row.store(wanted)).once())
                 .isInstanceOf(CheckFailure.class)
-                .hasMessageContaining("Ref has no equals of its own, so only the very same object fits")
+                .hasMessageContaining("Ref does not override equals, so only the same object is equal to it")
                 .hasMessageContaining(".where(");
         assertThatThrownBy(() -> verify(() -> row.store(new Ref())).never())
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("only the very same object fits");
+                .hasMessageContaining("and that is equal only to itself");
         verify((Ref any) -> row.store(any)).where(any -> any != wanted).once();
     }
 
@@ -284,10 +284,13 @@ class FailureTest {
 
         Counting finished = verify(dome::open);
         finished.never();
-        assertThatThrownBy(finished::once).isInstanceOf(MisuseException.class).hasMessageContaining("checked already");
+        assertThatThrownBy(finished::once)
+                .isInstanceOf(MisuseException.class)
+                .hasMessageContaining("has a count already");
         Counting waiting = verify(dome::open);
         waiting.within(Duration.ofSeconds(1));
-        assertThatThrownBy(() -> waiting.within(Duration.ofSeconds(2))).hasMessageContaining("waits already: 1 s");
+        assertThatThrownBy(() -> waiting.within(Duration.ofSeconds(2)))
+                .hasMessageContaining("has a timeout already: 1 s");
     }
 
     private static Stream<String> methods(Class<?> type) {

@@ -107,7 +107,7 @@ class MeaningTest {
                 .hasMessageContaining("deleteAll was called on a real Registry");
         assertThatThrownBy(() -> verify(() -> real.deleteAll()).once())
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("names no double");
+                .hasMessageContaining("does not call a double");
         suppose(() -> Registry.keep(local)).doesNothing();
         Registry.keep(bus);
         verify(() -> Registry.keep(local)).once();

@@ -38,7 +38,7 @@ final class Mistakes extends Mistaken {
         suppose(WeatherStation::humidity).returns(40);
     }
 
-    @Mistake("A method of the JDK that tells who calls it")
+    @Mistake("A method of the JDK whose result depends on its caller")
     void callersOwn() {
         suppose(MethodHandles::lookup);
     }
@@ -53,7 +53,7 @@ final class Mistakes extends Mistaken {
         verify(SiderealClock::now).never();
     }
 
-    @Mistake("A constructor that is to give null")
+    @Mistake("A constructor that should return null")
     void nullFromConstructor() {
         suppose((String port) -> new SerialLink(port)).returns((SerialLink) null);
     }
@@ -76,7 +76,7 @@ final class Mistakes extends Mistaken {
                 .once();
     }
 
-    @Mistake("A lambda that calls no double")
+    @Mistake("A lambda that does not call a double")
     void noCall() {
         suppose(() -> realList.size()).returns(3);
     }
@@ -91,7 +91,7 @@ final class Mistakes extends Mistaken {
         verify(() -> mount.track(harrow, mount.rate())).once();
     }
 
-    @Mistake("A lambda that goes on after the call")
+    @Mistake("A lambda that continues after the call")
     void goesOn() {
         suppose(() -> weather.warning().get()).returns("storm");
     }
@@ -141,7 +141,7 @@ final class Mistakes extends Mistaken {
         return weather.humidity() < 50 ? "north" : "south";
     }
 
-    @Mistake("A statement beside the call")
+    @Mistake("A statement before the call")
     void besides() {
         suppose(() -> {
                     System.gc();
@@ -187,7 +187,7 @@ final class Mistakes extends Mistaken {
         suppose(() -> weather.sensors().size()).returns(3);
     }
 
-    @Mistake("A free parameter that reaches no argument")
+    @Mistake("A free parameter that is not an argument")
     void unreached() {
         suppose((String dome) -> weather.humidityAt("north")).returns(40);
     }

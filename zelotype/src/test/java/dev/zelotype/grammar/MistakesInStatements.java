@@ -122,7 +122,7 @@ final class MistakesInStatements extends Mistaken {
         suppose(mount::rate).callsReal();
     }
 
-    @Mistake("Telling a dummy what to answer")
+    @Mistake("Setting an answer of a dummy")
     void tellingDummy() {
         Camera camera = dummy(Camera.class);
         suppose(camera::frame).returns("f");
@@ -140,17 +140,17 @@ final class MistakesInStatements extends Mistaken {
         statement.atLeast(2);
     }
 
-    @Mistake("A count that always holds")
+    @Mistake("A count that is always reached")
     void vacuousCount() {
         verify(dome::open).atLeast(0);
     }
 
-    @Mistake("A count that never holds")
+    @Mistake("A count that is never reached")
     void impossibleCount() {
         verify(dome::open).between(3, 2);
     }
 
-    @Mistake("Waiting for no time")
+    @Mistake("A timeout of zero")
     void noTime() {
         verify(dome::open).within(Duration.ZERO);
     }
@@ -187,7 +187,7 @@ final class MistakesInStatements extends Mistaken {
         suppose(weather::humidityAt).returnsFrom(null);
     }
 
-    @Mistake("An answer to a call that never comes")
+    @Mistake("An answer to a call that is expected never to happen")
     void answerOfNever() {
         expect(mount::rate).times(0).returns(15);
     }
@@ -199,7 +199,7 @@ final class MistakesInStatements extends Mistaken {
         statement.atMost(2);
     }
 
-    @Mistake("Waiting twice")
+    @Mistake("Two timeouts")
     void waitingTwice() {
         Counting statement = verify(mount::park);
         statement.within(ofSeconds(1));
@@ -212,7 +212,7 @@ final class MistakesInStatements extends Mistaken {
         weather.humidityAt("north");
     }
 
-    @Mistake("An answer around real code that there is none of")
+    @Mistake("An answer around real code that does not exist")
     void aroundNothing() {
         suppose(weather::humidity).around(real -> real.ask() + 1);
     }
@@ -295,7 +295,7 @@ final class MistakesInStatements extends Mistaken {
         int level(String of);
     }
 
-    @Mistake("Claims that claim nothing")
+    @Mistake("Empty claims")
     void noClaims() {
         Claims.of(Gauge.class, gauge -> {}).check(of -> 3);
     }
@@ -310,14 +310,14 @@ final class MistakesInStatements extends Mistaken {
         Claims.of(Gauge.class, gauge -> suppose(gauge::level).returns(3)).check(of -> 3);
     }
 
-    @Mistake("A claim held against a double")
+    @Mistake("Claims checked against a double")
     void claimOfDouble() {
         Gauge double_ = stub(Gauge.class);
         Claims.of(Gauge.class, gauge -> suppose(() -> gauge.level("a")).returns(3))
                 .check(double_);
     }
 
-    @Mistake("A claim held against null")
+    @Mistake("Claims checked against null")
     void claimOfNull() {
         Claims.of(Gauge.class, gauge -> suppose(() -> gauge.level("a")).returns(3))
                 .check(null);
@@ -349,7 +349,7 @@ final class MistakesInStatements extends Mistaken {
         }
     }
 
-    @Mistake("A provided value whose name is misspelt")
+    @Mistake("A misspelled name of a provided value")
     void misspeltValue() {
         try (Scene inner = Scene.open()) {
             inner.provide("limit", 3).provide("doma", stub(Dome.class)).subject(Limited.class);

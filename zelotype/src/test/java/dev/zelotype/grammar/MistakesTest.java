@@ -36,10 +36,10 @@ class MistakesTest {
         String all = source;
         mistakes.sort(Comparator.comparingInt(method -> all.indexOf("void " + method.getName() + "()")));
         StringBuilder page = new StringBuilder("""
-                # Mistakes, and what Zelotype says about them
+                # Mistakes and their messages
 
-                Whatever cannot mean anything, or would only look like a check, is an error that names a cure. This page
-                is made by a test that runs every example, so the messages are the real ones.
+                A statement that means nothing, or only looks like a check, is an error. Its message says what to write
+                instead. A test runs every example of this page and writes down the message.
                 """);
         for (Method mistake : mistakes) {
             page.append("\n## ")

@@ -157,7 +157,7 @@ class ModulePathTest {
 
         assertThat(printed.lines())
                 .containsExactly(
-                        "The free parameter 'parameter 1' of this pattern reaches no argument of own.size(...).",
+                        "The free parameter 'parameter 1' of this pattern is not passed to own.size(...).",
                         "angle 3, package-private of an open module 0, real over it 0, exported 5",
                         "obs.exported.Hidden$Inner cannot be doubled: its package is closed to Zelotype."
                                 + "   Cure: run the tests with --add-opens obs.exported/obs.exported=dev.zelotype",

@@ -145,7 +145,7 @@ class RealCodeTest {
         suppose(weather::humidityAt).answers(dome -> weather.humidityAt(dome) + 1);
         assertThatThrownBy(() -> weather.humidityAt("north"))
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("calls weatherStation.humidityAt itself, without end")
+                .hasMessageContaining("calls weatherStation.humidityAt again, and so without end")
                 .hasMessageContaining(".around((real, ...)");
         Endless endless = stub(Endless.class);
         assertThatThrownBy(endless::isOpen)

@@ -154,7 +154,7 @@ class SubjectTest {
                 new Wrong(() -> scene.subject(Hidden.class), "Hidden has private constructors only"),
                 new Wrong(
                         () -> scene.subject(OnlyValues.class),
-                        "OnlyValues(String name) needs String name, which is not a type to double"),
+                        "OnlyValues(String name) needs String name, which cannot be doubled"),
                 new Wrong(
                         () -> scene.the(WeatherStation.class),
                         "Several doubles could be WeatherStation: first, second"),

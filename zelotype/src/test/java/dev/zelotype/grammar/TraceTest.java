@@ -272,7 +272,7 @@ class TraceTest {
         }
         assertThatThrownBy(() -> suppose(weather::humidity).returns(50))
                 .isInstanceOf(MisuseException.class)
-                .hasMessageContaining("it would hold for all tests that follow");
+                .hasMessageContaining("it would apply to all later tests");
         assertThat(weather.humidity()).isEqualTo(40);
     }
 

@@ -110,7 +110,7 @@ class FormsTest {
                     assertThat(client.get().header("a", "b").header("c", "d").send().body(String.class)).isEqualTo("fluent");
                     suppose((Integer rate) -> client.supplier().get().track("s", rate)).returns(true);
                     assertThat(client.supplier().get().track("s", 3)).isTrue();
-                    refused("goes on after the call", () -> suppose(() -> client.all().size()));
+                    refused("continues after the call", () -> suppose(() -> client.all().size()));
                 }
 
                 void classes() {
@@ -136,21 +136,21 @@ class FormsTest {
                     refused("called on a real Registry", () -> suppose(() -> registry.delete("x").size()));
                     refused("called on a real Registry", () -> suppose(() -> mount.track("x", registry.delete("x").size())));
                     refused("called on a real Registry", () -> verify(registry::size));
-                    refused("gives it no argument", () -> suppose(() -> { Registry.keep("x"); return mount.rate(); }));
-                    refused("gives it no argument", () -> suppose(() -> Registry.count("x") + 1));
+                    refused("also runs real code", () -> suppose(() -> { Registry.keep("x"); return mount.rate(); }));
+                    refused("also runs real code", () -> suppose(() -> Registry.count("x") + 1));
                     refused("called on a real TimeUnit", () -> suppose((Long n) -> TimeUnit.HOURS.sleep(n)));
                     refused("more than one call", () -> suppose(() -> { mount.park(); return mount.rate(); }));
-                    refused("goes on after the call", () -> suppose(() -> mount.rate() + 1));
+                    refused("continues after the call", () -> suppose(() -> mount.rate() + 1));
                     refused("more than one call", () -> suppose(() -> String.valueOf(mount.rate())));
                     refused("returns something else", () -> suppose(() -> { mount.rate(); return 5; }));
                     refused("writes into a field", () -> suppose(() -> { held = 3; return mount.rate(); }));
-                    refused("new IllegalStateException(...) gives it no argument",
+                    refused("not needed for its call: new IllegalStateException(...)",
                             () -> suppose(() -> { if (held > 0) { mount.rate(); } throw new IllegalStateException(); }));
-                    refused("runs without end", () -> suppose(() -> { while (held == 0) { } return mount.rate(); }));
+                    refused("does not end", () -> suppose(() -> { while (held == 0) { } return mount.rate(); }));
                     refused("writes into an array", () -> suppose(() -> mount.track("x", rates[0]++)));
                     refused("takes a lock", () -> suppose(() -> { synchronized (mount) { return mount.rate(); } }));
-                    refused("no equals of its own", () -> verify(() -> client.equals(new Object() { })));
-                    refused("a lambda that the pattern itself makes", () -> suppose(() -> mount.name((Runnable) () -> { })));
+                    refused("and that is equal only to itself", () -> verify(() -> client.equals(new Object() { })));
+                    refused("it passes a new lambda to", () -> suppose(() -> mount.name((Runnable) () -> { })));
                     refused("runs real code that calls", () -> suppose(() -> mount.track("" + hidden(), 1)));
                     assertThat(Registry.RAN).isEmpty();
                 }

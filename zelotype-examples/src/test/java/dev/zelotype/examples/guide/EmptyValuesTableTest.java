@@ -132,7 +132,7 @@ class EmptyValuesTableTest {
         if (value instanceof String) {
             return "`\"" + value + "\"`";
         } else if (value instanceof Collection<?> || value instanceof Map<?, ?>) {
-            return "a new, empty one that can be changed";
+            return "a new, empty, mutable one";
         } else if (value instanceof BaseStream<?, ?> stream) {
             return stream.iterator().hasNext() ? "full" : "empty";
         } else if (value instanceof Iterator<?> iterator) {
@@ -182,7 +182,7 @@ class EmptyValuesTableTest {
                         "a primitive or its box: 0, false, the character 0",
                         "an array: one of length 0",
                         "the doubled type itself, from a fluent method such as `size(3)`: the double",
-                        "the doubled type itself, from a method that leads elsewhere"
+                        "the doubled type itself, from a method that navigates"
                                 + " (`getParent`, `next`, `findChild`): `null`",
                         "anything else: `null`");
     }

@@ -26,7 +26,7 @@ public final class DoublableTypes {
     public static String obstacle(TypeElement type) {
         if (!isDoublableKind(type)) {
             return switch (type.getKind()) {
-                case ENUM -> "is an enum, whose constants are all there are: use one of them";
+                case ENUM -> "is an enum: use one of its constants";
                 case RECORD -> "is a record, which is final: make one with the values that the test needs";
                 case ANNOTATION_TYPE -> "is an annotation: read it from an element that has it";
                 default ->

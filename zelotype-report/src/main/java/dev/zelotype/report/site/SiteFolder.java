@@ -24,7 +24,8 @@ final class SiteFolder {
         try {
             if (Files.exists(this.target) && !isEmpty() && !Files.exists(this.target.resolve(SIGN))) {
                 throw new ReportException(
-                        target + " holds something else than a report. Give a new or an empty folder.", null);
+                        target + " contains files that do not belong to a report. Give a new or an empty folder.",
+                        null);
             }
             growing = WholeFiles.temporaryFolder(this.target.getParent(), "zelotype-report");
         } catch (IOException e) {

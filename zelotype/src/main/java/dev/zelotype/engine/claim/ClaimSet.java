@@ -56,7 +56,8 @@ public final class ClaimSet {
     public ClaimSet within(Duration other) {
         if (other.isNegative()) {
             throw new MisuseException(
-                    "A limit of " + other + " leaves no time.", "give a time above zero, or zero for no limit");
+                    "The time limit must not be negative, but was " + other + ".",
+                    "give a time above zero, or zero for no limit");
         }
         return new ClaimSet(type, claims, other);
     }
@@ -129,8 +130,8 @@ public final class ClaimSet {
         for (Statement statement : scene.statements()) {
             if (statement.verb() != Verb.SUPPOSED) {
                 throw new MisuseException(
-                        statement + " stands among claims, which only suppose.",
-                        "leave it to the tests of the subject");
+                        statement + " was written among claims, which consist of suppose(...) only.",
+                        "move it to a test of the subject");
             }
             Supposition supposition = (Supposition) statement;
             if (supposition.isOfTest()) {
@@ -142,12 +143,12 @@ public final class ClaimSet {
         if (!scene.calls().isEmpty()) {
             throw new MisuseException(
                     "The claims themselves call " + Calls.call(scene.calls().get(0)) + ".",
-                    "say what the collaborator does with suppose(...); it is not called here");
+                    "state what the collaborator does with suppose(...); do not call it here");
         }
         if (suppositions.isEmpty()) {
             throw new MisuseException(
-                    "Nothing is claimed" + (type == null ? "" : " of " + type.getSimpleName()) + ".",
-                    "say at least one suppose(...) of the collaborator that the method is given");
+                    "The claims" + (type == null ? "" : " about " + type.getSimpleName()) + " are empty.",
+                    "write at least one suppose(...) about the collaborator that is passed to the method");
         }
         List<String> unfinished = scene.unfinished();
         if (!unfinished.isEmpty()) {
@@ -163,8 +164,8 @@ public final class ClaimSet {
         if (!known) {
             throw new MisuseException(
                     claim + " is about " + spokenOf.name()
-                            + ", which is not the collaborator of these claims, and none that" + " it answers with.",
-                    "claim it in a method of its own");
+                            + ", which is neither the collaborator of these claims nor a double that it returns.",
+                    "write claims about it in a separate method");
         }
     }
 
@@ -172,8 +173,8 @@ public final class ClaimSet {
         boolean real = claim.rule().steps().stream().anyMatch(Step::isReal);
         if (real || claim.method().isConstructor()) {
             throw new MisuseException(
-                    claim + " claims nothing: " + (real ? "the real code does what it does." : "it makes an object."),
-                    "say what is returned, or leave it out of the claims");
+                    claim + " cannot be checked: " + (real ? "it calls the real code." : "it creates an object."),
+                    "state what is returned, or remove it from the claims");
         }
     }
 
@@ -250,16 +251,17 @@ public final class ClaimSet {
             return;
         }
         if (real == null) {
-            throw new MisuseException("The real object is null.", "give one that the claims can be held against");
+            throw new MisuseException("The real object is null.", "give the object to check the claims against");
         }
         if (DoubleClass.participantOf(real) != null) {
             throw new MisuseException(
-                    Values.print(real) + " is a double: claims held against it would prove nothing.",
+                    Values.print(real) + " is a double: checking claims against it would prove nothing.",
                     "give a real " + type.getSimpleName());
         }
         if (!type.isInstance(real)) {
             throw new MisuseException(
-                    Values.print(real) + " is no " + type.getSimpleName() + ".", "give an object of that type");
+                    Values.print(real) + " is not of type " + type.getSimpleName() + ".",
+                    "give an object of that type");
         }
     }
 
@@ -307,7 +309,7 @@ public final class ClaimSet {
         if (answering != claim.rule()) {
             throw new MisuseException(
                     "The example " + call + " of " + claim + " is answered by a later claim, " + answering + ".",
-                    "give an example that only this claim covers, or say the more general claim first");
+                    "give an example that only this claim covers, or write the more general claim first");
         }
     }
 

@@ -150,8 +150,8 @@ public final class Demand extends Rule {
     List<Assignment.Taken> giveBack() {
         if (calls > taken.size()) {
             throw new MisuseException(
-                    this + " is narrowed after " + Count.calls(calls) + ", too many to be judged again.",
-                    "finish the sentence before the subject runs");
+                    this + " is narrowed after " + Count.calls(calls) + ", too many to be checked again.",
+                    "finish the statement before the subject runs");
         }
         List<Assignment.Taken> back = new ArrayList<>(taken);
         back.removeIf(one -> covers(one.call().arguments()));

@@ -50,9 +50,9 @@ final class OwnEmptyValues {
         Object empty = asked(from, type);
         if (empty != null && !type.isInstance(empty)) {
             throw new MisuseException(
-                    from.getClass().getName() + " gives a " + empty.getClass().getName() + " as the empty value of "
-                            + type.getName() + ".",
-                    "give a value of that type, or null to leave the type to others");
+                    from.getClass().getName() + " returned a "
+                            + empty.getClass().getName() + " as the empty value of " + type.getName() + ".",
+                    "return a value of that type, or null to use the usual empty value");
         }
         return empty;
     }

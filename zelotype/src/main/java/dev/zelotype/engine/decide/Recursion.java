@@ -82,10 +82,10 @@ final class Recursion {
                 ? new MisuseException(
                         "The default method " + call + " calls itself without end, by way of other methods without a"
                                 + " supposition.",
-                        "say what one of them answers, such as suppose(" + owner.name() + "::" + method.name()
+                        "set an answer for one of them, such as suppose(" + owner.name() + "::" + method.name()
                                 + ").returns(...)")
                 : new MisuseException(
-                        "The answer of " + answer + " calls " + call + " itself, without end.",
+                        "The answer of " + answer + " calls " + call + " again, and so without end.",
                         "call the real code inside the answer, with .around((real, ...) -> real.ask(...)), or another"
                                 + " method");
     }

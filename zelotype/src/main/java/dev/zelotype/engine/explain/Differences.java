@@ -70,8 +70,8 @@ final class Differences {
     private static String onlyItself(Object expected) {
         String type = Values.typeName(expected.getClass());
         return (expected.getClass().isHidden() ? "a lambda" : type)
-                + " has no equals of its own, so only the very same object fits: write a free parameter, and"
-                + " .where(...) for what matters of it";
+                + " does not override equals, so only the same object is equal to it: write a free parameter, with a"
+                + " condition in .where(...)";
     }
 
     /** Whether an object is only equal to itself, and is not the only object of its kind. */

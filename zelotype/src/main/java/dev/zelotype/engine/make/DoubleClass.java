@@ -249,7 +249,7 @@ public final class DoubleClass {
             } catch (IllegalAccessException e) {
                 throw new MisuseException(
                         "The code of " + method.executable() + " cannot be reached.",
-                        "open its package to Zelotype, or say what the call answers",
+                        "open its package to Zelotype, or set an answer for the call",
                         e);
             }
             ownCode[method.index()] = code;

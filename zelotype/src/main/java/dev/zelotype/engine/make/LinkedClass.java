@@ -47,7 +47,7 @@ final class LinkedClass {
                     .invoke();
         } catch (Throwable e) {
             throw new MisuseException(
-                    linked.getName() + " has the name of a linked double, but is none: " + e + ".",
+                    linked.getName() + " has the name of a linked double, but is not one: " + e + ".",
                     "give it another name, or have it written by zelotype generate --style linked",
                     e);
         }

@@ -63,6 +63,6 @@ public final class Reading {
     public static MisuseException refusal(Participant participant, DoubledMethod method) {
         return new MisuseException(
                 "This pattern runs real code that calls " + participant.name() + "." + method.name() + "(...).",
-                "call the double itself in the pattern, and compute its arguments beforehand");
+                "call the double itself in the pattern, and compute its arguments before the statement");
     }
 }

@@ -94,7 +94,8 @@ final class LambdaForm {
             return new LambdaForm(form, lambda.getClass());
         }
         throw new MisuseException(
-                "A pattern was given as an object of " + lambda.getClass().getTypeName() + ".",
+                "This pattern is an object of " + lambda.getClass().getTypeName()
+                        + ", which is not a lambda or method reference.",
                 "write it as a method reference or a lambda, such as weather::humidity");
     }
 

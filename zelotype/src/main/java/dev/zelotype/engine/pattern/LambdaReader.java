@@ -110,7 +110,7 @@ final class LambdaReader {
         if (code == null) {
             throw new MisuseException(
                     "The code of this pattern cannot be found: " + form.owner().getName()
-                            + " has no class file that its class loader shows, and the JVM does not give its code away.",
+                            + " has no class file that its class loader finds, and the JVM does not provide its code.",
                     "write it as a method reference, such as weather::humidityAt, and narrow it with with(...) or"
                             + " where(...)");
         }
@@ -159,7 +159,7 @@ final class LambdaReader {
                 throw refused.failed(call, e);
             }
         }
-        throw refused.other("runs without end");
+        throw refused.other("does not end");
     }
 
     private Call finished(@Nullable Object value, boolean nothing) {

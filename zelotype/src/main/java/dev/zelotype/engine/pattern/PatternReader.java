@@ -114,7 +114,7 @@ public final class PatternReader {
         Participant participant = Unwrapping.participantBehind(receiver);
         if (participant == null) {
             throw new MisuseException(
-                    "This pattern names no double: " + form.methodName() + " was called on "
+                    "This pattern does not call a double: " + form.methodName() + " was called on "
                             + (receiver == null
                                     ? "null"
                                     : "a real " + receiver.getClass().getSimpleName()) + ".",
@@ -146,7 +146,7 @@ public final class PatternReader {
     private static void refuseAbstract(Class<?> owner, String method) {
         if (Modifier.isAbstract(owner.getModifiers())) {
             throw new MisuseException(
-                    "This pattern names no double: " + owner.getSimpleName() + "::" + method
+                    "This pattern does not name a double: " + owner.getSimpleName() + "::" + method
                             + " is a method of an abstract type.",
                     "give the subject a double of " + owner.getSimpleName() + " and name that, as in "
                             + VariableNames.of(owner) + "::" + method);
@@ -173,7 +173,7 @@ public final class PatternReader {
         return new MisuseException(
                 type + "." + name
                         + " cannot be replaced: it is native, abstract, inherited from the JDK, takes more than 250"
-                        + " arguments, or is one of those that the JVM has code of its own for.",
+                        + " arguments, or is implemented by the JVM itself.",
                 "wrap it in an interface of your own, and give the subject a double of that");
     }
 

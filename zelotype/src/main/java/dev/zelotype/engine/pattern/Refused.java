@@ -20,31 +20,31 @@ final class Refused {
         String name = form.parameterNames()[parameter.number()];
         return new MisuseException(
                 "An argument of this pattern is computed from its free parameter '" + name + "'.",
-                "pass '" + name + "' on as it is, and say what you mean with where(...)");
+                "pass '" + name + "' unchanged, and write the condition in where(...)");
     }
 
     MisuseException unreached(int parameter, Call call) {
         return new MisuseException(
-                "The free parameter '" + form.parameterNames()[parameter] + "' of this pattern reaches no argument of "
-                        + call + ".",
-                "pass it on as it is, or remove it");
+                "The free parameter '" + form.parameterNames()[parameter] + "' of this pattern is not passed to " + call
+                        + ".",
+                "pass it unchanged, or remove it");
     }
 
     MisuseException noCall() {
         return new MisuseException(
-                "This pattern calls no double.",
+                "This pattern does not call a double.",
                 "call one method of one double in it, such as () -> weather.humidityAt(\"north\")");
     }
 
     MisuseException failed(@Nullable Call call, Throwable thrown) {
         if (call == null) {
             return new MisuseException(
-                    "This pattern calls no double: it failed with " + thrown + " before.",
+                    "This pattern failed before it called a double: " + thrown + ".",
                     "call one method of one double in it, such as () -> weather.humidityAt(\"north\")",
                     thrown);
         }
         return new MisuseException(
-                "This pattern goes on after the call of " + call + ", and failed with "
+                "This pattern continues after the call of " + call + ", and failed with "
                         + thrown.getClass().getSimpleName() + ".",
                 "end the pattern with the call",
                 thrown);
@@ -53,7 +53,8 @@ final class Refused {
     MisuseException noDouble(String method, Object target) {
         Class<?> type = target.getClass();
         return new MisuseException(
-                "This pattern names no double: " + method + " was called on a real " + type.getSimpleName() + ".",
+                "This pattern does not call a double: " + method + " was called on a real " + type.getSimpleName()
+                        + ".",
                 "make a double, such as stub(" + PatternReader.typeToDouble(type)
                         + ".class), give it to the subject, and use it in the pattern");
     }
@@ -62,45 +63,45 @@ final class Refused {
         return new MisuseException(
                 "This pattern runs real code before its call: " + method + " was called on a real "
                         + target.getClass().getSimpleName() + ".",
-                "take the double, or the value, out into a variable first");
+                "compute the double, or the value, before the statement");
     }
 
     MisuseException mayChange(Class<?> type, String method) {
         return new MisuseException(
                 "This pattern runs real code before its call: " + type.getSimpleName() + "." + method
                         + "(...), which may change something.",
-                "take the value out into a variable first");
+                "compute the value before the statement");
     }
 
     MisuseException staticCode(Class<?> type, String method) {
         String call = method.equals("new") ? "new " + type.getSimpleName() : type.getSimpleName() + "." + method;
         return new MisuseException(
-                "This pattern runs real code beside its call: " + call + "(...) gives it no argument.",
-                "leave only the call in the pattern, and do the rest before the statement");
+                "This pattern also runs real code that is not needed for its call: " + call + "(...).",
+                "leave only the call in the pattern, and move the rest before the statement");
     }
 
     MisuseException twoCalls(Call first, Call second) {
         return new MisuseException(
                 "This pattern makes more than one call: " + first + " and " + second + ".",
-                "write one statement for each call; compute arguments beforehand");
+                "write one statement for each call; compute arguments before the statement");
     }
 
     MisuseException goesOn(Call call, String how) {
         return new MisuseException(
-                "This pattern goes on after the call of " + call + ": it " + how + ".",
+                "This pattern continues after the call of " + call + ": it " + how + ".",
                 "end the pattern with the call");
     }
 
     MisuseException onlyItself(Call call, String what) {
         return new MisuseException(
-                "This pattern covers no call: " + what + " is an argument of " + call
-                        + ", has no equals of its own, and so only the very same object fits.",
-                "make it a free parameter, and say what you mean with where(...)");
+                "This pattern matches no call: it passes " + what + " to " + call
+                        + ", and that is equal only to itself.",
+                "make it a free parameter, and write the condition in where(...)");
     }
 
     MisuseException other(String what) {
         return new MisuseException(
-                "This pattern does something else than to call a double: it " + what + ".",
-                "leave only the call in the pattern, and do the rest before the statement");
+                "This pattern does more than call a double: it " + what + ".",
+                "leave only the call in the pattern, and move the rest before the statement");
     }
 }

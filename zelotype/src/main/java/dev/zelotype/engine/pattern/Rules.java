@@ -49,12 +49,12 @@ final class Rules {
         } else if (value instanceof Result result) {
             throw refused.twoCalls(result.call(), call);
         } else if (value instanceof NewLambda) {
-            throw refused.onlyItself(call, "a lambda that the pattern itself makes");
+            throw refused.onlyItself(call, "a new lambda");
         } else if (value instanceof Unmade) {
             throw refused.other("passes on an object before its constructor has run");
         } else if (value != null && madeHere.contains(value) && !Equality.isDefinedBy(value.getClass())) {
-            throw refused.onlyItself(
-                    call, "the " + value.getClass().getSimpleName() + " that the pattern itself makes");
+            String name = value.getClass().getSimpleName();
+            throw refused.onlyItself(call, name.isEmpty() ? "an object of a class without a name" : "a new " + name);
         }
         return new ArgumentRule.Literal(Frame.offStack(value instanceof Wide wide ? wide.value() : value, type));
     }

@@ -175,7 +175,7 @@ public final class Replacing {
     /** Refuses a check of past calls that were not recorded. */
     public static MisuseException notWatched(String what, String typeName) {
         return new MisuseException(
-                what + " was not watched: how often it was called so far is unknown.",
+                what + " was not watched, so its earlier calls are unknown.",
                 "write watch(" + typeName + ".class) before the subject runs, or suppose or expect the call");
     }
 
@@ -221,7 +221,7 @@ public final class Replacing {
             Throwable cause = e.getCause() == null ? e : e.getCause();
             throw new MisuseException(
                     type.getSimpleName() + " cannot be replaced: its static initializer failed with " + cause + ".",
-                    "see to it that the class can be initialized, or wrap what it does in an interface",
+                    "make the class initialize in tests, or put an interface in front of it",
                     e);
         } finally {
             Seat.sit(before);

@@ -245,7 +245,7 @@ public final class SubjectBuilder {
             Wish missing = missing(largest).get(0);
             throw new MisuseException(
                     "No constructor of " + Values.typeName(type) + " can be called: " + text(largest) + " needs "
-                            + missing + ", which is not a type to double.",
+                            + missing + ", which cannot be doubled.",
                     missing.name() == null
                             ? "compile the class with -parameters, and provide the value by its name"
                             : "provide it, with scene.provide(\"" + missing.name() + "\", ...) or a field @Provided "

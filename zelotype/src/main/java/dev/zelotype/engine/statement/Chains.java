@@ -54,8 +54,8 @@ final class Chains {
         }
         if (!mayMakeLinks) {
             throw new MisuseException(
-                    "Nothing is known of calls beyond " + Calls.pattern(link)
-                            + ": it was not told to answer with a double.",
+                    "Calls on the result of " + Calls.pattern(link)
+                            + " were not recorded: no double was set as its answer.",
                     "suppose the chain, or what " + Calls.pattern(link) + " returns, before the subject runs");
         }
         Class<?> type = next.type();
@@ -72,8 +72,8 @@ final class Chains {
     private static void refuseUnlessFits(CallPattern link, DoubleState linked, Class<?> wanted) {
         if (!wanted.isInstance(linked.self())) {
             throw new MisuseException(
-                    Calls.pattern(link) + " answers with " + linked.name() + ", which is no " + wanted.getSimpleName()
-                            + ".",
+                    Calls.pattern(link) + " answers with " + linked.name() + ", which is not of type "
+                            + wanted.getSimpleName() + ".",
                     "suppose what " + Calls.pattern(link) + " returns in a statement of its own, before the chains");
         }
     }

@@ -39,8 +39,8 @@ public final class Check extends Statement {
         refuseIfUnheard();
         if (!scene().isOpenScene()) {
             throw new MisuseException(
-                    verb.call() + "(" + patternText() + ") was written outside any scene, so it would go unnoticed if"
-                            + " it were left without a count.",
+                    verb.call() + "(" + patternText() + ") was written outside a scene, so a missing count would go"
+                            + " unnoticed.",
                     "open a scene first: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");
         }
@@ -101,14 +101,17 @@ public final class Check extends Statement {
 
     private void waitFor(Duration time) {
         if (patience != null) {
-            throw new MisuseException(this + " waits already: " + Times.text(patience) + ".", "give one within(...)");
+            throw new MisuseException(
+                    this + " has a timeout already: " + Times.text(patience) + ".", "give one within(...)");
         }
         if (time == null || time.isNegative() || time.isZero()) {
-            throw new MisuseException("within(" + time + ") leaves no time.", "give a duration above zero");
+            throw new MisuseException(
+                    "The duration of within(...) must be above zero, but was " + time + ".",
+                    "give a duration above zero");
         }
         if (order != null) {
             throw new MisuseException(
-                    "within(...) stands inside inThisOrder(...).",
+                    "within(...) cannot be used inside inThisOrder(...).",
                     "wait for the last call with a verify(...).within(...) before the order");
         }
         patience = time;
@@ -121,8 +124,7 @@ public final class Check extends Statement {
     private void check(Count wanted) {
         if (isFixed()) {
             throw new MisuseException(
-                    this + " has been checked already: " + count.text() + ".",
-                    "write a new verify(...) for another count");
+                    this + " has a count already: " + count.text() + ".", "write a new verify(...) for another count");
         }
         fix();
         scene().completed(this);
@@ -214,9 +216,9 @@ public final class Check extends Statement {
     private void refuseWithoutArguments() {
         if (state().keepsOnlyCount()) {
             throw new MisuseException(
-                    "Of calls of " + receiver() + "." + method().name()
-                            + " only the number is kept, so nothing can be said about their arguments or order.",
-                    "check the number of all calls, or leave out keepOnlyCounts(...)");
+                    "keepOnlyCounts(" + receiver() + ") records how often " + receiver() + "." + method().name()
+                            + " is called, but not its arguments or their order.",
+                    "check only the number of all calls, or remove keepOnlyCounts(...)");
         }
     }
 

@@ -30,7 +30,8 @@ public final class Expectation extends Supposition {
         Kind kind = written.part().owner().kind();
         if (!KindRule.of(kind).takesExpectations()) {
             throw new MisuseException(
-                    written.part().owner().name() + " is a " + kind.word() + ", which takes no expectations.",
+                    written.part().owner().name() + " is a " + kind.word()
+                            + ": only mocks and spies take expectations.",
                     "make it a mock or a spy, or use suppose(...) and verify(...)");
         }
         Order order = Order.current();
@@ -40,7 +41,7 @@ public final class Expectation extends Supposition {
         if (!statement.scene().isOpenScene()) {
             throw new MisuseException(
                     "expect(" + statement.patternText()
-                            + ") was written outside any scene, so it would never be checked.",
+                            + ") was written outside a scene, so it would never be checked.",
                     "open a scene first: annotate the test class with @WithDoubles, or"
                             + " try (Scene scene = Scene.open()) { ... }");
         }
@@ -85,8 +86,8 @@ public final class Expectation extends Supposition {
 
     private MisuseException answerOfNever() {
         return new MisuseException(
-                this + " says that the call never happens, so there is nothing to answer.",
-                "leave the answer out, or expect at least one call");
+                this + " expects zero calls, so it cannot have an answer.",
+                "remove the answer, or expect at least one call");
     }
 
     @Override

@@ -35,7 +35,8 @@ public final class Order {
     /** Collects the statements of a block, and runs the checks of past calls. */
     public static void inThisOrder(Act0 statements) {
         if (CURRENT.get() != null) {
-            throw new MisuseException("inThisOrder(...) stands inside another one.", "write one order after the other");
+            throw new MisuseException(
+                    "inThisOrder(...) cannot be used inside inThisOrder(...).", "write one order after the other");
         }
         Order order = new Order();
         CURRENT.set(order);
@@ -48,7 +49,7 @@ public final class Order {
         }
         if (order.demands.size() + order.checks.size() < 2) {
             throw new MisuseException(
-                    "inThisOrder(...) holds fewer than two statements, so the order has nothing to check.",
+                    "inThisOrder(...) contains fewer than two statements, so it checks nothing.",
                     "put at least two expect(...) or verify(...) statements with their counts in it");
         }
         if (!order.checks.isEmpty()) {

@@ -39,8 +39,8 @@ public class SpokenScene extends CallScene {
         if (scene == null) {
             if (order.kind() == Kind.MOCK) {
                 throw new MisuseException(
-                        "A mock of " + order.type().doubledType().getSimpleName()
-                                + " was made outside any scene, so its expectations would never be checked.",
+                        "mock(" + order.type().doubledType().getSimpleName()
+                                + ".class) was called outside a scene, so its expectations would never be checked.",
                         "annotate the test class with @WithDoubles, or write try (Scene scene = Scene.open()) { ... }");
             }
             DoubleState made = new SpokenScene("").make(order);

@@ -109,7 +109,7 @@ public abstract class Statement {
     private void refuseIfFixed(String what) {
         if (fixed) {
             throw new MisuseException(
-                    what + " comes too late: " + this + " is already complete.",
+                    what + " was called too late: " + this + " is already complete.",
                     "narrow the pattern right after " + verb().call() + "(...)");
         }
     }
@@ -193,9 +193,8 @@ public abstract class Statement {
     final void refuseIfNotRecorded() {
         if (method().ofObject()) {
             throw new MisuseException(
-                    "Calls of " + receiver() + "." + method().name()
-                            + " are not recorded, as of all methods of Object.",
-                    "check something that the subject asks for");
+                    "Calls of " + receiver() + "." + method().name() + " are not recorded: it is a method of Object.",
+                    "check calls of another method");
         }
     }
 

@@ -56,14 +56,15 @@ public class Supposition extends Statement {
         }
         if (statement.scene().isShared()) {
             throw new MisuseException(
-                    "suppose(" + statement.patternText() + ") was said outside any scene, but scenes share "
-                            + statement.receiver() + " by now: it would hold for all tests that follow.",
-                    "say it in a test, or when the double is made");
+                    "suppose(" + statement.patternText() + ") was written outside a scene, but scenes use "
+                            + statement.receiver() + " already: it would apply to all later tests.",
+                    "write it in a test, or when the double is made");
         }
         Kind kind = statement.part().owner().kind();
         if (!KindRule.of(kind).canBeSupposed()) {
             throw new MisuseException(
-                    statement.receiver() + " is a " + kind.word() + ": any call of it fails, so it answers nothing.",
+                    statement.receiver() + " is a " + kind.word()
+                            + ": every call of it fails, so no answer can be set.",
                     "make it a stub");
         }
         DoubledMethod method = statement.method();
@@ -71,7 +72,7 @@ public class Supposition extends Statement {
             // Complete: the new object does not run its real constructor.
             statement.takeEffect();
         } else {
-            statement.scene().begun(statement, "say what it answers, such as .returns(...)");
+            statement.scene().begun(statement, "add an answer, such as .returns(...)");
         }
         return statement;
     }
@@ -230,9 +231,7 @@ public class Supposition extends Statement {
         if (!part().owner().hasReal(method())) {
             throw new MisuseException(
                     this + " cannot call real code: the method is abstract and the double has no real object.",
-                    !method().hasCode()
-                            ? "say what it answers, or make the double with spy(realObject)"
-                            : "say what it answers");
+                    !method().hasCode() ? "set an answer, or make the double with spy(realObject)" : "set an answer");
         }
     }
 

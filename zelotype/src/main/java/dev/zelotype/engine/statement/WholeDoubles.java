@@ -32,7 +32,8 @@ public final class WholeDoubles {
 
     private static List<Part> parts(String verb, Object[] doubles) {
         if (doubles.length == 0) {
-            throw new MisuseException(verb + "() names no double, so it says nothing.", "name the doubles");
+            throw new MisuseException(
+                    verb + "() was called without a double, so it checks nothing.", "name the doubles");
         }
         List<Part> all = new ArrayList<>();
         for (Object each : doubles) {

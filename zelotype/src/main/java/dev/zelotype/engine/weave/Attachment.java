@@ -37,7 +37,7 @@ public final class Attachment {
         if (known == null) {
             throw new MisuseException(
                     "Static methods, constructors and final classes cannot be replaced here: this JVM"
-                            + " lets no agent in while it runs.",
+                            + " does not allow agents to be attached while it runs.",
                     CURE);
         }
         return known;

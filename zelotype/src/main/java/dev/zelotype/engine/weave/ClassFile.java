@@ -57,7 +57,7 @@ public final class ClassFile {
         }
     }
 
-    /** Visits a class's file; returns false if it cannot be read. */
+    /** Passes the class file to a visitor; returns false if it cannot be read. */
     public static boolean visit(Class<?> type, ClassVisitor visitor, int options) {
         byte[] code = of(type);
         if (code == null) {

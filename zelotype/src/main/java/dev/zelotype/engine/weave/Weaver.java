@@ -176,7 +176,8 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
             if (!woven.contains(c)) {
                 if (!instrumentation.isModifiableClass(c)) {
                     throw new MisuseException(
-                            c.getName() + " cannot be replaced: the JVM lets no class of that sort be changed.",
+                            c.getName()
+                                    + " cannot be replaced: the JVM does not allow classes of that kind to be changed.",
                             "give the subject a double of an interface instead");
                 }
                 fresh.add(c);

@@ -22,8 +22,8 @@ public record Count(int min, int max) {
     public static Count of(int min, int max) {
         if (min == 0 && max == Integer.MAX_VALUE) {
             throw new MisuseException(
-                    "atLeast(0) holds whatever happens, so it checks nothing.",
-                    "give a number above 0, or leave the statement out");
+                    "atLeast(0) is always true, so it checks nothing.",
+                    "give a number above 0, or remove the statement");
         }
         if (min < 0 || max < min) {
             throw new MisuseException(

@@ -65,7 +65,7 @@ public final class RealCode {
             return Class.forName(name, false, owner.getClassLoader());
         } catch (ClassNotFoundException e) {
             throw new MisuseException(
-                    "This pattern refers to " + name + ", which its class loader does not know.",
+                    "This pattern refers to " + name + ", which its class loader cannot find.",
                     "put the class where the test can see it",
                     e);
         }

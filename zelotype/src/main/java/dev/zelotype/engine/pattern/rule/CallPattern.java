@@ -42,7 +42,7 @@ public final class CallPattern {
                 throw new MisuseException(
                         "The condition " + (description == null ? "" : "'" + description + "' ") + "of a pattern threw "
                                 + e + ".",
-                        "make it hold or not hold for any argument, null included",
+                        "make it return true or false for every argument, including null",
                         e);
             } finally {
                 Unrecorded.leave(entered);
@@ -226,8 +226,7 @@ public final class CallPattern {
             }
             return new ArgumentRule.Elements(bound);
         } else if (rule instanceof ArgumentRule.Bound) {
-            throw new MisuseException(
-                    "The free parameters of this pattern have been given values already.", "write one with(...)");
+            throw new MisuseException("The free parameters of this pattern have values already.", "use with(...) once");
         }
         return rule;
     }
