@@ -89,7 +89,7 @@ class ReportTest {
                 .contains("rate() threw Fault: stuck")
                 .containsPattern("13 │━+✘│[ │]+✘ unexpected: close\\(\\) ")
                 .containsPattern(
-                        "\n   │╌+\\?│[ │]+\\? missing: park\\(\\): 1 call wanted\\.\\.\\. +NightRunTest.java:22\n")
+                        "\n   │╌+\\?│[ │]+\\? missing: park\\(\\): 1 call expect\\.\\.\\. +NightRunTest.java:22\n")
                 .endsWith("━━▶ ✔ expected   ──▷ · allowed   ━━✘ ✘ unexpected   ╌╌? ? missing");
         assertThat(TextStory.of(Story.of(troubled), 60, TextStory.Signs.ASCII))
                 .allMatch(line -> StandardCharsets.US_ASCII.newEncoder().canEncode(line.head()))
@@ -104,7 +104,7 @@ class ReportTest {
                 .contains("    p0->>p1: ✔ 2 open()\n")
                 .contains("    loop 4 times\n        p0-)p3: · 3 humidityAt(#34;0#34;)\n")
                 .contains("    p0-xp1: ✘ 13 close() [unexpected]\n")
-                .contains("    p0--xp2: ? park(): 1 call wanted, there was none [missing]\n")
+                .contains("    p0--xp2: ? park(): 1 call expected, there was none [missing]\n")
                 .contains("#60;/script#62;");
         assertThat(text.lines())
                 .allMatch(line -> line.matches("sequenceDiagram| +(participant p\\d as .*|loop \\d+ times|end"

@@ -165,7 +165,7 @@ class SubjectTest {
                         () -> scene.provide("limit", "three")
                                 .provide("site", "x")
                                 .subject(Plan.class),
-                        "'limit' was provided as \"three\", but int limit is wanted"),
+                        "'limit' was provided as \"three\", but int limit is needed"),
                 new Wrong(() -> scene.provide("site", "y"), "'site' is provided twice"))) {
             assertThatThrownBy(wrong.what()::call)
                     .isInstanceOf(MisuseException.class)

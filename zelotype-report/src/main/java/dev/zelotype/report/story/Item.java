@@ -72,7 +72,7 @@ public sealed interface Item {
                     from,
                     to,
                     null,
-                    text + ": " + (statement.isExact() ? "" : "at least ") + wanted + " wanted, " + there,
+                    text + ": " + (statement.isExact() ? "" : "at least ") + wanted + " expected, " + there,
                     statement.signature(),
                     statement.place(),
                     "");

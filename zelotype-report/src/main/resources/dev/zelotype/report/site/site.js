@@ -156,7 +156,7 @@ const zelotype = (() => {
         failed.slice(0, 50).map(test => make("tr", {}, make("td", {}, testLink(test)), make("td", {class: "code"}, test.failure)))));
     }
     parts.push(...gaps.slice(0, 5).map(place => make("div", {class: "remark gap"}, make("p", {}, make("a", {href: "#challenge"}, "Gap"), ": " + place.text))));
-    const kept = data.claims.length > 0 ? ", " + plural(data.claims.length, "claim") + " held against real objects kept" : "";
+    const kept = data.claims.length > 0 ? ", " + plural(data.claims.length, "claim") + " checked against real objects kept" : "";
     return parts.length === 0 ? [make("p", {class: "soft"}, "Nothing: no test failed" + kept + ".")] : parts;
   }
 
@@ -245,7 +245,7 @@ const zelotype = (() => {
     const challenge = data.challenge;
     if (!challenge) {
       page.replaceChildren(make("h2", {}, "Challenge"), make("p", {}, "The tests of this journal were not challenged. ",
-        make("code", {}, "zelotype challenge --journal"), " notes here what a challenge finds."));
+        make("code", {}, "zelotype challenge --journal"), " adds the findings of a challenge here."));
       return;
     }
     const all = challenge.noticed + challenge.gaps;
@@ -296,7 +296,7 @@ const zelotype = (() => {
     foreign.checked = data.coverage.every(row => row.platform);
     const unfailing = make("input", {type: "checkbox", id: "unfailing", onchange: () => list()});
     page.replaceChildren(make("h2", {}, "Coverage of collaborators"),
-      make("p", {class: "soft"}, "In how many tests each method of a doubled type was supposed, expected, verified and called, and in how many it failed: it threw, gave a future that did, or handed an exception to a callback. Backed: how many of its supposed answers a claim holds against a real object."),
+      make("p", {class: "soft"}, "The number of tests in which each method of a doubled type was supposed, expected, verified and called, and in which it failed: it threw, returned a future that failed, or passed an exception to a callback. Backed: how many of its supposed answers were confirmed by a real object."),
       make("div", {class: "filters"}, search, make("span", {}, never, " ", make("label", {for: "never"}, "never called")),
         make("span", {}, unfailing, " ", make("label", {for: "unfailing"}, "never tested failing")),
         data.coverage.some(row => row.platform) ? make("span", {}, foreign, " ", make("label", {for: "foreign"}, "types of the platform as well")) : ""), found);
@@ -316,7 +316,7 @@ const zelotype = (() => {
       const value = row => row[sorting.column];
       if (sorting.column) rows.sort((a, b) => (value(a) < value(b) ? -1 : value(a) > value(b) ? 1 : 0) * (sorting.up ? 1 : -1));
       found.replaceChildren(table(
-        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true), head("Failed", "failed", true), head("Backed", "backed", true, "supposed answers that a claim holds against a real object")],
+        [head("Type", "type"), head("Method", "method"), head("Supposed", "supposed", true), head("Expected", "expected", true), head("Verified", "verified", true), head("Called", "called", true), head("Failed", "failed", true), head("Backed", "backed", true, "supposed answers that were confirmed by a real object")],
         sorting.column ? rows.slice(0, 1000).map(row => method(row, make("td", {title: row.type}, short(row.type)))) : grouped(rows.slice(0, 1000))),
         rows.length > 1000 ? make("p", {class: "soft"}, "1,000 of " + number(rows.length) + " methods: search for the others.") : "",
         rows.length === 0 ? make("p", {class: "soft"}, "No method fits.") : "");
@@ -328,7 +328,7 @@ const zelotype = (() => {
       ...["supposed", "expected", "verified"].map(column => make("td", {class: "number"}, row[column] === 0 ? make("span", {class: "soft"}, "0") : number(row[column]))),
       make("td", {class: "number"}, row.called === 0 ? make("span", {class: "never"}, "never") : number(row.called)),
       make("td", {class: "number"}, row.called === 0 ? "" : row.failed === 0 ? make("span", {class: "soft"}, "never") : number(row.failed)),
-      make("td", {class: "number", title: "supposed answers that a claim holds against a real object"}, row.answers === 0 ? "" : row.broken > 0 ? make("span", {class: "never"}, row.broken + " broken") : row.backed + " of " + row.answers));
+      make("td", {class: "number", title: "supposed answers that were confirmed by a real object"}, row.answers === 0 ? "" : row.broken > 0 ? make("span", {class: "never"}, row.broken + " broken") : row.backed + " of " + row.answers));
   }
 
   /* Each type with the share of its methods that a test calls, one's own types first. */

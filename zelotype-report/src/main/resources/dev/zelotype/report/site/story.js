@@ -4,7 +4,7 @@ const zelotypeStory = (() => {
   const SVG = "http://www.w3.org/2000/svg";
   const SIGNS = {expected: "✔", allowed: "·", unexpected: "✘", missing: "?"};
   const MEANINGS = {
-    expected: "solid line, full head: the test insists on it",
+    expected: "solid line, full head: the test requires it",
     allowed: "solid line, open head: it may happen",
     unexpected: "crossed: the double refused it",
     missing: "dashed and crossed: it did not happen"
@@ -236,9 +236,9 @@ const zelotypeStory = (() => {
     const pairs = [
       ["Call" + (message.number ? " " + message.number : ""), message.text],
       ["From", story.lifelines[message.from].name + " to " + story.lifelines[message.to].name],
-      ["Came back", message.answer || "nothing"],
+      ["Returned", message.answer || "nothing"],
       ["The test says", SIGNS[message.mark] + " " + message.mark],
-      ["Where", message.place || "not noted"]
+      ["Where", message.place || "unknown"]
     ];
     if (message.line) pairs.push(["Call in the source", message.line]);
     if (message.parallel) pairs.push(["Meanwhile", "A call of another thread was still running."]);
@@ -253,7 +253,7 @@ const zelotypeStory = (() => {
       pairs.push(["A challenge found", each.text]);
       if (each.write) pairs.push(["Call: write", each.write]);
     }
-    for (const [name, value] of pairs) list.append(element("dt", {}, name), element("dd", {class: name.startsWith("Call") || name === "Came back" ? "code" : null}, value));
+    for (const [name, value] of pairs) list.append(element("dt", {}, name), element("dd", {class: name.startsWith("Call") || name === "Returned" ? "code" : null}, value));
     return list;
   }
 

@@ -345,7 +345,7 @@ public final class SubjectBuilder {
             if (value == null ? wish.type().isPrimitive() : !boxed.isInstance(value)) {
                 throw new MisuseException(
                         "'" + wish.name() + "' was provided as " + Values.print(value) + ", but " + wish
-                                + " is wanted.",
+                                + " is needed.",
                         "provide a value of that type");
             }
             return value;
