@@ -19,6 +19,7 @@ import dev.zelotype.observatory.Machinery.Drive;
 import dev.zelotype.observatory.Machinery.Stepper;
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -66,6 +67,33 @@ class ClassDoublesTest {
         verify(supplier::get).once();
         assertThat(scene.conversation().calls()).hasSize(2);
     }
+
+    @Test
+    void overloads_that_a_class_only_makes_public_stay_apart() {
+        Chart chart = stub(Chart.class);
+        UnaryOperator<String> upper = String::toUpperCase;
+        suppose((Object any) -> chart.map(any)).returns("an object");
+        suppose((UnaryOperator<String> any) -> chart.map(any)).returns("an operator");
+
+        assertThat(chart.map("north")).isEqualTo("an object");
+        assertThat(chart.map(upper)).isEqualTo("an operator");
+        verify(() -> chart.map("north")).once();
+        verify(() -> chart.map(upper)).once();
+        assertThat(scene.conversation().calls()).hasSize(2);
+    }
+
+    abstract static class Sheet<T> {
+        public String map(Object value) {
+            return "" + value;
+        }
+
+        public String map(UnaryOperator<T> by) {
+            return "" + by;
+        }
+    }
+
+    /** The compiler adds a bridge for each of the two methods, so that callers need not see {@link Sheet}. */
+    public static class Chart extends Sheet<String> {}
 
     @Test
     void kinds_hold_for_classes() {

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
 
@@ -263,9 +264,12 @@ final class MethodTable {
                 }
             }
         }
-        if (candidates.size() > 1) {
+        if (candidates.size() > 1 || !candidates.isEmpty() && mayOnlyMakePublic(method)) {
             // Overloads: only the code of the bridge shows which of them it calls.
             String called = BridgeCode.descriptorCalledBy(method);
+            if (Type.getMethodDescriptor(method).equals(called)) {
+                return null;
+            }
             for (Method candidate : candidates) {
                 if (Type.getMethodDescriptor(candidate).equals(called)) {
                     return candidate;
@@ -273,6 +277,18 @@ final class MethodTable {
             }
         }
         return candidates.isEmpty() ? null : candidates.get(0);
+    }
+
+    /** Whether a class that is not public declares the method itself, so that the bridge may only make it public. */
+    private static boolean mayOnlyMakePublic(Method bridge) {
+        for (Class<?> c = bridge.getDeclaringClass().getSuperclass(); c != null; c = c.getSuperclass()) {
+            if (!Modifier.isPublic(c.getModifiers())
+                    && Stream.of(c.getDeclaredMethods())
+                            .anyMatch(other -> !other.isBridge() && key(other).equals(key(bridge)))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isNarrower(Method other, Method bridge) {
