@@ -165,10 +165,18 @@ final class MethodFinder {
         boolean overridesKnown = types.isSubsignature(member(type, method), member(type, known));
         boolean knownOverrides = types.isSubsignature(member(type, known), member(type, method));
         // A raw type can replace a parameterized one, but not the other way round.
-        return overridesKnown == knownOverrides
-                ? types.isSubtype(returned(type, method), returned(type, known))
-                        && !types.isSameType(returned(type, method), returned(type, known))
-                : overridesKnown;
+        return overridesKnown == knownOverrides ? returnsNarrower(type, method, known) : overridesKnown;
+    }
+
+    private boolean returnsNarrower(TypeElement type, ExecutableElement method, ExecutableElement known) {
+        TypeMirror erased = returned(type, method);
+        if (!types.isSameType(erased, returned(type, known))) {
+            return types.isSubtype(erased, returned(type, known));
+        }
+        // A type variable is narrower than its bound, which is its erasure.
+        TypeMirror declared = member(type, method).getReturnType();
+        TypeMirror other = member(type, known).getReturnType();
+        return types.isSubtype(declared, other) && !types.isSameType(declared, other);
     }
 
     /** A method with its type variables replaced as in a type; unchanged if the type itself declares it. */
