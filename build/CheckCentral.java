@@ -114,7 +114,7 @@ final class CheckCentral {
         }
     }
 
-    /** A file of an artifact, which lies beside its pom. */
+    /** A file of an artifact, in the folder of its pom. */
     private Path beside(String name, String ending) {
         return Path.of(pomFiles.get(name).toString().replaceAll("\\.pom$", "") + ending);
     }

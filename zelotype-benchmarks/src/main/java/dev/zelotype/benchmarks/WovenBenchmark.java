@@ -8,7 +8,7 @@ import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Setup;
 
 /**
- * A static method of a class that was woven but is no longer replaced, against the same method of a class that was
+ * A static method of a class that is woven but not replaced any more, against the same method of a class that was
  * never woven.
  */
 @Fork(2)

@@ -23,8 +23,8 @@ class PlainWordsTest {
     private static final Pattern PHRASE = Pattern.compile("\\b(?:"
             + String.join(
                     "|",
-                    "is no (?!longer|such)[a-z]+",
-                    "are no (?!longer)[a-z]+\\b",
+                    "is no [a-z]+",
+                    "are no [a-z]+\\b",
                     "[Nn]obody\\b",
                     "[Aa]nybody\\b",
                     "[Ss]omebody\\b",

@@ -149,7 +149,7 @@ public final class Generator {
      *     latter
      * @param folder the root folder of the sources
      * @param again the command that writes the files again, for the first line of each; files in the folder with the
-     *     same command that are no longer written are reported as vanished
+     *     same command that are not written any more are reported as vanished
      * @return the plan
      * @throws GenerateException if no type was found, or two doubles have the same file
      */
@@ -248,7 +248,7 @@ public final class Generator {
             return sources.size() + standing.size();
         }
 
-        /** The doubled type of a file; empty if the file is no longer written. */
+        /** The doubled type of a file; empty if the file is not written any more. */
         String doubledIn(Path file) {
             return doubled.getOrDefault(folder.relativize(file), "");
         }

@@ -75,7 +75,7 @@ public final class LastRun {
     /** The stored data of a source file. */
     private record Source(SourceRecord record, String state, int unnamed) {}
 
-    /** The stored data of a double; the type is empty if the double is no longer written. */
+    /** The stored data of a double; the type is empty if the double is not written any more. */
     private record Output(String state, String type) {}
 
     /** The content of the file; a type without a double is identified by the line that reports it. */

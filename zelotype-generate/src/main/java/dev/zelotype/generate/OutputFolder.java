@@ -45,7 +45,7 @@ final class OutputFolder {
 
     /** Whether a source file was written by Zelotype. */
     static boolean isGenerated(Path file) {
-        // This check costs no exception if there is no such file.
+        // This check costs no exception if the file is missing.
         if (!file.toFile().isFile()) {
             return false;
         }
@@ -72,7 +72,7 @@ final class OutputFolder {
 
     /** Compares a source with the existing file. */
     static GeneratedFile outcome(Path file, String source) {
-        // This check costs no exception if there is no such file.
+        // This check costs no exception if the file is missing.
         if (!file.toFile().exists()) {
             return new GeneratedFile(file, State.NEW, List.of());
         }

@@ -90,7 +90,7 @@ public final class WholeFiles {
      * @throws IOException if it cannot be written, or is a folder; an existing file is unchanged then
      */
     public static void write(Path file, Content content) throws IOException {
-        // This check costs no exception if there is no such file.
+        // This check costs no exception if the file is missing.
         boolean isThere = file.toFile().exists();
         if (isThere && Files.isDirectory(file)) {
             throw new FileSystemException(file.toString(), null, "it is a folder");
@@ -170,7 +170,7 @@ public final class WholeFiles {
      *
      * @param parent its parent; created if it is missing
      * @param prefix the beginning of its name
-     * @return the folder, to be passed to {@link #delete} or {@link #replace} when it is no longer needed
+     * @return the folder, to be passed to {@link #delete} or {@link #replace} when it is not needed any more
      * @throws IOException if it cannot be created
      */
     public static Path temporaryFolder(Path parent, String prefix) throws IOException {

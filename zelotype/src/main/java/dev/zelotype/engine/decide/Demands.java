@@ -64,7 +64,7 @@ public final class Demands {
         }
     }
 
-    /** Narrows a demand; calls that are no longer covered are judged again once the statement is complete. */
+    /** Narrows a demand; calls that it does not cover any more are judged again once the statement is complete. */
     public synchronized void narrow(Demand demand, CallPattern narrower) {
         if (beingWritten != demand) {
             settleLast();

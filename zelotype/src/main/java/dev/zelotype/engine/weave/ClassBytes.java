@@ -189,7 +189,7 @@ final class ClassBytes {
         return at;
     }
 
-    /** The start of an attribute's content; 0 if there is no such attribute. */
+    /** The start of an attribute's content; 0 if the attribute is missing. */
     private int contentOf(byte[] attribute, int begin) {
         int at = begin + 2;
         for (int i = u2(begin); i > 0; i--) {

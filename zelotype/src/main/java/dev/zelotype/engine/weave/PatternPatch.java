@@ -111,7 +111,7 @@ public final class PatternPatch {
         return written(all, kept);
     }
 
-    /** Removes the code for deserialization, which is no longer needed, and is the longest method of most tests. */
+    /** Removes the code for deserialization, which is not needed any more, and is the longest method of most tests. */
     private boolean isKept(ClassBytes.Member method) {
         return lambdasStay || !file.isText(method.name(), DESERIALIZE);
     }
