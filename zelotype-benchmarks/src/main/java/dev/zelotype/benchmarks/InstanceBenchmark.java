@@ -30,22 +30,20 @@ public class InstanceBenchmark extends Measured {
     @Benchmark
     @OperationsPerInvocation(INSTANCES)
     public Object zelotype() {
-        Mount[] made = new Mount[INSTANCES];
-        try (Scene scene = Scene.open()) {
-            for (int i = 0; i < INSTANCES; i++) {
-                made[i] = Zelotype.stub(Mount.class);
-            }
-            return scene;
-        }
+        return sceneOf(INSTANCES);
     }
 
     /** So many that the scene itself hardly counts. */
     @Benchmark
     @OperationsPerInvocation(MANY)
     public Object inLargeScene() {
-        Mount[] made = new Mount[MANY];
+        return sceneOf(MANY);
+    }
+
+    private static Scene sceneOf(int number) {
+        Mount[] made = new Mount[number];
         try (Scene scene = Scene.open()) {
-            for (int i = 0; i < MANY; i++) {
+            for (int i = 0; i < number; i++) {
                 made[i] = Zelotype.stub(Mount.class);
             }
             return scene;

@@ -57,6 +57,8 @@ import java.util.function.ToIntBiFunction;
 import java.util.function.ToIntFunction;
 import java.util.function.ToLongBiFunction;
 import java.util.function.ToLongFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -116,11 +118,9 @@ final class AnswerShape {
                 LongBinaryOperator.class,
                 DoubleBinaryOperator.class)) {
             Method method = methodOf(each);
-            StringBuilder sorts = new StringBuilder("(");
-            for (Class<?> parameter : method.getParameterTypes()) {
-                sorts.append(sort(parameter));
-            }
-            OF_JDK.put(sorts.append(')').append(sort(method.getReturnType())).toString(), each);
+            OF_JDK.put(
+                    sorts(Stream.of(method.getParameterTypes()).map(AnswerShape::sort), sort(method.getReturnType())),
+                    each);
         }
     }
 
@@ -161,23 +161,32 @@ final class AnswerShape {
             return new AnswerShape(jdk, jdk.getSimpleName(), arguments, result);
         }
         boolean hasNumber = types.size() > 2 && types.size() <= NAMES.size();
-        boolean isAction = result.equals(TypeName.VOID);
+        boolean isAction = isAction(result);
         return hasNumber && (isAction || !(result instanceof PrimitiveName))
                 ? new AnswerShape(null, (isAction ? "Action" : "Answer") + types.size(), arguments, result)
                 : null;
     }
 
     private static String sorts(List<TypeName> parameters, TypeName result) {
-        StringBuilder sorts = new StringBuilder("(");
-        for (TypeName each : parameters) {
-            sorts.append(sort(each));
-        }
-        return sorts.append(')').append(sort(result)).toString();
+        return sorts(parameters.stream().map(AnswerShape::sort), sort(result));
+    }
+
+    private static String sorts(Stream<String> parameters, String result) {
+        return parameters.collect(Collectors.joining("", "(", ")")) + result;
     }
 
     /** The name of its method. */
     String call() {
-        return jdk != null ? methodOf(jdk).getName() : result.equals(TypeName.VOID) ? "on" : "to";
+        return jdk != null ? methodOf(jdk).getName() : call(result);
+    }
+
+    /** The name of the method of an interface that the JDK does not have. */
+    static String call(TypeName result) {
+        return isAction(result) ? "on" : "to";
+    }
+
+    private static boolean isAction(TypeName result) {
+        return result.equals(TypeName.VOID);
     }
 
     /** Whether the JDK has it, so that it need not be written. */
@@ -225,7 +234,7 @@ final class AnswerShape {
                 variables.add(each.getName());
             }
         } else {
-            boolean isAction = result.equals(TypeName.VOID);
+            boolean isAction = isAction(result);
             int number = arguments.size() - (isAction ? 0 : 1);
             for (int i = 0; i < number; i++) {
                 String variable = String.valueOf((char) ('A' + i));

@@ -162,24 +162,15 @@ final class SpyWriter {
                 if (!otherwise.isEmpty()) {
                     code.statement(method.isVoid() ? "$L" : "return $L", otherwise);
                 }
-            } else if (!method.isVoid()) {
-                // A choice of two numbers would unwrap the one of the real object, which may be null.
-                boolean mayUnwrap = method.isAbstract() && PrimitiveName.isBox(method.returns());
-                code.statement(
-                        "return $L == null" + Code.BREAK + "? $L" + Code.BREAK + ": $L",
-                        real,
-                        mayUnwrap
-                                ? Code.of("$T.valueOf($L)", method.returns().withoutAnnotations(), otherwise)
-                                : otherwise,
-                        passedOn);
             } else if (otherwise.isEmpty()) {
                 code.block("if (" + real + " != null) { " + passedOn + "; }");
             } else {
-                code.begin("if ($L == null)", real)
-                        .statement("$L", otherwise)
-                        .otherwise()
-                        .statement("$L", passedOn)
-                        .end();
+                // A choice of two numbers would unwrap the one of the real object, which may be null.
+                boolean mayUnwrap = method.isAbstract() && PrimitiveName.isBox(method.returns());
+                String own = mayUnwrap
+                        ? Code.of("$T.valueOf($L)", method.returns().withoutAnnotations(), otherwise)
+                        : otherwise;
+                Writer.choice(code, method, real, own, passedOn);
             }
             return code.joined();
         }

@@ -141,7 +141,7 @@ final class StubWriter {
                 call = known.call();
             } else {
                 shape = own();
-                call = method.isVoid() ? "on" : "to";
+                call = AnswerShape.call(kept);
             }
         }
 
@@ -165,7 +165,7 @@ final class StubWriter {
             ClassText written = new ClassText("public interface", raw)
                     .annotation(FUNCTIONAL)
                     .javadoc(method.isVoid() ? "What $L does." : "Works out what $L answers.", subject)
-                    .method(new MethodText("", method.isVoid() ? "on" : "to")
+                    .method(new MethodText("", AnswerShape.call(kept))
                             .parameters(parameters)
                             .exceptions(exceptions)
                             .returns(keptCode)
@@ -314,18 +314,8 @@ final class StubWriter {
             String given = cast ? Code.of("($T) $L", method.returns().withoutAnnotations(), call) : call;
             if (method.isAbstract()) {
                 code.statement(method.isVoid() ? "$L" : "return $L", given);
-            } else if (method.isVoid()) {
-                code.begin("if ($L == null)", answer)
-                        .statement("$L", type.ownCode(method))
-                        .otherwise()
-                        .statement("$L", call)
-                        .end();
             } else {
-                code.statement(
-                        "return $L == null" + Code.BREAK + "? $L" + Code.BREAK + ": $L",
-                        answer,
-                        type.ownCode(method),
-                        given);
+                Writer.choice(code, method, answer, type.ownCode(method), given);
             }
             out.method(code.joined());
         }

@@ -243,6 +243,19 @@ final class Writer {
         out.method(code);
     }
 
+    /** Adds the choice between the method's own code, if a field is null, and a call of the field's value. */
+    static void choice(MethodText code, MethodModel method, String field, String own, String call) {
+        if (method.isVoid()) {
+            code.begin("if ($L == null)", field)
+                    .statement("$L", own)
+                    .otherwise()
+                    .statement("$L", call)
+                    .end();
+        } else {
+            code.statement("return $L == null" + Code.BREAK + "? $L" + Code.BREAK + ": $L", field, own, call);
+        }
+    }
+
     /** The start of a method that overrides one of the doubled type. */
     static MethodText overriding(MethodModel method, Set<String> furtherWarnings) {
         String access = switch (method.access()) {

@@ -1,5 +1,6 @@
 package dev.zelotype.generate.read;
 
+import java.io.IOException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.net.MalformedURLException;
@@ -13,6 +14,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import javax.lang.model.element.TypeElement;
 
 /**
@@ -56,27 +58,26 @@ public final class Bridges {
 
     /** Whether a type has an abstract method that Java code can neither see nor write. */
     boolean hidesAbstract(String binaryName) {
-        try (URLClassLoader loader = new URLClassLoader(classPath, ClassLoader.getPlatformClassLoader())) {
-            return Arrays.stream(Class.forName(binaryName, false, loader).getMethods())
-                    .anyMatch(each -> each.isSynthetic() && Modifier.isAbstract(each.getModifiers()));
-        } catch (ReflectiveOperationException | LinkageError | java.io.IOException e) {
-            // A class with a missing dependency shows nothing; the compiler will report it.
-            return false;
-        }
+        return Arrays.stream(methodsOf(binaryName, Class::getMethods))
+                .anyMatch(each -> each.isSynthetic() && Modifier.isAbstract(each.getModifiers()));
     }
 
     private Set<String> read(String binaryName) {
         Set<String> bridges = new HashSet<>();
         Set<String> others = new HashSet<>();
-        try (URLClassLoader loader = new URLClassLoader(classPath, ClassLoader.getPlatformClassLoader())) {
-            for (Method method : Class.forName(binaryName, false, loader).getDeclaredMethods()) {
-                (method.isBridge() ? bridges : others).add(method.getName() + method.getParameterCount());
-            }
-        } catch (ReflectiveOperationException | LinkageError | java.io.IOException e) {
-            // A class with a missing dependency shows nothing; the compiler will report it.
-            return Set.of();
+        for (Method method : methodsOf(binaryName, Class::getDeclaredMethods)) {
+            (method.isBridge() ? bridges : others).add(method.getName() + method.getParameterCount());
         }
         bridges.removeAll(others);
         return bridges;
+    }
+
+    private Method[] methodsOf(String binaryName, Function<Class<?>, Method[]> methods) {
+        try (URLClassLoader loader = new URLClassLoader(classPath, ClassLoader.getPlatformClassLoader())) {
+            return methods.apply(Class.forName(binaryName, false, loader));
+        } catch (ReflectiveOperationException | LinkageError | IOException e) {
+            // A class with a missing dependency shows nothing; the compiler will report it.
+            return new Method[0];
+        }
     }
 }

@@ -170,8 +170,9 @@ final class MethodFinder {
 
     private boolean returnsNarrower(TypeElement type, ExecutableElement method, ExecutableElement known) {
         TypeMirror erased = returned(type, method);
-        if (!types.isSameType(erased, returned(type, known))) {
-            return types.isSubtype(erased, returned(type, known));
+        TypeMirror otherErased = returned(type, known);
+        if (!types.isSameType(erased, otherErased)) {
+            return types.isSubtype(erased, otherErased);
         }
         // A type variable is narrower than its bound, which is its erasure.
         TypeMirror declared = member(type, method).getReturnType();

@@ -130,12 +130,12 @@ public final class ClassText {
             before = method;
             isFirst = false;
         }
-        ClassText last = null;
+        boolean followsLine = false;
         for (ClassText type : types) {
-            boolean follows = last != null && type.oneLine() != null && last.oneLine() != null;
-            out.append(isFirst || follows ? "" : "\n");
+            boolean isLine = type.oneLine() != null;
+            out.append(isFirst || isLine && followsLine ? "" : "\n");
             type.to(out, within);
-            last = type;
+            followsLine = isLine;
             isFirst = false;
         }
         out.append(indented).append("}\n");

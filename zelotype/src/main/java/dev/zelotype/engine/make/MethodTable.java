@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.objectweb.asm.Type;
@@ -188,16 +189,17 @@ final class MethodTable {
 
     /** Whether a bridge casts the result of an inherited final method, which a double cannot override. */
     private static boolean castsFinal(Method bridge) {
-        for (Class<?> c = bridge.getDeclaringClass().getSuperclass(); c != null; c = c.getSuperclass()) {
-            for (Method inherited : c.getDeclaredMethods()) {
-                if (inherited.getName().equals(bridge.getName())
-                        && Arrays.equals(inherited.getParameterTypes(), bridge.getParameterTypes())
-                        && !inherited.isBridge()) {
-                    return Modifier.isFinal(inherited.getModifiers());
-                }
-            }
-        }
-        return false;
+        return inherited(bridge).limit(1).anyMatch(method -> Modifier.isFinal(method.getModifiers()));
+    }
+
+    /** The inherited methods with the name and the parameters of a bridge, the nearest first. */
+    private static Stream<Method> inherited(Method bridge) {
+        return Stream.<Class<?>>iterate(
+                        bridge.getDeclaringClass().getSuperclass(), Objects::nonNull, Class::getSuperclass)
+                .flatMap(type -> Stream.of(type.getDeclaredMethods()))
+                .filter(method -> !method.isBridge()
+                        && method.getName().equals(bridge.getName())
+                        && Arrays.equals(method.getParameterTypes(), bridge.getParameterTypes()));
     }
 
     private void ofInterfaces(Method[] inherited) {
@@ -281,14 +283,9 @@ final class MethodTable {
 
     /** Whether a class that is not public declares the method itself, so that the bridge may only make it public. */
     private static boolean mayOnlyMakePublic(Method bridge) {
-        for (Class<?> c = bridge.getDeclaringClass().getSuperclass(); c != null; c = c.getSuperclass()) {
-            if (!Modifier.isPublic(c.getModifiers())
-                    && Stream.of(c.getDeclaredMethods())
-                            .anyMatch(other -> !other.isBridge() && key(other).equals(key(bridge)))) {
-                return true;
-            }
-        }
-        return false;
+        return inherited(bridge)
+                .anyMatch(method -> method.getReturnType() == bridge.getReturnType()
+                        && !Modifier.isPublic(method.getDeclaringClass().getModifiers()));
     }
 
     private static boolean isNarrower(Method other, Method bridge) {
