@@ -66,6 +66,13 @@ final class SpyWriter {
                 .returns(Code.of("$T<C>", List.class))
                 .parameter(Code.of("$T<C>", Class.class), "type")
                 .statement("return calls.stream().filter(type::isInstance).map(type::cast).toList()"));
+        if (!type.isInterface()) {
+            out.method(new MethodText("private", Names.unusedBy(type, "keep"))
+                    .returns("void")
+                    .parameter(anyCall, "call")
+                    .comment("The constructor of the superclass may call methods before there is a list.")
+                    .block("if (calls != null) { calls.add(call); }"));
+        }
     }
 
     void method(MethodModel method) {
@@ -149,11 +156,10 @@ final class SpyWriter {
             for (Parameter parameter : method.parameters()) {
                 values.add(kept(parameter, code));
             }
-            code.statement("$L.add(new $L($L))", Names.ofThis(method, "calls"), record, String.join(", ", values));
+            String keep = type.isInterface() ? Names.ofThis(method, "calls") + ".add" : Names.unusedBy(type, "keep");
+            code.statement("$L(new $L($L))", keep, record, String.join(", ", values));
             String real = Names.ofThis(method, "real");
-            String otherwise = method.isAbstract()
-                    ? method.isVoid() ? "" : type.emptyAnswer(method.returns())
-                    : type.ownCode(method);
+            String otherwise = method.isAbstract() ? Writer.emptyChoice(type, method) : type.ownCode(method);
             // A protected method of another object can be called from its own package only.
             boolean isPassedOn = method.access() == MethodModel.Access.PUBLIC
                     || method.packageName().equals(packageName);
@@ -162,15 +168,8 @@ final class SpyWriter {
                 if (!otherwise.isEmpty()) {
                     code.statement(method.isVoid() ? "$L" : "return $L", otherwise);
                 }
-            } else if (otherwise.isEmpty()) {
-                code.block("if (" + real + " != null) { " + passedOn + "; }");
             } else {
-                // A choice of two numbers would unwrap the one of the real object, which may be null.
-                boolean mayUnwrap = method.isAbstract() && PrimitiveName.isBox(method.returns());
-                String own = mayUnwrap
-                        ? Code.of("$T.valueOf($L)", method.returns().withoutAnnotations(), otherwise)
-                        : otherwise;
-                Writer.choice(code, method, real, own, passedOn);
+                Writer.choice(code, method, real, otherwise, passedOn);
             }
             return code.joined();
         }

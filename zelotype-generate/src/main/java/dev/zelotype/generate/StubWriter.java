@@ -196,7 +196,8 @@ final class StubWriter {
         }
 
         private void field() {
-            if (method.isAbstract()) {
+            boolean isSet = method.isAbstract() && (style == Style.STRICT || type.isInterface());
+            if (isSet) {
                 String unset = style == Style.STRICT ? refusing() : lambda(unsetAnswer());
                 out.field("private volatile $L $L =" + Code.BREAK + "$L", shape, field, unset);
             } else {
@@ -312,10 +313,13 @@ final class StubWriter {
             String answer = Names.ofThis(method, field);
             String call = Code.of("$L.$L($L)", answer, this.call, argumentNames);
             String given = cast ? Code.of("($T) $L", method.returns().withoutAnnotations(), call) : call;
-            if (method.isAbstract()) {
+            if (!method.isAbstract()) {
+                Writer.choice(code, method, answer, type.ownCode(method), given);
+            } else if (type.isInterface()) {
                 code.statement(method.isVoid() ? "$L" : "return $L", given);
             } else {
-                Writer.choice(code, method, answer, type.ownCode(method), given);
+                // The field is null while the constructor of the doubled class runs.
+                Writer.choice(code, method, answer, Writer.emptyChoice(type, method), given);
             }
             out.method(code.joined());
         }

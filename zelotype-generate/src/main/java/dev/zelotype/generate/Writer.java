@@ -11,6 +11,7 @@ import dev.zelotype.generate.text.MethodText;
 import dev.zelotype.generate.text.SourceFile;
 import dev.zelotype.generate.type.AnnotationText;
 import dev.zelotype.generate.type.GenericName;
+import dev.zelotype.generate.type.PrimitiveName;
 import dev.zelotype.generate.type.TypeName;
 import java.util.ArrayList;
 import java.util.List;
@@ -125,7 +126,8 @@ final class Writer {
                     case STUB ->
                         "A stub of {@link $T}: set the answers of each method. The last of several answers is repeated.";
                     case STRICT ->
-                        "A strict stub of {@link $T}: its answers are set for each method; a call that is not set fails.";
+                        "A strict stub of {@link $T}: its answers are set for each method; a call that is not set fails."
+                                + (type.isInterface() ? "" : " Calls by the constructor get empty values.");
                     case SPY ->
                         "A spy of {@link $T}: records all calls, and passes them on to a real object if it has one.";
                     case FAKE -> "A fake of {@link $T}, to be written: each unwritten method fails with that message.";
@@ -243,9 +245,15 @@ final class Writer {
         out.method(code);
     }
 
-    /** Adds the choice between the method's own code, if a field is null, and a call of the field's value. */
+    /**
+     * Adds the choice between other code, if a field is null, and a call of the field's value.
+     *
+     * @param own empty if nothing is to be done
+     */
     static void choice(MethodText code, MethodModel method, String field, String own, String call) {
-        if (method.isVoid()) {
+        if (own.isEmpty()) {
+            code.block("if (" + field + " != null) { " + call + "; }");
+        } else if (method.isVoid()) {
             code.begin("if ($L == null)", field)
                     .statement("$L", own)
                     .otherwise()
@@ -254,6 +262,18 @@ final class Writer {
         } else {
             code.statement("return $L == null" + Code.BREAK + "? $L" + Code.BREAK + ": $L", field, own, call);
         }
+    }
+
+    /** The empty answer of a method as one side of a choice; empty for void. */
+    static String emptyChoice(TypeModel type, MethodModel method) {
+        if (method.isVoid()) {
+            return "";
+        }
+        String empty = type.emptyAnswer(method.returns());
+        // A choice of two numbers would unwrap the other one, which may be null.
+        return PrimitiveName.isBox(method.returns())
+                ? Code.of("$T.valueOf($L)", method.returns().withoutAnnotations(), empty)
+                : empty;
     }
 
     /** The start of a method that overrides one of the doubled type. */

@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -224,6 +225,47 @@ class GeneratorTest extends Workshop {
                         "openFails(Error failure)",
                         "openFails(IOException failure)")
                 .doesNotContain("IllegalStateException failure", "X failure", "Y failure");
+    }
+
+    /** The fields of a double are not set yet then. */
+    @Test
+    void a_constructor_of_the_doubled_class_may_call_what_is_doubled() throws Exception {
+        source("sky/Mast.java", """
+                package sky;
+                public abstract class Mast<T> {
+                    public final java.util.List<Object> found = new java.util.ArrayList<>();
+                    @SuppressWarnings({"this-escape", "varargs"})
+                    protected Mast(T top) throws java.io.IOException {
+                        found.addAll(java.util.Arrays.asList(height(), sections(), flag(new int[] {1}, "a"), top(top)));
+                        raise(3);
+                    }
+                    public abstract int height();
+                    public abstract Integer sections();
+                    public abstract <N extends Number> String flag(int[] colors, String... names);
+                    public abstract T top(T before);
+                    public abstract void raise(int times) throws java.io.IOException;
+                }
+                """);
+        plan(Set.of(Style.STUB, Style.STRICT, Style.SPY), "").write(false);
+        try (var loader = compiled()) {
+            for (String style : List.of("Stub", "StrictStub", "Spy")) {
+                Class<?> type = loader.loadClass("sky.Mast" + style);
+                Object made = type.getConstructor(Object.class).newInstance("star");
+                assertThat(type.getField("found").get(made)).as(style).isEqualTo(Arrays.asList(0, 0, "", null));
+                if (style.equals("Spy")) {
+                    type.getMethod("raise", int.class).invoke(made, 4);
+                    assertThat(type.getMethod("calls").invoke(made)).asString().isEqualTo("[RaiseCall[times=4]]");
+                } else {
+                    type.getMethod("sectionsAnswers", Integer.class).invoke(made, 5);
+                    assertThat(type.getMethod("sections").invoke(made)).isEqualTo(5);
+                }
+            }
+            Class<?> strict = loader.loadClass("sky.MastStrictStub");
+            Object made = strict.getConstructor(Object.class).newInstance("star");
+            assertThatThrownBy(() -> strict.getMethod("height").invoke(made))
+                    .cause()
+                    .hasMessage("Nothing is set for Mast.height(). Write: .heightAnswers(...);");
+        }
     }
 
     @Test

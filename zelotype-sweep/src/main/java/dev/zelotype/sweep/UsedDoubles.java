@@ -211,7 +211,7 @@ final class UsedDoubles {
 
     /** Whether the doubled type has no code for it. */
     private boolean isAbstract(Method method) {
-        return !withCode.contains(key(method));
+        return !withCode.contains(doubled.contains(exactKey(method)) ? exactKey(method) : key(method));
     }
 
     /** By name and number of parameters, because parameter types of a generic supertype differ. */
@@ -219,16 +219,25 @@ final class UsedDoubles {
         return method.getName() + "/" + method.getParameterCount();
     }
 
+    /** Keeps overloads with the same number of parameters apart. */
+    private static String exactKey(Method method) {
+        return method.getName() + Arrays.toString(method.getParameterTypes());
+    }
+
     /** A class decides before interfaces, and the nearest class before those above it. */
     private void readSupertypes() {
         Set<String> decided = new HashSet<>();
         for (Class<?> in = type.getSuperclass(); in != null; in = in.getSuperclass()) {
             for (Method each : in.getDeclaredMethods()) {
-                if (isInherited(each) && in != Object.class) {
-                    doubled.add(key(each));
-                }
-                if (isInherited(each) && decided.add(key(each)) && !Modifier.isAbstract(each.getModifiers())) {
-                    withCode.add(key(each));
+                if (isInherited(each)) {
+                    for (String key : List.of(key(each), exactKey(each))) {
+                        if (in != Object.class) {
+                            doubled.add(key);
+                        }
+                        if (decided.add(key) && !Modifier.isAbstract(each.getModifiers())) {
+                            withCode.add(key);
+                        }
+                    }
                 }
             }
         }
@@ -236,15 +245,17 @@ final class UsedDoubles {
             for (Class<?> implemented : in.getInterfaces()) {
                 for (Method each : implemented.getMethods()) {
                     if (isInherited(each)) {
-                        doubled.add(key(each));
-                        if (each.isDefault() && !decided.contains(key(each))) {
-                            withCode.add(key(each));
+                        for (String key : List.of(key(each), exactKey(each))) {
+                            doubled.add(key);
+                            if (each.isDefault() && !decided.contains(key)) {
+                                withCode.add(key);
+                            }
                         }
                     }
                 }
             }
         }
-        doubled.removeAll(Set.of("hashCode/0", "toString/0", "finalize/0"));
+        doubled.removeAll(Set.of("hashCode/0", "toString/0", "finalize/0", "hashCode[]", "toString[]", "finalize[]"));
     }
 
     private static boolean isInherited(Method method) {
