@@ -110,7 +110,8 @@ final class LinkedWriter {
         if (type instanceof ArrayName array) {
             return isKnownWhileRunning(array.component());
         } else if (type instanceof GenericName parameterized) {
-            return parameterized.arguments().stream().allMatch(WildcardName.ANY::equals);
+            return parameterized.arguments().stream().allMatch(WildcardName.ANY::equals)
+                    && (parameterized.enclosing() == null || isKnownWhileRunning(parameterized.enclosing()));
         }
         return type instanceof ClassName || type instanceof PrimitiveName;
     }

@@ -306,6 +306,21 @@ class GeneratorTest extends Workshop {
                 @Target({ElementType.TYPE_USE})
                 public @interface Nullable {}
                 """);
+        source("note/NonNull.java", """
+                package note;
+                import java.lang.annotation.*;
+                @Target({ElementType.TYPE_USE, ElementType.METHOD, ElementType.PARAMETER})
+                public @interface NonNull {}
+                """);
+        source("sky/Row.java", """
+                package sky;
+                import note.NonNull;
+                public interface Row {
+                    @NonNull String[] labels(
+                            @NonNull Class<?>[] of, int @NonNull [] at, @NonNull String @NonNull [][] all, @NonNull int plain);
+                    void note(@NonNull String... texts);
+                }
+                """);
         source("sky/Target.java", """
                 package sky;
                 public sealed interface Target {
@@ -579,6 +594,55 @@ class GeneratorTest extends Workshop {
                 .hasMessageContaining("cannot be read as a jar");
     }
 
+    /** As collections compiled for an old JDK that read those of a new one. */
+    @Test
+    void a_class_that_its_supertypes_have_moved_away_from_is_left_out() throws IOException {
+        source("sky/Mount.java", "package sky; public interface Mount { void turn(); }");
+        source("sky/Slow.java", """
+                package sky;
+                public abstract class Slow implements Mount {
+                    public boolean park(String where) { return true; }
+                }
+                """);
+        source(
+                "sky/Hidden.java",
+                "package sky; public abstract class Hidden implements Mount { Object aim() { return 1; } }");
+        source("sky/Said.java", "package sky; public interface Said extends Mount { long speed(int of); }");
+        source("sky/Fine.java", """
+                package sky;
+                public abstract class Fine implements Mount {
+                    public String aim() { return ""; }
+                    public <T extends Comparable<T>> T most(java.util.List<T> of) { return of.get(0); }
+                    long speed(long of) { return of; }
+                }
+                """);
+        compiled().close();
+        source("sky/Mount.java", """
+                package sky;
+                public interface Mount {
+                    void turn();
+                    default void park(String where) {}
+                    default CharSequence aim() { return ""; }
+                    default int speed(int of) { return of; }
+                    default <S extends Comparable<S>> S most(java.util.List<S> of) { return of.get(0); }
+                }
+                """);
+        for (String outdated : List.of("Slow", "Hidden", "Said")) {
+            Files.delete(folder.resolve("in/sky/" + outdated + ".java"));
+        }
+        compiled().close();
+        Generator generator = new Generator(List.of(), Progress.NONE);
+        generator.addFrom(List.of(folder.resolve("classes")), "*");
+        generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
+        assertThat(generator.leftOut())
+                .containsExactlyInAnyOrder(
+                        "sky.Hidden has a method aim that conflicts with sky.Mount, so no Java class can extend it here",
+                        "sky.Said has a method speed that conflicts with sky.Mount, so no Java class can extend it here",
+                        "sky.Slow has a method park that conflicts with sky.Mount, so no Java class can extend it here");
+        assertThat(folder.resolve("out/sky/FineStub.java")).exists();
+        compiled().close();
+    }
+
     private String process(String code) throws IOException {
         Path file = source("sky/Asking.java", code);
         StringWriter said = new StringWriter();
@@ -724,6 +788,10 @@ class GeneratorTest extends Workshop {
                     <E extends Enum<E>> EnumSet<E> all(Class<E> type, E... some);
                     <Y extends Throwable> T orFail(Y other) throws Y, X;
                     <S extends T> Optional<S> narrowed(S[] among);
+                    class Pool<P> { public class Slot {} public class Cell<C> {} }
+                    Pool<String>.Slot slot();
+                    Pool<?>.Slot anySlot(Pool<? super T>.Slot before);
+                    Pool<T>.Cell<?>[] cells(Pool<T>.Slot[] of);
                 }
                 """.replace("E... some", "E some"));
         source("sky/Identity.java", """

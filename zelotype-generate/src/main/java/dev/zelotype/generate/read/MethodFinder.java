@@ -118,7 +118,7 @@ final class MethodFinder {
                 && method.getParameters().isEmpty();
     }
 
-    private boolean isBridge(ExecutableElement method) {
+    boolean isBridge(ExecutableElement method) {
         return !method.getModifiers().contains(Modifier.ABSTRACT)
                 && method.getEnclosingElement() instanceof TypeElement owner
                 && bridges.mayBeIn(owner)

@@ -66,6 +66,7 @@ public final class ModelReader {
             }
         }
         MethodFinder.Methods found = compiler.finder().find(type, members);
+        reading.refuseOutdated(members);
         List<ConstructorModel> constructors = reading.constructors();
         List<MethodModel> methods = reading.methods(found.own());
         List<MethodModel> objectMethods = objectMethods(reading, found.ofObject());

@@ -51,6 +51,9 @@ final class TypeReading {
     /** The names of methods that supertypes deprecate, and whether for removal. */
     private final Map<String, Boolean> deprecated = new HashMap<>();
 
+    /** The methods of all supertypes, by name. */
+    private final Map<String, List<ExecutableElement>> above = new HashMap<>();
+
     TypeReading(TypeElement type, Compiler compiler) {
         this.type = type;
         this.compiler = compiler;
@@ -155,7 +158,7 @@ final class TypeReading {
                     }
                     if (seen.add(declared.asElement())) {
                         if (inherited) {
-                            noteDeprecated(declared.asElement());
+                            noteMethods(declared.asElement());
                         }
                         lookAbove(supertype, inherited, seen);
                     }
@@ -167,12 +170,46 @@ final class TypeReading {
         }
     }
 
-    private void noteDeprecated(Element supertype) {
+    private void noteMethods(Element supertype) {
         for (ExecutableElement method : ElementFilter.methodsIn(supertype.getEnclosedElements())) {
+            String name = method.getSimpleName().toString();
             if (elements.isDeprecated(method)) {
-                deprecated.merge(method.getSimpleName().toString(), names.isForRemoval(method), Boolean::logicalOr);
+                deprecated.merge(name, names.isForRemoval(method), Boolean::logicalOr);
+            }
+            above.computeIfAbsent(name, each -> new ArrayList<>()).add(method);
+        }
+    }
+
+    /**
+     * Refuses a type with a method that its supertypes have too, but in another form: they have changed since the type was
+     * compiled, as {@code List} has with a new JDK.
+     */
+    void refuseOutdated(List<? extends Element> members) {
+        for (ExecutableElement method : ElementFilter.methodsIn(members)) {
+            for (ExecutableElement other :
+                    above.getOrDefault(method.getSimpleName().toString(), List.of())) {
+                if (elements.overrides(method, other, type) && !fits(method, other) && !finder.isBridge(method)) {
+                    names.refuse("has a method " + method.getSimpleName() + " that conflicts with "
+                            + other.getEnclosingElement() + ", so no Java class can extend it here");
+                }
             }
         }
+    }
+
+    /** Whether a method may override another one that it overrides by its name and parameters. */
+    private boolean fits(ExecutableElement method, ExecutableElement other) {
+        TypeMirror returned = finder.member(type, method).getReturnType();
+        TypeMirror otherReturned = finder.member(type, other).getReturnType();
+        boolean isPrimitive = isPrimitiveOrVoid(returned.getKind()) || isPrimitiveOrVoid(otherReturned.getKind());
+        boolean returnFits = isPrimitive
+                ? returned.getKind() == otherReturned.getKind()
+                : types.isSubtype(returned, otherReturned)
+                        || types.isSubtype(types.erasure(returned), types.erasure(otherReturned));
+        return returnFits && Access.of(method).compareTo(Access.of(other)) <= 0;
+    }
+
+    private static boolean isPrimitiveOrVoid(TypeKind kind) {
+        return kind.isPrimitive() || kind == TypeKind.VOID;
     }
 
     /** Newer compilers warn about overriding it. */
@@ -340,11 +377,15 @@ final class TypeReading {
         return annotations;
     }
 
-    /** Annotations of the type itself are written with the type. */
+    /** Annotations of the type itself are written with the type; those of an array's elements come first there. */
     private List<AnnotationText> nullnessBeside(Element place, TypeMirror of) {
         List<AnnotationText> annotations = names.nullness(place);
         if (!annotations.isEmpty()) {
-            annotations.removeAll(names.nullness(of));
+            TypeMirror first = of;
+            while (first instanceof ArrayType array) {
+                first = array.getComponentType();
+            }
+            annotations.removeAll(names.nullness(first));
         }
         return annotations;
     }

@@ -55,7 +55,9 @@ public final class Outside {
         } else if (type instanceof WildcardName wildcard) {
             return mentions(wildcard.upper()) || wildcard.lower() != null && mentions(wildcard.lower());
         }
-        return type instanceof GenericName parameterized && mentions(parameterized.arguments());
+        return type instanceof GenericName parameterized
+                && (mentions(parameterized.arguments())
+                        || parameterized.enclosing() != null && mentions(parameterized.enclosing()));
     }
 
     private boolean mentions(List<TypeName> types) {
@@ -76,11 +78,17 @@ public final class Outside {
         } else if (type instanceof ArrayName array) {
             return ArrayName.of(above(array.component()));
         } else if (type instanceof GenericName parameterized) {
-            return GenericName.of(
-                    parameterized.raw(),
-                    parameterized.arguments().stream().map(this::argument).toList());
+            return above(parameterized);
         }
         return type;
+    }
+
+    private GenericName above(GenericName type) {
+        return new GenericName(
+                type.enclosing() == null ? null : above(type.enclosing()),
+                type.raw(),
+                type.arguments().stream().map(this::argument).toList(),
+                List.of());
     }
 
     /** Its first bound; recursion as in {@code T extends Comparable<T>} stops there. */

@@ -28,7 +28,7 @@ final class Hints {
     private static final String UNCHANGED =
             "Classes that call the real code, since the JVM does not let them be changed";
     private static final String UNOWNED = "Calls on threads of no scene, which may be this test's or another's";
-    private static final String INITIALISED = "Classes that were initialized while something was replaced";
+    private static final String INITIALIZED = "Classes that were initialized while something was replaced";
     private static final String REAL_RUNS = "Replaced, but ran their real code on threads of no scene";
 
     private static final int MOST_UNOWNED = 10;
@@ -42,7 +42,7 @@ final class Hints {
         for (Map.Entry<String, List<String>> each : worthKnowing(scene).entrySet()) {
             all = all.section(each.getKey(), each.getValue());
         }
-        return all.section(INITIALISED, scene.initialized().all())
+        return all.section(INITIALIZED, scene.initialized().all())
                 .section(OWN_CODE, ownCode(scene))
                 .section("Final methods, which run their real code", unaskedFinals(scene))
                 .section("Calls that reached doubles of closed scenes", LateCalls.take());
@@ -60,7 +60,7 @@ final class Hints {
         List<String> notes = new ArrayList<>(
                 scene.settings().unusedSuppositions() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
         worthKnowing(scene).forEach((title, lines) -> note(notes, title, lines));
-        note(notes, INITIALISED, scene.initialized().here());
+        note(notes, INITIALIZED, scene.initialized().here());
         return notes;
     }
 
@@ -78,7 +78,7 @@ final class Hints {
                 UNUSED,
                 scene.settings().unusedSuppositions() == Severity.NOTE ? scene.unusedSuppositions() : List.of());
         worthKnowing(scene).forEach((title, lines) -> append(text, title, lines));
-        append(text, INITIALISED, scene.initialized().here());
+        append(text, INITIALIZED, scene.initialized().here());
         append(text, OWN_CODE, ownCode(scene));
         return text.toString();
     }
