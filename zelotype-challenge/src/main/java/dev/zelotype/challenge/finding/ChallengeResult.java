@@ -164,7 +164,7 @@ public final class ChallengeResult {
     }
 
     /**
-     * Tells whether no place was disturbed, so that no share can be given.
+     * Tells whether no place was disturbed, so that there is no share.
      *
      * @return whether it is empty; the tests that were left out tell why
      */

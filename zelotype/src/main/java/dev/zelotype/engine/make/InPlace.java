@@ -105,7 +105,7 @@ public final class InPlace<V> {
     }
 
     /**
-     * Whether there is any double that is an object of a real class, and so must be asked even if no scene is open.
+     * Whether any double is an object of a real class: such doubles are asked even while no scene is open.
      */
     public static boolean anyDoubleLives() {
         PARTICIPANTS.forgetGone();
