@@ -47,7 +47,7 @@ final class Fixtures {
         with.addAll(classPath());
         return new Challenge(with)
                 .from(List.of(folder))
-                .jvms(2)
+                .jvms(1)
                 .runningAs(TestRun.PLAIN.withJvmOptions(List.of("-XX:TieredStopAtLevel=1")));
     }
 }

@@ -99,7 +99,7 @@ public final class SourceSweep {
 
             - *left out*: doubles that no source can be written for, each with its reason. The type is sealed or private,
               can only be doubled in its own package, has only static methods, is only a preview, refers to what is not
-              there, or has a method that no Java class can write.
+              there, conflicts with newer versions of its supertypes, or has a method that no Java class can write.
             - *not made*: doubles of classes that refuse made-up arguments, or that cannot be loaded here.
             - *bad*: what the compiler refuses or warns of, and doubles that do something else than they should.
             """;
