@@ -317,7 +317,7 @@ class GeneratorTest extends Workshop {
                 import note.NonNull;
                 public interface Row {
                     @NonNull String[] labels(
-                            @NonNull Class<?>[] of, int @NonNull [] at, @NonNull String @NonNull [][] all, @NonNull int plain);
+                            @NonNull Class<?>[] of, int @NonNull [] at, @NonNull String @NonNull [][] all, @NonNull int one);
                     void note(@NonNull String... texts);
                 }
                 """);
