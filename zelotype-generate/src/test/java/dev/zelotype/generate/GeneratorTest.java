@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.zelotype.Scene;
 import dev.zelotype.Zelotype;
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.net.URLClassLoader;
@@ -641,6 +642,86 @@ class GeneratorTest extends Workshop {
                         "sky.Slow has a method park that conflicts with sky.Mount, so no Java class can extend it here");
         assertThat(folder.resolve("out/sky/FineStub.java")).exists();
         compiled().close();
+    }
+
+    /** Compilers since JDK 22 read the annotations of types in class files. */
+    @Test
+    void an_annotation_that_has_changed_its_targets_is_left_out_where_it_no_longer_fits() throws IOException {
+        String targets = "ElementType.TYPE_USE, ElementType.METHOD, ElementType.PARAMETER";
+        String annotation = """
+                package note;
+                import java.lang.annotation.*;
+                @Target({%s})
+                public @interface NotNull {}
+                """;
+        source("note/NotNull.java", annotation.formatted(targets));
+        String code = """
+                package sky;
+                import java.util.List;
+                import note.*;
+                public abstract class Catalog {
+                    public abstract @NotNull List<@NotNull String> names(@NotNull String of, @NotNull String[] all);
+                    protected @NotNull String own() { return ""; }
+                }
+                """;
+        Path catalog = source("sky/Catalog.java", code);
+        compiled().close();
+        Files.delete(catalog);
+        Path compiled = folder.resolve("classes/sky/Catalog.class");
+        byte[] old = Files.readAllBytes(compiled);
+        for (String each : List.of(targets, "ElementType.METHOD", "ElementType.FIELD, ElementType.TYPE_PARAMETER")) {
+            source("note/NotNull.java", annotation.formatted(each));
+            compiled().close();
+            Files.createDirectories(compiled.getParent());
+            Files.write(compiled, old);
+            Generator generator = new Generator(List.of(), Progress.NONE);
+            generator.addFrom(List.of(folder.resolve("classes")), "sky.Catalog");
+            generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(true);
+            source("sky/Catalog.java", code.replace("@NotNull ", ""));
+            compiled().close();
+            assertThat(Files.readString(folder.resolve("out/sky/CatalogStub.java"))
+                            .contains("@NotNull"))
+                    .isEqualTo(each.contains("METHOD"));
+            Files.delete(catalog);
+            WholeFiles.delete(folder.resolve("out"));
+            WholeFiles.delete(folder.resolve("classes"));
+        }
+    }
+
+    @Test
+    void overloads_that_the_same_lambda_fits_cause_no_warning() throws IOException {
+        source("sky/Sums.java", """
+                package sky;
+                import java.util.function.*;
+                @SuppressWarnings("overloads")
+                public interface Sums<T> extends Few<T>, More<T> {
+                    interface OfLong<X> { long of(long before, X each); }
+                    interface OfDouble<X> { double of(double before, X each); boolean equals(Object other); }
+                }
+                """);
+        source("sky/Few.java", """
+                package sky;
+                public interface Few<T> { long add(float to, Sums.OfLong<? super T> each); }
+                """);
+        source("sky/More.java", """
+                package sky;
+                public interface More<T> { double add(double to, Sums.OfDouble<? super T> each); }
+                """);
+        source("sky/Plain.java", """
+                package sky;
+                import java.util.function.*;
+                import java.util.concurrent.Callable;
+                public interface Plain {
+                    void run(Runnable task);
+                    <T> T run(Callable<T> task);
+                    void each(Consumer<String> of, int from);
+                    void each(String of, int from);
+                }
+                """);
+        plan(ALL, "").write(false);
+        compiled().close();
+        assertThat(folder.resolve("out/sky/SumsStub.java")).content().contains("@SuppressWarnings(\"overloads\")");
+        assertThat(folder.resolve("out/sky/PlainStub.java")).content().doesNotContain("overloads");
     }
 
     private String process(String code) throws IOException {

@@ -1,5 +1,7 @@
 package dev.zelotype.basics;
 
+import java.lang.reflect.Proxy;
+
 /**
  * Classifies code by class names as they appear in a stack trace. All such lists are in this class. Stateless.
  *
@@ -91,11 +93,11 @@ public final class CodeOwner {
      * Tells whether a class is part of the JDK.
      *
      * @param type the class
-     * @return true if it was loaded by one of the JDK's own loaders
+     * @return true if it was loaded by one of the JDK's own loaders, and is no proxy, which runs other code
      */
     public static boolean isOfJdk(Class<?> type) {
         ClassLoader loader = type.getClassLoader();
-        return loader == null || loader == ClassLoader.getPlatformClassLoader();
+        return (loader == null || loader == ClassLoader.getPlatformClassLoader()) && !Proxy.isProxyClass(type);
     }
 
     /**

@@ -54,11 +54,17 @@ public record SourceText(String code, SortedSet<String> imports) {
      * A value as source.
      *
      * @param value the value; may be null
-     * @return null for a value that cannot be written as source, or that a mask hides
+     * @return null for a value that cannot be read or written as source, or that a mask hides
      */
     public static @Nullable SourceText of(@Nullable Object value) {
         TreeSet<String> imports = new TreeSet<>();
-        String code = new Writer(imports, new int[1]).write(value);
+        String code;
+        try {
+            code = new Writer(imports, new int[1]).write(value);
+        } catch (RuntimeException | LinkageError | StackOverflowError e) {
+            // Some values are code of the test: a collection around one of its own, or an exception's message.
+            return null;
+        }
         return code == null || !Mask.apply(code).equals(code) ? null : new SourceText(code, imports);
     }
 
@@ -278,7 +284,7 @@ public record SourceText(String code, SortedSet<String> imports) {
                     component.getAccessor().setAccessible(true);
                     parts.add(component.getAccessor().invoke(record));
                 }
-            } catch (ReflectiveOperationException | RuntimeException e) {
+            } catch (ReflectiveOperationException e) {
                 // A record whose components cannot be read has no source.
                 return null;
             }

@@ -28,9 +28,16 @@ import dev.zelotype.observatory.Observatory.Mount;
 import dev.zelotype.observatory.Observatory.NightLog;
 import dev.zelotype.observatory.Observatory.SkyTarget;
 import dev.zelotype.stage.Counted;
+import java.lang.reflect.Proxy;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Queue;
+import java.util.Set;
+import java.util.SortedSet;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -158,6 +165,57 @@ class CheckTest {
         differ.accept(new Object[] {null, List.of("a", 'b'), "expected null, was [\"a\", 'b']"});
         differ.accept(new Object[] {"a", new String[] {"b", null}, "was [\"b\", null]"});
         differ.accept(new Object[] {dome, mount, "expected dome, was mount"});
+    }
+
+    private record Sealed(String text) {
+        @Override
+        public String text() {
+            throw new IllegalStateException("not yet");
+        }
+    }
+
+    private static final class Nameless extends Exception {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        public String getMessage() {
+            throw new IllegalStateException("not yet");
+        }
+    }
+
+    /** As proxies of frameworks, and collections around them, whose methods fail or return null. */
+    private static List<Object> unreadable() {
+        List<Object> all = new ArrayList<>(List.of(new Sealed("a"), new Nameless()));
+        for (Class<?> type : List.of(List.class, Set.class, SortedSet.class, Queue.class, Map.class)) {
+            for (ClassLoader loader : new ClassLoader[] {null, CheckTest.class.getClassLoader()}) {
+                all.add(Proxy.newProxyInstance(
+                        loader, new Class<?>[] {type}, (self, method, arguments) -> switch (method.getName()) {
+                            case "equals" -> self == arguments[0];
+                            case "hashCode", "size" -> 1;
+                            case "isEmpty" -> false;
+                            default -> null;
+                        }));
+            }
+        }
+        all.add(Collections.unmodifiableList((List<?>) all.get(2)));
+        all.add(Collections.unmodifiableSet((Set<?>) all.get(5)));
+        all.add(Collections.unmodifiableMap((Map<?, ?>) all.get(10)));
+        all.add(Optional.of(all.get(4)));
+        return all;
+    }
+
+    @Test
+    void values_that_cannot_be_read_are_recorded_all_the_same() {
+        Instrument instrument = spy(Instrument.class);
+        for (Object value : unreadable()) {
+            forgetCalls(instrument);
+            instrument.any(value);
+            assertThat(Scene.current().conversation().calls()).hasSize(1);
+            verify(() -> instrument.any(value)).once();
+            assertThatThrownBy(() -> verify(() -> instrument.any("a")).once())
+                    .isInstanceOf(CheckFailure.class)
+                    .hasMessageContaining("instrument.any(");
+        }
     }
 
     @Test

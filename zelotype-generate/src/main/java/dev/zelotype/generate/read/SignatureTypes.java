@@ -168,11 +168,26 @@ final class SignatureTypes {
             Element type = annotation.getAnnotationType().asElement();
             if (annotation.getAnnotationType().getKind() == TypeKind.DECLARED
                     && type.getKind() == ElementKind.ANNOTATION_TYPE
-                    && NULLNESS.contains(type.getSimpleName().toString())) {
+                    && NULLNESS.contains(type.getSimpleName().toString())
+                    && isApplicable((TypeElement) type, place)) {
                 found.add(AnnotationText.of(annotation));
             }
         }
         return found;
+    }
+
+    /** A class file may have been compiled with another version of the annotation. */
+    private static boolean isApplicable(TypeElement annotation, AnnotatedConstruct place) {
+        for (AnnotationMirror meta : annotation.getAnnotationMirrors()) {
+            if (meta.getAnnotationType().toString().equals("java.lang.annotation.Target")) {
+                String targets = meta.getElementValues().values().toString();
+                boolean isForTypes = targets.contains("TYPE_USE");
+                return place instanceof Element element
+                        ? isForTypes || targets.matches(".*\\b" + element.getKind() + "\\b.*")
+                        : isForTypes;
+            }
+        }
+        return place instanceof Element;
     }
 
     boolean isForRemoval(Element element) {

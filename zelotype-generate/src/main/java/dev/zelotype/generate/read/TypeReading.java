@@ -249,12 +249,61 @@ final class TypeReading {
                     .computeIfAbsent(each.method().getSimpleName().toString(), name -> new ArrayList<>())
                     .add(each.method());
         }
+        if (overloads.values().stream().anyMatch(this::isAmbiguous)) {
+            otherWarnings.add("overloads");
+        }
         List<MethodModel> methods = new ArrayList<>();
         for (Found each : found) {
             String name = each.method().getSimpleName().toString();
             methods.add(method(each.method(), each.others(), overloads.get(name)));
         }
         return methods;
+    }
+
+    /** Whether a lambda with untyped parameters fits two of several overloads, which newer compilers warn of. */
+    private boolean isAmbiguous(List<ExecutableElement> overloads) {
+        for (int i = 1; i < overloads.size(); i++) {
+            for (int j = 0; j < i; j++) {
+                if (isAmbiguous(
+                        overloads.get(i).getParameters(), overloads.get(j).getParameters())) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private boolean isAmbiguous(List<? extends VariableElement> some, List<? extends VariableElement> others) {
+        if (some.size() != others.size()) {
+            return false;
+        }
+        boolean takeLambdas = false;
+        for (int i = 0; i < some.size(); i++) {
+            TypeMirror one = types.erasure(some.get(i).asType());
+            TypeMirror other = types.erasure(others.get(i).asType());
+            int takes = parametersOfLambda(one);
+            if (takes > 0 && takes == parametersOfLambda(other)) {
+                takeLambdas |= !types.isSameType(one, other);
+            } else if (!types.isSubtype(one, other) && !types.isSubtype(other, one)) {
+                return false;
+            }
+        }
+        return takeLambdas;
+    }
+
+    /** The number of parameters of the method of a functional interface; -1 for any other type. */
+    private int parametersOfLambda(TypeMirror type) {
+        if (!(type instanceof DeclaredType declared)
+                || !(declared.asElement() instanceof TypeElement element)
+                || element.getKind() != ElementKind.INTERFACE
+                || !elements.isFunctionalInterface(element)) {
+            return -1;
+        }
+        return ElementFilter.methodsIn(elements.getAllMembers(element)).stream()
+                .filter(each -> each.getModifiers().contains(Modifier.ABSTRACT) && !MethodFinder.isObjectMethod(each))
+                .mapToInt(each -> each.getParameters().size())
+                .findFirst()
+                .orElse(-1);
     }
 
     private MethodModel method(
