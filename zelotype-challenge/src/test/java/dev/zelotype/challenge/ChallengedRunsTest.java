@@ -157,7 +157,7 @@ class ChallengedRunsTest {
                 """.formatted(annotations, before, after))
                 .toString());
         ChallengeResult result =
-                Fixtures.planted(folder.resolve("classes"), files).run((done, all) -> {});
+                Fixtures.planted(folder.resolve("classes"), files, classPath()).run((done, all) -> {});
 
         assertThat(result.leftOut()).isEmpty();
         assertThat(result.tests())

@@ -24,11 +24,18 @@ final class Fixtures {
                 .toList();
     }
 
+    /** Without the frameworks that only some tests need: each JVM would load them. */
+    private static List<Path> withJupiterOnly() {
+        return classPath().stream()
+                .filter(path -> !path.getFileName().toString().matches("testng-.*|junit-vintage-.*"))
+                .toList();
+    }
+
     /** In a JVM that lives for a few seconds and compiles as little as pays then. */
     static Challenge challenge(String fixture, String... options) {
         List<String> all = new ArrayList<>(List.of("-XX:TieredStopAtLevel=1"));
         all.addAll(List.of(options));
-        return new Challenge(classPath())
+        return new Challenge(withJupiterOnly())
                 .classes(List.of("dev.zelotype.challenged." + fixture))
                 .runningAs(TestRun.PLAIN.withJvmOptions(all));
     }
@@ -39,12 +46,17 @@ final class Fixtures {
 
     /** Compiles sources into a folder, and challenges the tests among them. */
     static Challenge planted(Path folder, List<String> files) {
+        return planted(folder, files, withJupiterOnly());
+    }
+
+    /** Compiles sources into a folder, and challenges the tests among them with some libraries. */
+    static Challenge planted(Path folder, List<String> files, List<Path> libraries) {
         List<String> options = new ArrayList<>(List.of("-proc:none", "-parameters", "-d", folder.toString()));
         options.addAll(files);
         assertThat(ToolProvider.getSystemJavaCompiler().run(null, null, null, options.toArray(new String[0])))
                 .isZero();
         List<Path> with = new ArrayList<>(List.of(folder));
-        with.addAll(classPath());
+        with.addAll(libraries);
         return new Challenge(with)
                 .from(List.of(folder))
                 .jvms(1)

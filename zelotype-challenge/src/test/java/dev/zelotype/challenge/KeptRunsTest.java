@@ -109,8 +109,7 @@ class KeptRunsTest {
 
     private Challenge challenge() {
         try (Stream<Path> files = Files.list(sources.resolve("planted"))) {
-            return Fixtures.planted(classes, files.map(String::valueOf).toList())
-                    .jvms(1);
+            return Fixtures.planted(classes, files.map(String::valueOf).toList());
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }

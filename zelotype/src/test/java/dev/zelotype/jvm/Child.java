@@ -27,6 +27,8 @@ final class Child {
         int split = all.contains("--") ? all.indexOf("--") : all.size();
         List<String> command = new ArrayList<>(
                 List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+        // It lives for a second, in which thorough compilation does not pay.
+        command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"));
         command.addAll(all.subList(0, split));
         command.addAll(List.of("-XX:+EnableDynamicAgentLoading", "-cp", System.getProperty("java.class.path")));
         command.add(main.getName());

@@ -21,7 +21,7 @@ import java.util.List;
  */
 final class Scenes {
 
-    private static final int LARGE = 100_000;
+    private static final int LARGE = 20_000;
 
     /** What a thread that is born in a scene and never ends keeps of it. */
     private static final List<Thread> LASTING = new ArrayList<>();
