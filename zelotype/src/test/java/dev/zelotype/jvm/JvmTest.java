@@ -46,8 +46,7 @@ class JvmTest {
     @Test
     void class_loaders_go_with_their_classes() throws Exception {
         // The last one may still be held by the thread that used it.
-        assertThat(Child.run(Loaders.class, "-Xmx64m"))
-                .containsPattern("\\b[01] of 20 loaders kept");
+        assertThat(Child.run(Loaders.class, "-Xmx64m")).containsPattern("\\b[01] of 20 loaders kept");
     }
 
     @Test
