@@ -93,7 +93,7 @@ public final class CodeOwner {
      * Tells whether a class is part of the JDK.
      *
      * @param type the class
-     * @return true if it was loaded by one of the JDK's own loaders, and is no proxy, which runs other code
+     * @return true if it was loaded by one of the JDK's own loaders and is not a proxy, which runs other code
      */
     public static boolean isOfJdk(Class<?> type) {
         ClassLoader loader = type.getClassLoader();

@@ -164,7 +164,7 @@ public final class ChallengeResult {
     }
 
     /**
-     * Tells whether no place was disturbed, so that there is no share.
+     * Tells whether no place was disturbed, so that a share cannot be computed.
      *
      * @return whether it is empty; the tests that were left out tell why
      */
