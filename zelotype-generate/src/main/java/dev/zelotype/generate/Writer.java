@@ -126,8 +126,11 @@ final class Writer {
                     case STUB ->
                         "A stub of {@link $T}: set the answers of each method. The last of several answers is repeated.";
                     case STRICT ->
-                        "A strict stub of {@link $T}: its answers are set for each method; a call that is not set fails."
-                                + (type.isInterface() ? "" : " Calls by the constructor get empty values.");
+                        type.isInterface()
+                                ? "A strict stub of {@link $T}: its answers are set for each method; a call that is not"
+                                        + " set fails."
+                                : "A strict stub of {@link $T}: a call that is not set fails, unless the constructor makes"
+                                        + " it.";
                     case SPY ->
                         "A spy of {@link $T}: records all calls, and passes them on to a real object if it has one.";
                     case FAKE -> "A fake of {@link $T}, to be written: each unwritten method fails with that message.";
