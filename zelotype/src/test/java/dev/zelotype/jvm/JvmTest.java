@@ -40,7 +40,7 @@ class JvmTest {
     @ParameterizedTest
     @ValueSource(strings = {"interface", "class", "final", "record", "enum", "static", "constructor", "spy", "thread"})
     void scenes_are_let_go(String sort) throws Exception {
-        assertThat(Child.run(Scenes.class, "-Xmx32m", "--", sort, SCENES)).contains("done");
+        assertThat(Child.run(Scenes.class, "-Xmx20m", "--", sort, SCENES)).contains("done");
     }
 
     @Test
