@@ -159,7 +159,7 @@ final class SpyWriter {
             String keep = type.isInterface() ? Names.ofThis(method, "calls") + ".add" : Names.unusedBy(type, "keep");
             code.statement("$L(new $L($L))", keep, record, String.join(", ", values));
             String real = Names.ofThis(method, "real");
-            String otherwise = method.isAbstract() ? Writer.emptyChoice(type, method) : type.ownCode(method);
+            String otherwise = Writer.byItself(type, method);
             // A protected method of another object can be called from its own package only.
             boolean isPassedOn = method.access() == MethodModel.Access.PUBLIC
                     || method.packageName().equals(packageName);

@@ -313,13 +313,12 @@ final class StubWriter {
             String answer = Names.ofThis(method, field);
             String call = Code.of("$L.$L($L)", answer, this.call, argumentNames);
             String given = cast ? Code.of("($T) $L", method.returns().withoutAnnotations(), call) : call;
-            if (!method.isAbstract()) {
-                Writer.choice(code, method, answer, type.ownCode(method), given);
-            } else if (type.isInterface()) {
+            if (method.isAbstract() && type.isInterface()) {
                 code.statement(method.isVoid() ? "$L" : "return $L", given);
             } else {
-                // The field is null while the constructor of the doubled class runs.
-                Writer.choice(code, method, answer, Writer.emptyChoice(type, method), given);
+                // In a class, even the field of an abstract method is null while the constructor of the superclass
+                // runs.
+                Writer.choice(code, method, answer, Writer.byItself(type, method), given);
             }
             out.method(code.joined());
         }

@@ -267,9 +267,11 @@ final class Writer {
         }
     }
 
-    /** The empty answer of a method as one side of a choice; empty for void. */
-    static String emptyChoice(TypeModel type, MethodModel method) {
-        if (method.isVoid()) {
+    /** What a method does by itself, as one side of a choice: its own code, or its empty answer; empty if nothing. */
+    static String byItself(TypeModel type, MethodModel method) {
+        if (!method.isAbstract()) {
+            return type.ownCode(method);
+        } else if (method.isVoid()) {
             return "";
         }
         String empty = type.emptyAnswer(method.returns());

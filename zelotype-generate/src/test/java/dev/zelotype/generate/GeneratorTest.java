@@ -148,8 +148,7 @@ class GeneratorTest extends Workshop {
                     public int size() { return size; }
                 }
                 """);
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("in")), "*");
+        Generator generator = generator(folder.resolve("in"), "*");
         generator.addTypes(List.of("java.util.concurrent.Callable", "java.util.Comparator", "java.lang.String"));
         assertThat(generator.leftOut())
                 .containsExactly(
@@ -181,8 +180,7 @@ class GeneratorTest extends Workshop {
                 out.write(("package sky;\n" + each[1]).getBytes(StandardCharsets.UTF_8));
             }
         }
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(jar), "sky.*");
+        Generator generator = generator(jar, "sky.*");
         generator
                 .plan(Set.of(Style.STUB), "", folder.resolve("out"), "./doubles")
                 .write(false);
@@ -195,12 +193,10 @@ class GeneratorTest extends Workshop {
                         "sky-sources.jar has ", "sky/Pool.java:2 package org.gone does not exist", "sky/Night.java:2 ")
                 .doesNotContain("/tmp/", folder.toString());
 
-        Generator one = new Generator(List.of(), Progress.NONE);
-        one.addFrom(List.of(jar), "*Listener");
+        Generator one = generator(jar, "*Listener");
         one.plan(Set.of(Style.STUB), "", folder.resolve("one"), "./doubles").write(false);
         assertThat(one.leftOut()).isEmpty();
-        Generator gone = new Generator(List.of(), Progress.NONE);
-        gone.addFrom(List.of(jar), "*Pool");
+        Generator gone = generator(jar, "*Pool");
         assertThatThrownBy(() -> gone.plan(Set.of(Style.STUB), "", folder.resolve("gone"), "./doubles"))
                 .hasMessage(
                         "No interface and no abstract class was found: sky-sources.jar has 1 file that refers to what"
@@ -279,8 +275,7 @@ class GeneratorTest extends Workshop {
                     public abstract int read();
                 }
                 """);
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("in")), "*");
+        Generator generator = generator(folder.resolve("in"), "*");
         generator
                 .plan(
                         EnumSet.of(Style.STUB, Style.STRICT, Style.BASE, Style.FAKE, Style.SPY),
@@ -387,8 +382,7 @@ class GeneratorTest extends Workshop {
                     "package sky; public abstract class " + name + "Part { @Override public final " + fixed + " }");
         }
         plan(ALL, "").write(false);
-        Generator elsewhere = new Generator(List.of(), Progress.NONE);
-        elsewhere.addFrom(List.of(folder.resolve("in")), "sky.Device");
+        Generator elsewhere = generator(folder.resolve("in"), "sky.Device");
         elsewhere
                 .plan(Set.of(Style.SPY), "other", folder.resolve("out"), "./others")
                 .write(false);
@@ -424,8 +418,7 @@ class GeneratorTest extends Workshop {
                         .formatted(
                                 marked.equals("around") ? mark : "",
                                 List.of("type", "without").contains(marked) ? mark : ""));
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("in")), "sky.Dome.Slit");
+        Generator generator = generator(folder.resolve("in"), "sky.Dome.Slit");
         generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
         compiled().close();
         for (String each : List.of("Base", "Stub", "StrictStub", "Spy", "Fake", "WorkingFake")) {
@@ -452,8 +445,7 @@ class GeneratorTest extends Workshop {
                 }
                 """);
         source("sky/Alone.java", "package sky; public abstract class Alone { private Alone() {} }");
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("in")), "sky.Hid*, sky.Drive,*.Seen,sky.A*");
+        Generator generator = generator(folder.resolve("in"), "sky.Hid*, sky.Drive,*.Seen,sky.A*");
         generator.plan(ALL, "elsewhere", folder.resolve("out"), "./doubles").write(false);
         assertThat(generator.leftOut())
                 .contains(
@@ -528,8 +520,7 @@ class GeneratorTest extends Workshop {
     void one_type_too_many_for_a_name_is_left_out_and_named() throws IOException {
         source("sky/Dome.java", "package sky; public interface Dome { interface Shutter {} interface ShutterBase {} }");
         source("sky/DomeShutter.java", "package sky; public interface DomeShutter { void open(); }");
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("in")), "*");
+        Generator generator = generator(folder.resolve("in"), "*");
         generator
                 .plan(Set.of(Style.BASE), "", folder.resolve("out"), "./doubles")
                 .write(false);
@@ -581,8 +572,7 @@ class GeneratorTest extends Workshop {
             }
         }
         for (Path place : List.of(jar, folder.resolve("classes"))) {
-            Generator generator = new Generator(List.of(), Progress.NONE);
-            generator.addFrom(List.of(place), "sky.Dome*");
+            Generator generator = generator(place, "sky.Dome*");
             assertThat(generator
                             .plan(Set.of(Style.SPY), "", folder.resolve("out"), "./doubles")
                             .compare())
@@ -632,8 +622,7 @@ class GeneratorTest extends Workshop {
             Files.delete(folder.resolve("in/sky/" + outdated + ".java"));
         }
         compiled().close();
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("classes")), "*");
+        Generator generator = generator(folder.resolve("classes"), "*");
         generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
         assertThat(generator.leftOut())
                 .containsExactlyInAnyOrder(
@@ -674,8 +663,7 @@ class GeneratorTest extends Workshop {
             compiled().close();
             Files.createDirectories(compiled.getParent());
             Files.write(compiled, old);
-            Generator generator = new Generator(List.of(), Progress.NONE);
-            generator.addFrom(List.of(folder.resolve("classes")), "sky.Catalog");
+            Generator generator = generator(folder.resolve("classes"), "sky.Catalog");
             generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(true);
             source("sky/Catalog.java", code.replace("@NotNull ", ""));
             compiled().close();
@@ -962,8 +950,7 @@ class GeneratorTest extends Workshop {
     }
 
     private String doubled(Path jar) throws IOException {
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(jar), "*");
+        Generator generator = generator(jar, "*");
         StringBuilder all = new StringBuilder();
         for (GeneratedFile outcome : generator
                 .plan(Set.of(Style.FAKE), "", folder.resolve("out"), "./doubles")
@@ -981,8 +968,7 @@ class GeneratorTest extends Workshop {
         source("sky/Deeper.java", "package sky; public interface Deeper extends Dome { void close(); }");
         compiled().close();
         Files.delete(folder.resolve("classes/sky/Gone.class"));
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("classes")), "*");
+        Generator generator = generator(folder.resolve("classes"), "*");
         assertThat(generator.leftOut())
                 .containsExactly(
                         "sky.Deeper extends sky.Gone, not to be found on the class path",

@@ -62,8 +62,7 @@ class OutputFolderTest extends Workshop {
         source("sky/Dome.java", "package sky; public interface Dome { void open(); }");
         Path in = folder.resolve("in");
         for (int round = 0; round < 2; round++) {
-            Generator generator = new Generator(List.of(), Progress.NONE);
-            generator.addFrom(List.of(in), "*");
+            Generator generator = generator(in, "*");
             generator
                     .plan(Set.of(Style.BASE, Style.LINKED), "", in, "./doubles")
                     .write(false);
@@ -82,8 +81,7 @@ class OutputFolderTest extends Workshop {
                         "Socket$ZelotypeDouble.java",
                         "SocketBase$ZelotypeDouble.java");
         compiled().close();
-        Generator ofClasses = new Generator(List.of(), Progress.NONE);
-        ofClasses.addFrom(List.of(folder.resolve("classes")), "*");
+        Generator ofClasses = generator(folder.resolve("classes"), "*");
         assertThat(ofClasses.plan(Set.of(Style.BASE), "", in, "./doubles").compare())
                 .extracting(outcome -> outcome.file().getFileName().toString())
                 .containsExactly("DomeBase.java", "SocketBaseBase.java");
@@ -104,8 +102,7 @@ class OutputFolderTest extends Workshop {
     }
 
     private Generator.Plan planned(String again) {
-        Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("in")), "*");
+        Generator generator = generator(folder.resolve("in"), "*");
         return generator.plan(Set.of(Style.STUB), "", folder.resolve("out"), "zelotype generate " + again);
     }
 

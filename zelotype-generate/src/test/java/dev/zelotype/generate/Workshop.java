@@ -34,9 +34,13 @@ abstract class Workshop {
     }
 
     final Generator.Plan plan(Set<Style> styles, String packageName) {
+        return generator(folder.resolve("in"), "*").plan(styles, packageName, folder.resolve("out"), "./doubles");
+    }
+
+    static Generator generator(Path from, String types) {
         Generator generator = new Generator(List.of(), Progress.NONE);
-        generator.addFrom(List.of(folder.resolve("in")), "*");
-        return generator.plan(styles, packageName, folder.resolve("out"), "./doubles");
+        generator.addFrom(List.of(from), types);
+        return generator;
     }
 
     /** Compiles everything with all warnings as errors. */

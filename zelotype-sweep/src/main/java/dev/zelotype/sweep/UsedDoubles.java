@@ -228,29 +228,25 @@ final class UsedDoubles {
     private void readSupertypes() {
         Set<String> decided = new HashSet<>();
         for (Class<?> in = type.getSuperclass(); in != null; in = in.getSuperclass()) {
-            for (Method each : in.getDeclaredMethods()) {
-                if (isInherited(each)) {
-                    for (String key : List.of(key(each), exactKey(each))) {
-                        if (in != Object.class) {
-                            doubled.add(key);
-                        }
-                        if (decided.add(key) && !Modifier.isAbstract(each.getModifiers())) {
-                            withCode.add(key);
-                        }
+            for (Method each : inherited(in.getDeclaredMethods())) {
+                for (String key : keys(each)) {
+                    if (in != Object.class) {
+                        doubled.add(key);
+                    }
+                    if (decided.add(key) && !Modifier.isAbstract(each.getModifiers())) {
+                        withCode.add(key);
                     }
                 }
             }
         }
         for (Class<?> in = type; in != null; in = in.getSuperclass()) {
             for (Class<?> implemented : in.getInterfaces()) {
-                for (Method each : implemented.getMethods()) {
-                    if (isInherited(each)) {
-                        for (String key : List.of(key(each), exactKey(each))) {
-                            doubled.add(key);
-                            if (each.isDefault() && !decided.contains(key)) {
-                                withCode.add(key);
-                            }
-                        }
+                for (Method each : inherited(implemented.getMethods())) {
+                    doubled.addAll(keys(each));
+                    if (each.isDefault()) {
+                        keys(each).stream()
+                                .filter(key -> !decided.contains(key))
+                                .forEach(withCode::add);
                     }
                 }
             }
@@ -258,8 +254,14 @@ final class UsedDoubles {
         doubled.removeAll(Set.of("hashCode/0", "toString/0", "finalize/0", "hashCode[]", "toString[]", "finalize[]"));
     }
 
-    private static boolean isInherited(Method method) {
-        return !Modifier.isStatic(method.getModifiers()) && !Modifier.isPrivate(method.getModifiers());
+    private static List<String> keys(Method method) {
+        return List.of(key(method), exactKey(method));
+    }
+
+    private static List<Method> inherited(Method[] methods) {
+        return Arrays.stream(methods)
+                .filter(each -> !Modifier.isStatic(each.getModifiers()) && !Modifier.isPrivate(each.getModifiers()))
+                .toList();
     }
 
     private record Outcome(Object value, Throwable thrown) {}

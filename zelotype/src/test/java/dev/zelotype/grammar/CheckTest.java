@@ -183,24 +183,28 @@ class CheckTest {
         }
     }
 
-    /** As proxies of frameworks, and collections around them, whose methods fail or return null. */
+    /** As those of frameworks: its methods return null where they can. */
+    private static Object proxy(ClassLoader loader, Class<?> type) {
+        return Proxy.newProxyInstance(
+                loader, new Class<?>[] {type}, (self, method, arguments) -> switch (method.getName()) {
+                    case "equals" -> self == arguments[0];
+                    case "hashCode", "size" -> 1;
+                    case "isEmpty" -> false;
+                    default -> null;
+                });
+    }
+
     private static List<Object> unreadable() {
         List<Object> all = new ArrayList<>(List.of(new Sealed("a"), new Nameless()));
+        ClassLoader own = CheckTest.class.getClassLoader();
         for (Class<?> type : List.of(List.class, Set.class, SortedSet.class, Queue.class, Map.class)) {
-            for (ClassLoader loader : new ClassLoader[] {null, CheckTest.class.getClassLoader()}) {
-                all.add(Proxy.newProxyInstance(
-                        loader, new Class<?>[] {type}, (self, method, arguments) -> switch (method.getName()) {
-                            case "equals" -> self == arguments[0];
-                            case "hashCode", "size" -> 1;
-                            case "isEmpty" -> false;
-                            default -> null;
-                        }));
-            }
+            all.add(proxy(null, type));
+            all.add(proxy(own, type));
         }
-        all.add(Collections.unmodifiableList((List<?>) all.get(2)));
-        all.add(Collections.unmodifiableSet((Set<?>) all.get(5)));
-        all.add(Collections.unmodifiableMap((Map<?, ?>) all.get(10)));
-        all.add(Optional.of(all.get(4)));
+        all.add(Collections.unmodifiableList((List<?>) proxy(null, List.class)));
+        all.add(Collections.unmodifiableSet((Set<?>) proxy(own, Set.class)));
+        all.add(Collections.unmodifiableMap((Map<?, ?>) proxy(null, Map.class)));
+        all.add(Optional.of(proxy(null, Set.class)));
         return all;
     }
 

@@ -200,16 +200,11 @@ final class TypeReading {
     private boolean fits(ExecutableElement method, ExecutableElement other) {
         TypeMirror returned = finder.member(type, method).getReturnType();
         TypeMirror otherReturned = finder.member(type, other).getReturnType();
-        boolean isPrimitive = isPrimitiveOrVoid(returned.getKind()) || isPrimitiveOrVoid(otherReturned.getKind());
-        boolean returnFits = isPrimitive
+        boolean returnFits = returned.getKind().isPrimitive()
                 ? returned.getKind() == otherReturned.getKind()
                 : types.isSubtype(returned, otherReturned)
-                        || types.isSubtype(types.erasure(returned), types.erasure(otherReturned));
+                        || types.isSubtype(finder.returned(type, method), finder.returned(type, other));
         return returnFits && Access.of(method).compareTo(Access.of(other)) <= 0;
-    }
-
-    private static boolean isPrimitiveOrVoid(TypeKind kind) {
-        return kind.isPrimitive() || kind == TypeKind.VOID;
     }
 
     /** Newer compilers warn about overriding it. */
