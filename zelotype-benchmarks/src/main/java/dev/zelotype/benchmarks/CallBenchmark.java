@@ -22,6 +22,9 @@ public class CallBenchmark extends Measured {
     private WrittenMount written;
     private RecordingHandler handler;
     private Mount proxy;
+    private ThreadSafeRecorder recorder;
+    private Mount threadSafe;
+    private Mount threadSafeProxy;
     private Mount zelotype;
 
     @Setup
@@ -31,6 +34,11 @@ public class CallBenchmark extends Measured {
         handler = new RecordingHandler();
         handler.answer(Mount.class.getMethod("track", String.class, int.class), 7);
         proxy = handler.mount();
+        recorder = new ThreadSafeRecorder();
+        recorder.answer(7);
+        recorder.answer(Mount.class.getMethod("track", String.class, int.class), 7);
+        threadSafe = recorder.written();
+        threadSafeProxy = recorder.proxy();
         // Lines are recorded for the first thousand calls of a scene only; the calls after them are measured.
         Scene.open(SceneSettings.defaults().linesOfCalls(0));
         zelotype = stub(Mount.class);
@@ -49,6 +57,20 @@ public class CallBenchmark extends Measured {
     public int proxy() {
         handler.forget();
         return calls(proxy);
+    }
+
+    @Benchmark
+    @OperationsPerInvocation(CALLS)
+    public int threadSafe() {
+        recorder.forget();
+        return calls(threadSafe);
+    }
+
+    @Benchmark
+    @OperationsPerInvocation(CALLS)
+    public int threadSafeProxy() {
+        recorder.forget();
+        return calls(threadSafeProxy);
     }
 
     @Benchmark

@@ -6,8 +6,6 @@ import static dev.zelotype.Zelotype.suppose;
 
 import dev.zelotype.Scene;
 import dev.zelotype.SceneSettings;
-import java.util.Queue;
-import java.util.concurrent.ConcurrentLinkedQueue;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.OperationsPerInvocation;
 import org.openjdk.jmh.annotations.Scope;
@@ -23,18 +21,13 @@ import org.openjdk.jmh.annotations.Threads;
 @Threads(16)
 public class SharedCallBenchmark extends Measured {
 
-    private final Queue<WrittenMount.Call> calls = new ConcurrentLinkedQueue<>();
-    private Mount written;
+    private final ThreadSafeRecorder recorder = new ThreadSafeRecorder();
+    private final Mount written = recorder.written();
     private Mount zelotype;
 
     @Setup
     public void setUp() {
-        written = (target, rate) -> {
-            WrittenMount.Call call = new WrittenMount.Call("track", 0, target, rate);
-            calls.add(call);
-            call.answer = 7;
-            return 7;
-        };
+        recorder.answer(7);
         Scene.open(SceneSettings.defaults().linesOfCalls(0));
         zelotype = stub(Mount.class);
         suppose(zelotype::track).returns(7);
@@ -43,7 +36,7 @@ public class SharedCallBenchmark extends Measured {
     @Benchmark
     @OperationsPerInvocation(CALLS)
     public int written() {
-        calls.clear();
+        recorder.forget();
         return calls(written);
     }
 

@@ -187,7 +187,7 @@ final class Writer {
             out.method(new MethodText("public", "finalize")
                     .annotation(OVERRIDE)
                     .returns("void")
-                    .comment("The collector calls it, and no subject."));
+                    .comment("Only the garbage collector calls it."));
         }
     }
 
