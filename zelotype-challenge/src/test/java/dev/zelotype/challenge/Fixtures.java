@@ -16,6 +16,9 @@ import javax.tools.ToolProvider;
  */
 final class Fixtures {
 
+    /** For JVMs that live for a few seconds: what pays only in longer ones is left out. */
+    private static final List<String> SHORT_LIVED = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+
     private Fixtures() {}
 
     static List<Path> classPath() {
@@ -31,9 +34,8 @@ final class Fixtures {
                 .toList();
     }
 
-    /** In a JVM that lives for a few seconds and compiles as little as pays then. */
     static Challenge challenge(String fixture, String... options) {
-        List<String> all = new ArrayList<>(List.of("-XX:TieredStopAtLevel=1"));
+        List<String> all = new ArrayList<>(SHORT_LIVED);
         all.addAll(List.of(options));
         return new Challenge(withJupiterOnly())
                 .classes(List.of("dev.zelotype.challenged." + fixture))
@@ -57,9 +59,6 @@ final class Fixtures {
                 .isZero();
         List<Path> with = new ArrayList<>(List.of(folder));
         with.addAll(libraries);
-        return new Challenge(with)
-                .from(List.of(folder))
-                .jvms(1)
-                .runningAs(TestRun.PLAIN.withJvmOptions(List.of("-XX:TieredStopAtLevel=1")));
+        return new Challenge(with).from(List.of(folder)).jvms(1).runningAs(TestRun.PLAIN.withJvmOptions(SHORT_LIVED));
     }
 }

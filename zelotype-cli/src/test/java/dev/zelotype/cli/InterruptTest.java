@@ -49,6 +49,7 @@ class InterruptTest {
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Djava.io.tmpdir=" + temporary.toAbsolutePath(),
                 "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "-cp",
                 System.getProperty("java.class.path"),
                 Main.class.getName()));
