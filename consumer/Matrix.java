@@ -13,11 +13,11 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Runs the tests of strangers' builds in many environments and writes what came of it to docs/matrix.md. The builds take
+ * Runs the tests of users' builds in many environments, and writes the results to docs/matrix.md. The builds take
  * Zelotype from the repository that "mvn -Prelease -DskipTests deploy" has written.
  *
  *     java consumer/Matrix.java               all rows
- *     java consumer/Matrix.java spring boot   the rows that have one of these words; the page stays as it is
+ *     java consumer/Matrix.java spring boot   the rows that contain one of these words; the page is not written
  */
 final class Matrix {
 
@@ -172,9 +172,9 @@ final class Matrix {
                 .append(work)
                 .append(" of ")
                 .append(all.size())
-                .append(" environments all tests pass; the others say why they cannot. Run on ")
+                .append(" environments all tests pass; for the others, the table has the reason. Run on ")
                 .append(LocalDate.now())
-                .append(" by `java consumer/Matrix.java`. Each row is a build below [`consumer`](../consumer) that takes"
+                .append(" by `java consumer/Matrix.java`. Each row is a build in [`consumer`](../consumer) that takes"
                         + " Zelotype\nfrom a repository, compiles its tests and runs them.\n\n")
                 .append("| environment | versions | JDK | build | result |\n|---|---|---|---|---|\n");
         for (Ran each : all) {

@@ -73,16 +73,16 @@ public final class Endurance {
 
     private String page() {
         return """
-                # What journals outlast
+                # What journals survive
 
-                Written by `zelotype-benchmarks/endurance`, which needs nothing special, and fails if anything is lost that
-                need not be. Every journal was read, and written as a report.
+                Written by `zelotype-benchmarks/endurance`, which runs on any machine, and fails if more is lost than necessary.
+                Each journal was read, and a report was written from it.
 
-                | what | how often | what came of it |
+                | what | how often | result |
                 |---|---|---|
                 %s
 
-                An archive of 10,000 tests and a million calls is on [the performance page](performance.md).
+                The [performance page](performance.md) has the figures of an archive of 10,000 tests and a million calls.
                 """.formatted(String.join("\n", rows));
     }
 
@@ -148,7 +148,7 @@ public final class Endurance {
         row(
                 "a journal of " + SCENES + " tests is damaged: " + String.join(", ", times.keySet()),
                 DAMAGED,
-                "no stack trace; " + unread + " refused with a sentence, all else read as far as it is whole");
+                "no stack trace; " + unread + " refused with a message, the others read except for damaged scenes");
     }
 
     private byte[] damaged(byte[] content, String how) {
@@ -256,6 +256,6 @@ public final class Endurance {
         row(
                 "the disk is full (`ulimit -f " + FULL + "`)",
                 1,
-                read.scenes() + " of 200 scenes are read, just those that were written whole");
+                read.scenes() + " of 200 scenes are read, exactly those that were written completely");
     }
 }

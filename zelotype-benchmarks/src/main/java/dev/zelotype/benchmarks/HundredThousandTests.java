@@ -42,11 +42,11 @@ final class HundredThousandTests {
         double all = now.values().stream().mapToDouble(Double::doubleValue).sum() / 1000;
         return String.format(
                 Locale.ROOT,
-                "Simulated: of 100,000 tests whose challenge takes one machine %.0f minutes, 50 machines have each %.1f"
-                        + " minutes to do, beside the start of a JVM. Shared out by the times of an earlier challenge,"
-                        + " which differ by %.0f %% from one to the next, the longest shard takes %.2f times that; by"
-                        + " the size of the test classes alone, %.2f times. A machine that is lost costs its shard once"
-                        + " more, %.1f minutes, and nothing else.",
+                "Simulated: a challenge of 100,000 tests takes one machine %.0f minutes, and each of 50 machines %.1f"
+                        + " minutes, without the start of its JVM. If the shards are cut by the times of an earlier"
+                        + " challenge, which vary by %.0f %%, the longest shard takes %.2f times that; if they are cut by"
+                        + " the sizes of the test classes, %.2f times. If a machine is lost, only its shard must be run"
+                        + " again, %.1f minutes.",
                 all / 60,
                 all / 60 / MACHINES,
                 100 * NOISE,

@@ -112,16 +112,16 @@ public final class PerformancePage {
                 "ns");
         Collection<RunResult> many = jmh(ManyStatementsBenchmark.class);
         row(
-                "a call of a double that was told 10,000 things",
+                "a call of a double with 10,000 statements",
                 figure(many, "many"),
-                "told 10 things",
+                "with 10 statements",
                 figure(many, "few"),
                 1.5,
                 "ns");
         row(
-                "a call that a table of 10,000 answers",
+                "a call that is answered from a table of 10,000 rows",
                 figure(many, "manyInTable"),
-                "a table of 10",
+                "from a table of 10",
                 figure(many, "fewInTable"),
                 1.5,
                 "ns");
@@ -193,7 +193,7 @@ public final class PerformancePage {
                         "ms");
                 suites.add(String.format(
                         Locale.ROOT,
-                        "Of what %,d classes take more than by hand, linking the lambdas alone is %.0f %%.",
+                        "Of the extra time of %,d classes, %.0f %% is for linking the lambdas.",
                         classes,
                         100 * (linking.median() - figures[1].median()) / (figures[0].median() - figures[1].median())));
             }
@@ -236,8 +236,8 @@ public final class PerformancePage {
         row(suite + ", patterns in place: CPU time", cpu(cpu.get(3)), byHand, cpu(cpu.get(1)), few ? 1.5 : 1.6, "ms");
         suites.add(String.format(
                 Locale.ROOT,
-                "%s: %.2f ms a test more than by hand, with the agent %.2f ms (goal: at most 0.60), with patterns in"
-                        + " place %.2f ms.",
+                "%s: %.2f ms a test more than with hand-written doubles, with the agent %.2f ms (goal: at most 0.60),"
+                        + " with patterns in place %.2f ms.",
                 suite.substring(0, 1).toUpperCase(Locale.ROOT) + suite.substring(1),
                 (figures[0].median() - figures[1].median()) / (classes * 5.0),
                 (figures[2].median() - figures[1].median()) / (classes * 5.0),
@@ -455,7 +455,7 @@ public final class PerformancePage {
         double seconds = Double.parseDouble(figures[0]) / 1000;
         challenge = String.format(
                 Locale.ROOT,
-                "A challenge of %s small tests is %s disturbed runs and takes %.0f s on %d processors, %.0f runs a second"
+                "A challenge of %s small tests makes %s disturbed runs in %.0f s on %d processors, %.0f runs a second"
                         + " (goal: 10,000 in 15 s, 667 a second).",
                 figures[2],
                 figures[1],
@@ -628,7 +628,7 @@ public final class PerformancePage {
                 %s
 
                 If one of 80 checks is removed from tests that check everything, a challenge finds the gap in all 80
-cases, and it reports nothing wrong about the complete tests (`PlantedGapsTest`). The observatory's
+cases, and it reports no false gap in the complete tests (`PlantedGapsTest`). The observatory's
                 tests (`./demo
                 --challenge`) take 5 s.
 

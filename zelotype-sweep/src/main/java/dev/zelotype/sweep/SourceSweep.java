@@ -91,17 +91,17 @@ public final class SourceSweep {
     private static final String HEAD = """
             # Source sweep
 
-            Doubles of all styles (base, stub, strict, spy, fake, working-fake, linked), written as source for every
-            interface and abstract class of some JDK modules and libraries, compiled with `-Xlint:all -Werror` (without
-            `auxiliaryclass`, which is said of a library's own files), and then used: each double is made by each of its
-            constructors, each method is set in each way there is, asked, and its answer compared; each spy passes its
-            calls on. Written by `zelotype-sweep/sources`.
+            Doubles of all styles (base, stub, strict, spy, fake, working-fake, linked) for every interface and abstract
+            class of some JDK modules and libraries: written as source, compiled with `-Xlint:all -Werror` (without
+            `auxiliaryclass`, which warns about a library's own files), and then used. Each double is made with each of its
+            constructors; an answer is set for each method in every possible way, and compared with what a call returns; each
+            spy passes its calls on. Written by `zelotype-sweep/sources`.
 
-            - *left out*: doubles that no source can be written for, each with its reason. The type is sealed or private,
-              can only be doubled in its own package, has only static methods, is only a preview, refers to what is not
-              there, conflicts with newer versions of its supertypes, or has a method that no Java class can write.
-            - *not made*: doubles of classes that refuse made-up arguments, or that cannot be loaded here.
-            - *bad*: what the compiler refuses or warns of, and doubles that do something else than they should.
+            - *left out*: doubles that cannot be written as source, each with its reason. The type is sealed or private, can
+              only be doubled in its own package, has only static methods, is a preview feature, refers to missing types,
+              conflicts with newer versions of its supertypes, or has a method that Java cannot declare.
+            - *not made*: doubles of classes whose constructors refuse made-up arguments, or that cannot be loaded here.
+            - *bad*: doubles that the compiler rejects or warns about, and doubles that do not behave as they should.
             """;
 
     /** The most seconds that using one double may take. */

@@ -39,9 +39,9 @@ public final class StaticsSweep {
     private static final String HEAD = """
             # Statics sweep
 
-            Every public static method and constructor of some packages of the JDK: each is the first replacement in a new
-            JVM, is set to fail, and is called. Written by `zelotype-sweep/statics`. The forms in which a call may be written
-            are on another page: [call forms](call-forms.md).
+            Every public static method and constructor of some packages of the JDK. Each is the first replacement in a new
+            JVM: it is set to fail, and then called. Written by `zelotype-sweep/statics`. For the forms in which a call can be
+            written, see [call forms](call-forms.md).
             """;
 
     private static final List<String> PACKAGES = List.of(
@@ -319,10 +319,10 @@ public final class StaticsSweep {
         return """
                 Tried on %s.
 
-                | package | answered as told | native ones of these | refused | wrong |
+                | package | answered as set | of these native | refused | wrong |
                 |---|---|---|---|---|
                 %s
-                Refused are
+                Refused:
 
                 | method | reason |
                 |---|---|

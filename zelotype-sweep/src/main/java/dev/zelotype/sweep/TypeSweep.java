@@ -71,14 +71,14 @@ public final class TypeSweep {
 
                 Every public and package-visible type of some JDK modules and libraries, tried on JDK %s: a stub is made,
                 every method that a double answers is called with made-up arguments, and each call must be recorded under its
-                own name. Written by `zelotype-sweep/sweep`. *Doubled* means by a class of its own, *in place* by weaving the
+                own name. Written by `zelotype-sweep/sweep`. *Doubled* means with a generated class, *in place* by weaving the
                 final class itself.
 
                 | module or library | types | doubled | in place | refused | failed | calls |
                 |---|---|---|---|---|---|---|
                 %s
 
-                Types are refused because
+                Reasons why types are refused:
 
                 | reason | types |
                 |---|---|
@@ -89,8 +89,8 @@ public final class TypeSweep {
         page.append("""
 
                 A method that returns its own type may return the same object, as builders do, or another one, as
-                `getParent()` and `next()` do. Of %d such methods, %d return the object itself by the code of most of
-                their implementations here, a stub does as they do for %d (%.0f %%).
+                `getParent()` and `next()` do. Of %d such methods, %d return the object itself in most of
+                their implementations here. A stub behaves the same for %d (%.0f %%).
                 """.formatted(
                         methods,
                         fluent.same(),

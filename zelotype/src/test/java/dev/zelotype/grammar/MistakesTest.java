@@ -39,7 +39,7 @@ class MistakesTest {
                 # Mistakes and their messages
 
                 A statement that means nothing, or only looks like a check, is an error. Its message says what to write
-                instead. A test runs every example of this page and writes down the message.
+                instead. A test runs every example on this page and records the message.
                 """);
         for (Method mistake : mistakes) {
             page.append("\n## ")

@@ -188,11 +188,10 @@ class CallFormsTest {
         StringBuilder out = new StringBuilder("""
                 # Call forms
 
-                What becomes of a call of a replaced static method or constructor, by its form. Each cell is tried with
-                the classes of javac (with and without debug data, and with coverage probes) and of the Eclipse compiler,
-                loaded before and after the statement. "replaced" means that the call is answered in the scene and runs the
-                real code after it. The Eclipse compiler itself leaves markers out.
-                A test holds the table (`CallFormsTest`).
+                What happens to a call of a replaced static method or constructor, by the form of the call. Each cell is tested
+                with classes compiled by javac (with and without debug information, and with coverage probes) and by the Eclipse
+                compiler, loaded before and after the statement. "replaced" means that the call is answered in the scene, and runs
+                the real code after it. The Eclipse compiler itself omits marker interfaces. `CallFormsTest` checks the table.
 
                 | form |""");
         TARGETS.forEach(target -> out.append(" `").append(target.reference()).append("` |"));
