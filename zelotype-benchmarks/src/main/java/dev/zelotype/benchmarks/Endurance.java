@@ -75,8 +75,8 @@ public final class Endurance {
         return """
                 # What journals survive
 
-                Written by `zelotype-benchmarks/endurance`, which runs on any machine, and fails if more is lost than necessary.
-                Each journal was read, and a report was written from it.
+                Written by `zelotype-benchmarks/endurance`, which runs on any machine, and fails if more is lost
+                than necessary. Each journal was read, and a report was written from it.
 
                 | what | how often | result |
                 |---|---|---|

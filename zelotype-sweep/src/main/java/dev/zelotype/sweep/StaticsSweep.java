@@ -39,9 +39,9 @@ public final class StaticsSweep {
     private static final String HEAD = """
             # Statics sweep
 
-            Every public static method and constructor of some packages of the JDK. Each is the first replacement in a new
-            JVM: it is set to fail, and then called. Written by `zelotype-sweep/statics`. For the forms in which a call can be
-            written, see [call forms](call-forms.md).
+            Every public static method and constructor of some packages of the JDK. Each is the first replacement in a
+            new JVM: it is set to fail, and then called. Written by `zelotype-sweep/statics`. For the forms in which a
+            call can be written, see [call forms](call-forms.md).
             """;
 
     private static final List<String> PACKAGES = List.of(

@@ -69,10 +69,10 @@ public final class TypeSweep {
                 new StringBuilder("""
                 # Type sweep
 
-                Every public and package-visible type of some JDK modules and libraries, tried on JDK %s: a stub is made,
-                every method that a double answers is called with made-up arguments, and each call must be recorded under its
-                own name. Written by `zelotype-sweep/sweep`. *Doubled* means with a generated class, *in place* by weaving the
-                final class itself.
+                Every public and package-visible type of some JDK modules and libraries, tried on JDK %s: a stub is
+                made, every method that a double answers is called with made-up arguments, and each call must be
+                recorded under its own name. Written by `zelotype-sweep/sweep`. *Doubled* means with a generated
+                class, *in place* by weaving the final class itself.
 
                 | module or library | types | doubled | in place | refused | failed | calls |
                 |---|---|---|---|---|---|---|

@@ -188,10 +188,11 @@ class CallFormsTest {
         StringBuilder out = new StringBuilder("""
                 # Call forms
 
-                What happens to a call of a replaced static method or constructor, by the form of the call. Each cell is tested
-                with classes compiled by javac (with and without debug information, and with coverage probes) and by the Eclipse
-                compiler, loaded before and after the statement. "replaced" means that the call is answered in the scene, and runs
-                the real code after it. The Eclipse compiler itself omits marker interfaces. `CallFormsTest` checks the table.
+                What happens to a call of a replaced static method or constructor, by the form of the call. Each
+                cell is tested with classes compiled by javac (with and without debug information, and with coverage
+                probes) and by the Eclipse compiler, loaded before and after the statement. "replaced" means that
+                the call is answered in the scene, and runs the real code after it. The Eclipse compiler itself
+                omits marker interfaces. `CallFormsTest` checks the table.
 
                 | form |""");
         TARGETS.forEach(target -> out.append(" `").append(target.reference()).append("` |"));
