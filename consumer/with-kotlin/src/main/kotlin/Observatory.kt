@@ -1,6 +1,6 @@
 package dev.observatory
 
-/** Knows the weather. */
+/** Measures the weather. */
 interface WeatherStation {
     val humidity: Int
     var site: String
@@ -12,7 +12,7 @@ interface WeatherStation {
     suspend fun forecast(days: Int): String
 }
 
-/** Opens and closes. */
+/** A dome that opens and closes. */
 interface Dome {
     fun open()
 
@@ -21,7 +21,7 @@ interface Dome {
     fun turn(to: String, degrees: Int): Boolean
 }
 
-/** Final, as classes are unless they say otherwise. */
+/** Final, like any class without a modifier. */
 class Gauge(private val number: Int) {
     fun level(): Int = number
 }

@@ -3,7 +3,7 @@ package dev.observatory
 import java.time.Instant
 import java.util.function.ToIntFunction
 
-/** Calls what tests replace in the forms that Kotlin has. */
+/** Makes the calls that tests replace, in all of Kotlin's forms. */
 object Readings {
 
     fun plain(): Instant = Instant.now()

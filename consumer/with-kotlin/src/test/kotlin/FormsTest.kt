@@ -13,7 +13,7 @@ import org.junit.jupiter.api.AfterEach
 import org.junit.jupiter.api.Assertions.assertEquals
 import org.junit.jupiter.api.Test
 
-/** Every form in which Kotlin writes a call. */
+/** All forms in which Kotlin code makes a call. */
 class FormsTest {
 
     private val scene = Scene.open()

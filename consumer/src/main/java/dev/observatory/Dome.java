@@ -1,6 +1,6 @@
 package dev.observatory;
 
-/** Opens and closes. */
+/** A dome that opens and closes. */
 public interface Dome {
     void open();
 

@@ -1,6 +1,6 @@
 package dev.observatory;
 
-/** Knows the weather. */
+/** Measures the weather. */
 public interface WeatherStation {
     int humidity();
 }

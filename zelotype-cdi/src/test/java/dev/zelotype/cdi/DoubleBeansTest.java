@@ -24,7 +24,7 @@ import org.jboss.weld.junit5.WeldSetup;
 import org.junit.jupiter.api.Test;
 
 /**
- * Doubles in the place of managed beans, of what producers make and of qualified beans; client proxies in statements.
+ * Doubles replace managed beans, beans of producers and qualified beans; statements may name client proxies.
  */
 @EnableWeld
 @WithDoubles

@@ -23,8 +23,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * A check that is missing is named with the statement to write; checks that are there are left in peace; and nothing
- * that a disturbed test does harms the others.
+ * A missing check is reported with the statement to write, existing checks cause no findings, and a disturbed test does
+ * not affect other tests.
  */
 class ChallengeTest {
 
@@ -79,7 +79,7 @@ class ChallengeTest {
 
     @Test
     void tests_that_cannot_be_challenged_are_named_with_the_reason() {
-        // A set-up that fails is named as well, though the tests behind it are never begun.
+        // A failing set-up is reported too, although its tests never start.
         assertThatThrownBy(() -> run(challenge("OddChecks")))
                 .hasMessageContaining("OddChecks$WithoutSetUp does not pass as it is (no dome is free)")
                 .isInstanceOf(ChallengeException.class)

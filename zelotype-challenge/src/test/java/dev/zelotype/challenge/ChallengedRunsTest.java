@@ -24,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * How tests are run does not change what is found: as their build runs them, side by side, or only what a change can affect.
+ * The findings do not depend on how the tests run: as in their build, in parallel, or only those that a change affects.
  */
 class ChallengedRunsTest {
 
@@ -113,7 +113,7 @@ class ChallengedRunsTest {
                         + " org.junit.vintage:junit-vintage-engine");
     }
 
-    /** A subject in a folder of its own, a helper that checks for the test, and a test of each framework. */
+    /** A subject in a separate folder, a helper that checks for the test, and a test of each framework. */
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
             Jupiter | org.junit.jupiter.api   | BeforeEach   | AfterEach   | true
@@ -137,7 +137,7 @@ class ChallengedRunsTest {
         files.add(Files.writeString(folder.resolve("Bench.java"), """
                 package planted;
                 import static dev.zelotype.Zelotype.verify;
-                /** Not named like a test: it calls the double, and checks it. */
+                /** Not named like a test, but it calls the double and checks it. */
                 public class Bench {
                     static void warmUp(Shutter.Bolt bolt) { bolt.isShut(); }
                     static void pushed(Shutter.Bolt bolt) { verify(() -> bolt.push(2)).once(); }
@@ -168,7 +168,7 @@ class ChallengedRunsTest {
         assertThat(result.findings())
                 .filteredOn(finding -> finding.weight() == Finding.Weight.GAP)
                 .extracting(finding -> finding.site().place().replaceAll(":.*", "") + " " + finding.statement())
-                // What TestNG does after a test is no part of it, so nothing can be tried there.
+                // TestNG's methods after a test are not part of it, so no statement can be tried there.
                 .containsExactly("Shutter.java " + (stated ? "verify(() -> bolt.pull()).once();" : ""));
         assertThat(result.noticedPlaces())
                 .allMatch(noticed -> noticed.site().file().equals("Shutter.java"));

@@ -16,7 +16,7 @@ import javax.tools.ToolProvider;
  */
 final class Fixtures {
 
-    /** For JVMs that live for a few seconds: what pays only in longer ones is left out. */
+    /** For JVMs that run for a few seconds, so that optimizing would not pay. */
     private static final List<String> SHORT_LIVED = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
 
     private Fixtures() {}
@@ -27,7 +27,7 @@ final class Fixtures {
                 .toList();
     }
 
-    /** Without the frameworks that only some tests need: each JVM would load them. */
+    /** Without the frameworks that only some tests need, because each JVM would load them. */
     private static List<Path> withJupiterOnly() {
         return classPath().stream()
                 .filter(path -> !path.getFileName().toString().matches("testng-.*|junit-vintage-.*"))
@@ -46,12 +46,12 @@ final class Fixtures {
         return challenge.run((done, all) -> assertThat(done).isBetween(1, Math.max(1, all)));
     }
 
-    /** Compiles sources into a folder, and challenges the tests among them. */
+    /** Compiles sources into a folder, and challenges the tests in it. */
     static Challenge planted(Path folder, List<String> files) {
         return planted(folder, files, withJupiterOnly());
     }
 
-    /** Compiles sources into a folder, and challenges the tests among them with some libraries. */
+    /** Compiles sources into a folder, and challenges the tests in it, with these libraries. */
     static Challenge planted(Path folder, List<String> files, List<Path> libraries) {
         List<String> options = new ArrayList<>(List.of("-proc:none", "-parameters", "-d", folder.toString()));
         options.addAll(files);

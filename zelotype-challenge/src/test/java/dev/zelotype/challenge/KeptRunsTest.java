@@ -27,12 +27,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Several machines find together what one finds alone; what has not changed is not run again; and what is proposed can be
- * applied to the sources, and closes the gaps.
+ * Shards have the same findings as a single machine, unchanged tests are not run again, and the proposed patch can be
+ * applied and closes the gaps.
  */
 class KeptRunsTest {
 
-    /** What each test class checks: some look at what others do not, at the very same places. */
+    /** The checks of each test class: some check what others do not, at the same places. */
     private static final Map<String, String> CHECKS = Map.of(
             "Whole", "verify(() -> dome.open(40)).once(); verify(() -> log.note(\"opened\")).once();",
             "Lenient", "verify(dome::open).once();",
@@ -121,7 +121,7 @@ class KeptRunsTest {
 
     private static List<String> told(ChallengeResult result) {
         List<String> lines = new ArrayList<>(ChallengeText.lines(result));
-        // Together they run a little more than one alone: each confirms its own gaps.
+        // Together they make a few more runs than a single machine, because each confirms its own gaps.
         lines.replaceAll(line -> line.replaceAll("in \\d+ runs", "in some runs"));
         return lines;
     }
@@ -205,7 +205,7 @@ class KeptRunsTest {
                     each.before().isEmpty()
                             ? each.after()
                             : Files.readString(file).replace(each.before(), each.after()));
-            // Nothing that is found changes where no test must run again.
+            // If no test must run again, the findings do not change.
             told = each.again().isEmpty() ? told : told(run());
             ChallengeResult reused = challenge().keeping(journal, true).run((done, known) -> {});
             assertThat(reused.runs() > 0)
@@ -247,7 +247,7 @@ class KeptRunsTest {
         assertThat(patch.statements()).isPositive();
 
         Path file = Files.writeString(folder.resolve("gaps.patch"), patch.text());
-        // Sources outside the working directory are named from the root of all files.
+        // Sources outside the working directory have absolute paths.
         Process git = new ProcessBuilder("git", "apply", file.toString())
                 .directory(folder.getRoot().toFile())
                 .redirectErrorStream(true)

@@ -16,15 +16,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Subjects of eight shapes over values of ten types, each with a test of its own. With all checks nothing is to be found;
- * with one check taken away from each, each must be named.
+ * Subjects of eight shapes with values of ten types, each with its own test. With all checks there are no findings; if
+ * one check is removed from each test, each gap is reported.
  */
 class PlantedGapsTest {
 
-    /** How many places, in percent, may be reported wrongly. */
+    /** The maximum share of wrongly reported places, in percent. */
     private static final double MOST_FALSE_ALARMS = 1;
 
-    /** Gaps that are named on tests which are whole; each was read. There is none. */
+    /** Known false alarms in complete tests, each reviewed; there are none. */
     private static final List<String> FALSE_ALARMS = List.of();
 
     @TempDir
@@ -50,10 +50,10 @@ class PlantedGapsTest {
      * A shape of a subject and its test.
      *
      * @param subject what the subject does with its source and its sink
-     * @param told what the test says beforehand
-     * @param checks what it checks
-     * @param left what is left of the checks when one is taken away
-     * @param kind what must then be found
+     * @param told the statements before the subject runs
+     * @param checks the checks
+     * @param left the checks that remain if one is removed
+     * @param kind the kind of change that is then missed
      * @param method its method
      */
     private record Shape(String subject, String told, String checks, String left, ChangeKind kind, String method) {}

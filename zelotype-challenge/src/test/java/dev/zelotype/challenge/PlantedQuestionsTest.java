@@ -17,18 +17,18 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * What only the author of a test can decide is asked about, and what few tests check is told apart; for a test that covers
- * it nothing is found.
+ * Questions are asked where only the author of a test can decide, calls that are rarely checked are listed separately,
+ * and a test that covers the change has no findings.
  */
 class PlantedQuestionsTest {
 
     /**
-     * A subject, its test, and what is to be found.
+     * A subject, its test, and the expected finding.
      *
      * @param subject what the subject does with its collaborators
      * @param test what the test does before and after
-     * @param covered what it does if nothing is to be found
-     * @param statement how the proposed statement begins; empty for none
+     * @param covered what it does if there must be no findings
+     * @param statement the beginning of the proposed statement; empty for none
      */
     private record Row(
             String name,
@@ -260,7 +260,7 @@ class PlantedQuestionsTest {
             "Statistics",
             "CacheStats");
 
-    /** Types whose names sound alike, and whose calls matter. */
+    /** Types with names similar to those of minor ones, whose calls do count. */
     private static final List<String> RELEVANT =
             List.of("Catalog", "Dialog", "Backlog", "Ledger", "Diameter", "Encounter", "Thermometer", "LogShipper");
 

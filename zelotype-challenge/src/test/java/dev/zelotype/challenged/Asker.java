@@ -1,6 +1,6 @@
 package dev.zelotype.challenged;
 
-/** A subject that does something else as soon as the humidity is not what it was. */
+/** A subject that behaves differently if the humidity has changed. */
 final class Asker {
 
     int dry(Watch.Weather weather, Runnable otherwise) {

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
-/** Pass only if they run as a build says. */
+/** Passes only if it runs as configured in a build. */
 @WithDoubles
 @ExtendWith(BuildChecks.Parameter.class)
 class BuildChecks {

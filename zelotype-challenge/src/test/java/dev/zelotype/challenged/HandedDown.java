@@ -7,7 +7,7 @@ import dev.zelotype.doubles.Kind;
 import dev.zelotype.junit.StandIn;
 import org.junit.jupiter.api.BeforeEach;
 
-/** What tests inherit: set-up that calls a double itself, and checks. */
+/** Inherited by tests: a set-up that calls a double, and checks. */
 abstract class HandedDown {
 
     @StandIn(Kind.STUB)

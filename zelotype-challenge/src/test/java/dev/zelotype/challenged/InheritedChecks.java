@@ -6,7 +6,7 @@ import dev.zelotype.junit.UnderTest;
 import dev.zelotype.junit.WithDoubles;
 import org.junit.jupiter.api.Test;
 
-/** Says little itself: the rest is inherited from a class that is not named like a test. */
+/** Has few statements of its own: the others are inherited from a class that is not named like a test. */
 @WithDoubles
 class InheritedChecks extends HandedDown {
 

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 
-/** Tests of all sorts that leave lines in a journal. */
+/** Various tests that write lines to a journal. */
 @WithDoubles
 class JournalChecks {
 

@@ -3,7 +3,7 @@ package dev.zelotype.challenged;
 /** Tells whether a door is safe. */
 public final class Latch {
 
-    /** What holds the door. */
+    /** Holds the door. */
     public interface Bolt {
         boolean isShut();
 
@@ -16,12 +16,12 @@ public final class Latch {
         this.bolt = bolt;
     }
 
-    /** Pushes it home. */
+    /** Pushes it shut. */
     public void shut() {
         bolt.push();
     }
 
-    /** Waits for ever at a door that is shut; true if it was open. */
+    /** Waits forever if the door is shut; returns true if it was open. */
     public boolean knock() {
         boolean shut = bolt.isShut();
         while (shut) {

@@ -12,7 +12,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** Says one thing twice, forgets another, and never looks at what the subject returns. */
+/** Has one redundant check, lacks another, and ignores the results of the subject. */
 @WithDoubles
 class LooseChecks {
 

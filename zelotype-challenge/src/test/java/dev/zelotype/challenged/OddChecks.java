@@ -10,7 +10,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 
-/** Tests that cannot be challenged, or only in part. */
+/** Tests that cannot be challenged, or only partly. */
 @WithDoubles
 class OddChecks {
 

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 
-/** A class that takes its time to be set up, with a test that loops when it is disturbed and one that looks at nothing. */
+/** A class with a slow set-up, a test that loops if it is disturbed, and a test without checks. */
 @WithDoubles
 @TestMethodOrder(MethodOrderer.MethodName.class)
 class SlowChecks {
@@ -20,7 +20,7 @@ class SlowChecks {
         Thread.sleep(1_200);
     }
 
-    /** The first test of a JVM takes longest; the limits of the others would follow it. */
+    /** The first test of a JVM takes longest, and would determine the time limits of the others. */
     @Test
     void a_is_safe() {
         Latch.Bolt bolt = stub(Latch.Bolt.class);

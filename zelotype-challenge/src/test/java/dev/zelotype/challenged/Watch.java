@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 
-/** A subject whose every call matters to some test. */
+/** A subject whose calls are all relevant to some test. */
 final class Watch {
 
     interface Weather {

@@ -15,7 +15,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** Checks all that the subject says, but for the one check that is taken away by name. */
+/** Checks everything that the subject does, except for the one check that is removed by name. */
 @WithDoubles
 class WatchChecks {
 

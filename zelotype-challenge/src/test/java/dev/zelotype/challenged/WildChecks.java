@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 
-/** Subjects that do harm as soon as the humidity is not what it was. */
+/** Subjects that do harm if the humidity has changed. */
 @WithDoubles
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class WildChecks {

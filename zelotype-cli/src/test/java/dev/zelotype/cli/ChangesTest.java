@@ -18,7 +18,8 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
- * What CONTRIBUTING says of a change: the files it names are those in which an earlier change of the sort stands.
+ * The table of changes in CONTRIBUTING is correct: the files of each row are those that contain an earlier change of
+ * this kind.
  */
 class ChangesTest {
 
@@ -27,10 +28,10 @@ class ChangesTest {
     private static final Pattern FILE = Pattern.compile("`([\\w.]+)`");
 
     /**
-     * An earlier change of a sort.
+     * An earlier change.
      *
-     * @param example how its traces look
-     * @param places where they are looked for
+     * @param example what to search for
+     * @param places where to search
      */
     private record Earlier(String example, String... places) {}
 

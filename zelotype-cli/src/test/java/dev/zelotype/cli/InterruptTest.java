@@ -19,8 +19,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * Commands that are interrupted at moments spread over the time they take: each file that was there is whole, as it was or
- * as the command writes it, and nothing else is left anywhere.
+ * Commands are interrupted at random moments. Afterwards each existing file has either its old or its new content, and
+ * no other file is left.
  */
 class InterruptTest {
 
@@ -41,7 +41,7 @@ class InterruptTest {
 
     private record Ended(int exit, long millis, String output) {}
 
-    /** Runs the command in a JVM of its own and, unless the time is negative, interrupts it. */
+    /** Runs the command in a separate JVM and, unless the time is negative, interrupts it. */
     private static Ended run(String signal, long millis, List<String> arguments)
             throws IOException, InterruptedException {
         Path temporary = Files.createDirectories(folder.resolve("tmp"));
@@ -72,7 +72,7 @@ class InterruptTest {
         return new Ended(exit, (System.nanoTime() - start) / 1_000_000, output);
     }
 
-    /** The files below the folder, other than the journal, with what they hold. */
+    /** The files in the folder, except for the journal, with their content. */
     private static Map<String, String> files() throws IOException {
         Map<String, String> files = new TreeMap<>();
         try (Stream<Path> all = Files.walk(folder)) {
@@ -87,8 +87,7 @@ class InterruptTest {
     }
 
     /**
-     * What differs from one run to the next: times, and the figures of all reports so far; each of these must be
-     * complete.
+     * Removes what differs between runs: times, and the figures of earlier reports, each of which must be complete.
      */
     private static String settled(String text) {
         return text.replaceAll("\"(micros|took)\":\\d+", "")
@@ -118,11 +117,12 @@ class InterruptTest {
         Map<String, String> whole = files();
         assertThat(whole).isNotEmpty();
 
-        // How long it takes depends on what else runs here, so what was not interrupted tells when to come earlier.
+        // The duration depends on the load of the machine, so after a run that was not interrupted, the next interrupt
+        // comes earlier.
         long takes = again.millis();
         int interrupted = 0;
         for (int i = 0; interrupted < TIMES; i++) {
-            // Ctrl-C means nothing to processes of a shell in the background, so there must be others.
+            // Background processes of a shell ignore Ctrl-C, so there must be other signals too.
             String signal = i % 2 == 0 ? "TERM" : "INT";
             long moment = (long) (takes * (0.3 + 0.7 * random.nextDouble()));
             Ended ended = run(signal, moment, arguments);

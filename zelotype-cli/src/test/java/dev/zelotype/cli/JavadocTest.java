@@ -26,7 +26,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * The examples in the javadoc compile, in a class that declares what they use.
+ * The examples in the javadoc compile, within a class that declares what they use.
  */
 class JavadocTest {
 
@@ -103,7 +103,7 @@ class JavadocTest {
             }
             """;
 
-    /** What the examples of some packages use besides. */
+    /** Further declarations that the examples of some packages use. */
     private static final Map<String, String> MORE = moreOf(
             "dev.zelotype.challenge.run", "List<Path> classPath;",
             "dev.zelotype.challenge.patch", "List<Path> classPath; ChallengeResult result;",
@@ -124,7 +124,7 @@ class JavadocTest {
         return more;
     }
 
-    /** Rooms that no module exports, and those of our own tools. */
+    /** Packages that no module exports, and those of Zelotype's own tools. */
     private static final Pattern INNER =
             Pattern.compile("zelotype/(engine|basics|report|generate/(model|text|type|read)"
                     + "|challenge/(values|worker|judge|kept/(?!Shard)|run/(?!TestRun)|change/(?!CallPlace|ChangeKind)"
@@ -137,7 +137,7 @@ class JavadocTest {
     @TempDir
     Path made;
 
-    /** Those of {@code zelotype-hosts} need two more test frameworks; they are in the builds below {@code consumer}. */
+    /** Those of {@code zelotype-hosts} need two more test frameworks; they are in the builds in {@code consumer}. */
     private static Stream<String> modules() {
         return Stream.of(
                 "zelotype",
@@ -197,7 +197,10 @@ class JavadocTest {
                 .replace('/', '.');
     }
 
-    /** Nothing if it compiles as members of a class, as statements, or as members with statements behind a blank line. */
+    /**
+     * Empty if it compiles as members of a class, as statements, or as members and statements separated by a blank
+     * line.
+     */
     private List<String> problemsOf(String type, String code) throws IOException {
         String packageName = type.substring(0, type.lastIndexOf('.'));
         String more = packageName.equals("dev.zelotype.stage")

@@ -48,7 +48,7 @@ class MainTest {
     @BeforeEach
     void nowhere_yet() {
         report = temporary.resolve("report");
-        // A test opens no browser, wherever it runs.
+        // Tests never open a browser.
         System.setProperty("java.awt.headless", "true");
     }
 
@@ -171,7 +171,7 @@ class MainTest {
 
     @Test
     void what_a_report_finds_is_told_in_the_standard_that_code_hosts_take() throws IOException {
-        // A claim that is broken, and a test that says more than it means.
+        // A broken claim, and a test that requires more than intended.
         Path journal = report.resolveSibling("journal");
         JournalWriter writer = new JournalWriter(journal, null);
         writer.write(JournalClaim.of("dev.observatory.Dome", "isOpen()", "dome.isOpen()")
@@ -221,7 +221,7 @@ class MainTest {
     @Test
     void shards_are_put_together_for_one_figure_one_report_and_one_exit_code() throws IOException {
         Path journal = temporary.resolve("shards");
-        // Two test classes of the examples, and not the folder of this very test, which would challenge itself.
+        // Two test classes of the examples, without the folder of this test, which would challenge itself.
         String observatory = "dev/zelotype/examples/observatory";
         Path tests = Files.createDirectories(temporary.resolve("tests").resolve(observatory));
         for (Path file : files(Path.of("../zelotype-examples/target/test-classes", observatory))) {
@@ -322,7 +322,7 @@ class MainTest {
         return journal.toString();
     }
 
-    /** Names of tests and types are never cut, so that they can be copied; all else fits. */
+    /** Names of tests and types are never shortened, so that they can be copied; everything else fits. */
     @ParameterizedTest
     @ValueSource(ints = {80, 142})
     void everything_is_as_wide_as_the_terminal(int width) throws IOException {
@@ -693,7 +693,7 @@ class MainTest {
         String written = Files.readString(stub);
         String command = written.lines().findFirst().orElseThrow().replaceFirst(".*To write it again: zelotype ", "");
         Files.delete(stub);
-        // As a shell takes it apart: blanks between words, but for those in quotes.
+        // Split like in a shell: at blanks, except within quotes.
         String[] words = Pattern.compile("'([^']*)'|(\\S+)")
                 .matcher(command)
                 .results()

@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
- * The floors of the house: each module has packages of its own, and uses those below it only.
+ * The layers of the modules: each module has its own packages, and uses only modules below it.
  */
 class ModulesTest {
 
@@ -28,7 +28,7 @@ class ModulesTest {
     private static final String CORE = "(call|conversation|doubles|error|host|stage)?";
 
     /**
-     * What a module is, and whom it uses.
+     * A module.
      *
      * @param packages its packages, below dev.zelotype
      * @param uses the packages of other modules that it may import, below dev.zelotype
@@ -128,7 +128,7 @@ class ModulesTest {
         }
     }
 
-    /** Of a class, a class in it, or one of their members. */
+    /** Of a class, a nested class, or one of their members. */
     private static String packageOf(String imported) {
         return below(imported.replaceFirst("\\.[A-Z].*", ""));
     }

@@ -13,13 +13,13 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
- * No phrase that sounds translated is in messages, comments, javadoc or pages.
+ * Messages, comments, javadoc and pages contain no phrases that sound translated.
  */
 class PlainWordsTest {
 
     private static final Path ROOT = Path.of("..");
 
-    /** Each begins at the beginning of a word, which is looked for once. */
+    /** Each starts at the beginning of a word, so the text is searched only there. */
     private static final Pattern PHRASE = Pattern.compile("\\b(?:"
             + String.join(
                     "|",

@@ -15,14 +15,14 @@ import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
 import org.junit.platform.launcher.core.LauncherFactory;
 
 /**
- * Tests that are run for their journal, and what a build prints of them.
+ * Tests that are run for their journal, and their output as a build prints it.
  */
 final class RunOfTests implements TestExecutionListener {
 
     private final StringWriter told = new StringWriter();
     private final PrintWriter out = new PrintWriter(told, true);
 
-    /** Runs the classes; returns the messages of their failures and what was published. */
+    /** Runs the classes; returns the failure messages and the published reports. */
     static String of(Path journal, Map<String, String> settings, String... classes) {
         RunOfTests run = new RunOfTests();
         LauncherFactory.create()

@@ -25,7 +25,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 
 /**
- * For {@link SecretsTest}, which runs it: secrets in each place where a text can enter. Many of its tests are meant to fail.
+ * Run by {@link SecretsTest}: secrets in each place where text can enter. Many of its tests are meant to fail.
  */
 @WithDoubles
 @DisplayName("a night with key-0a1")
@@ -40,9 +40,9 @@ class SecretNight {
     record Key(String text) {}
 
     private static final String KEY = "key-1b2";
-    /** Begins before the place where long texts are cut. */
+    /** Begins before the position at which long texts are cut. */
     private static final String LONG = "x".repeat(112) + "key-2c3d4e5f6071829";
-    /** Holds what is escaped when it is quoted. */
+    /** Contains characters that are escaped in quotes. */
     private static final String ODD = "key-\"3d4\"";
 
     @StandIn(STUB)
@@ -73,7 +73,7 @@ class SecretNight {
                 new IllegalStateException("key-6a7", new IllegalArgumentException("key-7b8 in a cause"));
         failure.addSuppressed(new IllegalStateException("key-7c9 beside"));
         suppose(vault::open).fails(failure);
-        // The exception is the test's own; who prints it is not asked to hide anything.
+        // The exception belongs to the test; whatever prints it does not mask it.
         assertThatThrownBy(() -> vault.open("key-8c9")).isSameAs(failure);
     }
 

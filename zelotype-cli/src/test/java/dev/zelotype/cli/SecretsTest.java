@@ -19,8 +19,8 @@ import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine.Help.Ansi;
 
 /**
- * What a mask hides appears in no output: neither in the message of a failed test, nor in the journal, nor in anything
- * that is made of it.
+ * Masked text appears in no output: not in the message of a failed test, not in the journal, and not in anything that
+ * is generated from the journal.
  */
 class SecretsTest {
 

@@ -18,7 +18,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import picocli.CommandLine.Help.Ansi;
 
 /**
- * Every wrong use is an error of exit code 2 that says in a line or two what was wrong and what to do, and writes nothing.
+ * Every wrong use ends with exit code 2 and one or two lines that say what was wrong and what to do, and writes
+ * nothing.
  */
 class WrongUseTest {
 
@@ -28,7 +29,7 @@ class WrongUseTest {
     @TempDir
     Path temporary;
 
-    /** Arguments, and a part of the message about them. */
+    /** Arguments, and a part of the message for them. */
     private record Wrong(List<String> arguments, String said) {
 
         @Override
@@ -276,7 +277,7 @@ class WrongUseTest {
         StringWriter err = new StringWriter();
         PrintWriter out = new PrintWriter(err, true);
         List<String> all = new ArrayList<>(List.of(arguments.split(" ")));
-        // A character that no system allows in a path is used for one that some locales lack.
+        // Stands for a character that some locales lack: one that no system allows in a path.
         all.add("n\0ght");
         assertThat(Main.commandLine(new Terminal(out, out, Ansi.OFF, true, 100, false))
                         .execute(all.toArray(new String[0])))

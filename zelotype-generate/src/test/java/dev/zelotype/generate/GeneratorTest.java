@@ -31,7 +31,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Doubles written as source compile without a warning, behave, and keep to the files that they may write.
+ * Doubles written as source compile without warnings, behave correctly, and only overwrite their own files.
  */
 class GeneratorTest extends Workshop {
 
@@ -89,7 +89,7 @@ class GeneratorTest extends Workshop {
                 """);
     }
 
-    /** Whoever keeps such a double among the sources has to read it: nine signatures with three lists of exceptions each. */
+    /** The source must stay readable: nine signatures with three lists of exceptions each. */
     @Test
     void doubles_of_long_types_are_short() throws IOException {
         source("sky/Mast.java", """
@@ -164,7 +164,7 @@ class GeneratorTest extends Workshop {
                 .contains("public DriveFake(int size) { super(size); }");
     }
 
-    /** Of a jar of sources, what refers to something that is not there is left out, with what depends on it. */
+    /** Of a jar of sources, types that refer to something missing are left out, with the types that depend on them. */
     @Test
     void a_gap_in_a_jar_of_sources_costs_what_depends_on_it() throws IOException {
         Path jar = folder.resolve("sky-sources.jar");
@@ -224,7 +224,7 @@ class GeneratorTest extends Workshop {
                 .doesNotContain("IllegalStateException failure", "X failure", "Y failure");
     }
 
-    /** The fields of a double are not set yet then. */
+    /** The fields of a double are not set at that time. */
     @Test
     void a_constructor_of_the_doubled_class_may_call_what_is_doubled() throws Exception {
         source("sky/Mast.java", """
@@ -585,7 +585,7 @@ class GeneratorTest extends Workshop {
                 .hasMessageContaining("cannot be read as a jar");
     }
 
-    /** As collections compiled for an old JDK that read those of a new one. */
+    /** For example collections that were compiled for an old JDK and are read with a new one. */
     @Test
     void a_class_that_its_supertypes_have_moved_away_from_is_left_out() throws IOException {
         source("sky/Mount.java", "package sky; public interface Mount { void turn(); }");
@@ -633,7 +633,7 @@ class GeneratorTest extends Workshop {
         compiled().close();
     }
 
-    /** Compilers since JDK 22 read the annotations of types in class files. */
+    /** Since JDK 22, compilers read the type annotations in class files. */
     @Test
     void an_annotation_that_has_changed_its_targets_is_left_out_where_it_no_longer_fits() throws IOException {
         String targets = "ElementType.TYPE_USE, ElementType.METHOD, ElementType.PARAMETER";
@@ -822,7 +822,7 @@ class GeneratorTest extends Workshop {
         }
     }
 
-    /** Odd types, each of which once made source that was refused by the compiler, or did not report what was wrong. */
+    /** Unusual types, each of which once led to source that did not compile, or to a problem that was not reported. */
     @Test
     void odd_types_compile_or_are_refused_with_the_reason() throws IOException {
         source("sky/Shadows.java", """

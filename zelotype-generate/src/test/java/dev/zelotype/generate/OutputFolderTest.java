@@ -119,7 +119,7 @@ class OutputFolderTest extends Workshop {
                 .hasMessageContaining("--class-path");
         source("sky/Bad.java", "package sky; public interface Bad { int find(); long find(); }");
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("Mend the sources first");
-        // No double depends on a body.
+        // Doubles do not depend on method bodies.
         source("sky/Bad.java", "package sky; public abstract class Bad { int find() { return \"half\"; } }");
         assertThat(plan(Set.of(Style.STUB), "").compare()).hasSize(1);
         Files.delete(bad);

@@ -28,7 +28,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Whatever an interface holds, its doubles compile without a warning and behave.
+ * The doubles of any interface compile without warnings and behave correctly.
  */
 class RandomInterfacesTest extends Workshop {
 
@@ -43,7 +43,7 @@ class RandomInterfacesTest extends Workshop {
         FILES.close();
     }
 
-    /** Composes interfaces of all that Java allows in a signature. */
+    /** Generates interfaces with everything that Java allows in a signature. */
     private static String randomInterface(Random random, int number) {
         List<String> types = List.of(
                 "int",
@@ -85,7 +85,7 @@ class RandomInterfacesTest extends Workshop {
                         .append(" p")
                         .append(p);
             }
-            // Overloads must differ, so each has a number of its own as its last word.
+            // Overloads must differ, so each name ends with its own number.
             out.append(")")
                     .append(random.nextInt(3) == 0 ? " throws java.io.IOException" : "")
                     .append(";\n");
@@ -114,7 +114,7 @@ class RandomInterfacesTest extends Workshop {
         }
     }
 
-    /** By a compiler that keeps what it has read of the JDK. */
+    /** With a compiler that caches the classes of the JDK. */
     private boolean compiles(String code, int number) throws IOException {
         Path file = Files.writeString(alone.resolve("Made" + number + ".java"), code);
         DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
@@ -148,7 +148,7 @@ class RandomInterfacesTest extends Workshop {
         spied(loader, name, type, methods);
     }
 
-    /** Sets each answer in each way, and calls. */
+    /** Sets each answer in every possible way, and calls the method. */
     private static void everyAnswerForm(Object stub, List<Method> methods) throws Exception {
         int forms = 0;
         for (Method setter : stub.getClass().getDeclaredMethods()) {
@@ -200,7 +200,7 @@ class RandomInterfacesTest extends Workshop {
         assertThat(forms).isGreaterThan(methods.size());
     }
 
-    /** The method of the interface that a setter is for: the one whose calls it changes. */
+    /** The method of the interface that belongs to a setter: the one whose calls it affects. */
     private static Method spokenOf(Method setter, Object stub, List<Method> methods, String word) throws Exception {
         String spoken = setter.getName().substring(0, setter.getName().length() - word.length());
         List<Method> named = methods.stream()
@@ -209,7 +209,7 @@ class RandomInterfacesTest extends Workshop {
         if (named.size() == 1) {
             return named.get(0);
         }
-        // Overloads are told apart by what is called when the setter has been used.
+        // Overloads are distinguished by the call that the setter affects.
         String fails = spoken + "Fails";
         IllegalStateException mark = new IllegalStateException("mark");
         stub.getClass().getMethod(fails, RuntimeException.class).invoke(stub, mark);
@@ -263,7 +263,7 @@ class RandomInterfacesTest extends Workshop {
             Object call = calls.get(i);
             assertThat(call.getClass().isRecord()).isTrue();
             assertThat(call.getClass().getSimpleName().toLowerCase(Locale.ROOT)).startsWith(order.get(i));
-            // Arrays that hold the same make calls that are the same.
+            // Calls with equal arrays are equal.
             assertThat(call)
                     .isEqualTo(calls.get((i + methods.size()) % calls.size()))
                     .hasSameHashCodeAs(calls.get(i));

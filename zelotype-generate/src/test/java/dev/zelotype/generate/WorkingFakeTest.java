@@ -10,8 +10,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * A fake that works does what its methods are called for, says what was recognized, and leaves the rest to write. Each is
- * compiled without a warning, and used.
+ * A working fake behaves as its method names suggest, lists what was recognized, and leaves the rest to be written.
+ * Each one is compiled without warnings, and used.
  */
 class WorkingFakeTest extends Workshop {
 
@@ -30,7 +30,7 @@ class WorkingFakeTest extends Workshop {
         plan(Set.of(Style.WORKING_FAKE), "").write(false);
     }
 
-    /** A type's methods, statements that use them and must end with true, and what the comment says. */
+    /** The methods of a type, statements that use them and must return true, and the expected comment. */
     private record Shape(String methods, String use, String said) {}
 
     static List<Shape> shapes() {

@@ -18,7 +18,7 @@ import javax.tools.ToolProvider;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * A folder in which sources are written, doubles of them generated, and both compiled.
+ * A folder with sources and generated doubles, which are compiled together.
  */
 abstract class Workshop {
 
@@ -43,7 +43,7 @@ abstract class Workshop {
         return generator;
     }
 
-    /** Compiles everything with all warnings as errors. */
+    /** Compiles everything, with all warnings as errors. */
     final URLClassLoader compiled() throws IOException {
         return compiledWithout("none");
     }

@@ -46,11 +46,11 @@ import org.testng.annotations.Listeners;
 import org.testng.xml.XmlSuite;
 
 /**
- * The other frameworks give their tests scenes as well: the same checks, attached conversations and journal.
+ * Other frameworks also have scenes for their tests: with the same checks, attached conversations and journal.
  */
 class HostsTest {
 
-    /** What both frameworks' tests do. */
+    /** The common part of the tests of both frameworks. */
     interface Weather {
         int humidity();
     }
@@ -136,7 +136,10 @@ class HostsTest {
         }
     }
 
-    /** The same tests, with methods around them that use the scene too; each runs for several values, on several threads. */
+    /**
+     * The same tests, with set-up and clean-up methods that use the scene too; each runs for several values, on several
+     * threads.
+     */
     @Listeners(SceneListener.class)
     public static final class AroundTestNg {
 
@@ -192,7 +195,7 @@ class HostsTest {
         assertThat(scenes).containsExactlyInAnyOrder("passed", "passed", "failed", "passed");
     }
 
-    /** What tests of both hosts inherit. */
+    /** Inherited by the tests of both frameworks. */
     public abstract static class WithFields {
 
         @StandIn(STUB)
@@ -298,7 +301,7 @@ class HostsTest {
         }
     }
 
-    /** Runs a test once more. */
+    /** Runs a test again. */
     public static final class Once implements IRetryAnalyzer {
         private boolean done;
 
@@ -350,7 +353,7 @@ class HostsTest {
                 .allMatch(line -> line.contains("make doubles and subjects in the test methods"));
     }
 
-    /** How the tests of a class ended. */
+    /** The results of the tests of a class. */
     private List<String> ended(Class<?> type, Consumer<TestNG> setting) {
         List<String> ended = Collections.synchronizedList(new ArrayList<>());
         runTestNg(type, setting, new ITestListener() {

@@ -29,7 +29,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * What is damaged in a journal costs its scene, is reported once, and costs nothing else.
+ * Damage in a journal costs only its own scene, and is reported once.
  */
 class DamageTest {
 
@@ -96,14 +96,14 @@ class DamageTest {
         return new Result(titles, losses);
     }
 
-    /** How many scenes end at or before a place. */
+    /** The number of scenes that end at or before a position. */
     private int wholeBefore(int place) {
         int scenes = 0;
         int ends = 0;
         String text = new String(whole, 0, place, StandardCharsets.ISO_8859_1);
         for (String line : text.split("(?<=\n)")) {
             ends += line.length();
-            // A line is whole as soon as its last bracket is there.
+            // A line is complete with its last bracket.
             boolean closed = line.endsWith("\n") || line.endsWith("}");
             scenes += line.startsWith("{\"end\"") && closed && line.contains("\"notes\":[") && balanced(line) ? 1 : 0;
         }
@@ -139,7 +139,7 @@ class DamageTest {
             int place = random.nextInt(whole.length);
             byte instead = (byte) random.nextInt(256);
             if (isVersion(place) && Character.isDigit(instead)) {
-                // Another version is another version, and refused as such.
+                // A different version is refused with a message about the version.
                 continue;
             }
             damaged[place] = instead;
@@ -175,13 +175,13 @@ class DamageTest {
         }
     }
 
-    /** The version's digit, and the place where a second one could stand. */
+    /** The digit of the version, and the position at which a second digit could be. */
     private static boolean isVersion(int place) {
         int version = "{\"journal\":".length();
         return place == version || place == version + 1;
     }
 
-    /** A line break that is damaged joins two lines, perhaps of two scenes. */
+    /** A damaged line break joins two lines, possibly of two scenes. */
     private boolean nextToABreak(int place, String title) {
         return whole[place] == '\n'
                 && place + 1 < whole.length
@@ -234,7 +234,7 @@ class DamageTest {
         return new Case(name, text -> text.replaceFirst(from, to), kept, told);
     }
 
-    /** A line of any kind is found behind one that was cut: here one that breaks off in the middle of the last scene. */
+    /** A line of any kind is found after a truncated line: here one that was cut in the middle of the last scene. */
     private static Case cut(String kind, String next) {
         return new Case(
                 "a cut line, then " + kind,

@@ -14,7 +14,7 @@ import org.junit.platform.launcher.LauncherSession;
 import org.junit.platform.launcher.core.LauncherFactory;
 
 /**
- * Tests whose class loads after the agent was attached: their patterns cost no lambda.
+ * Tests whose classes are loaded after the agent was attached: their patterns need no lambda.
  */
 class EarlyAgentTest {
 
@@ -34,7 +34,7 @@ class EarlyAgentTest {
         }
     }
 
-    /** Opens a session as launchers do, and returns what has become of a class that loads in it. */
+    /** Opens a session like a launcher, and returns the state of a class that is loaded in it. */
     static final class Child {
         private Child() {}
 

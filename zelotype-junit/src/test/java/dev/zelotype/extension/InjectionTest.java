@@ -36,8 +36,8 @@ import org.junit.platform.testkit.engine.EngineTestKit;
 import org.junit.platform.testkit.engine.Events;
 
 /**
- * The subject gets the doubles that the test asks for, wherever it asks; what cannot work is refused; and a test that never
- * came to its scene is in the journal.
+ * The subject gets the doubles that the test requests, wherever it requests them. What cannot work is refused, and a
+ * test that fails before it has a scene is in the journal.
  */
 class InjectionTest {
 

@@ -47,7 +47,7 @@ import org.junit.platform.testkit.engine.EngineExecutionResults;
 import org.junit.platform.testkit.engine.EngineTestKit;
 
 /**
- * Every kind of test that JUnit knows gets fresh doubles, subjects built with them, and a useful failure.
+ * Every kind of JUnit test gets new doubles, subjects that were built with them, and a useful failure.
  */
 class LifecycleTest {
 
@@ -80,7 +80,7 @@ class LifecycleTest {
         }
     }
 
-    /** The doubles that the tests of one run of the engine were given, to see that none is given twice. */
+    /** The doubles of the tests of one engine run, to check that none is used twice. */
     private static final Set<Station> SEEN = ConcurrentHashMap.newKeySet();
 
     @WithDoubles

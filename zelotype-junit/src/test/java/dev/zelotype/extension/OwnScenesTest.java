@@ -26,7 +26,7 @@ import org.junit.platform.launcher.core.LauncherDiscoveryRequestBuilder;
 import org.junit.platform.launcher.core.LauncherFactory;
 
 /**
- * What tools and journals are told of tests that do not leave their scenes to JUnit.
+ * Tools and journals get the scenes that tests open themselves.
  */
 class OwnScenesTest {
 

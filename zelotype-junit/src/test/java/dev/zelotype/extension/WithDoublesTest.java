@@ -32,7 +32,7 @@ import org.junit.platform.testkit.engine.Event;
 import org.opentest4j.MultipleFailuresError;
 
 /**
- * What {@link WithDoubles} does to test classes, which are run here as JUnit runs them.
+ * The effects of {@link WithDoubles} on test classes, which are run here with JUnit.
  */
 class WithDoublesTest {
 

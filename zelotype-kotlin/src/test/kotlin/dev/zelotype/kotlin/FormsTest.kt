@@ -14,7 +14,7 @@ import org.assertj.core.api.Assertions.assertThat
 import org.assertj.core.api.Assertions.assertThatThrownBy
 import org.junit.jupiter.api.Test
 
-/** Statements as Kotlin writes them: without naming shapes, and suspending where the call suspends. */
+/** Statements in Kotlin syntax: without shapes, and suspending if the call suspends. */
 @WithDoubles
 class FormsTest {
     @StandIn

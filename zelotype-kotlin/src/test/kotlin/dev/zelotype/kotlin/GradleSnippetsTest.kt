@@ -6,7 +6,10 @@ import kotlin.reflect.KProperty
 import org.assertj.core.api.Assertions.assertThat
 import org.junit.jupiter.api.Test
 
-/** What the guide shows of Gradle's build files compiles, against stand-ins for the few words of Gradle's that it uses. */
+/**
+ * The guide's snippets of Gradle build files compile, against replacements for the few functions of Gradle that they
+ * use.
+ */
 class GradleSnippetsTest {
     private class Configuration {
         var isTransitive = true

@@ -2,7 +2,7 @@ package dev.zelotype.kotlin
 
 import kotlinx.coroutines.delay
 
-/** The observatory's collaborators, as Kotlin would have them. */
+/** The observatory's collaborators in Kotlin. */
 interface Weather {
     val humidity: Int
     var note: String
@@ -46,7 +46,7 @@ class Gauge {
     fun read(): Int = level
     suspend fun slowRead(): Int = level
 
-    /** Goes on after it was suspended, which is no other call. */
+    /** Resumes after a suspension, which is not a second call. */
     suspend fun waitFor(wanted: Int): Int {
         while (level < wanted) {
             delay(10)

@@ -17,7 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * A challenge runs tests as the configuration of Surefire says.
+ * A challenge runs tests as configured for Surefire.
  */
 class BuildsTestRunTest {
 

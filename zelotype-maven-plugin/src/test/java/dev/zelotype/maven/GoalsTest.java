@@ -33,7 +33,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * The goals write doubles from a project's own sources, and notice what is out of date.
+ * The goals write doubles from the sources of a project, and detect outdated ones.
  */
 class GoalsTest {
 
@@ -137,7 +137,7 @@ class GoalsTest {
         assertThat(file).as("compiled again").hasBinaryContent(compiled);
     }
 
-    /** Each change that could change a double, or has changed one, and what must be so before the run that follows. */
+    /** Changes that could change a double, or have changed one, and what must be true before the next run. */
     @Test
     void a_run_is_spared_only_if_nothing_has_changed() throws Exception {
         source("package sky; public interface Dome { void open(); }");
@@ -194,13 +194,13 @@ class GoalsTest {
     }
 
     /**
-     * Sources that refer to each other in all ways are edited at random: each run leaves what a run without memory writes,
-     * or fails as that one does; and it reads less.
+     * Sources that refer to each other in various ways are edited at random. Each run writes what a run without stored
+     * state would write, or fails in the same way, and reads less.
      */
     @ParameterizedTest
     @ValueSource(longs = {1, 2})
     void a_run_that_reads_only_what_changed_writes_what_a_whole_one_would(long seed) throws Exception {
-        // The compiler knows files behind a link by other paths than they are given by.
+        // The compiler resolves links, so its paths differ from the given ones.
         folder = Files.createSymbolicLink(folder.resolve("link"), Files.createDirectory(folder.resolve("real")));
         Random random = new Random(seed);
         for (int i = 0; i < EDITED; i++) {
@@ -340,13 +340,13 @@ class GoalsTest {
         Files.delete(folder.resolve("doubles/sky/CameraSpy.java"));
         assertThat(said(configured(new GenerateMojo())))
                 .anyMatch(line -> line.startsWith("Source files read: 3; 1 of 8"));
-        // A name that is new may mean something else anywhere.
+        // A new name may change the meaning of names anywhere.
         Files.writeString(root.resolve("Night.java"), "package sky; class Night { interface Log {} }");
         assertThat(said(configured(new GenerateMojo())))
                 .anyMatch(line -> line.startsWith("Source files read: 5; 2 of 10"));
     }
 
-    /** The messages of a run are repeated by one that has nothing to do. */
+    /** A run without changes repeats the messages of the run before. */
     @Test
     void warnings_are_not_lost_with_the_work() throws Exception {
         source("package sky; public interface Dome { void open(); }");

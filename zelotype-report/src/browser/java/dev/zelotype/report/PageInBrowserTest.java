@@ -40,7 +40,7 @@ import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /**
- * The site and the story page as a real browser shows them, from the disk and without a network.
+ * The site and the story page in a real browser, from the disk and without a network.
  */
 class PageInBrowserTest {
 
@@ -240,7 +240,7 @@ class PageInBrowserTest {
         }
     }
 
-    /** How much text and paper differ, from 1 to 21. */
+    /** The contrast of text and background, from 1 to 21. */
     private static final String CONTRAST = """
             const light = css => {
               const linear = v => v <= .03928 ? v / 12.92 : ((v + .055) / 1.055) ** 2.4;

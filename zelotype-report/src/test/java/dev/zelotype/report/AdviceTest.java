@@ -25,8 +25,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * How often the report's advice is right: statements of an observatory's tests, each with the verdict of a reader who knows
- * it. A rule that is wrong more often than once in ten is not published.
+ * The precision of the report's advice: statements of an observatory's tests, each with the verdict of an experienced
+ * reader. A rule that is wrong in more than one of ten cases is not published.
  */
 class AdviceTest {
 
@@ -140,7 +140,7 @@ class AdviceTest {
 
     private int line;
 
-    /** A test with the statement, in which it is alone of its kind. */
+    /** A test with the statement, the only one of its kind. */
     private JournalScene scene(String about, String signature, String answers, String type, String place) {
         boolean query = !answers.equals("none");
         if (about.equals("timed")) {
@@ -266,7 +266,7 @@ class AdviceTest {
         for (int row = 0; row < LABELLED.size(); row++) {
             String text = LABELLED.get(row);
             String rule = text.substring(0, 7).strip();
-            // Of a test as a whole the title is told, of a statement its place.
+            // For a test as a whole, the title is reported; for a statement, its place.
             boolean given = advice.contains("\"Row" + row + ".java:1\"")
                     || advice.contains("NightTest: Row" + row + ".java:1\"");
             boolean follow = text.endsWith("follow");
@@ -312,7 +312,7 @@ class AdviceTest {
     @Test
     void what_a_challenge_found_decides() throws IOException {
         String dome = "dev.observatory.Dome";
-        // What is found of another type counts for nothing, though its double has the same name.
+        // Findings about another type do not count, although its double has the same name.
         for (List<String> each : List.of(
                 List.of(JournalChallenge.GAP, dome),
                 List.of(JournalChallenge.NOTICED, dome),

@@ -19,7 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Coverage goes by what calls are, whatever doubles are called and however they are reached.
+ * Coverage depends on the actual calls, whatever doubles were used and however they were reached.
  */
 class CoverageTest {
 

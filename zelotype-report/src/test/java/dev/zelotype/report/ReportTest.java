@@ -41,11 +41,11 @@ import org.w3c.dom.Document;
 import org.w3c.dom.NodeList;
 
 /**
- * What a journal tells becomes pictures, tables and a site, and nothing in it can do harm there.
+ * The content of a journal is shown as pictures, tables and a site, and cannot do harm there.
  */
 class ReportTest {
 
-    /** Addresses that name something, and that are not fetched. */
+    /** Addresses that are only identifiers, and are not fetched. */
     private static final String NAMES_NOT_PLACES =
             "https?://(www\\.w3\\.org|www\\.chartjs\\.org|github\\.com/(chartjs|kurkle))[^ \"]*";
 

@@ -18,15 +18,15 @@ import java.io.UncheckedIOException;
 import java.util.List;
 
 /**
- * Scenes as a journal could hold them.
+ * Scenes that a journal could contain.
  */
 final class Scenes {
 
-    /** What must not appear in a page unescaped. */
+    /** Text that must be escaped in a page. */
     static final String HOSTILE =
             "</script><img src=x onerror=\"alert(1)\">&'\u2028]]>{{title}}\n!include x\n@enduml #;%%";
 
-    /** An argument that is handed an exception. */
+    /** An argument that receives an exception. */
     static final String FAILURE = "onFailure";
 
     private final Conversation.Builder told = Conversation.builder()
@@ -44,7 +44,7 @@ final class Scenes {
         return call(receiver, signature, argument, answer, ending, "main", calls);
     }
 
-    /** A call of another thread as well, which may take so long that others come meanwhile. */
+    /** With a call of another thread, which may last so long that other calls are made during it. */
     Scenes call(
             String receiver,
             String signature,
@@ -113,7 +113,7 @@ final class Scenes {
                 .build();
     }
 
-    /** A failed test with a call of each sort. */
+    /** A failed test with one call of each kind. */
     static JournalScene troubled() {
         Scenes scenes = new Scenes()
                 .call("weather", "humidityAt(String)", "\"north\"", "40", Ending.ANSWERED)

@@ -32,7 +32,7 @@ import org.springframework.test.context.TestContextManager;
 import org.springframework.test.context.junit.jupiter.SpringJUnitConfig;
 
 /**
- * Doubles in the place of beans: each test has its own conversation, though the context is shared.
+ * Doubles replace beans: each test has its own conversation, although the context is shared.
  */
 @WithDoubles
 @SpringJUnitConfig(Night.Config.class)
@@ -171,7 +171,7 @@ class BeansTest {
         }
     }
 
-    /** Reads a collaborator that it is given. */
+    /** Reads an injected collaborator. */
     static class Reader {
         private final Night.Gauge gauge;
 

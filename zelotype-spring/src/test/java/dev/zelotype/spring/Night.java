@@ -17,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.AbstractPlatformTransactionManager;
 import org.springframework.transaction.support.DefaultTransactionStatus;
 
-/** The observatory as a container puts it together. */
+/** The observatory, assembled by a container. */
 final class Night {
 
     private Night() {}
@@ -42,7 +42,7 @@ final class Night {
         int level();
     }
 
-    /** Calls a collaborator while it is made, as beans do. */
+    /** Calls a collaborator in its constructor, as beans may do. */
     static class Watch {
         private final Weather weather;
         private final Dome dome;
@@ -68,7 +68,7 @@ final class Night {
         }
     }
 
-    /** Stands behind a proxy for transactions. */
+    /** Behind a proxy for transactions. */
     static class Log {
         private final List<String> entries = new ArrayList<>();
 
@@ -82,7 +82,7 @@ final class Night {
         }
     }
 
-    /** Stands behind a proxy for other threads. */
+    /** Behind a proxy for asynchronous calls. */
     static class Camera {
         @Async
         public CompletableFuture<String> expose() {

@@ -12,11 +12,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /**
- * The rooms of the core and the direction of the imports between them.
+ * The packages of the core, and the direction of the imports between them.
  */
 class ArchitectureTest {
 
-    /** From the top. */
+    /** From top to bottom. */
     private static final List<String> ROOMS = List.of(
             "dev.zelotype.host",
             "dev.zelotype",

@@ -15,12 +15,12 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * Writes the classes that differ only by the number of free parameters, each from one template in {@code src/templates}.
- * To write them again, run {@code TemplatesTest} with {@code -Dzelotype.templates=write}, then the formatter.
+ * Generates the classes that differ only in the number of free parameters, from the templates in {@code src/templates}.
+ * To write them, run {@code TemplatesTest} with {@code -Dzelotype.templates=write}, and then the formatter.
  */
 final class Templates {
 
-    /** The greatest number of free parameters; the one place to change. */
+    /** The maximum number of free parameters; the only place to change it. */
     static final int MOST = 8;
 
     private static final Path TEMPLATES = Path.of("src/templates");
@@ -32,7 +32,7 @@ final class Templates {
 
     private Templates() {}
 
-    /** What every template becomes: the files below the sources, and their text before it is formatted. */
+    /** The result of all templates: the files in the source folder, with their text before formatting. */
     static Map<Path, String> written() {
         Map<Path, String> files = new TreeMap<>();
         for (String shape : List.of("Query", "Act", "AroundQuery", "AroundAct")) {

@@ -12,7 +12,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
- * What differs only by the number of free parameters is as its template says, down to the last word; the formatter breaks
+ * Classes that differ only in the number of free parameters are exactly as their template defines; the formatter breaks
  * the lines. With {@code -Dzelotype.templates=write} the files are written.
  */
 class TemplatesTest {

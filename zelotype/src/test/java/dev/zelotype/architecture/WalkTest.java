@@ -18,8 +18,8 @@ import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 
 /**
- * How many classes an argument passes on its way from a double to the answer, and to the text of a failure: whoever looks
- * for a fault there has to read them all.
+ * The number of classes that an argument passes on its way from a double to the answer, and to the text of a failure:
+ * these must be read to find a fault there.
  */
 class WalkTest {
 
@@ -29,7 +29,7 @@ class WalkTest {
         void slewTo(Target target);
     }
 
-    /** Tells who compares and who prints it. */
+    /** Finds out which code compares it, and which code prints it. */
     record Target(int id, Consumer<List<String>> compared, Consumer<List<String>> printed) {
 
         @Override
@@ -110,7 +110,9 @@ class WalkTest {
         }
     }
 
-    /** The library's classes on the stack, from the double or the statement on; neighboring frames of one class are one. */
+    /**
+     * The library's classes on the stack, from the double or the statement; consecutive frames of one class count once.
+     */
     private static List<String> path() {
         List<String> path = new ArrayList<>();
         StackWalker.getInstance().forEach(frame -> {

@@ -49,7 +49,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 
 /**
- * What doubles answer, by what they are told and by their kind.
+ * The answers of doubles, depending on statements and kind.
  */
 class AnswerTest {
 
@@ -290,7 +290,7 @@ class AnswerTest {
         int of(Object key, String shelf);
     }
 
-    /** However many suppositions there are, and of whatever sorts: the newest that covers a call answers it. */
+    /** Whatever the number and forms of suppositions, the newest one that covers a call answers it. */
     @Test
     void the_newest_of_very_many_suppositions_answers() {
         Random random = new Random(7);
@@ -339,7 +339,7 @@ class AnswerTest {
     @Test
     void null_can_be_answered_again_and_again() {
         Names names = stub(Names.class);
-        // What the compiler makes of returns(null, null).
+        // The arguments that the compiler passes for returns(null, null).
         suppose(names::first).returns(null, (String[]) null).returns("Harrow-2");
         assertThat(names.first()).isNull();
         assertThat(names.first()).isNull();

@@ -20,7 +20,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Every arity of every statement does the same, for queries and for void calls.
+ * Every arity of every statement behaves the same, for queries and for void calls.
  */
 class ArityTest {
 

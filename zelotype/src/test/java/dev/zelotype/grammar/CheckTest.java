@@ -50,7 +50,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * What did happen, asked afterwards.
+ * Checks of calls that were made.
  */
 class CheckTest {
 
@@ -120,7 +120,7 @@ class CheckTest {
                         "Expected no call of mount.slewTo(any SkyTarget), but there was 1.\n\n  The call\n    2  ");
     }
 
-    /** A class without equals, and one whose toString cannot be trusted. */
+    /** A class without equals, and one with an unreliable toString. */
     private static final class Plate {
         @Override
         public String toString() {
@@ -183,7 +183,7 @@ class CheckTest {
         }
     }
 
-    /** As those of frameworks: its methods return null where they can. */
+    /** Like those of frameworks: its methods return null if they can. */
     private static Object proxy(ClassLoader loader, Class<?> type) {
         return Proxy.newProxyInstance(
                 loader, new Class<?>[] {type}, (self, method, arguments) -> switch (method.getName()) {

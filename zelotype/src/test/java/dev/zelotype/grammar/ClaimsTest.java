@@ -35,7 +35,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * What tests suppose of a collaborator, held against a real one.
+ * Suppositions of tests about a collaborator are compared with a real one.
  */
 class ClaimsTest {
 
@@ -94,7 +94,7 @@ class ClaimsTest {
         int sum(int... parts);
     }
 
-    /** A real harbour. */
+    /** A real harbor. */
     static class Real implements Harbour {
         private int next;
 
@@ -497,7 +497,7 @@ class ClaimsTest {
         assertThatThrownBy(() -> ofJdk.check(null)).hasMessageContaining("expected 4, was 3");
     }
 
-    /** A collaborator whose answers may wait. */
+    /** A collaborator that may answer late. */
     interface Beacon {
         String take();
 
@@ -512,7 +512,7 @@ class ClaimsTest {
         float[] sums();
     }
 
-    /** A real one whose answers come late, or never. */
+    /** A real one whose answers arrive late, or never. */
     private record Slow(long millis) implements Beacon {
 
         private static void rest(long millis) {
@@ -532,7 +532,7 @@ class ClaimsTest {
         @Override
         public int read() {
             for (long end = System.nanoTime() + millis * 1_000_000; System.nanoTime() < end; ) {
-                // As a read of a socket does, it takes no notice of an interrupt.
+                // Like a read from a socket, it ignores interrupts.
                 rest(1);
             }
             return 7;

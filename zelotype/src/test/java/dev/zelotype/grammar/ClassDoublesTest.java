@@ -92,7 +92,7 @@ class ClassDoublesTest {
         }
     }
 
-    /** The compiler adds a bridge for each of the two methods, so that callers need not see {@link Sheet}. */
+    /** The compiler adds a bridge for each of the two methods, so that callers do not need access to {@link Sheet}. */
     public static class Chart extends Sheet<String> {}
 
     @Test

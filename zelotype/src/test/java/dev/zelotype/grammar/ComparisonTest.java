@@ -23,12 +23,12 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.opentest4j.AssertionFailedError;
 
 /**
- * A failed check is what IDEs compare with, where the library is that they know; without it a failure is as it was. Each is
- * tried in a loader of its own, as a JVM is before anything of Zelotype is loaded.
+ * A failed check has the type that IDEs compare, if that library is present; otherwise it is a plain failure. Each case
+ * runs in a separate class loader, like a JVM in which Zelotype has not been loaded yet.
  */
 class ComparisonTest {
 
-    /** What a check that has failed says of itself: its message's first line, its class above, and what it compares. */
+    /** The description of a failed check: the first line of its message, its superclass, and the values to compare. */
     static final class Close implements Callable<List<String>> {
         @Override
         public List<String> call() {
@@ -43,7 +43,7 @@ class ComparisonTest {
         }
     }
 
-    /** As {@link Close}, where no call came close. */
+    /** Like {@link Close}, but without a close call. */
     static final class Missing implements Callable<List<String>> {
         @Override
         public List<String> call() {
@@ -83,7 +83,7 @@ class ComparisonTest {
         }
         try (URLClassLoader fresh =
                 new URLClassLoader(classPath.toArray(URL[]::new), ClassLoader.getPlatformClassLoader())) {
-            // As a host does, before the classes of tests load.
+            // Like a host, before test classes are loaded.
             Class.forName("dev.zelotype.host.ComparedFailures", true, fresh)
                     .getMethod("fromNowOn")
                     .invoke(null);

@@ -37,7 +37,7 @@ import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 
 /**
- * A conversation holds the statements and calls, and how the test judges them.
+ * A conversation contains the statements and calls, and how the test judges them.
  */
 class ConversationTest {
 
@@ -49,7 +49,7 @@ class ConversationTest {
         try (scene) {
             test.run();
         } catch (CheckFailure expected) {
-            // What it says is not the matter here.
+            // Its text does not matter here.
         }
         return scene.conversation();
     }
@@ -127,7 +127,7 @@ class ConversationTest {
                 List<String> asked = new ArrayList<>(List.of("Harrow-2"));
                 names.apply(asked);
                 asked.add("Quill-9");
-                // Printing this argument calls a double, which is not a call of the subject.
+                // Printing this argument calls a double, which does not count as a call of the subject.
                 Mount mount = stub(Mount.class);
                 names.apply(new Object() {
                     @Override
@@ -143,7 +143,7 @@ class ConversationTest {
         }
     }
 
-    /** An enum that prints what was last said to it. */
+    /** An enum that prints the text that was set last. */
     private enum Lamp {
         RED;
 
@@ -157,7 +157,7 @@ class ConversationTest {
 
     private record Shelf(List<String> books) {}
 
-    /** Each value, how it is changed after the call, and what must be told of it nevertheless. */
+    /** Each value, how it is changed after the call, and its text at the time of the call. */
     @Test
     void with_details_nothing_that_may_change_is_printed_later() {
         byte[] frame = {1, 2};

@@ -53,7 +53,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Default answers: containers that can be filled, and nothing that leads code round in circles.
+ * Default answers: containers that can be filled, and no values that cause endless loops.
  */
 class EmptyValuesTest {
 
@@ -136,7 +136,7 @@ class EmptyValuesTest {
         }
     }
 
-    /** Methods that give the type itself: a builder's go on with the double, those that lead elsewhere end. */
+    /** Methods that return the type itself: those of builders return the double, those that navigate end. */
     private interface Part {
         Part size(int millimetres);
 
@@ -203,7 +203,7 @@ class EmptyValuesTest {
         int count();
     }
 
-    /** As a team would name it in a file of its tests. */
+    /** As a team would define it in a file of its tests. */
     public static final class FiveSeconds implements EmptyValue {
         @Override
         public @Nullable Object of(Class<?> type) {
@@ -274,7 +274,7 @@ class EmptyValuesTest {
         Forecasts forecasts = stub(Forecasts.class);
         assertThatThrownBy(() -> {
                     while (forecasts.next("now") != forecasts) {
-                        // As a subject that waits for another answer.
+                        // Like a subject that waits for another answer.
                     }
                 })
                 .isInstanceOf(UnexpectedCall.class)

@@ -27,7 +27,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * What must happen, said beforehand.
+ * Calls that must be made, stated in advance.
  */
 class ExpectationTest {
 
@@ -46,7 +46,7 @@ class ExpectationTest {
         };
     }
 
-    /** For each count: which numbers of calls are fine, up to 3. */
+    /** For each count, the accepted numbers of calls, up to 3. */
     @ParameterizedTest
     @CsvSource({
         "default, 1",

@@ -25,12 +25,12 @@ import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 
 /**
- * Whether a call has failed though it did not throw: its answer handed an exception over to a callback, or gave a future
- * that failed. What counts is what happened, and not what the answer's code could do.
+ * Whether a call failed although it did not throw: its answer passed an exception to a callback, or returned a future
+ * that failed. What counts is what happened, not what the code of the answer could do.
  */
 class FailedCallsTest {
 
-    /** What tells in its own words that something failed. */
+    /** Reports failures with its own methods. */
     interface Download {
         interface Listener {
             void ready(String frame);
@@ -159,7 +159,7 @@ class FailedCallsTest {
         }
     }
 
-    /** What writes exceptions down in the night. */
+    /** Writes exceptions to the night log. */
     static class Diary {
         String note(Exception reason) {
             return "noted: " + reason.getMessage();

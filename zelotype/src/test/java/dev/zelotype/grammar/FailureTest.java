@@ -38,7 +38,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Failures from which the code can be mended, and checks that do not look away.
+ * Failures that are sufficient to fix the code, and checks that do not miss anything.
  */
 class FailureTest {
 
@@ -316,7 +316,7 @@ class FailureTest {
         assertThat(Thread.interrupted()).isTrue();
     }
 
-    /** The order as a regular expression over the calls, which says the same in another way. */
+    /** The same order as a regular expression over the calls. */
     @Test
     void an_order_reads_calls_as_a_regular_expression_would() {
         Random random = new Random(42);

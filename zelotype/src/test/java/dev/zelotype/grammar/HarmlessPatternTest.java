@@ -42,7 +42,7 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * A pattern is read, not run: it changes nothing of the test's, and what might is refused.
+ * A pattern is read and not run: it does not change objects of the test, and code that might is refused.
  */
 class HarmlessPatternTest {
 

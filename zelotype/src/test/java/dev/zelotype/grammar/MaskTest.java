@@ -27,7 +27,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /**
- * A mask meets what a person would read, however a value holds it.
+ * A mask matches the text that a person would read, however a value contains it.
  */
 class MaskTest {
 
@@ -65,7 +65,7 @@ class MaskTest {
         FORMS.put("in two of an array", text -> new String[] {text.substring(0, 6), text.substring(6)});
     }
 
-    /** What a reader makes of printed elements. */
+    /** The readable text of printed elements. */
     private static String read(String printed) {
         return printed.replaceAll("[\\[\\]'\", ]", "");
     }

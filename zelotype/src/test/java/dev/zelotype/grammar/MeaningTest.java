@@ -33,7 +33,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 
 /**
- * A pattern means exactly what it says: it runs nothing, guesses nothing, and the types of its parameters count.
+ * A pattern has an exact meaning: nothing is run or guessed, and the types of its parameters count.
  */
 class MeaningTest {
 

@@ -5,7 +5,7 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
-/** Marks a method that uses Zelotype wrongly, and says under which title the guide shows it. */
+/** Marks a method that uses Zelotype wrongly, with its title in the guide. */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
 @interface Mistake {

@@ -12,7 +12,7 @@ import dev.zelotype.observatory.Observatory.WeatherStation;
 import java.util.List;
 
 /**
- * What the wrong uses are made with.
+ * Declarations for the wrong uses.
  */
 abstract class Mistaken {
 

@@ -23,7 +23,7 @@ import java.util.Iterator;
 import java.util.List;
 
 /**
- * Ways to use Zelotype wrongly, one a method: patterns, and what is replaced. The page docs/mistakes.md is made of these
+ * Wrong uses of Zelotype, one per method: patterns and replacements. The page docs/mistakes.md is generated from these
  * methods and their messages.
  */
 final class Mistakes extends Mistaken {

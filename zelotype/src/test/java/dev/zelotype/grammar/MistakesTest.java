@@ -16,7 +16,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /**
- * Every misuse is an error with a cure, and the guide shows it as it is. To bring the page up to date, run the test with
+ * Every misuse is an error that says what to do, and is shown in the guide. To update the page, run the test with
  * {@code -Dzelotype.docs=write}.
  */
 class MistakesTest {

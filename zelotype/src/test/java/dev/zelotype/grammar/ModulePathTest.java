@@ -21,7 +21,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Types in named modules, with and without opens, and in signed jars: each works, or the message names the flag.
+ * Types in named modules, with and without opens, and in signed jars: each works, or the message contains the option to
+ * add.
  */
 class ModulePathTest {
 

@@ -22,7 +22,8 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Objects that the subject makes itself: of ordinary, final, inner and JDK classes, bare or given by the test.
+ * Objects that the subject creates itself: of ordinary, final, inner and JDK classes, without a constructor call or
+ * supplied by the test.
  */
 class NewObjectsTest {
 
@@ -93,7 +94,7 @@ class NewObjectsTest {
         }
     }
 
-    /** What a subject does. */
+    /** The code of a subject. */
     private static final class Harbour {
         String ask(int number) {
             return new Buoy(number).send("hello");
@@ -195,7 +196,7 @@ class NewObjectsTest {
     @Test
     void classes_of_the_jdk_behave_as_told_throughout() {
         Random told = stub(Random.class);
-        int never = -7; // a real Random never gives that here
+        int never = -7; // a real Random never returns that here
         suppose((Integer most) -> told.nextInt(most)).returns(never);
         suppose(() -> new Random()).returns(told);
         suppose(() -> new Date());

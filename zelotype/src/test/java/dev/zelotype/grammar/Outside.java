@@ -4,12 +4,12 @@ import java.util.concurrent.CompletionException;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 
-/** Runs code on a thread that inherits no scene. */
+/** Runs code on a thread that does not inherit a scene. */
 final class Outside {
 
     private Outside() {}
 
-    /** Something that is made outside any scene. */
+    /** Something that is created outside any scene. */
     static <T> T made(Supplier<T> maker) throws InterruptedException {
         AtomicReference<T> made = new AtomicReference<>();
         of(() -> made.set(maker.get()));

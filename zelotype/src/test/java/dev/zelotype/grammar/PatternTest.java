@@ -25,7 +25,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Which calls a pattern covers, for every shape of method and of pattern.
+ * The calls that a pattern covers, for every shape of method and of pattern.
  */
 class PatternTest {
 

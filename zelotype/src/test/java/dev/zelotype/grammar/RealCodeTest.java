@@ -26,7 +26,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Answers that act, that stand around real code, and that call themselves.
+ * Answers that run actions, that call the real code, and that call themselves.
  */
 class RealCodeTest {
 

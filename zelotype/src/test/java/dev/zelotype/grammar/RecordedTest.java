@@ -24,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * The arguments of recorded calls are used as everybody tries first: each use compiles, and means what it says.
+ * The arguments of recorded calls can be used in the obvious ways: each use compiles, and does what it says.
  */
 class RecordedTest {
 

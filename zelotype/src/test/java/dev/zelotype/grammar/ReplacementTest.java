@@ -174,7 +174,7 @@ class ReplacementTest {
         assertThat(Gain.HIGH.factor()).isEqualTo(2);
     }
 
-    /** A class with a bridge: what is called through the interface's wider types goes by way of it. */
+    /** A class with a bridge method: calls through the wider types of the interface go through it. */
     static final class Shelf implements Function<String, Integer> {
         @Override
         public Integer apply(String plate) {
@@ -228,7 +228,7 @@ class ReplacementTest {
         verifyNothingElse(link);
     }
 
-    /** What the class file of a class looks like to an agent that comes after Zelotype's. */
+    /** The class file of a class, as an agent sees it that was added after Zelotype's. */
     private static boolean isWoven(Class<?> type) throws Exception {
         Instrumentation instrumentation = Agent.instrumentation();
         boolean[] woven = new boolean[1];

@@ -30,8 +30,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * What a test says, and the calls it sees, belong to the scene in which it is said; and a statement is heeded as what it
- * finally says.
+ * The statements of a test, and the recorded calls, belong to the scene in which they are made; and a statement applies
+ * in its complete form.
  */
 class ScopeTest {
 
@@ -140,7 +140,10 @@ class ScopeTest {
         }
     }
 
-    /** What another thread asks while the sentence is being written, how the sentence ends, and whether that holds. */
+    /**
+     * What another thread calls while the statement is incomplete, how the statement is completed, and whether the
+     * scene passes.
+     */
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -190,7 +193,7 @@ class ScopeTest {
         }
     }
 
-    /** As above, where the test's own thread calls before the sentence goes on. */
+    /** As above, but the test's own thread makes the call before the statement is complete. */
     @ParameterizedTest
     @CsvSource({
         "never, 1, once too often",

@@ -46,14 +46,14 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
 /**
- * Spies on real objects of any class, and stubs of final ones: what they are, and what they never are.
+ * Spies on real objects of any class, and stubs of final ones: their types, and what is refused.
  */
 @SuppressWarnings("try")
 class SpiedObjectsTest {
 
     private static final String REFUSED = "refused";
 
-    /** Each with the type that a test gives it, which would throw a ClassCastException if the spy were of another. */
+    /** Each with its type in a test, which would cause a ClassCastException if the spy had another type. */
     private static final Map<String, Callable<Object>> OF_JDK = new LinkedHashMap<>();
 
     private static Object given(Object spied) {
@@ -195,7 +195,7 @@ class SpiedObjectsTest {
         }
     }
 
-    /** A class as containers generate them in front of a bean: a subclass that is marked as generated. */
+    /** A class like those that containers generate for a bean: a subclass that is marked as generated. */
     private static Port generated(boolean methodsToo) throws Exception {
         String parent = Type.getInternalName(Port.class);
         ClassWriter out = new ClassWriter(ClassWriter.COMPUTE_MAXS);

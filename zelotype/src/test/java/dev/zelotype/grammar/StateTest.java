@@ -24,7 +24,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Suppositions that hold once a call was made: of a stub, and as claims of a real object.
+ * Suppositions that apply after a call, in a stub and as claims about a real object.
  */
 class StateTest {
 
@@ -46,7 +46,7 @@ class StateTest {
         scene.close();
     }
 
-    /** Works as claimed, but for what it is told to do wrong. */
+    /** Works as claimed, except for one selected fault. */
     private static final class RealStore implements Store {
         private final String wrong;
         private final Map<String, Integer> all = new LinkedHashMap<>();

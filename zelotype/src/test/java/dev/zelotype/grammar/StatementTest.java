@@ -33,7 +33,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * A statement takes effect as a whole, asks the test's conditions once for each call, and refuses what it could never mean.
+ * A statement takes effect as a whole, evaluates the test's conditions once per call, and is refused if it could never
+ * apply.
  */
 class StatementTest {
 
@@ -195,7 +196,7 @@ class StatementTest {
         verify(weather::humidityAt).with((String) null).never();
     }
 
-    /** A link of a chain whose arguments print alike and are not equal. */
+    /** A link of a chain whose arguments print the same text but are not equal. */
     private interface Cabinet {
         Shelf shelf(Object key);
 

@@ -45,8 +45,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * What a conversation becomes as statements compiles, holds against the object that answered, and makes a stub that answers
- * the same.
+ * The statements of a conversation compile, match the object that answered, and set up a stub with the same answers.
  */
 public class StatementsTest {
 
@@ -57,7 +56,7 @@ public class StatementsTest {
         }
     }
 
-    /** Does not print what it holds. */
+    /** Does not print its content. */
     public record Sealed(String text) {
         @Override
         public String toString() {
@@ -92,7 +91,7 @@ public class StatementsTest {
         Desk next();
     }
 
-    /** Answers by what it is asked, with values of all sorts. */
+    /** Returns values of all kinds, depending on the argument. */
     public static class RealDesk implements Desk {
 
         static final Map<String, Object> VALUES = Map.ofEntries(
@@ -181,7 +180,7 @@ public class StatementsTest {
         Mask.set(null);
     }
 
-    /** The class that some statements become. */
+    /** The class that is generated from some statements. */
     private Class<?> compiled(String source) throws Exception {
         JavaFileObject file =
                 new SimpleJavaFileObject(URI.create("string:///FromConversation.java"), JavaFileObject.Kind.SOURCE) {

@@ -30,7 +30,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Subjects are built with the scene's doubles, whatever order things are asked for.
+ * Subjects are built with the scene's doubles, in whatever order they are requested.
  */
 class SubjectTest {
 
@@ -176,7 +176,7 @@ class SubjectTest {
                 .hasMessage("on dome");
     }
 
-    /** As people write it for containers. */
+    /** As written for containers. */
     static class ByFields {
         private static Dome shared;
         private WeatherStation weather;

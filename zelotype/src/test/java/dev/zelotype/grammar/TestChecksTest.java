@@ -20,7 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * What a journal knows of a test's checks: those in its code, and that a double was said to have no other calls.
+ * The information in a journal about a test's checks: those in its code, and checks that a double had no other calls.
  */
 class TestChecksTest {
 
@@ -34,7 +34,7 @@ class TestChecksTest {
         Class<?> expected() default Void.class;
     }
 
-    /** Bodies of tests, which are read and never run. */
+    /** Methods of tests, which are read and never run. */
     private static final class Bodies {
 
         private final Weather weather = stub(Weather.class);

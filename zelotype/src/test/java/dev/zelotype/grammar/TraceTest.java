@@ -29,13 +29,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Code of the test that runs while something is matched, compared or printed sees the statements, and leaves no trace;
- * calls with an unknown owner break no check silently.
+ * Code of the test that runs while something is matched, compared or printed sees the statements, and is not recorded.
+ * Calls with an unknown owner never break a check silently.
  */
 @SuppressWarnings("try")
 class TraceTest {
 
-    /** What the test's own code asks in the middle of matching. */
+    /** Calls that the test's own code makes during matching. */
     private enum Asked {
         STATIC {
             @Override
@@ -121,7 +121,7 @@ class TraceTest {
             }
         };
 
-        /** Says that the call answers 5, and 6 the next time; gives the call. */
+        /** Supposes that the call returns 5, and 6 the next time; returns the call. */
         abstract IntSupplier told();
 
         abstract void leftNoTrace();
@@ -133,7 +133,7 @@ class TraceTest {
         }
     }
 
-    /** A value whose own code asks. */
+    /** A value whose own code makes calls. */
     private record Plate(int number, IntSupplier asks) {
         @Override
         public boolean equals(Object other) {
@@ -276,7 +276,7 @@ class TraceTest {
         assertThat(weather.humidity()).isEqualTo(40);
     }
 
-    /** Initialized by the test below, and by nothing else. */
+    /** Initialized only by the test below. */
     private static final class Started {
         static final long AT = SiderealClock.now();
     }

@@ -26,7 +26,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Which types can be doubled, wherever they live.
+ * The types that can be doubled, wherever they are loaded.
  */
 class TypesTest {
 
@@ -136,7 +136,7 @@ class TypesTest {
         return (Callable<String>) object;
     }
 
-    /** Loads some of the test classes a second time, as application servers do. */
+    /** Loads some of the test classes a second time, like an application server. */
     private static final class OtherLoader extends ClassLoader {
 
         private final String own;

@@ -4,8 +4,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Notes for each call whether its answer is dropped. It is in a package of Zelotype, because the engine takes the nearest
- * code of any other for the one that calls.
+ * Records for each call whether its answer is dropped. It is in a package of Zelotype, because the engine treats the
+ * nearest code outside Zelotype as the caller.
  */
 public record DroppedAnswers(List<Boolean> seen) implements CallDisturber {
 

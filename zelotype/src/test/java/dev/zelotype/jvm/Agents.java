@@ -9,7 +9,7 @@ import dev.zelotype.observatory.Hardware.SiderealClock;
 import java.io.StringWriter;
 import java.time.Instant;
 
-/** A JVM in which statics are replaced, with or without the agent from the start. */
+/** A JVM in which static methods are replaced, with or without the agent on its command line. */
 final class Agents {
 
     private Agents() {}

@@ -10,24 +10,24 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 
-/** A JVM of its own that runs a class of the tests. */
+/** A separate JVM that runs a class of the tests. */
 final class Child {
 
     private Child() {}
 
-    /** Runs a class with options for the JVM, then arguments behind {@code --}; gives what it printed. */
+    /** Runs a class with options for the JVM, and arguments after {@code --}; returns its output. */
     static String run(Class<?> main, String... words) throws IOException, InterruptedException {
         return run(Map.of(), main, words);
     }
 
-    /** As {@link #run(Class, String...)}, with some more variables in its environment. */
+    /** Like {@link #run(Class, String...)}, with additional environment variables. */
     static String run(Map<String, String> environment, Class<?> main, String... words)
             throws IOException, InterruptedException {
         List<String> all = Arrays.asList(words);
         int split = all.contains("--") ? all.indexOf("--") : all.size();
         List<String> command = new ArrayList<>(
                 List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
-        // It lives for a second, in which thorough compilation does not pay.
+        // It runs for a second, so optimizing would not pay.
         command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"));
         command.addAll(all.subList(0, split));
         command.addAll(List.of("-XX:+EnableDynamicAgentLoading", "-cp", System.getProperty("java.class.path")));

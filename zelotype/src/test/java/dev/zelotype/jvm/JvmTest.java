@@ -27,13 +27,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * What replacing does to a whole JVM: nothing stays in memory, nothing is disturbed, and what really runs is reported.
+ * The effects of replacements on a whole JVM: no memory leaks, nothing else is affected, and calls of real code are
+ * reported.
  */
 class JvmTest {
 
     /**
-     * Run with {@code -Dzelotype.scenes=40000} for the full length: then it fails if a scene leaves 500 bytes behind, and
-     * else if it leaves its argument behind.
+     * With {@code -Dzelotype.scenes=40000} it runs in full length, and fails if a scene leaks 500 bytes; otherwise it
+     * fails if a scene leaks its argument.
      */
     private static final String SCENES = System.getProperty("zelotype.scenes", "3000");
 
@@ -63,7 +64,7 @@ class JvmTest {
         }
     }
 
-    /** Each JVM that heeds this variable listens at that port, so a second one would not start. */
+    /** Each JVM that reads this variable listens on the port, so a second one would not start. */
     @Test
     void attaching_does_not_heed_the_options_for_all_jvms() throws Exception {
         int port;
@@ -93,7 +94,7 @@ class JvmTest {
         assertThat(coverage(folder, "woven", "COVERAGE", ours)).isEqualTo(plain);
     }
 
-    /** Which probes of the observatory's classes were reached, by class. */
+    /** The probes of the observatory's classes that were reached, by class. */
     private static Map<String, String> coverage(Path folder, String how, String... agents) throws Exception {
         Path counted = Files.createTempFile(folder, "coverage", ".exec");
         Files.delete(counted);

@@ -8,7 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Loads classes of its own again and again, replaces things of them, and counts the loaders that stay.
+ * Repeatedly loads its own classes, replaces methods of them, and counts the class loaders that are not collected.
  */
 final class Loaders {
 
@@ -37,7 +37,7 @@ final class Loaders {
         }
     }
 
-    /** Loads the tests' classes itself, and the library's like everybody. */
+    /** Loads the classes of the tests itself, and those of the library from its parent. */
     private static final class Own extends URLClassLoader {
 
         Own(URL[] classes) {

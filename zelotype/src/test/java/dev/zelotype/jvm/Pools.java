@@ -30,8 +30,8 @@ import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 
 /**
- * Work handed to pools that were there before, in each form that the JDK has: prints what did not see the scene it was
- * handed over in, then whether work that is left over from a closed scene, or of no scene, sees another one.
+ * Tasks for existing pools, in each form that the JDK has. Prints which tasks did not see the scene in which they were
+ * created, and whether tasks left over from a closed scene, or without a scene, see another one.
  */
 @SuppressWarnings("try")
 final class Pools {
@@ -40,7 +40,7 @@ final class Pools {
 
     private Pools() {}
 
-    /** A pool whose own hooks do not call those of its superclass. */
+    /** A pool whose hooks do not call those of its superclass. */
     private static final class Hooked extends ThreadPoolExecutor {
         Hooked() {
             super(1, 1, 1, SECONDS, new LinkedBlockingQueue<>());

@@ -8,12 +8,12 @@ import dev.zelotype.error.MisuseException;
 import dev.zelotype.observatory.Hardware.SiderealClock;
 import dev.zelotype.observatory.Observatory.Mount;
 
-/** A JVM that lacks something: says what each use comes to. */
+/** A JVM that lacks something: prints the result of each use. */
 final class Poor {
 
     private Poor() {}
 
-    /** A class: its doubles are made without its constructor, unlike those of interfaces. */
+    /** A class: its doubles are created without a constructor call, unlike those of interfaces. */
     abstract static class Gauge {
         abstract int size();
     }

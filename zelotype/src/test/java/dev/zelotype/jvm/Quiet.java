@@ -11,7 +11,7 @@ import dev.zelotype.observatory.Hardware.SiderealClock;
 import dev.zelotype.observatory.Observatory.WeatherStation;
 import java.util.function.IntPredicate;
 
-/** Answers that call themselves without end, for doubles of each sort: all that may be printed is what this prints. */
+/** Answers that call themselves endlessly, for doubles of each kind: the only output must be that of this class. */
 @SuppressWarnings("try")
 final class Quiet {
 

@@ -9,7 +9,7 @@ import dev.zelotype.observatory.Hardware.SerialLink;
 import dev.zelotype.observatory.Hardware.SiderealClock;
 import dev.zelotype.observatory.Observatory.Mount;
 
-/** Replaces a bit of everything. */
+/** Replaces something of each kind. */
 public final class Replacing {
 
     private Replacing() {}

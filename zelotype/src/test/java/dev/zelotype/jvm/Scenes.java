@@ -17,13 +17,13 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Opens very many scenes of one sort, each with a large argument, in a JVM with little memory.
+ * Opens very many scenes of one kind, each with a large argument, in a JVM with little memory.
  */
 final class Scenes {
 
     private static final int LARGE = 20_000;
 
-    /** What a thread that is born in a scene and never ends keeps of it. */
+    /** What a thread that is started in a scene and never ends retains of it. */
     private static final List<Thread> LASTING = new ArrayList<>();
 
     private Scenes() {}

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 
 /**
- * Two copies of the library, by two class loaders, that replace the same things of the same classes at the same time.
+ * Two copies of the library, in two class loaders, which replace the same methods of the same classes at the same time.
  */
 public final class TwoCopies {
 
@@ -44,7 +44,7 @@ public final class TwoCopies {
         };
     }
 
-    /** What both copies replace. */
+    /** Replaced by both copies. */
     public static final class Shared {
         private Shared() {}
 
@@ -57,7 +57,7 @@ public final class TwoCopies {
         }
     }
 
-    /** One copy's test. */
+    /** The test of one copy. */
     public static final class User implements Callable<String>, AutoCloseable {
 
         private final String name;

@@ -3,7 +3,7 @@ package dev.zelotype.observatory;
 import java.time.Instant;
 
 /**
- * What the observatory's classes cannot be given: static, final, and made inside.
+ * Collaborators of the observatory that cannot be injected: static, final, and created inside.
  */
 public final class Hardware {
 
@@ -86,7 +86,7 @@ public final class Hardware {
         }
     }
 
-    /** Reads the clock and builds its own link. */
+    /** Reads the clock and creates its own link. */
     public static class FocusSweep {
         public String run(int steps) {
             SerialLink link = new SerialLink("COM3");

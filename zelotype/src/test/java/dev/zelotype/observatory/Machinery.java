@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /**
- * Classes of every shape that a double is made of by extending them.
+ * Classes of every shape that can be doubled by extending them.
  */
 public final class Machinery {
 

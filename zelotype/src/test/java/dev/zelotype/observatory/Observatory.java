@@ -9,7 +9,7 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 
 /**
- * The collaborators of the made-up observatory, with a method of every shape that a Java developer writes.
+ * The collaborators of the made-up observatory, with methods of all shapes that Java developers write.
  */
 public final class Observatory {
 
@@ -109,7 +109,7 @@ public final class Observatory {
         CLEAR
     }
 
-    /** One parameter of each primitive type, and pairs that only their position tells apart. */
+    /** One parameter of each primitive type, and pairs that differ only in their position. */
     public interface Instrument {
         int switches(boolean first, boolean second, boolean third);
 

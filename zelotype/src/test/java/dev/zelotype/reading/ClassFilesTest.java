@@ -15,7 +15,7 @@ import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Class files of every age and compiler: their methods and their calls are woven alike, or that is reported.
+ * Class files of every age and compiler: their methods and calls are woven in the same way, or a problem is reported.
  */
 class ClassFilesTest {
 

@@ -42,15 +42,15 @@ public enum Compiled {
     WITHOUT_DEBUG_DATA,
     BY_ECLIPSE,
     WITH_COVERAGE_PROBES,
-    /** As other languages' compilers do it: the methods of lambdas are plain ones with names of another form. */
+    /** As compilers of other languages do it: the methods of lambdas are ordinary ones with other names. */
     AS_OTHER_LANGUAGES_DO,
     WITHOUT_CLASS_FILES,
-    /** As the build goal leaves them, and as the agent lets them load. */
+    /** As the build goal writes them, and as the agent loads them. */
     WITH_PATTERNS_IN_PLACE,
     BY_ECLIPSE_WITH_PATTERNS_IN_PLACE,
     WITH_PROBES_AND_PATTERNS_IN_PLACE;
 
-    /** Kept for as long as any class that was made for it. */
+    /** Kept as long as any class that uses it. */
     private static final IRuntime COVERAGE = coverage();
 
     private static IRuntime coverage() {
@@ -63,7 +63,7 @@ public enum Compiled {
         }
     }
 
-    /** Compiles sources, by file name, and gives a loader of their classes. */
+    /** Compiles sources, by file name, and returns a class loader for them. */
     public ClassLoader load(Path folder, Map<String, String> sources) throws Exception {
         Path classes = Files.createDirectories(folder.resolve("classes"));
         List<String> files = new ArrayList<>();
@@ -97,13 +97,13 @@ public enum Compiled {
                 patch(classes);
             }
             case BY_JAVAC, WITHOUT_DEBUG_DATA, BY_ECLIPSE, WITHOUT_CLASS_FILES -> {
-                // They stay as they are.
+                // They are not changed.
             }
         }
         return again(folder);
     }
 
-    /** Gives another loader of the classes that were compiled into a folder. */
+    /** Returns another class loader for the classes that were compiled into a folder. */
     public ClassLoader again(Path folder) throws MalformedURLException {
         Path classes = folder.resolve("classes");
         return this == WITHOUT_CLASS_FILES
@@ -181,7 +181,7 @@ public enum Compiled {
         }
     }
 
-    /** Loads classes and does not expose their files. */
+    /** Loads classes but does not provide their files. */
     private static final class Secretive extends ClassLoader {
 
         private final Path classes;

@@ -20,7 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * Thousands of made-up lambdas, compiled in every way: each is read as it was written, or refused because an argument is
+ * Thousands of random lambdas, compiled in every way: each is read correctly, or refused because an argument is
  * computed from a free parameter.
  */
 class DifferentialTest {

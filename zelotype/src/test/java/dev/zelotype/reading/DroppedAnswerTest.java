@@ -18,11 +18,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Whether the calling code drops an answer: each line here is a call of a subject, on a line of its own.
+ * Whether the calling code drops an answer: each line contains one call of a subject.
  */
 class DroppedAnswerTest {
 
-    /** What is written in the night: its names are those of other classes too. */
+    /** The diary of the night; other classes have methods with the same names. */
     interface Diary extends Appendable {
         @Override
         Diary append(CharSequence text);
@@ -106,7 +106,7 @@ class DroppedAnswerTest {
         second.run();
     }
 
-    /** Call by call; the same for a double of one type and for one of several. */
+    /** The result for each call; the same for a double of one type and for one of several. */
     private List<Boolean> seen(Line line) throws IOException {
         List<Boolean> alone = seen(line, () -> stub(Album.class));
         assertThat(seen(line, () -> (Album) stub(Runnable.class, Album.class))).isEqualTo(alone);

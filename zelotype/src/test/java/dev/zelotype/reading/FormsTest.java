@@ -8,7 +8,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Every form in which people write patterns, compiled in every way.
+ * All forms in which people write patterns, compiled in every way.
  */
 class FormsTest {
 

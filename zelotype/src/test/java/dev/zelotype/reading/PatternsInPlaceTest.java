@@ -23,7 +23,7 @@ import org.objectweb.asm.commons.Remapper;
 import org.objectweb.asm.commons.SimpleRemapper;
 
 /**
- * Which lambdas are taken out of a class, and that nothing else about it changes.
+ * The lambdas that are removed from a class; nothing else in it changes.
  */
 class PatternsInPlaceTest {
 
@@ -82,7 +82,7 @@ class PatternsInPlaceTest {
         return Arrays.asList(run.invoke(null, true), run.invoke(null, false));
     }
 
-    /** In the class file, since an agent may change what loads. */
+    /** In the class file, because an agent may change the loaded class. */
     private static long count(Class<?> type, String begin) throws IOException {
         long[] found = {0};
         try (InputStream file = type.getResourceAsStream(type.getSimpleName() + ".class")) {
@@ -107,7 +107,7 @@ class PatternsInPlaceTest {
         Class<?> changed = compiled("Plain", "", Compiled.WITH_PATTERNS_IN_PLACE);
         assertThat(run(changed)).isEqualTo(run(plain)).asString().contains("21it![it]");
         assertThat(count(plain, PatternPatch.ADDED)).isZero();
-        // The one that a variable keeps, the answer, and one branch of a choice stay lambdas.
+        // A lambda in a variable, an answer, and one branch of a conditional stay lambdas.
         assertThat(count(changed, PatternPatch.ADDED)).as("one for each sort").isEqualTo(4);
         assertThat(count(changed, "$deserializeLambda$"))
                 .as("for those that stay")
@@ -167,7 +167,7 @@ class PatternsInPlaceTest {
         assertThat(PatternPatch.of(other)).isNull();
     }
 
-    /** Class files write letters beyond the first 65,536 as no charset does. */
+    /** Class files encode characters beyond the first 65,536 differently from any charset. */
     @Test
     void names_may_be_of_any_letters() throws Exception {
         String source = """
@@ -193,7 +193,9 @@ class PatternsInPlaceTest {
         assertThat(renamed.loadClass(Renamed.STAR).getSimpleName()).isEqualTo("\uD835\uDCAEtar");
     }
 
-    /** Renames a class to what some file systems cannot write, and puts the patterns of the others in their place. */
+    /**
+     * Renames a class to a name that some file systems do not support, and puts the patterns of the others in place.
+     */
     private static final class Renamed extends ClassLoader {
 
         static final String STAR = "Letters$\uD835\uDCAEtar";
@@ -223,7 +225,7 @@ class PatternsInPlaceTest {
         }
     }
 
-    /** Whoever holds one runs what the lambda would, and is told the same as a lambda tells. */
+    /** A caller can run it like the lambda, and gets the same serialized form. */
     public static final class Holder {
         private Holder() {}
 

@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * Makes up lambdas over a port with parameters of all types, and knows of each what it means.
+ * Generates random lambdas with parameters of all types, and knows the meaning of each.
  */
 final class RandomPatterns {
 
-    /** A type of parameters: its name, its box, and values as source and as they are. */
+    /** A type of parameters: its name, its box, and values as source and as objects. */
     private record Kind(String type, String box, String[] sources, Object[] values) {}
 
     private static final List<Kind> KINDS = List.of(
@@ -37,7 +37,7 @@ final class RandomPatterns {
         return new Kind(type, box, sources, values);
     }
 
-    /** The methods of the port: every parameter type in each of three places. */
+    /** The methods of the port: every parameter type at each of three positions. */
     static final List<String[]> METHODS = methods();
 
     private static List<String[]> methods() {
@@ -107,14 +107,14 @@ final class RandomPatterns {
                 others.add(changed(matching, i, kindOf(types[i])));
             }
         }
-        // A value that another place needs may have been changed since.
+        // Another position may need the value, which may have been changed since.
         others.replaceAll(other -> merged(other, matching));
         String source =
                 "(" + String.join(", ", parameters) + ") -> port.m" + method + "(" + String.join(", ", arguments) + ")";
         return new Pattern(source, method, computed, matching, others);
     }
 
-    /** Marks the places of a call that are as in the matching one. */
+    /** Marks the arguments of a call that are equal to those of the matching one. */
     private static final Object SAME = new Object();
 
     private static Object[] merged(Object[] other, Object[] matching) {
@@ -148,7 +148,7 @@ final class RandomPatterns {
         return name;
     }
 
-    /** A free parameter as it came, or boxed, unboxed, widened or cast. */
+    /** A free parameter, unchanged or boxed, unboxed, widened or cast. */
     private String free(Kind kind, int place, Object[] matching, List<Object[]> others) {
         switch (kind.type()) {
             case "long":
@@ -206,7 +206,7 @@ final class RandomPatterns {
         return parameter(kind.box());
     }
 
-    /** An argument that is worked out from a free parameter; null for types where none is made up. */
+    /** An argument that is computed from a free parameter; null for types without such an argument. */
     private String computed(Kind kind) {
         return switch (kind.type()) {
             case "boolean" -> {
@@ -227,7 +227,7 @@ final class RandomPatterns {
         };
     }
 
-    /** A value: a literal, something captured, or something worked out from that. */
+    /** A value: a literal, a captured variable, or an expression of these. */
     private String known(Kind kind, int value, int choice) {
         String source = kind.sources()[value];
         return switch (choice) {

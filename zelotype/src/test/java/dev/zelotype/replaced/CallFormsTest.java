@@ -17,21 +17,21 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Whatever the form in which code calls a replaced static method or constructor, it is answered while the scene is open
- * and runs the real code afterwards: by compiler, for classes that were loaded before and after the statement.
+ * Calls of a replaced static method or constructor in any form are answered while the scene is open, and run the real
+ * code afterwards. Tested by compiler, for classes that were loaded before and after the statement.
  */
 class CallFormsTest {
 
     /**
      * What is replaced.
      *
-     * @param name tells it apart
-     * @param call how it is called, with the argument as {@code $}
+     * @param name its unique name
+     * @param call the call, with the argument as {@code $}
      * @param reference the method reference
      * @param argument the argument's type
      * @param value the argument
      * @param result the type of the answer
-     * @param told what the statement answers
+     * @param told the answer of the statement
      */
     private record Target(
             String name, String call, String reference, String argument, String value, String result, String told) {}
@@ -67,7 +67,7 @@ class CallFormsTest {
                     "StringBuilder",
                     "new StringBuilder(\"7\")"));
 
-    /** How it is called: {@code $} is the value, {@code #} the reference, {@code @} the call of {@code x}. */
+    /** The form of the call: {@code $} is the value, {@code #} the reference, {@code @} the call of {@code x}. */
     private static final Map<String, String> FORMS = new LinkedHashMap<>();
 
     static {
@@ -94,7 +94,7 @@ class CallFormsTest {
         FORMS.put("optional", "{ ARG x = $; return Optional.of(x).map(#).get(); }");
     }
 
-    /** Forms that suit one target only. */
+    /** Forms for one target only. */
     private static final Map<String, String> OF_PARSE_INT = new LinkedHashMap<>();
 
     static {
@@ -161,7 +161,7 @@ class CallFormsTest {
         return filled(out + "}\n", target);
     }
 
-    /** Statements are in a class of their own, so that no call to be replaced runs already. */
+    /** Statements are in a separate class, so that no call to be replaced is running already. */
     private static String statement(Target target) {
         return filled(HEAD + """
                 public class SayNAME {
@@ -183,7 +183,7 @@ class CallFormsTest {
                 .replace("NAME", target.name());
     }
 
-    /** The table as it is published: forms down, targets across. */
+    /** The published table: a row for each form, a column for each target. */
     private static String page() {
         StringBuilder out = new StringBuilder("""
                 # Call forms
@@ -249,7 +249,7 @@ class CallFormsTest {
             }
             assertThat(published).as("written with -Dzelotype.publish=true").hasContent(page());
         }
-        // The Eclipse compiler leaves the marker out, replaced or not.
+        // The Eclipse compiler omits the marker, whether the call is replaced or not.
         wrong.removeIf(each -> how == Compiled.BY_ECLIPSE && each.contains("cannot be cast to class Mark"));
         assertThat(wrong).isEmpty();
     }
@@ -279,7 +279,7 @@ class CallFormsTest {
         Object real = call(target, loader, "form0").call();
         assertThat(text(real)).isNotEqualTo(text(told));
         for (int i = 0; i < names.size(); i++) {
-            // What a static initializer has seen stays.
+            // Values from a static initializer stay.
             String wanted = names.get(i).equals("static initializer") ? text(told) : text(real);
             compare(target, names.get(i), before, "after it", wanted, call(target, loader, "form" + i), wrong);
         }
@@ -313,7 +313,7 @@ class CallFormsTest {
         };
     }
 
-    /** A value without its identity. */
+    /** A value whose identity does not matter. */
     private static String text(Object value) {
         return value instanceof TimeZone zone ? zone.getID() : String.valueOf(value);
     }

@@ -25,9 +25,9 @@ import java.util.concurrent.SynchronousQueue;
 import org.junit.jupiter.api.Test;
 
 /**
- * Random programs that open, nest and close scenes on two threads, and say and ask things in between, do what a simple
- * model says: a call is answered by the nearest scene of its thread that says something, and counts for each open scene
- * of the thread up to the outermost that knows what is called.
+ * Random programs that open, nest and close scenes on two threads, with statements and calls in between, behave like a
+ * simple model: a call is answered by the nearest scene of its thread with a statement about it, and counts for each
+ * open scene of the thread up to the outermost one that knows the called double.
  */
 class NestedScenesModelTest {
 
@@ -45,7 +45,7 @@ class NestedScenesModelTest {
     private static final SerialLink LINK = new SerialLink("tty");
     private static final WeatherStation SHARED = stub(WeatherStation.class, "shared");
 
-    /** What the model knows of a scene. */
+    /** The model's state of a scene. */
     private static final class Modelled {
         private final Modelled around;
         private final Scene scene;
@@ -71,7 +71,7 @@ class NestedScenesModelTest {
             return found;
         }
 
-        /** The open scenes from this one outwards. */
+        /** The open scenes, from this one outwards. */
         List<Modelled> chain() {
             List<Modelled> chain = new ArrayList<>();
             for (Modelled each = open(this); each != null; each = open(each.around)) {
@@ -81,7 +81,7 @@ class NestedScenesModelTest {
         }
     }
 
-    /** A thread that does one thing after the other, and what the model knows of it. */
+    /** A thread that performs one action after the other, with the model's state of it. */
     private static final class Worker {
         private final SynchronousQueue<Runnable> errands = new SynchronousQueue<>();
         private final SynchronousQueue<Object[]> results = new SynchronousQueue<>();
@@ -89,7 +89,7 @@ class NestedScenesModelTest {
 
         private final boolean isHere;
 
-        /** The thread of the test itself takes part, because handing work over takes most of the time. */
+        /** The thread of the test itself takes part, because handing over tasks takes most of the time. */
         Worker(boolean isHere) {
             this.isHere = isHere;
             if (!isHere) {
@@ -289,7 +289,7 @@ class NestedScenesModelTest {
             return answer[0];
         }
 
-        /** What the model says that a call answers; it counts for the scenes that see it. */
+        /** The answer of a call in the model; it counts for the scenes that see it. */
         private int expected(Worker worker, Target target, String argument) {
             List<Modelled> chain = worker.chain();
             if (chain.isEmpty() && target == Target.SHARED) {
@@ -315,7 +315,7 @@ class NestedScenesModelTest {
             return Objects.requireNonNullElse(answer, real);
         }
 
-        /** A thread of no scene speaks to the scenes that are open if they stand inside one another. */
+        /** A call on a thread without a scene belongs to the open scenes if they are nested in one another. */
         private List<Modelled> onlyChain() {
             for (Modelled each : openScenes()) {
                 if (each.chain().size() == openScenes().size()) {

@@ -19,15 +19,15 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 
 /**
- * Scenes on many threads that replace the same static methods, constructors, enum constants and singletons with different
- * answers: no scene sees the answers or the calls of another one.
+ * Scenes on many threads replace the same static methods, constructors, enum constants and singletons with different
+ * answers. No scene sees the answers or the calls of another one.
  */
 class ParallelScenesTest {
 
     private static final int THREADS = 12;
     private static final int ROUNDS = Integer.getInteger("zelotype.scenes", 3000) / THREADS;
 
-    /** The subject: calls what is replaced. */
+    /** The subject: makes the replaced calls. */
     private static final class Reader {
         static long clock() {
             return SiderealClock.now();
@@ -56,7 +56,7 @@ class ParallelScenesTest {
         assertThat(roundsOn(virtual())).isEqualTo(THREADS);
     }
 
-    /** How many threads went through all their rounds without seeing anything of another one. */
+    /** The number of threads that completed all rounds without seeing anything of another one. */
     private static int roundsOn(ExecutorService pool) throws Exception {
         List<Future<?>> all = new ArrayList<>();
         for (int thread = 0; thread < THREADS; thread++) {
@@ -72,7 +72,7 @@ class ParallelScenesTest {
         return done;
     }
 
-    /** Virtual threads where the JVM has them; else each task has a thread of its own. */
+    /** Virtual threads if the JVM has them; otherwise one thread per task. */
     private static ExecutorService virtual() {
         try {
             return (ExecutorService)
@@ -93,7 +93,7 @@ class ParallelScenesTest {
         return null;
     }
 
-    /** A test that replaces nothing sees everything real. */
+    /** A test that replaces nothing sees only real code. */
     private static void silent() {
         try (Scene scene = Scene.open()) {
             assertThat(Gain.HIGH.factor()).isEqualTo(2);

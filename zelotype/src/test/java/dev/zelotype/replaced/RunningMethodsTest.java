@@ -14,8 +14,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * A method that runs already when a call of it is woven goes on with its old code. A statement about a call that it
- * still has to make is refused, each time; what runs the test is neither accused nor answered.
+ * A method that is already running when one of its calls is woven keeps its old code. A statement about a call that it
+ * still has to make is refused, every time; calls of the code that runs the test are neither refused nor answered.
  */
 class RunningMethodsTest {
 
@@ -23,7 +23,10 @@ class RunningMethodsTest {
     private static final String REAL = "real";
     private static final String REFUSED = "refused";
 
-    /** The body of a method, and what it says. Each calls another method of the JDK, which nothing else here replaces. */
+    /**
+     * The body of a method, and the expected result. Each calls a different method of the JDK, which nothing else here
+     * replaces.
+     */
     private static final Map<String, String[]> CASES = new LinkedHashMap<>();
 
     private static void add(String name, String said, String body) {
@@ -237,7 +240,7 @@ class RunningMethodsTest {
             }
             """;
 
-    /** Each case has a class of its own, since a scene gets all calls ready that its class names. */
+    /** Each case has its own class, because a scene prepares all calls that its class names. */
     private static String source(int number, String body) {
         return HEAD + """
                 public class Runs%d {
@@ -267,7 +270,7 @@ class RunningMethodsTest {
         });
         ClassLoader loader = how.load(folder, sources);
         List<String> wrong = new ArrayList<>();
-        // As in a JVM in which nothing was replaced so far: each case calls something else.
+        // Each case calls a different method, as if nothing had been replaced in the JVM before.
         Scene.unweave();
         int number = 1;
         for (Map.Entry<String, String[]> each : CASES.entrySet()) {

@@ -29,7 +29,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * What others see of a class stays the same when it is woven, and what is too large to weave is refused.
+ * The visible properties of a class do not change when it is woven, and a class that is too large to weave is refused.
  */
 @SuppressWarnings("try")
 class WovenClassTest {
@@ -40,7 +40,7 @@ class WovenClassTest {
         String value() default "";
     }
 
-    /** A subject with all that frameworks look for. */
+    /** A subject with everything that frameworks look for. */
     @Marked("rig")
     public static class Rig<T extends Comparable<T>> {
         @Marked("field")
@@ -90,7 +90,7 @@ class WovenClassTest {
 
     private static final List<Class<?>> TYPES = List.of(Rig.class, Rig.Part.class, Rig.Side.class, Rig.Plate.class);
 
-    /** All that reflection shows of a class. */
+    /** All information about a class from reflection. */
     private static List<String> seen(Class<?> type) {
         List<String> seen = new ArrayList<>(List.of(type.toGenericString(), texts(type.getAnnotations())));
         List<Executable> all = new ArrayList<>(Arrays.asList(type.getDeclaredMethods()));

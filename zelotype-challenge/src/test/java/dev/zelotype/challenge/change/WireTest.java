@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Whatever texts a message holds, it is the same at the other end.
+ * A message with any text arrives unchanged.
  */
 class WireTest {
 

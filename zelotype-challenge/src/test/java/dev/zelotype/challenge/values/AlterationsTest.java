@@ -43,7 +43,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * Whatever a collaborator may be given or may answer has another value of the same type, and none that equals it.
+ * For every argument and return value of a collaborator there is another value of the same type that is not equal to
+ * it.
  */
 class AlterationsTest {
 
@@ -82,7 +83,7 @@ class AlterationsTest {
         }
     }
 
-    /** Its methods give the types, with what they say of their parts. */
+    /** The return types of its methods are the tested types, with their type arguments. */
     interface Types {
         List<String> texts();
 

@@ -3,13 +3,13 @@ package dev.zelotype.examples.observatory;
 import java.time.Duration;
 
 /**
- * How long to expose: calls its own methods for the parts of the answer.
+ * Computes how long to expose. It calls its own methods for the parts of the result.
  */
 public class ExposurePlan {
 
     private int used;
 
-    /** The time for a target, shorter the lower it stands. */
+    /** The time for a target; the lower the target, the shorter the time. */
     public Duration timeFor(SkyTarget target) {
         used++;
         return Duration.ofSeconds((long) (baseSeconds() * clearness(target)));
@@ -25,7 +25,7 @@ public class ExposurePlan {
         return Math.max(0.1, target.altitude() / 90.0);
     }
 
-    /** How often the plan was called. */
+    /** The number of calls of the plan. */
     public int used() {
         return used;
     }

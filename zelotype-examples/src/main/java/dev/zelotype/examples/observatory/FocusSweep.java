@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Moves the focus step by step and records the sharpness: reads the clock and opens the link itself.
+ * Moves the focus step by step and records the sharpness. It reads the clock and opens the link itself.
  */
 public class FocusSweep {
 

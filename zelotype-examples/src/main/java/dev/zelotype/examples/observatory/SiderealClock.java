@@ -1,7 +1,7 @@
 package dev.zelotype.examples.observatory;
 
 /**
- * Sidereal time, for everybody to read.
+ * Sidereal time, as a static method.
  */
 public final class SiderealClock {
 

@@ -9,7 +9,7 @@ import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** The guide tells the lines of one and the same test, written in three ways, as they are. */
+/** The guide states the correct number of lines for each of three versions of the same test. */
 class ComparisonTest {
 
     @ParameterizedTest

@@ -13,7 +13,7 @@ import jakarta.inject.Inject;
 import org.junit.jupiter.api.Test;
 
 /**
- * A double put into an injector.
+ * A double is bound in an injector.
  */
 @WithDoubles
 class GuiceTest {

@@ -23,7 +23,8 @@ import org.springframework.test.context.junit.jupiter.SpringJUnitConfig;
 import org.springframework.test.util.AopTestUtils;
 
 /**
- * Doubles as beans of a context that all tests share: what a test says of them, and the calls that it sees, end with it.
+ * Doubles as beans of a context that all tests share. Statements about them and their recorded calls belong to a single
+ * test.
  */
 @SpringJUnitConfig(SpringTest.Beans.class)
 @WithDoubles
@@ -54,7 +55,7 @@ class SpringTest {
         }
     }
 
-    /** Asks the weather. */
+    /** Reads the weather. */
     static class Watch {
         private final WeatherStation weather;
 
@@ -78,7 +79,10 @@ class SpringTest {
         }
     }
 
-    /** As a container does for transactions, caches and the like: a subclass of the bean's class stands before it. */
+    /**
+     * A proxy like those of containers for transactions or caches: a subclass of the bean's class, in front of the
+     * bean.
+     */
     private static <T> T timed(T bean) {
         ProxyFactory factory = new ProxyFactory(bean);
         factory.setProxyTargetClass(true);

@@ -9,7 +9,7 @@ import dev.zelotype.junit.StandIn;
 import dev.zelotype.junit.WithDoubles;
 import org.junit.jupiter.api.Test;
 
-/** The build has written the class of the doubles of {@link Dome}, so that none is made while the tests run. */
+/** The build has written the class of doubles of {@link Dome}, so no class is generated while the tests run. */
 @WithDoubles
 class LinkedDoublesTest {
 

@@ -13,7 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
-/** How the agent gets into a JVM: at its start, while it runs, or not at all. */
+/** The agent is loaded when the JVM starts, while it runs, or not at all. */
 class AgentTest {
 
     private static String run(String... options) throws IOException, InterruptedException {

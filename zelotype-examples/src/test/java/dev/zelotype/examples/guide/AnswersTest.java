@@ -25,7 +25,7 @@ import java.util.Map;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 
-/** The guide's part on what doubles answer. */
+/** The code of the guide's page on answers. */
 @WithDoubles
 class AnswersTest {
 

@@ -20,7 +20,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** The milder forms of what makes tests brittle. */
+/** The recommended alternatives to brittle tests. */
 @WithDoubles
 class BrittleTestsTest {
 

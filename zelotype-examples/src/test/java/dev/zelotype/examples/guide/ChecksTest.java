@@ -28,7 +28,7 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
 
-/** The guide's parts on what must happen and what did happen. */
+/** The code of the guide's pages on expectations and checks. */
 @WithDoubles
 class ChecksTest {
 

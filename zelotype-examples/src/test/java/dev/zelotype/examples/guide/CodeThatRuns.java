@@ -32,11 +32,11 @@ final class CodeThatRuns {
 
     private static final JavaCompiler COMPILER = ToolProvider.getSystemJavaCompiler();
 
-    /** What JUnit or a container calls, beside programs. */
+    /** The annotations of methods that JUnit or a container calls. */
     private static final Set<String> CALLED =
             Set.of("Test", "ParameterizedTest", "TestFactory", "BeforeEach", "AfterEach", "Bean", "PrePersist");
 
-    /** Statements that run one after the other, or members that stand one after the other; imports of a file. */
+    /** Consecutive statements or members, or the imports of a file. */
     private final List<List<String>> sequences = new ArrayList<>();
 
     CodeThatRuns(List<Path> folders) throws IOException {
@@ -50,9 +50,9 @@ final class CodeThatRuns {
         }
     }
 
-    /** What is wrong with a piece of code; empty if it is read by the compiler and runs. */
+    /** What is wrong with a piece of code; empty if it compiles and runs. */
     String problemOf(String part) {
-        // A part may lack the end of what it begins, or hold the end of what an earlier one began.
+        // A part may end within a block, or contain the end of a block of an earlier part.
         String begun = part;
         for (int surplus = -open(part); surplus > 0; surplus--) {
             begun = begun.substring(0, begun.lastIndexOf('}'));
@@ -91,7 +91,7 @@ final class CodeThatRuns {
         return List.of();
     }
 
-    /** The last one may be left open: then the code only has to begin like it. */
+    /** The last one may be incomplete: then the code only has to begin with it. */
     private static boolean stands(List<String> wanted, int open, List<String> sequence) {
         int last = wanted.size() - 1;
         String end = wanted.get(last);
@@ -190,7 +190,7 @@ final class CodeThatRuns {
                 - code.chars().filter(c -> c == '}').count());
     }
 
-    /** Null if it is no Java. */
+    /** Null if it is not Java. */
     private static CompilationUnitTree parsed(String code) {
         DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
         JavaFileObject source = new TextAsFile("Code", code);

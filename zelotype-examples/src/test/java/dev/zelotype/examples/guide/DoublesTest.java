@@ -29,7 +29,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
-/** The guide's part on making doubles. */
+/** The code of the guide's page on making doubles. */
 @WithDoubles
 class DoublesTest {
 
@@ -50,7 +50,7 @@ class DoublesTest {
         assertThat(camera).hasToString("camera");
     }
 
-    /** Works, but for what the tests do not need. */
+    /** Implements only what the tests need. */
     abstract static class InMemoryLog implements NightLog {
         private final List<LogEntry> entries = new ArrayList<>();
         private final int first;

@@ -16,7 +16,7 @@ import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 
 /**
- * The templates for two editors: the same names in both, and what each of them writes compiles and is the same.
+ * The templates for two editors have the same names, and each inserts the same code, which compiles.
  */
 class EditorTemplatesTest {
 
@@ -25,7 +25,7 @@ class EditorTemplatesTest {
     @TempDir
     Path folder;
 
-    /** The code of each template, with what it offers for each variable. */
+    /** The code of each template, with the default value of each variable. */
     private static Map<String, String> templates(String file) throws Exception {
         Element root = DocumentBuilderFactory.newInstance()
                 .newDocumentBuilder()

@@ -40,11 +40,11 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
- * The guide's table of empty values says what doubles answer: each type that it names is asked for.
+ * The guide's table of empty values is correct: a double is asked for each of its types.
  */
 class EmptyValuesTableTest {
 
-    /** A method for each type of the table, named as the type is. */
+    /** A method for each type of the table, named after the type. */
     interface Everything {
         String ofString();
 

@@ -15,14 +15,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * Every block of Java that the guide and the README show is code that this module compiles and runs: the compiler reads
- * both, and the block's statements stand one after the other in a method that is called, or its members in a class.
+ * Each Java block of the guide and the README is code that this module compiles and runs: the statements of the block
+ * are consecutive statements of a method that is called, or its members are members of a class.
  */
 class GuideTest {
 
     private static final Pattern LINK = Pattern.compile("]\\(([^)\\s]+)\\)");
     private static final Pattern BLOCK = Pattern.compile("```java\n(.*?)```", Pattern.DOTALL);
-    /** Blank lines, and lines for what a block leaves out, part what need not stand together. */
+    /** Blank lines, and lines that mark an omission, separate parts that need not be consecutive. */
     private static final Pattern BETWEEN_PARTS = Pattern.compile("\n\n|\n *\\.\\.\\.\n");
 
     private static CodeThatRuns code;

@@ -39,7 +39,7 @@ import java.util.concurrent.Executor;
 import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 
-/** The answers of the page "How do I ...?". */
+/** The code of the page "How do I ...?". */
 @WithDoubles
 class HowDoITest {
 
@@ -106,7 +106,7 @@ class HowDoITest {
         assertThat(weather.humidity()).as("the last one stays").isEqualTo(70);
     }
 
-    // ... throw first, and succeed then?
+    // ... throw first, and then succeed?
     @Test
     void throw_first_and_succeed_then() {
         suppose(weather::humidity).fails(new IllegalStateException("offline")).returns(40);
@@ -146,7 +146,7 @@ class HowDoITest {
         assertThat(weather.humidityAt("south")).isZero();
     }
 
-    // ... look at the arguments of the calls?
+    // ... read the arguments of the calls?
     @Test
     void look_at_the_arguments_of_the_calls() {
         mount.slewTo(harrow);
@@ -164,7 +164,7 @@ class HowDoITest {
         assertThat(log.append(LogEntry.of("seeing is good")).number()).isEqualTo(7);
     }
 
-    // ... run a callback that the subject hands over?
+    // ... run a callback that the subject passes?
     @Test
     void run_a_callback() {
         suppose(camera::expose).does((time, onFrame, onFailure) -> onFrame.accept(new Frame(12)));
@@ -184,7 +184,7 @@ class HowDoITest {
         assertThat(faults).extracting(Throwable::getMessage).containsExactly("shutter stuck");
     }
 
-    // ... say what a void method does?
+    // ... set what a void method does?
     @Test
     void say_what_a_void_method_does() {
         suppose(dome::open).fails(new IllegalStateException("the dome is frozen"));
@@ -248,7 +248,7 @@ class HowDoITest {
         verify(dome::close).within(ofSeconds(5)).once();
     }
 
-    // ... run work immediately that the subject gives to an executor?
+    // ... run a task immediately that the subject passes to an executor?
     @Test
     void run_work_at_once() {
         suppose(executor::execute).does(Runnable::run);
@@ -287,7 +287,7 @@ class HowDoITest {
     // ... replace a private method?
     @Test
     void replace_a_private_method() {
-        // A private method cannot be named from outside. Say what it asks for: here, what the run's takePicture() asks.
+        // A private method cannot be named in a test. Set the answers of the calls that it makes.
         suppose(catalog::find).returns(Optional.of(harrow));
         suppose(camera::expose).does((time, onFrame, onFailure) -> onFrame.accept(new Frame(12)));
         suppose(log::append).answers(entry -> entry);
@@ -351,7 +351,7 @@ class HowDoITest {
         assertThat(plan.used()).isZero();
     }
 
-    // ... change what the real method gives?
+    // ... change the result of the real method?
     @Test
     void change_what_the_real_method_gives() {
         ExposurePlan plan = spy(new ExposurePlan());
@@ -410,7 +410,7 @@ class HowDoITest {
         strict.open();
     }
 
-    // ... see what the doubles were asked?
+    // ... see the calls of the doubles?
     @Test
     void see_what_the_doubles_were_asked(Scene scene) {
         dome.open();

@@ -20,8 +20,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * Each row of the guide's table of misunderstandings is as javac sees it: what was written does not compile, with the
- * message that the row quotes, and what to write instead does.
+ * Each row of the guide's table of misunderstandings is correct: the first form does not compile, with the quoted
+ * message of javac, and the suggested form does.
  */
 class JavacSaysTest {
 
@@ -68,7 +68,7 @@ class JavacSaysTest {
         assertThat(rows()).hasSizeGreaterThan(10);
     }
 
-    /** The first line of javac's first error about a statement, without its place; empty if it compiles. */
+    /** The first line of javac's first error in a statement, without its position; empty if it compiles. */
     private static String firstError(String statement) {
         String source = """
                 import static dev.zelotype.Zelotype.*;

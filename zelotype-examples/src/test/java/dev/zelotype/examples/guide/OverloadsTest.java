@@ -20,8 +20,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * The page of overloaded methods is as javac sees them: it says of each reference whether it compiles, and what to write
- * instead does compile.
+ * The page on overloaded methods is correct: it states for each reference whether javac accepts it, and the suggested
+ * forms compile.
  */
 class OverloadsTest {
 
@@ -32,7 +32,7 @@ class OverloadsTest {
     @TempDir
     Path folder;
 
-    /** A method of a type, what javac says of a bare reference to it, and what to write. */
+    /** A method of a type, javac's message for a bare reference to it, and what to write instead. */
     record Row(String type, String reference, String says, String write) {}
 
     private static List<Row> rows() throws IOException {
@@ -62,7 +62,7 @@ class OverloadsTest {
         assertThat(found).isEqualTo(said);
     }
 
-    /** The first line of javac's first error about each row, by the number of the row. */
+    /** The first line of javac's first error in each row, by the number of the row. */
     private Map<Integer, String> errors(List<Row> rows, Function<Row, String> statement) {
         StringBuilder source = new StringBuilder(
                 "import static dev.zelotype.Zelotype.*; import java.io.*; import java.net.http.*; import java.nio.file.*;"

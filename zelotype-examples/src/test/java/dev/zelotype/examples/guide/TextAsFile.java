@@ -4,7 +4,7 @@ import java.net.URI;
 import javax.tools.SimpleJavaFileObject;
 
 /**
- * A text that the compiler reads as the file of a class.
+ * A text that the compiler reads as a source file.
  */
 final class TextAsFile extends SimpleJavaFileObject {
 

@@ -19,11 +19,11 @@ import java.util.concurrent.Executors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 
-/** What the guide says about threads and about null. */
+/** The code of the guide's pages on threads and on null. */
 @WithDoubles
 class ThreadsAndNullTest {
 
-    /** Its threads were there before any scene was open. */
+    /** Its threads were started before any scene was open. */
     private static final ExecutorService POOL = Executors.newFixedThreadPool(2);
 
     @AfterAll

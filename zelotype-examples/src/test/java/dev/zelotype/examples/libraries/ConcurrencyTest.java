@@ -19,7 +19,7 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 
 /**
- * Concurrency: an executor that is a stub runs the work when the test wants; a real one is waited for.
+ * Concurrency: a stub of an executor runs tasks when the test wants; for a real one, the test waits.
  */
 @WithDoubles
 class ConcurrencyTest {

@@ -17,8 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Files: what exists is written to a temporary folder; what seldom happens, a disk that fails, is said of the call that
- * reads.
+ * Files: existing files are in a temporary folder; a failing disk is simulated by replacing the call that reads.
  */
 @WithDoubles
 class FilesTest {

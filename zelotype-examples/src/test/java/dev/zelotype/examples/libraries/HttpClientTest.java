@@ -19,13 +19,13 @@ import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
 /**
- * An HTTP client: the JDK's own, which is an abstract class. What the subject builds itself, its request, is told by what it
- * asks for.
+ * The HTTP client of the JDK, an abstract class. The subject builds the request itself, so the pattern recognizes it by
+ * its address.
  */
 @WithDoubles
 class HttpClientTest {
 
-    /** Asks a station far away how humid it is. */
+    /** Asks a remote station for the humidity. */
     static final class FarStation {
         private final HttpClient client;
 

@@ -21,12 +21,12 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * JDBC: rows are answers in turn, and what is opened must be closed, whatever happens.
+ * JDBC: rows are answers in sequence, and everything that is opened must be closed, even after a failure.
  */
 @WithDoubles
 class JdbcTest {
 
-    /** Reads how humid it was. */
+    /** Reads earlier values of the humidity. */
     static final class HumidityHistory {
         private final DataSource source;
 

@@ -17,12 +17,12 @@ import jakarta.jms.Queue;
 import org.junit.jupiter.api.Test;
 
 /**
- * Messaging: what arrives is a stub that the test hands over, what is sent is verified.
+ * Messaging: the test passes a stub as the incoming message, and verifies the outgoing one.
  */
 @WithDoubles
 class MessagingTest {
 
-    /** Closes the dome when it is told that rain comes, and confirms it. */
+    /** Closes the dome when a message announces rain, and confirms it. */
     static final class RainWatch implements MessageListener {
         private final Dome dome;
         private final JMSContext context;

@@ -20,12 +20,12 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /**
- * Persistence: what is kept is kept in a transaction or not at all, and a query is told by what it is asked for.
+ * Persistence: an entry is saved in a transaction or not at all, and the pattern recognizes a query by its text.
  */
 @WithDoubles
 class PersistenceTest {
 
-    /** A line of the night's log. */
+    /** An entry of the night log. */
     @Entity
     static class Line {
         @Id
@@ -43,7 +43,7 @@ class PersistenceTest {
         }
     }
 
-    /** Keeps lines, and finds them again. */
+    /** Saves entries, and finds them again. */
     static final class LogBook {
         private final EntityManager entities;
 

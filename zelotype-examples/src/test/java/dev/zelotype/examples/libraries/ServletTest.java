@@ -18,12 +18,12 @@ import java.io.StringWriter;
 import org.junit.jupiter.api.Test;
 
 /**
- * Servlets: the request is a stub, the response gives a writer that the test reads.
+ * Servlets: the request is a stub, and the response returns a writer whose text the test checks.
  */
 @WithDoubles
 class ServletTest {
 
-    /** Opens the dome for those who may. */
+    /** Opens the dome for authorized users. */
     static final class DomeServlet extends HttpServlet {
         private static final long serialVersionUID = 1L;
         private final transient Dome dome;

@@ -14,13 +14,13 @@ import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 
 /**
- * Time: a clock that is handed over is a stub whose instants come in turn; where the code asks the JDK itself, that call is
+ * Time: an injected clock is a stub that returns instants in sequence; if the code calls the JDK directly, that call is
  * replaced.
  */
 @WithDoubles
 class TimeTest {
 
-    /** Measures how long the dome takes. */
+    /** Measures how long the dome takes to open. */
     static final class StopWatch {
         private final Clock clock;
 

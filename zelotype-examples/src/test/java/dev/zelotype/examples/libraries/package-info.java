@@ -1,4 +1,4 @@
 /**
- * The types of libraries as collaborators: one small subject each, and one test to copy.
+ * Types of libraries as collaborators: for each library a small subject, and a test to copy.
  */
 package dev.zelotype.examples.libraries;

@@ -5,7 +5,7 @@ import static dev.zelotype.Zelotype.suppose;
 import java.util.Optional;
 
 /**
- * What the tests of a night suppose of a catalog, and the tests of the real catalog hold it to.
+ * What the tests of a night suppose about a catalog. The tests of the real catalog check this.
  */
 final class CatalogClaims {
 

@@ -13,7 +13,10 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
-/** Doubles of classes: partial ones, a spy in place, a spied fake, and a fake that grows. */
+/**
+ * Doubles of classes: partial doubles, a spy in place, a spy on a fake, and a fake of an interface that gets new
+ * methods.
+ */
 @WithDoubles
 class ExposurePlanTest {
 
@@ -39,7 +42,7 @@ class ExposurePlanTest {
         verify(plan::clearness).with(harrow).once();
     }
 
-    /** Implements what the tests need; the log may grow methods as it likes. */
+    /** Implements what the tests need; new methods of the log do not break it. */
     abstract static class ListLog implements NightLog {
         final List<String> lines = new ArrayList<>();
 
@@ -50,7 +53,7 @@ class ExposurePlanTest {
         }
     }
 
-    /** The log after it has grown; {@link ListLog} is not edited. */
+    /** The log with a new method; {@link ListLog} was not edited. */
     interface GrownLog extends NightLog {
         void flush();
     }

@@ -41,7 +41,7 @@ class FocusSweepTest {
         assertThat(recorded(link::send)).containsExactly("FOCUS 0", "FOCUS 1", "FOCUS 2");
     }
 
-    /** Makes what it needs itself. */
+    /** Creates its collaborators itself. */
     static final class Night {
         String first(SkyTarget target) {
             return new ExposurePlan().timeFor(target).toSeconds() + " s, " + new Random().nextInt(100);

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * A claim that the real catalog breaks, so that the demo can show the message. The build does not run it by itself.
+ * A claim that the real catalog breaks, so that the demo can show the message. The build does not run it.
  */
 class TroubledCatalog {
 

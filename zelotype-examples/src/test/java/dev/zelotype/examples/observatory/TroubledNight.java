@@ -18,7 +18,7 @@ import org.junit.jupiter.api.DisplayNameGenerator.ReplaceUnderscores;
 import org.junit.jupiter.api.Test;
 
 /**
- * Tests that are meant to fail, so that the demo can show what failures say. The build does not run them by themselves.
+ * Tests that are meant to fail, so that the demo can show their messages. The build does not run them.
  */
 @WithDoubles
 @DisplayNameGeneration(ReplaceUnderscores.class)

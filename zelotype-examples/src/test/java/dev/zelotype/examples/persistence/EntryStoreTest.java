@@ -20,7 +20,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 
 /**
- * A store over JDBC is held to what tests suppose of it; keys that the database makes are compared by a rule.
+ * A store on JDBC is checked against the suppositions of tests; keys that the database generates have their own
+ * comparison.
  */
 @WithDoubles
 class EntryStoreTest {

@@ -24,7 +24,7 @@ class LogLine {
         signature = sign();
     }
 
-    /** Asks for the observer's key, which tests do not have. */
+    /** Reads the observer's key, which tests do not have. */
     String sign() {
         throw new IllegalStateException("no key in the lock");
     }

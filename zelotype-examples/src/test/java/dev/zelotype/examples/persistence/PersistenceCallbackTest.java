@@ -12,11 +12,14 @@ import org.hibernate.SessionFactory;
 import org.hibernate.cfg.Configuration;
 import org.junit.jupiter.api.Test;
 
-/** The very object that a framework holds: a persistence framework calls its callback, the test replaces what that asks. */
+/**
+ * A spy on an object that a framework holds: a persistence framework calls its callback, and the test replaces a call
+ * that the callback makes.
+ */
 @WithDoubles
 class PersistenceCallbackTest {
 
-    /** Held, because the JDK forgets the level of a logger without references. */
+    /** In a field, because the JDK discards the level of an unreferenced logger. */
     private static final Logger QUIET = Logger.getLogger("org.hibernate");
 
     @Test

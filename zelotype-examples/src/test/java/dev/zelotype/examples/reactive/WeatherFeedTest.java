@@ -14,19 +14,19 @@ import reactor.core.publisher.Flux;
 import reactor.core.publisher.Mono;
 
 /**
- * Publishers: default answers are empty and not null, by one small class of this project.
+ * Publishers: a small class of this project makes default answers empty instead of null.
  */
 @WithDoubles
 class WeatherFeedTest {
 
-    /** Gives what its instruments send. */
+    /** Publishes the values of its instruments. */
     interface WeatherFeed {
         Flux<Integer> humidity();
 
         Mono<String> warning();
     }
 
-    /** Closes the dome in good time. */
+    /** Closes the dome in time. */
     static final class RainGuard {
         private final WeatherFeed feed;
         private final Dome dome;
@@ -36,7 +36,7 @@ class WeatherFeedTest {
             this.dome = dome;
         }
 
-        /** Watches until the feed ends; gives the last warning. */
+        /** Watches until the feed ends; returns the last warning. */
         String watch() {
             feed.humidity().filter(percent -> percent > 90).take(1).subscribe(percent -> dome.close());
             return feed.warning().defaultIfEmpty("none").block();

@@ -24,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * What becomes of a call, told without statements: rules and demands are put in place by hand.
+ * The handling of a call, without statements: rules and demands are created directly.
  */
 class DecisionTest {
 

@@ -14,7 +14,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.Test;
 
 /**
- * Whoever looks at what another thread has leaves it as it is.
+ * Reading the inherited values of another thread does not change them.
  */
 class InheritedValuesTest {
 
@@ -24,7 +24,7 @@ class InheritedValuesTest {
 
     @Test
     void looking_at_another_threads_values_changes_none() throws Exception {
-        // Only an agent may look there.
+        // Only an agent has access.
         try (Scene scene = Scene.open()) {
             suppose(() -> Instant.now()).returns(Instant.EPOCH);
             assertThat(scene.notes()).isNotEmpty();

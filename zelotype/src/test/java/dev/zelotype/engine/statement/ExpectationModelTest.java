@@ -18,8 +18,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Expectations accept a conversation exactly if its calls can be given out to them so that order and counts hold: held
- * against trying all ways. Patterns overlap, some belong to an order, and some sentences are finished only after calls.
+ * Expectations accept a conversation if and only if its calls can be assigned to them so that order and counts are
+ * right; this is compared with trying all assignments. Patterns overlap, some belong to an order, and some statements
+ * are completed only after calls.
  */
 class ExpectationModelTest {
 
@@ -30,7 +31,7 @@ class ExpectationModelTest {
         void press(String letter);
     }
 
-    /** A sentence: the letters that it covers, how often, and whether that is said immediately or later. */
+    /** A statement: the letters that it covers, how often, and whether it is completed immediately or later. */
     private static final class Sentence {
 
         final String letters;
@@ -80,7 +81,7 @@ class ExpectationModelTest {
         }
     }
 
-    /** Whether calls can be given out: from one of them on, with counts so far. */
+    /** Whether the calls from a position can be assigned, given the counts so far. */
     private static boolean fits(List<Sentence> all, List<String> calls, int from, int[] counts, boolean whole) {
         if (from == calls.size()) {
             for (int i = 0; whole && i < counts.length; i++) {
@@ -117,7 +118,7 @@ class ExpectationModelTest {
         return true;
     }
 
-    /** Calls, and numbers of sentences that are finished where they stand. */
+    /** Calls, and the numbers of statements that are completed at that position. */
     private static List<Object> program(Random random, List<Sentence> all) {
         List<Object> program = new ArrayList<>();
         for (int n = random.nextInt(7); n > 0; n--) {

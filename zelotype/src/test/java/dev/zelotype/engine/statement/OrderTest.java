@@ -16,8 +16,7 @@ import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 
 /**
- * An order reads calls as a regular expression reads letters, which is how it is checked here: by made-up orders over
- * made-up calls.
+ * An order accepts calls as a regular expression accepts letters. This is tested with random orders and random calls.
  */
 class OrderTest {
 

@@ -28,7 +28,7 @@ class SentencesModelTest {
     /** Run with {@code -Dzelotype.sequences=100000} for the full length. */
     private static final int SEQUENCES = Integer.getInteger("zelotype.sequences", 1500);
 
-    /** Prints as others do, and equals only its own kind. */
+    /** Prints the same text as others, but is only equal to its own kind. */
     private record Twin(int number) {
         @Override
         public String toString() {
@@ -36,7 +36,7 @@ class SentencesModelTest {
         }
     }
 
-    /** Unequal, though they print alike. */
+    /** Not equal, although they print the same text. */
     private static final List<Object> VALUES = List.of(1, 1L, "1", '1', new Twin(1), new Twin(2));
 
     interface Port {
@@ -55,7 +55,7 @@ class SentencesModelTest {
         boolean fits(Object what);
     }
 
-    /** A supposition: of a chain if it has a key; of any argument, of one, or of those that the probe lets through. */
+    /** A supposition: about a chain if it has a key; for any argument, for one, or for those that the probe accepts. */
     private record Said(Object key, Object only, boolean byProbe, Deque<Integer> answers) {
 
         boolean covers(Object argument) {
