@@ -23,23 +23,29 @@ final class Settings {
 
     private Settings() {}
 
-    /** Computed once per class and run, because each test needs them; the names of settings are read once per run. */
+    /** Computed once per class and run, because each test needs them. */
     static TestSettings of(ExtensionContext context) {
-        ExtensionContext.Store store = context.getRoot().getStore(SETTINGS);
-        store.getOrComputeIfAbsent("names that are set", key -> {
-            Set<String> given = new TreeSet<>(System.getProperties().stringPropertyNames());
-            given.addAll(namesInFile());
-            TestSettings.refuseNearMisses(given);
-            return given;
-        });
-        return store.getOrComputeIfAbsent(
-                context.getRequiredTestClass(), type -> workedOut(context), TestSettings.class);
+        return store(context)
+                .getOrComputeIfAbsent(context.getRequiredTestClass(), type -> workedOut(context), TestSettings.class);
+    }
+
+    private static ExtensionContext.Store store(ExtensionContext context) {
+        return context.getRoot().getStore(SETTINGS);
     }
 
     private static TestSettings workedOut(ExtensionContext context) {
+        store(context).getOrComputeIfAbsent("names that are set", key -> namesOfRun());
         WithDoubles annotation = annotation(context);
         return TestSettings.of(context::getConfigurationParameter)
                 .with(annotation.unused().length > 0 ? annotation.unused()[0] : null, annotation.lines());
+    }
+
+    /** Checked once per run. */
+    private static Set<String> namesOfRun() {
+        Set<String> given = new TreeSet<>(System.getProperties().stringPropertyNames());
+        given.addAll(namesInFile());
+        TestSettings.refuseNearMisses(given);
+        return given;
     }
 
     /** Settings outside a running test: from system properties or the configuration file. */
