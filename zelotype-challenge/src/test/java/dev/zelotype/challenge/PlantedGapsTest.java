@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Subjects of eight shapes with values of ten types, each with its own test. With all checks there are no findings; if
+ * Subjects of eight shapes with values of ten types, each with its own test. With all checks nothing is found; if
  * one check is removed from each test, each gap is reported.
  */
 class PlantedGapsTest {

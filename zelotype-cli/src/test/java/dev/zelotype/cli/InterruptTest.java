@@ -87,7 +87,7 @@ class InterruptTest {
     }
 
     /**
-     * Removes what differs between runs: times, and the figures of earlier reports, each of which must be complete.
+     * Removes what differs between runs: times, and the figures of earlier reports, which must all be complete.
      */
     private static String settled(String text) {
         return text.replaceAll("\"(micros|took)\":\\d+", "")
