@@ -616,8 +616,8 @@ public final class PerformancePage {
                 %s
 
                 JDK %s, %s processors, %s %s, measured in %d minutes. Each figure is a median, with minimum and maximum
-                in parentheses. Calls and instances: JMH, 2 or 3 JVMs of 2 or 3 iterations. Suites
-                and source: 3 JVMs; other processes %d, interleaved.
+                in parentheses. Calls and instances: JMH, 2 or 3 JVMs of 2 or 3 iterations. Suites: 3 JVMs;
+                source for 4,000 interfaces: one; other processes %d; interleaved.
                 Recorded calls are measured after the first thousand of a scene, for which Zelotype also records the
                 line (some microseconds per call).
 
@@ -638,16 +638,14 @@ public final class PerformancePage {
                 %s
 
                 If one of 80 checks is removed from tests that check everything, a challenge finds the gap in all 80
-cases, and it reports no false gap in the complete tests (`PlantedGapsTest`). The observatory's
-                tests (`./demo
-                --challenge`) take 5 s.
+                cases, and it reports no false gap in the complete tests (`PlantedGapsTest`). The challenge of the
+                observatory's tests (`./demo --challenge`) takes 5 s.
 
-                Reasons for missed goals:
+                Explanations, for missed goals in particular:
 
-                - A call needs more than that of a double for one thread: it is linked so that other threads can
+                - A double for a single thread needs less for a call: Zelotype's call is linked so that other threads can
                   call at the same time, and so that a check only reads the calls of its own method. It takes 64
-                  bytes, 40 of them for its record. If threads share a double, each call needs one atomic operation
-                  more than the queue does.
+                  bytes, 40 of them for its record.
                 - A new double belongs to a scene, which lists it, and takes 228 bytes; a proxy takes 141. The time for
                   opening and closing the scene is included; in a large scene it hardly matters.
                 - Without the agent a suite links a lambda for each statement, which takes the JVM a fifth of a
