@@ -17,7 +17,7 @@ record DemoExample(String group, String name, List<String> testClasses, String a
 
     private static final String PACKAGE = "dev.zelotype.examples.";
     private static final String OBSERVATORY_GROUP = "The observatory";
-    private static final String GUIDE = "What can be said";
+    private static final String GUIDE = "The guide";
     private static final String LIBRARIES = "Libraries as collaborators";
 
     /** The examples, starting with the one to run first. */
@@ -33,18 +33,18 @@ record DemoExample(String group, String name, List<String> testClasses, String a
                     "failure messages: tests that fail on purpose",
                     true),
             of(GUIDE, "doubles", "guide.DoublesTest", "the five kinds of doubles"),
-            of(GUIDE, "answers", "guide.AnswersTest", "saying what calls answer"),
+            of(GUIDE, "answers", "guide.AnswersTest", "setting the answers of calls"),
             of(GUIDE, "checks", "guide.ChecksTest", "expecting and verifying calls"),
             of(GUIDE, "brittle", "guide.BrittleTestsTest", "better forms of brittle tests"),
             of(GUIDE, "cheat-sheet", "guide.CheatSheetTest", "every line of the cheat sheet"),
-            of(LIBRARIES, "jdbc", "libraries.JdbcTest", "rows in turn, and everything closed"),
+            of(LIBRARIES, "jdbc", "libraries.JdbcTest", "rows in sequence, and closing everything"),
             of(LIBRARIES, "servlet", "libraries.ServletTest", "requests and responses"),
-            of(LIBRARIES, "http-client", "libraries.HttpClientTest", "answers of a server, and none"),
-            of(LIBRARIES, "messaging", "libraries.MessagingTest", "messages that come and go"),
-            of(LIBRARIES, "persistence", "libraries.PersistenceTest", "a transaction, and a query"),
-            of(LIBRARIES, "time", "libraries.TimeTest", "clocks, and today"),
-            of(LIBRARIES, "files", "libraries.FilesTest", "a disk that fails"),
-            of(LIBRARIES, "concurrency", "libraries.ConcurrencyTest", "executors, and threads that are waited for"));
+            of(LIBRARIES, "http-client", "libraries.HttpClientTest", "a server that responds, and one that does not"),
+            of(LIBRARIES, "messaging", "libraries.MessagingTest", "incoming and outgoing messages"),
+            of(LIBRARIES, "persistence", "libraries.PersistenceTest", "a transaction and a query"),
+            of(LIBRARIES, "time", "libraries.TimeTest", "clocks and the current date"),
+            of(LIBRARIES, "files", "libraries.FilesTest", "a failing disk"),
+            of(LIBRARIES, "concurrency", "libraries.ConcurrencyTest", "executors, and waiting for threads"));
 
     /** Examples whose tests look complete: these are challenged by default. */
     static final List<DemoExample> OBSERVATORY = ALL.stream()

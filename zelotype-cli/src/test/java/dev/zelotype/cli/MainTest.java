@@ -276,7 +276,7 @@ class MainTest {
         assertThat(zelotype(false, "demo", "--list")).isZero();
         assertThat(out.toString())
                 .contains("The observatory\n  night-run     a subject and its six collaborators\n")
-                .contains("Libraries as collaborators\n  jdbc          rows in turn, and everything closed\n");
+                .contains("Libraries as collaborators\n  jdbc          rows in sequence, and closing everything\n");
         assertThat(report).doesNotExist();
         assertThat(zelotype(false, "demo", "trouble", "checks", "--into", report.toString()))
                 .isZero();

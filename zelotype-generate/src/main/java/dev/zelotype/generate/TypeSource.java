@@ -445,8 +445,7 @@ final class TypeSource {
         for (String name : names) {
             TypeElement type = task.getElements().getTypeElement(name);
             if (type == null) {
-                throw new GenerateException("Type " + name + " was not found on the class path " + classPath
-                        + ". Give the jar or folder that holds it with --class-path.");
+                throw new GenerateException("Type " + name + " was not found " + whereItIsMissing());
             }
             read(reader, type, name);
         }
@@ -464,9 +463,21 @@ final class TypeSource {
             }
         }
         if (models.size() == before) {
-            throw new GenerateException("No interface and no abstract class is called " + pattern
-                    + " on the class path " + classPath + ". Give the jar or folder that holds it with --class-path.");
+            throw new GenerateException(
+                    "No interface or abstract class called " + pattern + " was found " + whereItIsMissing());
         }
+    }
+
+    /** A build has too many entries to list. */
+    private String whereItIsMissing() {
+        String entries =
+                String.join(", ", classPath.stream().map(Path::toString).toList());
+        String also = classPath.isEmpty()
+                ? ""
+                : classPath.size() <= MOST_REASONS
+                        ? ", nor in " + entries
+                        : ", nor in the " + classPath.size() + " entries of the class path";
+        return "in the JDK" + also + ". Give the jar or folder that contains it with --class-path.";
     }
 
     /** Whether a type of this name was found while types were searched. */

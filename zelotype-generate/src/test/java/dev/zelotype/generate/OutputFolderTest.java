@@ -8,6 +8,7 @@ import dev.zelotype.generate.GeneratedFile.State;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -132,8 +133,18 @@ class OutputFolderTest extends Workshop {
         source("sky/Final.java", "package sky; public final class Final { }");
         assertThatThrownBy(() -> plan(ALL, "")).hasMessageContaining("No interface and no abstract class was found.");
         Generator generator = new Generator(List.of(), Progress.NONE);
+        String cure = ". Give the jar or folder that contains it with --class-path.";
         assertThatThrownBy(() -> generator.addTypes(List.of("sky.Nowhere")))
-                .hasMessageContaining("Type sky.Nowhere was not found");
+                .hasMessage("Type sky.Nowhere was not found in the JDK" + cure);
+        assertThatThrownBy(() -> generator.addTypes(List.of("sky.*Nowhere")))
+                .hasMessage("No interface or abstract class called sky.*Nowhere was found in the JDK" + cure);
+        Generator withFolder = new Generator(List.of(folder), Progress.NONE);
+        assertThatThrownBy(() -> withFolder.addTypes(List.of("sky.Nowhere")))
+                .hasMessage("Type sky.Nowhere was not found in the JDK, nor in " + folder + cure);
+        Generator ofBuild = new Generator(Collections.nCopies(40, folder), Progress.NONE);
+        assertThatThrownBy(() -> ofBuild.addTypes(List.of("sky.Nowhere")))
+                .hasMessage(
+                        "Type sky.Nowhere was not found in the JDK, nor in the 40 entries of the class path" + cure);
         assertThatThrownBy(() -> generator.addFrom(List.of(Path.of("no/such/place")), "*"))
                 .hasMessageContaining("File or folder no/such/place does not exist");
         assertThat(folder.resolve("out")).doesNotExist();
