@@ -4,7 +4,6 @@ import dev.zelotype.SceneSettings;
 import dev.zelotype.doubles.Severity;
 import dev.zelotype.error.MisuseException;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -120,10 +119,7 @@ public final class TestSettings {
         try {
             return Severity.valueOf(value.toUpperCase(Locale.ROOT));
         } catch (IllegalArgumentException e) {
-            throw new MisuseException(
-                    UNUSED + "=" + value + " is not a severity.",
-                    "give one of " + Arrays.toString(Severity.values()),
-                    e);
+            throw new MisuseException(UNUSED + "=" + value + " is not a severity.", "give IGNORE, NOTE or FAIL", e);
         }
     }
 

@@ -314,4 +314,22 @@ class InjectionTest {
             System.clearProperty(name);
         }
     }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            zelotype.unused | LOUD | zelotype.unused=LOUD is not a severity.
+            zelotype.unused | LOUD | give IGNORE, NOTE or FAIL
+            zelotype.lines  | -1   | zelotype.lines
+            zelotype.tasks  | swim | zelotype.tasks=swim
+            """)
+    void a_wrong_value_is_an_error_that_names_the_right_ones(String name, String value, String message) {
+        System.setProperty(name, value);
+        try {
+            assertThat(failure(run(ParametersTest.class)))
+                    .isInstanceOf(MisuseException.class)
+                    .hasMessageContaining(message);
+        } finally {
+            System.clearProperty(name);
+        }
+    }
 }

@@ -175,7 +175,8 @@ class ClassDoublesTest {
                 .isInstanceOf(MisuseException.class)
                 .hasMessageContaining("threw java.lang.IllegalArgumentException: no first move");
         assertThatThrownBy(() -> fake(SlowDrive.class, "x"))
-                .hasMessageContaining("No constructor of SlowDrive takes (String)");
+                .hasMessageContaining("No constructor of SlowDrive takes (String)")
+                .hasMessageContaining("give the arguments of SlowDrive(Integer) or SlowDrive(int, String)");
         assertThatThrownBy(scene::close).hasMessageContaining("is not implemented by the fake SlowDrive");
     }
 

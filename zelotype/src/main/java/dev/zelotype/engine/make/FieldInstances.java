@@ -6,8 +6,12 @@ import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
@@ -92,9 +96,24 @@ final class FieldInstances implements DoubleClass.Instances {
         if (fitting == null) {
             throw new MisuseException(
                     "No constructor of " + superclass.getSimpleName() + " takes " + typesOf(arguments) + ".",
-                    "give the arguments of one of " + Arrays.toString(superclass.getDeclaredConstructors()));
+                    "give the arguments of " + constructors());
         }
         return inside.unreflectConstructor(fitting).invokeWithArguments(all);
+    }
+
+    /** Those that a subclass can call, as in {@code Dome(int) or Dome(String, int)}. */
+    private String constructors() {
+        Set<String> all = new TreeSet<>();
+        for (Constructor<?> each : superclass.getDeclaredConstructors()) {
+            if (!Modifier.isPrivate(each.getModifiers()) && !each.isSynthetic()) {
+                List<String> types = new ArrayList<>();
+                for (Class<?> type : each.getParameterTypes()) {
+                    types.add(type.getSimpleName());
+                }
+                all.add(superclass.getSimpleName() + "(" + String.join(", ", types) + ")");
+            }
+        }
+        return String.join(" or ", all);
     }
 
     private static boolean accepts(Class<?>[] types, Object[] arguments) {
