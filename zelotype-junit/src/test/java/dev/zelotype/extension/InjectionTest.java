@@ -222,12 +222,14 @@ class InjectionTest {
     private Path journal;
 
     private Events run(Class<?> type) {
+        return kit(type).execute().allEvents();
+    }
+
+    private EngineTestKit.Builder kit(Class<?> type) {
         return EngineTestKit.engine("junit-jupiter")
                 .selectors(selectClass(type))
                 .configurationParameter("zelotype.journal", journal.toString())
-                .configurationParameter("junit.jupiter.execution.parallel.enabled", "true")
-                .execute()
-                .allEvents();
+                .configurationParameter("junit.jupiter.execution.parallel.enabled", "true");
     }
 
     private List<JournalScene> scenes() {
@@ -323,13 +325,9 @@ class InjectionTest {
             zelotype.tasks  | swim | zelotype.tasks=swim
             """)
     void a_wrong_value_is_an_error_that_names_the_right_ones(String name, String value, String message) {
-        System.setProperty(name, value);
-        try {
-            assertThat(failure(run(ParametersTest.class)))
-                    .isInstanceOf(MisuseException.class)
-                    .hasMessageContaining(message);
-        } finally {
-            System.clearProperty(name);
-        }
+        EngineTestKit.Builder kit = kit(ParametersTest.class).configurationParameter(name, value);
+        assertThat(failure(kit.execute().allEvents()))
+                .isInstanceOf(MisuseException.class)
+                .hasMessageContaining(message);
     }
 }
