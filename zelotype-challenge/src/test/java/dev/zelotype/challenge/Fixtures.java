@@ -16,8 +16,8 @@ import javax.tools.ToolProvider;
  */
 final class Fixtures {
 
-    /** For JVMs that run for a few seconds, so that optimizing would not pay. */
-    private static final List<String> SHORT_LIVED = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+    /** For JVMs that run for a few seconds. They compile little anyway. */
+    private static final List<String> SHORT_LIVED = List.of("-XX:+UseSerialGC");
 
     private Fixtures() {}
 

@@ -57,8 +57,8 @@ final class TypeSource {
 
     private static final String SOURCES = "-sources.jar";
 
-    /** The most reasons that are reported for a jar of sources. */
-    private static final int MOST_REASONS = 3;
+    /** The most files or entries that a message names. */
+    private static final int MOST_NAMED = 3;
 
     private final List<Path> classPath;
     private final Progress progress;
@@ -283,7 +283,7 @@ final class TypeSource {
                 Path folder = jarOf(file);
                 counts.merge(folder, 1, Integer::sum);
                 List<String> told = reasons.computeIfAbsent(folder, first -> new ArrayList<>());
-                if (told.size() < MOST_REASONS) {
+                if (told.size() < MOST_NAMED) {
                     told.add(folder.relativize(file).toString().replace('\\', '/') + reason);
                 }
             }
@@ -468,16 +468,15 @@ final class TypeSource {
         }
     }
 
-    /** A build has too many entries to list. */
     private String whereItIsMissing() {
-        String entries =
-                String.join(", ", classPath.stream().map(Path::toString).toList());
-        String also = classPath.isEmpty()
-                ? ""
-                : classPath.size() <= MOST_REASONS
-                        ? ", nor in " + entries
-                        : ", nor in the " + classPath.size() + " entries of the class path";
-        return "in the JDK" + also + ". Give the jar or folder that contains it with --class-path.";
+        String cure = ". Give the jar or folder that contains it with --class-path.";
+        if (classPath.isEmpty()) {
+            return "in the JDK" + cure;
+        }
+        String entries = classPath.size() > MOST_NAMED
+                ? "the " + classPath.size() + " entries of the class path"
+                : String.join(", ", classPath.stream().map(Path::toString).toList());
+        return "in the JDK, nor in " + entries + cure;
     }
 
     /** Whether a type of this name was found while types were searched. */

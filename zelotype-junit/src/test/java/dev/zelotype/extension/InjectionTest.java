@@ -321,8 +321,8 @@ class InjectionTest {
     @CsvSource(delimiter = '|', textBlock = """
             zelotype.unused | LOUD | zelotype.unused=LOUD is not a severity.
             zelotype.unused | LOUD | give IGNORE, NOTE or FAIL
-            zelotype.lines  | -1   | zelotype.lines
-            zelotype.tasks  | swim | zelotype.tasks=swim
+            zelotype.lines  | -1   | zelotype.lines=-1: the number must be 0 or more.
+            zelotype.tasks  | swim | zelotype.tasks=swim is neither follow nor stay.
             """)
     void a_wrong_value_is_an_error_that_names_the_right_ones(String name, String value, String message) {
         EngineTestKit.Builder kit = kit(ParametersTest.class).configurationParameter(name, value);

@@ -6,13 +6,13 @@ import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
-import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.function.BiFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -101,18 +101,17 @@ final class FieldInstances implements DoubleClass.Instances {
         return inside.unreflectConstructor(fitting).invokeWithArguments(all);
     }
 
-    /** Those that a subclass can call, as in {@code Dome(int) or Dome(String, int)}. */
+    /** As a test calls them, without the receiver at the end: {@code Dome(String, int) or Dome(int)}. */
     private String constructors() {
-        Set<String> all = new TreeSet<>();
-        for (Constructor<?> each : superclass.getDeclaredConstructors()) {
-            if (!Modifier.isPrivate(each.getModifiers()) && !each.isSynthetic()) {
-                List<String> types = new ArrayList<>();
-                for (Class<?> type : each.getParameterTypes()) {
-                    types.add(type.getSimpleName());
-                }
-                all.add(superclass.getSimpleName() + "(" + String.join(", ", types) + ")");
-            }
+        List<String> all = new ArrayList<>();
+        for (Constructor<?> each : generated.getDeclaredConstructors()) {
+            all.add(Stream.of(each.getParameterTypes())
+                    .limit(each.getParameterCount() - 1L)
+                    .map(Class::getSimpleName)
+                    .collect(Collectors.joining(", ", superclass.getSimpleName() + "(", ")")));
         }
+        // The JVM lists them in no particular order.
+        Collections.sort(all);
         return String.join(" or ", all);
     }
 
