@@ -34,15 +34,22 @@ final class DoublesExtension
                 ParameterResolver {
 
     private static final Namespace NAMESPACE = Namespace.create(DoublesExtension.class);
-    private static final String OPENED = "opened";
 
     DoublesExtension() {}
 
+    /** A test that has begun; one object, because each visit to JUnit's store takes as long as a few calls. */
+    private static final class Begun {
+
+        /** Null until the scene is open, and after it is closed. */
+        private @Nullable Injection injection;
+    }
+
     @Override
     public void beforeEach(ExtensionContext context) {
-        store(context).put(OPENED, true);
+        Begun begun = new Begun();
+        store(context).put(Begun.class, begun);
         Injection injection = new Injection(TestScene.open(Settings.of(context), name(context)));
-        store(context).put(Injection.class, injection);
+        begun.injection = injection;
         List<Object> tests = context.getRequiredTestInstances().getAllInstances();
         if (isShared(context)) {
             TestFields.refuseFields(tests, "ask for doubles and subjects as parameters of the test methods");
@@ -76,8 +83,13 @@ final class DoublesExtension
         injection(context).test().hosted().endSetUp();
     }
 
-    private static Injection injection(ExtensionContext context) {
-        return store(context).get(Injection.class, Injection.class);
+    private static @Nullable Injection injection(ExtensionContext context) {
+        Begun begun = begun(context);
+        return begun == null ? null : begun.injection;
+    }
+
+    private static @Nullable Begun begun(ExtensionContext context) {
+        return store(context).get(Begun.class, Begun.class);
     }
 
     @Override
@@ -102,10 +114,12 @@ final class DoublesExtension
 
     @Override
     public void afterEach(ExtensionContext context) {
-        Injection injection = store(context).remove(Injection.class, Injection.class);
+        Begun begun = begun(context);
+        Injection injection = begun == null ? null : begun.injection;
         if (injection == null) {
             return;
         }
+        begun.injection = null;
         Throwable failure = context.getExecutionException().orElse(null);
         List<String> notes = injection.notes();
         try {
@@ -127,7 +141,7 @@ final class DoublesExtension
     /** A test that failed before it had a scene, for example in its constructor, is recorded in the journal too. */
     @Override
     public void testFailed(ExtensionContext context, Throwable cause) {
-        if (store(context).get(OPENED) == null) {
+        if (begun(context) == null) {
             TestScene.neverOpened(Settings.of(context), name(context), cause, false);
         }
     }

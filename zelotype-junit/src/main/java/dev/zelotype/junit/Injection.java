@@ -27,8 +27,10 @@ final class Injection {
         @Override
         protected List<Method> computeValue(Class<?> type) {
             List<Method> around = new ArrayList<>();
-            for (Class<? extends Annotation> when : List.of(BeforeEach.class, AfterEach.class)) {
-                around.addAll(AnnotationSupport.findAnnotatedMethods(type, when, HierarchyTraversalMode.TOP_DOWN));
+            if (anyMethodAsks(type)) {
+                for (Class<? extends Annotation> when : List.of(BeforeEach.class, AfterEach.class)) {
+                    around.addAll(AnnotationSupport.findAnnotatedMethods(type, when, HierarchyTraversalMode.TOP_DOWN));
+                }
             }
             return around;
         }
@@ -55,6 +57,35 @@ final class Injection {
             AROUND.get(each.getClass()).forEach(this::declareParameters);
         }
         fields.fillSubjects(tests);
+    }
+
+    /** Few classes have methods that ask for doubles, and JUnit's search for annotated methods takes long. */
+    private static boolean anyMethodAsks(@Nullable Class<?> type) {
+        if (type == null || type == Object.class) {
+            return false;
+        }
+        for (Method method : type.getDeclaredMethods()) {
+            if (method.getParameterCount() > 0 && !method.isSynthetic() && asks(method)) {
+                return true;
+            }
+        }
+        for (Class<?> each : type.getInterfaces()) {
+            if (anyMethodAsks(each)) {
+                return true;
+            }
+        }
+        return anyMethodAsks(type.getSuperclass());
+    }
+
+    private static boolean asks(Method method) {
+        for (Annotation[] ofParameter : method.getParameterAnnotations()) {
+            for (Annotation each : ofParameter) {
+                if (each instanceof StandIn) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private void declareParameters(Executable executable) {

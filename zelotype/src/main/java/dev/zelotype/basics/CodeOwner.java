@@ -62,11 +62,11 @@ public final class CodeOwner {
      * @return true if it is
      */
     public static boolean isOurs(String className) {
-        if (className.contains(MARK) || className.startsWith(PROXY, className.lastIndexOf('.') + 1)) {
-            return true;
-        }
-        return className.startsWith(ROOT)
+        boolean inRoot = className.startsWith(ROOT)
                 && (startsWithAny(className, ROOT.length(), ROOMS) || className.indexOf('.', ROOT.length()) < 0);
+        return inRoot
+                || className.contains(MARK)
+                || className.startsWith(PROXY, className.lastIndexOf('.') + 1);
     }
 
     /**

@@ -45,7 +45,9 @@ public enum Compiled {
     /** As compilers of other languages do it: the methods of lambdas are ordinary ones with other names. */
     AS_OTHER_LANGUAGES_DO,
     WITHOUT_CLASS_FILES,
-    /** As the build goal writes them, and as the agent loads them. */
+    /** As the agent loads them. */
+    LOADED_WITH_PATTERNS_IN_PLACE,
+    /** As the build goal writes them. */
     WITH_PATTERNS_IN_PLACE,
     BY_ECLIPSE_WITH_PATTERNS_IN_PLACE,
     WITH_PROBES_AND_PATTERNS_IN_PLACE;
@@ -96,7 +98,7 @@ public enum Compiled {
                 instrument(classes);
                 patch(classes);
             }
-            case BY_JAVAC, WITHOUT_DEBUG_DATA, BY_ECLIPSE, WITHOUT_CLASS_FILES -> {
+            case BY_JAVAC, WITHOUT_DEBUG_DATA, BY_ECLIPSE, WITHOUT_CLASS_FILES, LOADED_WITH_PATTERNS_IN_PLACE -> {
                 // They are not changed.
             }
         }
@@ -106,9 +108,11 @@ public enum Compiled {
     /** Returns another class loader for the classes that were compiled into a folder. */
     public ClassLoader again(Path folder) throws MalformedURLException {
         Path classes = folder.resolve("classes");
-        return this == WITHOUT_CLASS_FILES
-                ? new Secretive(classes, parent())
-                : new URLClassLoader(urls(classes), parent());
+        return switch (this) {
+            case WITHOUT_CLASS_FILES -> new Secretive(classes, parent());
+            case LOADED_WITH_PATTERNS_IN_PLACE -> new Patching(classes, parent());
+            default -> new URLClassLoader(urls(classes), parent());
+        };
     }
 
     private static ClassLoader parent() {
@@ -181,6 +185,33 @@ public enum Compiled {
         }
     }
 
+    /** Changes classes while it loads them; their files stay as they were compiled. */
+    private static final class Patching extends URLClassLoader {
+
+        private final Path classes;
+
+        Patching(Path classes, ClassLoader parent) throws MalformedURLException {
+            super(urls(classes), parent);
+            this.classes = classes;
+        }
+
+        @Override
+        protected Class<?> findClass(String name) throws ClassNotFoundException {
+            byte[] code = codeOf(name, classes);
+            byte[] changed = PatternPatch.ofLoaded(code);
+            byte[] defined = changed == null ? code : changed;
+            return defineClass(name, defined, 0, defined.length);
+        }
+    }
+
+    private static byte[] codeOf(String name, Path classes) throws ClassNotFoundException {
+        try {
+            return Files.readAllBytes(classes.resolve(name.replace('.', '/') + ".class"));
+        } catch (IOException e) {
+            throw new ClassNotFoundException(name, e);
+        }
+    }
+
     /** Loads classes but does not provide their files. */
     private static final class Secretive extends ClassLoader {
 
@@ -193,12 +224,8 @@ public enum Compiled {
 
         @Override
         protected Class<?> findClass(String name) throws ClassNotFoundException {
-            try {
-                byte[] code = Files.readAllBytes(classes.resolve(name.replace('.', '/') + ".class"));
-                return defineClass(name, code, 0, code.length);
-            } catch (IOException e) {
-                throw new ClassNotFoundException(name, e);
-            }
+            byte[] code = codeOf(name, classes);
+            return defineClass(name, code, 0, code.length);
         }
 
         @Override

@@ -10,6 +10,7 @@ import java.lang.reflect.Method;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -112,6 +113,42 @@ class PatternsInPlaceTest {
         assertThat(count(changed, "$deserializeLambda$"))
                 .as("for those that stay")
                 .isOne();
+        assertThat(count(changed, "lambda$"))
+                .as("the class file is all that the reader has")
+                .isEqualTo(count(plain, "lambda$"));
+    }
+
+    /** Without debugging data, the compiler generates one method for equal lambdas. */
+    @Test
+    void a_class_is_loaded_without_the_code_that_only_patterns_have() throws Exception {
+        String source = """
+                import static dev.zelotype.Zelotype.*;
+                import dev.zelotype.Scene;
+                import dev.zelotype.call.Query0;
+                public class Shared {
+                    public interface Mount { int rate(); int at(String place); }
+                    public static String run() throws Throwable {
+                        try (Scene scene = Scene.open()) {
+                            Mount mount = stub(Mount.class);
+                            Query0<Integer> kept = () -> mount.rate();
+                            suppose(() -> mount.rate()).returns(7);
+                            suppose(() -> mount.at("dome")).answers(() -> 8);
+                            return kept.ask() + " " + mount.at("dome");
+                        }
+                    }
+                }
+                """;
+        for (Compiled way : List.of(Compiled.WITHOUT_DEBUG_DATA, Compiled.BY_JAVAC, Compiled.BY_ECLIPSE)) {
+            Path place = folder.resolve(way.name());
+            way.load(place, Map.of("Shared.java", source));
+            Class<?> loaded =
+                    Compiled.LOADED_WITH_PATTERNS_IN_PLACE.again(place).loadClass("Shared");
+            assertThat(loaded.getMethod("run").invoke(null)).as(way.name()).isEqualTo("7 8");
+            assertThat(loaded.getDeclaredMethods())
+                    .as("in what is run: the lambda in a variable, and the answer")
+                    .filteredOn(method -> method.getName().startsWith("lambda$"))
+                    .hasSize(2);
+        }
     }
 
     @Test

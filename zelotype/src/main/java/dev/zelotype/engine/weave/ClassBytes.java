@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 final class ClassBytes {
 
     static final int BIPUSH = 0x10;
+    static final int INVOKEVIRTUAL = 0xB6;
     static final int INVOKESTATIC = 0xB8;
     static final int INVOKEDYNAMIC = 0xBA;
     static final int CHECKCAST = 0xC0;
@@ -34,6 +35,7 @@ final class ClassBytes {
     private static final int LONG = 5;
     private static final int DOUBLE = 6;
     private static final int INTERFACE_METHOD = 11;
+    private static final int METHOD_HANDLE = 15;
     private static final int INVOKE_DYNAMIC = 18;
 
     private final byte[] bytes;
@@ -68,7 +70,7 @@ final class ClassBytes {
                     i++;
                 }
                 case 7, 8, 16, 19, 20 -> at += 3;
-                case 15 -> at += 4;
+                case METHOD_HANDLE -> at += 4;
                 default -> {
                     return null;
                 }
@@ -128,6 +130,12 @@ final class ClassBytes {
     boolean isText(int constant, byte[] text) {
         int at = constants[constant];
         return u2(at + 1) == text.length && isAt(text, at + 3);
+    }
+
+    /** Whether a string constant starts with a string. */
+    boolean begins(int constant, byte[] text) {
+        int at = constants[constant];
+        return u2(at + 1) >= text.length && isAt(text, at + 3);
     }
 
     private boolean isAt(byte[] wanted, int at) {
@@ -296,6 +304,13 @@ final class ClassBytes {
             }
         }
         return found;
+    }
+
+    /** The method that implements a lambda or reference; 0 if a constant links something else. */
+    int methodBehind(int dynamic) {
+        int recipe = recipeOf(dynamic);
+        int handle = u2(recipe + 2) > 1 ? constants[u2(recipe + 6)] : 0;
+        return handle > 0 && u1(handle) == METHOD_HANDLE ? u2(handle + 2) : 0;
     }
 
     private int recipeOf(int dynamic) {

@@ -3,8 +3,10 @@ package dev.zelotype.engine.weave;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,6 +17,10 @@ import org.jspecify.annotations.Nullable;
  * <p>The linking instruction is as long as one that pushes a small number and one that calls a method. So no code
  * moves, and lines, frames and coverage probes are unchanged; only a method for each kind of lambda, and constants, are
  * added at the end. The constants of the lambdas remain as well, because patterns are read from them elsewhere.
+ *
+ * <p>The methods that compilers generated for the bodies of these lambdas are never called. A class that is changed while
+ * it is loaded loses them, because test frameworks examine each method of a test class several times. The reader of
+ * patterns finds them in the class file, which stays as it was compiled.
  */
 public final class PatternPatch {
 
@@ -27,11 +33,13 @@ public final class PatternPatch {
     private static final byte[] SHAPES = ascii("Ldev/zelotype/call/");
     private static final byte[] LINKER = ascii("java/lang/invoke/LambdaMetafactory");
     private static final byte[] DESERIALIZE = ascii("$deserializeLambda$");
+    private static final byte[] BODY = ascii("lambda$");
     private static final String PATTERN = "dev/zelotype/call/WrittenPattern";
     private static final String FACTORY = "(Ljava/lang/Class;Ljava/lang/String;I[Ljava/lang/Object;)";
 
     private static final int INTERFACE = 0x0200;
     private static final int PRIVATE_STATIC_SYNTHETIC = 0x100A;
+    private static final int PRIVATE_SYNTHETIC = 0x1002;
     private static final int MOST = 0xFFFF;
     private static final int MOST_SLOTS = 255;
     /** The range of numbers that the short instruction can push, and the smallest one. */
@@ -42,6 +50,7 @@ public final class PatternPatch {
     private static final int DEEPEST = 8;
 
     private final ClassBytes file;
+    private final boolean keepsBodies;
     private final byte[] out;
     private final Bytes constants = new Bytes(512);
     private final Bytes methods = new Bytes(256);
@@ -55,6 +64,10 @@ public final class PatternPatch {
     private final Map<Long, Integer> makers = new HashMap<>();
 
     private final List<Integer> found = new ArrayList<>();
+    /** The bodies of patterns, and all bodies that other lambdas or calls need. */
+    private final Set<String> bodies = new HashSet<>();
+
+    private final Set<String> needed = new HashSet<>();
     private int next;
     private boolean lambdasStay;
 
@@ -62,8 +75,9 @@ public final class PatternPatch {
         return text.getBytes(StandardCharsets.US_ASCII);
     }
 
-    private PatternPatch(ClassBytes file) {
+    private PatternPatch(ClassBytes file, boolean keepsBodies) {
         this.file = file;
+        this.keepsBodies = keepsBodies;
         this.out = file.bytes().clone();
         this.next = file.constants();
     }
@@ -75,9 +89,18 @@ public final class PatternPatch {
      * @return the changed class file; null if it has no pattern, or cannot be changed
      */
     public static byte @Nullable [] of(byte[] code) {
+        return of(code, /* keepsBodies= */ true);
+    }
+
+    /** As {@link #of(byte[])}, for a class that is being loaded: its file stays as it was compiled. */
+    public static byte @Nullable [] ofLoaded(byte[] code) {
+        return of(code, /* keepsBodies= */ false);
+    }
+
+    private static byte @Nullable [] of(byte[] code, boolean keepsBodies) {
         ClassBytes file = ClassBytes.of(code);
         boolean apart = file == null || !file.names(FACADE) || file.names(MARK) || (file.access() & INTERFACE) != 0;
-        return apart ? null : new PatternPatch(file).patched();
+        return apart ? null : new PatternPatch(file, keepsBodies).patched();
     }
 
     /** The constants of the methods that implement the patterns of a class. */
@@ -101,22 +124,42 @@ public final class PatternPatch {
         for (int at : found) {
             put(at);
         }
-        int kept = 0;
+        List<ClassBytes.Member> kept = new ArrayList<>();
         for (ClassBytes.Member each : all) {
-            kept += isKept(each) ? 1 : 0;
+            if (isKept(each)) {
+                kept.add(each);
+            }
         }
-        if (next > MOST || kept + makers.size() > MOST) {
+        if (next > MOST || kept.size() + makers.size() > MOST) {
             return null;
         }
-        return written(all, kept);
+        return written(kept);
     }
 
     /** Removes the code for deserialization, which is not needed any more, and is the longest method of most tests. */
     private boolean isKept(ClassBytes.Member method) {
-        return lambdasStay || !file.isText(method.name(), DESERIALIZE);
+        if (file.isText(method.name(), DESERIALIZE)) {
+            return lambdasStay;
+        }
+        if (keepsBodies || (file.u2(method.begin()) & PRIVATE_SYNTHETIC) != PRIVATE_SYNTHETIC) {
+            return true;
+        }
+        String body = body(method.name(), file.u2(method.begin() + 4));
+        return !bodies.contains(body) || needed.contains(body);
     }
 
-    private byte[] written(List<ClassBytes.Member> all, int kept) {
+    private String body(int name, int type) {
+        return file.text(name) + file.text(type);
+    }
+
+    /** Adds a method to some bodies, if it is one. */
+    private void addBody(int method, Set<String> to) {
+        if (method > 0 && file.begins(file.nameOf(method), BODY)) {
+            to.add(body(file.nameOf(method), file.typeOf(method)));
+        }
+    }
+
+    private byte[] written(List<ClassBytes.Member> kept) {
         Bytes bytes = new Bytes(2 * out.length + constants.length() + methods.length());
         bytes.add(out, 0, 8).u2(next).add(out, 10, file.endOfConstants());
         int constant = file.constants();
@@ -126,11 +169,9 @@ public final class PatternPatch {
         }
         bytes.add(constants);
         bytes.add(out, file.endOfConstants(), file.beginOfMethods());
-        bytes.u2(kept + makers.size());
-        for (ClassBytes.Member each : all) {
-            if (isKept(each)) {
-                bytes.add(out, each.begin(), each.end());
-            }
+        bytes.u2(kept.size() + makers.size());
+        for (ClassBytes.Member each : kept) {
+            bytes.add(out, each.begin(), each.end());
         }
         return bytes.add(methods).add(out, file.endOfMethods(), out.length).toArray();
     }
@@ -145,6 +186,9 @@ public final class PatternPatch {
             int opcode = file.u1(at);
             if (opcode == ClassBytes.CHECKCAST && lambda >= 0) {
                 continue;
+            }
+            if (!keepsBodies && opcode >= ClassBytes.INVOKEVIRTUAL && opcode <= ClassBytes.INVOKESTATIC) {
+                addBody(file.u2(at + 1), needed);
             }
             if (lambda >= 0) {
                 any |= decide(lambda, opcode == ClassBytes.INVOKESTATIC ? file.u2(at + 1) : 0);
@@ -171,6 +215,9 @@ public final class PatternPatch {
             found.add(at);
         } else {
             lambdasStay |= file.isSerializableLambda(lambda);
+        }
+        if (!keepsBodies) {
+            addBody(file.methodBehind(lambda), isPattern ? bodies : needed);
         }
         return isPattern;
     }

@@ -52,11 +52,12 @@ public final class PatternTransformer implements ClassFileTransformer {
         if (loader == null || className == null || loader == ClassLoader.getPlatformClassLoader()) {
             return null;
         }
+        CodeOfLoaded.pass(type, code);
         try {
             if (type != null ? !wasChanged(loader, className) : CodeOwner.isOurs(className.replace('/', '.'))) {
                 return null;
             }
-            byte[] patched = PatternPatch.of(code);
+            byte[] patched = PatternPatch.ofLoaded(code);
             if (patched == null || !knows(loader)) {
                 return null;
             }
