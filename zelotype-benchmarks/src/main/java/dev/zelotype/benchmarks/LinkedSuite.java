@@ -5,6 +5,7 @@ import dev.zelotype.Zelotype;
 import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.Progress;
 import dev.zelotype.generate.Style;
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.net.URL;
 import java.net.URLClassLoader;
@@ -27,7 +28,7 @@ public final class LinkedSuite {
     private LinkedSuite() {}
 
     public static void main(String[] arguments) throws IOException, ClassNotFoundException {
-        Path folder = Files.createTempDirectory("zelotype-linked");
+        Path folder = WholeFiles.temporaryFolder("zelotype-linked");
         Files.createDirectories(folder.resolve("sky"));
         for (int i = 0; i < COUNT; i++) {
             Files.writeString(folder.resolve("sky/Station" + i + ".java"), """

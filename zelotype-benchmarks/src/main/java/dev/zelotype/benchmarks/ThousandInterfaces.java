@@ -4,6 +4,7 @@ import com.sun.source.util.JavacTask;
 import dev.zelotype.generate.Generator;
 import dev.zelotype.generate.Progress;
 import dev.zelotype.generate.Style;
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,7 +23,7 @@ public final class ThousandInterfaces {
     private ThousandInterfaces() {}
 
     public static void main(String[] arguments) throws IOException {
-        Path folder = Files.createTempDirectory("zelotype-thousand");
+        Path folder = WholeFiles.temporaryFolder("zelotype-thousand");
         List<Path> files = new ArrayList<>();
         for (int i = 0; i < Integer.parseInt(arguments[1]); i++) {
             files.add(Files.writeString(folder.resolve("Station" + i + ".java"), """

@@ -2,6 +2,7 @@ package dev.zelotype.benchmarks;
 
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.finding.ChallengeResult;
+import dev.zelotype.tools.WholeFiles;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -27,7 +28,7 @@ public final class ThousandTests {
      * @throws IOException if the sources cannot be written
      */
     public static void main(String[] arguments) throws IOException {
-        Path folder = Files.createTempDirectory("zelotype-thousand-tests");
+        Path folder = WholeFiles.temporaryFolder("zelotype-thousand-tests");
         List<String> sources = new ArrayList<>(List.of("-d", folder.toString(), "-proc:none"));
         sources.add(write(folder, "Night", subject()));
         for (int i = 0; i < CLASSES; i++) {

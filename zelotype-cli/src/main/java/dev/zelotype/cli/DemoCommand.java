@@ -105,7 +105,7 @@ final class DemoCommand implements Callable<Integer> {
         if (challenge) {
             return challenge(names.isEmpty() && !all ? DemoExample.OBSERVATORY : chosen);
         }
-        Path folder = temporaryFolder();
+        Path folder = WholeFiles.temporaryFolder("zelotype-journal");
         if (names.isEmpty() && !all) {
             int code = new DemoStory(terminal).tell(folder, into);
             WholeFiles.delete(folder);
@@ -155,7 +155,7 @@ final class DemoCommand implements Callable<Integer> {
         List<String> classes = new ArrayList<>();
         wanted.forEach(example -> classes.addAll(example.testClasses()));
         Challenge challenging = new Challenge(ChallengeRun.ownClassPath()).classes(classes);
-        Path folder = temporaryFolder();
+        Path folder = WholeFiles.temporaryFolder("zelotype-journal");
         for (DemoExample example : wanted) {
             WholeFiles.uninterrupted(() -> run(example, folder));
         }
@@ -168,10 +168,6 @@ final class DemoCommand implements Callable<Integer> {
         terminal.out().println("report: " + page);
         WholeFiles.delete(folder);
         return 0;
-    }
-
-    private static Path temporaryFolder() throws IOException {
-        return WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-journal");
     }
 
     /** Runs the tests of an example, with their journal in the folder. */

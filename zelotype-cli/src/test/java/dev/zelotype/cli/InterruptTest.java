@@ -2,6 +2,7 @@ package dev.zelotype.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -35,8 +36,15 @@ class InterruptTest {
     private final Random random = new Random(7);
 
     @BeforeAll
-    static void a_journal() {
+    static void a_journal_and_the_class_path_of_tests() throws IOException {
         RunOfTests.of(folder.resolve("journal"), Map.of(), "dev.zelotype.examples.observatory.NightRunTest");
+        Files.writeString(
+                folder.resolve("class-path"),
+                Path.of("../zelotype-examples/target/test-classes")
+                                .toAbsolutePath()
+                                .normalize()
+                        + File.pathSeparator
+                        + System.getProperty("java.class.path"));
     }
 
     private record Ended(int exit, long millis, String output) {}
@@ -105,6 +113,7 @@ class InterruptTest {
                 "coverage | --format csv --journal journal --into out/coverage.csv",
                 "report   | --title NEW --journal journal --into out/report",
                 "demo     | checks --into out/demo",
+                "challenge | --class *.FocusSweepTest --format json --class-path @class-path --into out/challenge.json",
                 "generate | --style stub,spy --force --into out/doubles " + TYPES
             })
     void each_file_is_the_old_or_the_new_one_and_nothing_else_is_left(String command, String rest)

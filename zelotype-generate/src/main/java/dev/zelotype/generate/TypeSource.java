@@ -320,7 +320,7 @@ final class TypeSource {
     private Path unpacked(Path jar) {
         try (FileSystem files = FileSystems.newFileSystem(jar);
                 Stream<Path> all = Files.walk(files.getPath("/"))) {
-            Path folder = WholeFiles.temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), "zelotype-sources");
+            Path folder = WholeFiles.temporaryFolder("zelotype-sources");
             for (Path file :
                     all.filter(each -> each.toString().endsWith(".java")).toList()) {
                 Path copy = folder.resolve(file.toString().substring(1));

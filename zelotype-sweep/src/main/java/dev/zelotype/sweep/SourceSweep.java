@@ -160,7 +160,7 @@ public final class SourceSweep {
     }
 
     private void run() throws IOException {
-        Path folder = Files.createTempDirectory("zelotype-sources");
+        Path folder = WholeFiles.temporaryFolder("zelotype-sources");
         try {
             if (name.startsWith("java.")) {
                 ModuleDescriptor module =

@@ -1,5 +1,6 @@
 package dev.zelotype.sweep;
 
+import dev.zelotype.tools.WholeFiles;
 import java.io.File;
 import java.io.IOException;
 import java.lang.reflect.Constructor;
@@ -68,7 +69,7 @@ public final class StaticsSweep {
      */
     public static void main(String[] arguments) throws Exception {
         List<String> packages = arguments.length > 2 ? List.of(arguments).subList(2, arguments.length) : PACKAGES;
-        StaticsSweep sweep = new StaticsSweep(Files.createTempDirectory("zelotype-statics"), arguments[1]);
+        StaticsSweep sweep = new StaticsSweep(WholeFiles.temporaryFolder("zelotype-statics"), arguments[1]);
         boolean fine = sweep.run(packages);
         if (arguments.length == 2) {
             SectionedPage.write(Path.of(arguments[0]), HEAD, sweep.section());

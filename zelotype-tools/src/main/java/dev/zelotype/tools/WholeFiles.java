@@ -183,6 +183,17 @@ public final class WholeFiles {
     }
 
     /**
+     * Makes a folder in the folder for temporary files; it is deleted when the JVM ends, also when that is interrupted.
+     *
+     * @param prefix the beginning of its name
+     * @return the folder, to be passed to {@link #delete} when it is not needed any more
+     * @throws IOException if it cannot be created
+     */
+    public static Path temporaryFolder(String prefix) throws IOException {
+        return temporaryFolder(Path.of(System.getProperty("java.io.tmpdir")), prefix);
+    }
+
+    /**
      * Replaces a folder by another one.
      *
      * @param folder the new folder, next to the other

@@ -64,9 +64,7 @@ public final class CodeOwner {
     public static boolean isOurs(String className) {
         boolean inRoot = className.startsWith(ROOT)
                 && (startsWithAny(className, ROOT.length(), ROOMS) || className.indexOf('.', ROOT.length()) < 0);
-        return inRoot
-                || className.contains(MARK)
-                || className.startsWith(PROXY, className.lastIndexOf('.') + 1);
+        return inRoot || className.contains(MARK) || className.startsWith(PROXY, className.lastIndexOf('.') + 1);
     }
 
     /**

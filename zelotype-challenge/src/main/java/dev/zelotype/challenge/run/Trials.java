@@ -4,6 +4,7 @@ import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.Proposal;
 import dev.zelotype.challenge.worker.Trial;
 import dev.zelotype.host.AgentJar;
+import dev.zelotype.tools.WholeFiles;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.net.URI;
@@ -11,7 +12,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,7 +19,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
@@ -61,7 +60,7 @@ public final class Trials implements AutoCloseable {
     public Trials(List<Path> classPath) {
         this.classPath = classPath;
         try {
-            folder = Files.createTempDirectory("zelotype-trials");
+            folder = WholeFiles.temporaryFolder("zelotype-trials");
             AgentJar.write(agent());
         } catch (IOException e) {
             throw new ChallengeException("No folder for temporary files can be made: " + e.getMessage() + ".", e);
@@ -188,8 +187,8 @@ public final class Trials implements AutoCloseable {
 
     @Override
     public void close() {
-        try (Stream<Path> all = Files.walk(folder)) {
-            all.sorted(Comparator.reverseOrder()).forEach(each -> each.toFile().delete());
+        try {
+            WholeFiles.delete(folder);
         } catch (IOException e) {
             // A file that remains in the temporary folder does no harm.
             return;
