@@ -57,8 +57,6 @@ import java.util.function.ToIntBiFunction;
 import java.util.function.ToIntFunction;
 import java.util.function.ToLongBiFunction;
 import java.util.function.ToLongFunction;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -69,9 +67,10 @@ import org.jspecify.annotations.Nullable;
 final class AnswerShape {
 
     /**
-     * By the kinds of the parameters and of the result, for example {@code (L int )void}, where L is any reference.
+     * The methods of such interfaces, by the kinds of the parameters and of the result, for example {@code (L int )void},
+     * where L is any reference.
      */
-    private static final Map<String, Class<?>> OF_JDK = new HashMap<>();
+    private static final Map<String, Method> OF_JDK = new HashMap<>();
 
     static {
         for (Class<?> each : List.of(
@@ -118,23 +117,25 @@ final class AnswerShape {
                 LongBinaryOperator.class,
                 DoubleBinaryOperator.class)) {
             Method method = methodOf(each);
-            OF_JDK.put(
-                    sorts(Stream.of(method.getParameterTypes()).map(AnswerShape::sort), sort(method.getReturnType())),
-                    each);
+            StringBuilder sorts = new StringBuilder("(");
+            for (Class<?> parameter : method.getParameterTypes()) {
+                sorts.append(sort(parameter));
+            }
+            OF_JDK.put(sorts.append(')').append(sort(method.getReturnType())).toString(), method);
         }
     }
 
     private static final List<String> NAMES =
             List.of("first", "second", "third", "fourth", "fifth", "sixth", "seventh");
 
-    /** The interface from the JDK; null if there is none for this number of parameters. */
-    private final @Nullable Class<?> jdk;
+    /** The method of the interface from the JDK; null if there is none for this number of parameters. */
+    private final @Nullable Method jdk;
 
     private final String name;
     private final List<TypeName> arguments;
     private final TypeName result;
 
-    private AnswerShape(@Nullable Class<?> jdk, String name, List<TypeName> arguments, TypeName result) {
+    private AnswerShape(@Nullable Method jdk, String name, List<TypeName> arguments, TypeName result) {
         this.jdk = jdk;
         this.name = name;
         this.arguments = arguments;
@@ -143,10 +144,14 @@ final class AnswerShape {
 
     /** The shared interface for a method; null if the method needs its own. */
     static @Nullable AnswerShape of(List<Parameter> parameters, TypeName result) {
-        List<TypeName> types = parameters.stream().map(Parameter::type).toList();
-        List<TypeName> boxed = types.stream().map(TypeName::box).toList();
-        Class<?> exact = OF_JDK.get(sorts(types, result));
-        Class<?> jdk = exact != null ? exact : OF_JDK.get(sorts(boxed, result));
+        List<TypeName> types = new ArrayList<>();
+        List<TypeName> boxed = new ArrayList<>();
+        for (Parameter parameter : parameters) {
+            types.add(parameter.type());
+            boxed.add(parameter.type().box());
+        }
+        Method exact = OF_JDK.get(sorts(types, result));
+        Method jdk = exact != null ? exact : OF_JDK.get(sorts(boxed, result));
         List<TypeName> arguments = new ArrayList<>();
         for (TypeName each : exact != null ? types : boxed) {
             if (!(each instanceof PrimitiveName)) {
@@ -158,7 +163,7 @@ final class AnswerShape {
             arguments.add(result);
         }
         if (jdk != null) {
-            return new AnswerShape(jdk, jdk.getSimpleName(), arguments, result);
+            return new AnswerShape(jdk, jdk.getDeclaringClass().getSimpleName(), arguments, result);
         }
         boolean hasNumber = types.size() > 2 && types.size() <= NAMES.size();
         boolean isAction = isAction(result);
@@ -168,16 +173,16 @@ final class AnswerShape {
     }
 
     private static String sorts(List<TypeName> parameters, TypeName result) {
-        return sorts(parameters.stream().map(AnswerShape::sort), sort(result));
-    }
-
-    private static String sorts(Stream<String> parameters, String result) {
-        return parameters.collect(Collectors.joining("", "(", ")")) + result;
+        StringBuilder sorts = new StringBuilder("(");
+        for (TypeName parameter : parameters) {
+            sorts.append(sort(parameter));
+        }
+        return sorts.append(')').append(sort(result)).toString();
     }
 
     /** The name of its method. */
     String call() {
-        return jdk != null ? methodOf(jdk).getName() : call(result);
+        return jdk != null ? jdk.getName() : call(result);
     }
 
     /** The name of the method of an interface that the JDK does not have. */
@@ -196,7 +201,7 @@ final class AnswerShape {
 
     /** Its name in fields and parameters. */
     String code() {
-        return withArguments(jdk != null ? Code.of("$T", jdk) : name);
+        return withArguments(jdk != null ? Code.of("$T", jdk.getDeclaringClass()) : name);
     }
 
     /** The name of the variant with checked exceptions in fields and parameters. */
@@ -225,12 +230,11 @@ final class AnswerShape {
         MethodText method = new MethodText("", call()).exceptions(exceptions).withoutBody();
         List<String> variables = new ArrayList<>();
         if (jdk != null) {
-            Method copied = methodOf(jdk);
-            method.returns(copied.getGenericReturnType().getTypeName());
-            for (int i = 0; i < copied.getParameterCount(); i++) {
-                method.parameter(copied.getGenericParameterTypes()[i].getTypeName(), NAMES.get(i));
+            method.returns(jdk.getGenericReturnType().getTypeName());
+            for (int i = 0; i < jdk.getParameterCount(); i++) {
+                method.parameter(jdk.getGenericParameterTypes()[i].getTypeName(), NAMES.get(i));
             }
-            for (TypeVariable<?> each : jdk.getTypeParameters()) {
+            for (TypeVariable<?> each : jdk.getDeclaringClass().getTypeParameters()) {
                 variables.add(each.getName());
             }
         } else {

@@ -93,13 +93,11 @@ public final class Code {
 
     /** The approximate length of a text with class names: by their simple names, as if all can be imported. */
     public static int length(String code) {
-        int length = 0;
-        for (int i = 0; i < code.length(); i++) {
-            if (code.charAt(i) == CLASS) {
-                i = code.indexOf('/', i);
-            } else if (code.charAt(i) != END) {
-                length++;
-            }
+        int length = code.length();
+        for (int at = code.indexOf(CLASS); at >= 0; at = code.indexOf(CLASS, at)) {
+            int names = code.indexOf('/', at) + 1;
+            length -= names - at + 1;
+            at = names;
         }
         return length;
     }

@@ -15,8 +15,10 @@ import java.util.Map;
 import java.util.Set;
 import javax.lang.model.AnnotatedConstruct;
 import javax.lang.model.element.AnnotationMirror;
+import javax.lang.model.element.AnnotationValue;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.ArrayType;
@@ -194,7 +196,23 @@ final class SignatureTypes {
         if (!elements.isDeprecated(element)) {
             return false;
         }
-        Deprecated deprecated = element.getAnnotation(Deprecated.class);
-        return deprecated != null && deprecated.forRemoval();
+        // Not as an annotation object, which would be a new proxy each time.
+        for (AnnotationMirror each : element.getAnnotationMirrors()) {
+            TypeElement type = (TypeElement) each.getAnnotationType().asElement();
+            if (type.getQualifiedName().contentEquals("java.lang.Deprecated")) {
+                return isSet("forRemoval", each);
+            }
+        }
+        return false;
+    }
+
+    private static boolean isSet(String member, AnnotationMirror annotation) {
+        for (Map.Entry<? extends ExecutableElement, ? extends AnnotationValue> each :
+                annotation.getElementValues().entrySet()) {
+            if (each.getKey().getSimpleName().contentEquals(member)) {
+                return each.getValue().getValue().equals(true);
+            }
+        }
+        return false;
     }
 }

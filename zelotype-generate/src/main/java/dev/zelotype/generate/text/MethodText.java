@@ -16,6 +16,8 @@ public final class MethodText {
     /** A shorter method without blocks is written on one line, with its {@code @Override}. */
     private static final int ONE_LINE = SourceFile.LONGEST - 4;
 
+    private static final int USUAL_SIGNATURE = 256;
+
     private static final String OVERRIDE = Code.of("@$T", Override.class);
 
     private final String modifiers;
@@ -157,7 +159,7 @@ public final class MethodText {
     }
 
     private String written() {
-        StringBuilder signature = new StringBuilder();
+        StringBuilder signature = new StringBuilder(USUAL_SIGNATURE);
         signature.append(modifiers).append(modifiers.isEmpty() ? "" : " ");
         signature.append(typeVariables.declaration()).append(typeVariables.isEmpty() ? "" : " ");
         signature.append(returns).append(name);
@@ -170,17 +172,21 @@ public final class MethodText {
         if (isAbstract) {
             return headed(signature + ";");
         }
-        String line = signature + (body.isEmpty() ? " {}" : " { " + String.join(" ", body) + " }");
-        boolean isShort = body.size() <= 2 && !hasBlocks && line.indexOf('\n') < 0;
-        if (isShort && Code.length(line) <= ONE_LINE) {
+        String line = body.size() > 2 || hasBlocks ? null : oneLine(signature);
+        if (line != null) {
             boolean isBeside = head.equals(List.of(OVERRIDE)) && Code.length(OVERRIDE + " " + line) <= ONE_LINE;
             return isBeside ? OVERRIDE + " " + line : headed(line);
         }
-        StringBuilder out = new StringBuilder(signature + " {\n");
+        signature.append(" {\n");
         for (String each : body) {
-            ClassText.lines(each, "    ", out);
+            ClassText.lines(each, "    ", signature);
         }
-        return headed(out + "}");
+        return headed(signature.append('}').toString());
+    }
+
+    private @Nullable String oneLine(StringBuilder signature) {
+        String line = signature + (body.isEmpty() ? " {}" : " { " + String.join(" ", body) + " }");
+        return line.indexOf('\n') < 0 && Code.length(line) <= ONE_LINE ? line : null;
     }
 
     private String headed(String code) {
