@@ -1,5 +1,6 @@
 package dev.zelotype.call;
 
+import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
@@ -11,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * For Zelotype's own agent and build goal: a pattern of a test in the form that the compiler wrote down for
  * serialization. It replaces the lambda that the JVM would otherwise link, because a pattern is only read. If it is run
- * anyway, it does what the lambda would do. Immutable.
+ * anyway, it does what the lambda would do, unless its class was loaded without the lambda's method. Immutable.
  *
  * @since 0.2
  */
@@ -21,14 +22,66 @@ public abstract class WrittenPattern implements Shape {
     private static final long serialVersionUID = 1L;
     /** Kind, owner, name and type of the implementing method, its own type, then the interface, its method and type. */
     private static final int EACH = 8;
+    /** The index of the description, the line of the statement, and the name of the method around it. */
+    private static final int EACH_PLACE = 3;
 
     private final transient Class<?> caller;
     private final transient String forms;
     private final transient int number;
     private final transient @Nullable Object[] captured;
 
-    /** The parsed descriptions of the patterns of a class. */
-    private record Words(String forms, String[] words) {}
+    /** The parsed descriptions of the patterns of a class, with its source file and the places of the patterns in it. */
+    private record Words(String forms, String[] words, String file, String[] places) {
+
+        static Words of(String forms) {
+            String[] parts = forms.split("\n", 3);
+            return new Words(forms, parts[0].split("\\."), parts[1], parts[2].split("\\."));
+        }
+    }
+
+    /** The place of a statement, as a stack walk would find it. */
+    private record Place(Class<?> caller, String method, String file, int line) implements StackFrame {
+
+        @Override
+        public String getClassName() {
+            return caller.getName();
+        }
+
+        @Override
+        public String getMethodName() {
+            return method;
+        }
+
+        @Override
+        public Class<?> getDeclaringClass() {
+            return caller;
+        }
+
+        @Override
+        public int getByteCodeIndex() {
+            return -1;
+        }
+
+        @Override
+        public String getFileName() {
+            return file;
+        }
+
+        @Override
+        public int getLineNumber() {
+            return line;
+        }
+
+        @Override
+        public boolean isNativeMethod() {
+            return false;
+        }
+
+        @Override
+        public StackTraceElement toStackTraceElement() {
+            return new StackTraceElement(caller.getName(), method, file, line);
+        }
+    }
 
     private static final ClassValue<AtomicReference<@Nullable Words>> WORDS = new ClassValue<>() {
         @Override
@@ -59,8 +112,9 @@ public abstract class WrittenPattern implements Shape {
      * @return the serialized form of the lambda
      */
     public final SerializedLambda form() {
-        String[] words = words();
-        int first = EACH * number;
+        Words all = words();
+        String[] words = all.words();
+        int first = EACH * Integer.parseInt(all.places()[EACH_PLACE * number]);
         return new SerializedLambda(
                 caller,
                 words[first + 5],
@@ -74,16 +128,28 @@ public abstract class WrittenPattern implements Shape {
                 captured);
     }
 
+    /**
+     * Returns the place of the statement with this pattern.
+     *
+     * @return the place; null if the class was compiled without lines
+     */
+    public final @Nullable StackFrame place() {
+        Words all = words();
+        int first = EACH_PLACE * number;
+        int line = Integer.parseInt(all.places()[first + 1]);
+        return all.file().isEmpty() || line == 0 ? null : new Place(caller, all.places()[first + 2], all.file(), line);
+    }
+
     /** A class has one text for all its patterns. */
     @SuppressWarnings("StringEquality")
-    private String[] words() {
+    private Words words() {
         AtomicReference<@Nullable Words> known = WORDS.get(caller);
         Words words = known.get();
         if (words == null || words.forms() != forms) {
-            words = new Words(forms, forms.split("\\."));
+            words = Words.of(forms);
             known.set(words);
         }
-        return words.words();
+        return words;
     }
 
     /**

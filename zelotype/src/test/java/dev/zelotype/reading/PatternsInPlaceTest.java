@@ -118,6 +118,72 @@ class PatternsInPlaceTest {
                 .isEqualTo(count(plain, "lambda$"));
     }
 
+    /** The lines of the statements, wherever they are and however they are broken. */
+    @Test
+    void places_of_statements_are_the_same() throws Exception {
+        String source = """
+                import static dev.zelotype.Zelotype.*;
+                import dev.zelotype.Scene;
+                import dev.zelotype.conversation.TestStatement;
+                import java.util.stream.Collectors;
+                public class Places {
+                    public interface Mount { int rate(); int at(String place, int night); void park(); }
+                    private final Mount mount;
+                    Places(Mount mount) { this.mount = mount; suppose(mount::rate).returns(1); }
+                    public static String run() {
+                        try (Scene scene = Scene.open()) {
+                            Mount mount = new Places(stub(Mount.class)).mount;
+                            suppose(mount::rate).returns(2); suppose(mount::rate).returns(3);
+                            suppose(() -> mount.at(
+                                            "dome",
+                                            4))
+                                    .returns(5);
+                            suppose(
+                                            mount::rate
+                                    )
+                                    .returns(6);
+                            Runnable later = () -> {
+                                suppose(() -> mount.at("shed", 7)).returns(8);
+                            };
+                            later.run();
+                            if (mount.rate() + mount.at("dome", 4) > 0) {
+                                verify(mount::park).never();
+                                verify(mount::rate).once();
+                            }
+                            new Object() {
+                                void check() { verify(() -> mount.at("dome", 4)).once(); }
+                            }.check();
+                            return scene.conversation().statements().stream()
+                                    .map(TestStatement::place)
+                                    .collect(Collectors.joining("\\n"));
+                        }
+                    }
+                }
+                """;
+        Map<Compiled, List<Compiled>> same = Map.of(
+                Compiled.BY_JAVAC,
+                List.of(
+                        Compiled.WITH_PATTERNS_IN_PLACE,
+                        Compiled.LOADED_WITH_PATTERNS_IN_PLACE,
+                        Compiled.WITH_PROBES_AND_PATTERNS_IN_PLACE),
+                Compiled.BY_ECLIPSE,
+                List.of(Compiled.BY_ECLIPSE_WITH_PATTERNS_IN_PLACE));
+        for (Map.Entry<Compiled, List<Compiled>> ways : same.entrySet()) {
+            String expected = places(source, ways.getKey());
+            assertThat(expected).contains("Places.java:8", "Places.java:12", "Places.java:30");
+            for (Compiled way : ways.getValue()) {
+                assertThat(places(source, way)).as(way.name()).isEqualTo(expected);
+            }
+        }
+    }
+
+    private String places(String source, Compiled way) throws Exception {
+        return (String) way.load(folder.resolve(way.name()), Map.of("Places.java", source))
+                .loadClass("Places")
+                .getMethod("run")
+                .invoke(null);
+    }
+
     /** Without debugging data, the compiler generates one method for equal lambdas. */
     @Test
     void a_class_is_loaded_without_the_code_that_only_patterns_have() throws Exception {
@@ -304,6 +370,7 @@ class PatternsInPlaceTest {
     }
 
     private static String form(int kind, String owner, String name, String type, int arity) {
-        return String.join(".", "" + kind, owner, name, type, "()V", "dev/zelotype/call/Query" + arity, "ask", "()V");
+        return String.join(".", "" + kind, owner, name, type, "()V", "dev/zelotype/call/Query" + arity, "ask", "()V")
+                + "\nPatternsInPlaceTest.java\n0.1.form";
     }
 }

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.statement;
 
 import dev.zelotype.call.Shape;
+import dev.zelotype.call.WrittenPattern;
 import dev.zelotype.conversation.Verb;
 import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.decide.DoubleState;
@@ -58,7 +59,8 @@ public abstract class Statement {
     static Written read(Serializable shape, boolean mayMakeLinks) {
         // Looked up first: reading may weave the very method that makes the statement, which then has no lines any
         // more.
-        StackFrame frame = Lines.settled(Lines.caller());
+        StackFrame written = shape instanceof WrittenPattern pattern ? pattern.place() : null;
+        StackFrame frame = written == null ? Lines.settled(Lines.caller()) : written;
         return new Written(Chains.resolve(PatternReader.read(shape, mayMakeLinks), mayMakeLinks), frame);
     }
 

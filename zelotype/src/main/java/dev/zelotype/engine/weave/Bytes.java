@@ -30,6 +30,14 @@ final class Bytes {
         return this;
     }
 
+    /** Adds a number that is not negative, in decimal digits. */
+    Bytes digits(int value) {
+        if (value > 9) {
+            digits(value / 10);
+        }
+        return u1('0' + value % 10);
+    }
+
     Bytes u2(int value) {
         return u1(value >> 8).u1(value);
     }

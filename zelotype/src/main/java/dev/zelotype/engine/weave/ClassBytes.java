@@ -28,6 +28,8 @@ final class ClassBytes {
             + "11" + "33" + "11" + "0" + "4" + "33" + "55";
 
     private static final byte[] CODE = "Code".getBytes(StandardCharsets.US_ASCII);
+    private static final byte[] LINES = "LineNumberTable".getBytes(StandardCharsets.US_ASCII);
+    private static final byte[] SOURCE = "SourceFile".getBytes(StandardCharsets.US_ASCII);
     private static final byte[] RECIPES = "BootstrapMethods".getBytes(StandardCharsets.US_ASCII);
     private static final byte[] SERIALIZABLE = "altMetafactory".getBytes(StandardCharsets.US_ASCII);
 
@@ -220,6 +222,33 @@ final class ClassBytes {
                 code == 0 ? 0 : first + u4(code + 4));
     }
 
+    /** The constant with the name of the source file; 0 if it is unknown. */
+    int source() {
+        methods();
+        int content = contentOf(SOURCE, endOfMethods);
+        return content == 0 ? 0 : u2(content);
+    }
+
+    /** The line of an instruction, as stack traces show it; 0 if it is unknown. */
+    int lineOf(Member method, int instruction) {
+        int place = instruction - method.beginOfCode();
+        int line = 0;
+        int nearest = -1;
+        int attributes = method.endOfCode() + 2 + 8 * u2(method.endOfCode());
+        int at = attributes + 2;
+        for (int i = u2(attributes); i > 0; i--) {
+            for (int j = isText(u2(at), LINES) ? u2(at + 6) - 1 : -1; j >= 0; j--) {
+                int begins = u2(at + 8 + 4 * j);
+                if (begins <= place && begins > nearest) {
+                    nearest = begins;
+                    line = u2(at + 10 + 4 * j);
+                }
+            }
+            at += 6 + u4(at + 2);
+        }
+        return line;
+    }
+
     /** The start of the next instruction. */
     int afterInstruction(int at, int beginOfCode) {
         int opcode = u1(at);
@@ -369,6 +398,11 @@ final class ClassBytes {
     }
 
     private void addText(int constant, Bytes to) {
-        to.u1('.').add(bytes, constants[constant] + 3, endOf(constant));
+        copyText(constant, to.u1('.'));
+    }
+
+    /** Adds a string constant. */
+    void copyText(int constant, Bytes to) {
+        to.add(bytes, constants[constant] + 3, endOf(constant));
     }
 }

@@ -54,15 +54,13 @@ public final class PatternPatch {
     private final byte[] out;
     private final Bytes constants = new Bytes(512);
     private final Bytes methods = new Bytes(256);
-    /** The descriptions, for each group of patterns. */
-    private final List<Bytes> forms = new ArrayList<>();
+    private final List<Group> groups = new ArrayList<>();
 
     private final Map<String, Integer> added = new HashMap<>();
-    /** The numbers of the patterns, by the constants of their lambdas. */
-    private final Map<Integer, Integer> numbers = new HashMap<>();
     /** The constants of the added methods, by the constants of the lambda types and by groups. */
     private final Map<Long, Integer> makers = new HashMap<>();
 
+    /** The positions of the linking instructions of the patterns, which are numbered in this order. */
     private final List<Integer> found = new ArrayList<>();
     /** The bodies of patterns, and all bodies that other lambdas or calls need. */
     private final Set<String> bodies = new HashSet<>();
@@ -70,6 +68,17 @@ public final class PatternPatch {
     private final Set<String> needed = new HashSet<>();
     private int next;
     private boolean lambdasStay;
+
+    /** Patterns whose numbers the short instruction can push. */
+    private static final class Group {
+
+        /** The descriptions of their lambdas. */
+        private final Bytes forms = new Bytes(1024);
+        /** For each pattern the index of its description, its line, and the name of the method around it. */
+        private final Bytes places = new Bytes(512);
+        /** The indexes of the descriptions, by the constants of the lambdas. */
+        private final Map<Integer, Integer> indexes = new HashMap<>();
+    }
 
     private static byte[] ascii(String text) {
         return text.getBytes(StandardCharsets.US_ASCII);
@@ -120,9 +129,9 @@ public final class PatternPatch {
             return null;
         }
         // The descriptions come first among the added constants: a text and a string for each group.
-        next += 2 * forms.size();
-        for (int at : found) {
-            put(at);
+        next += 2 * groups.size();
+        for (int number = 0; number < found.size(); number++) {
+            put(found.get(number), number);
         }
         List<ClassBytes.Member> kept = new ArrayList<>();
         for (ClassBytes.Member each : all) {
@@ -163,8 +172,10 @@ public final class PatternPatch {
         Bytes bytes = new Bytes(2 * out.length + constants.length() + methods.length());
         bytes.add(out, 0, 8).u2(next).add(out, 10, file.endOfConstants());
         int constant = file.constants();
-        for (Bytes each : forms) {
-            bytes.u1(1).u2(each.length()).add(each).u1(8).u2(constant);
+        for (Group each : groups) {
+            bytes.u1(1).u2(lengthOf(each)).add(each.forms).u1('\n');
+            addSource(bytes);
+            bytes.u1('\n').add(each.places).u1(8).u2(constant);
             constant += 2;
         }
         bytes.add(constants);
@@ -174,6 +185,18 @@ public final class PatternPatch {
             bytes.add(out, each.begin(), each.end());
         }
         return bytes.add(methods).add(out, file.endOfMethods(), out.length).toArray();
+    }
+
+    private int lengthOf(Group group) {
+        Bytes source = new Bytes(64);
+        addSource(source);
+        return group.forms.length() + group.places.length() + source.length() + 2;
+    }
+
+    private void addSource(Bytes to) {
+        if (file.source() > 0) {
+            file.copyText(file.source(), to);
+        }
     }
 
     /** Finds the patterns that a method creates. */
@@ -191,7 +214,7 @@ public final class PatternPatch {
                 addBody(file.u2(at + 1), needed);
             }
             if (lambda >= 0) {
-                any |= decide(lambda, opcode == ClassBytes.INVOKESTATIC ? file.u2(at + 1) : 0);
+                any |= opcode == ClassBytes.INVOKESTATIC && isTaken(method, lambda, at) || stays(lambda);
             }
             lambda = opcode == ClassBytes.INVOKEDYNAMIC ? at : -1;
         }
@@ -207,19 +230,28 @@ public final class PatternPatch {
         out[begin - 7] = (byte) stack;
     }
 
-    /** Whether a lambda is passed to a statement directly after its creation. */
-    private boolean decide(int at, int called) {
+    /** Takes a lambda if it is passed to a statement directly after its creation. */
+    private boolean isTaken(ClassBytes.Member method, int at, int statement) {
         int lambda = file.u2(at + 1);
-        boolean isPattern = called > 0 && isStatement(called) && isHanded(lambda, called) && mayTake(lambda);
-        if (isPattern) {
-            found.add(at);
-        } else {
-            lambdasStay |= file.isSerializableLambda(lambda);
+        int called = file.u2(statement + 1);
+        if (!isStatement(called) || !isHanded(lambda, called) || !isAdded(lambda, method, statement)) {
+            return false;
         }
+        found.add(at);
         if (!keepsBodies) {
-            addBody(file.methodBehind(lambda), isPattern ? bodies : needed);
+            addBody(file.methodBehind(lambda), bodies);
         }
-        return isPattern;
+        return true;
+    }
+
+    /** Notes a lambda that is left alone; returns false. */
+    private boolean stays(int at) {
+        int lambda = file.u2(at + 1);
+        lambdasStay |= file.isSerializableLambda(lambda);
+        if (!keepsBodies) {
+            addBody(file.methodBehind(lambda), needed);
+        }
+        return false;
     }
 
     private boolean isStatement(int called) {
@@ -240,24 +272,38 @@ public final class PatternPatch {
                 && file.returnsFirst(file.typeOf(lambda), SHAPES, file.typeOf(called));
     }
 
-    private boolean mayTake(int lambda) {
-        if (numbers.containsKey(lambda)) {
-            return true;
+    /** Describes a pattern; returns false if there is no room for the description. */
+    private boolean isAdded(int lambda, ClassBytes.Member method, int statement) {
+        if (!hasRoom(file.text(file.typeOf(lambda)))) {
+            return false;
         }
-        int number = numbers.size();
-        if (number / GROUP == forms.size()) {
-            forms.add(new Bytes(1024));
+        if (found.size() / GROUP == groups.size()) {
+            groups.add(new Group());
         }
-        Bytes form = forms.get(number / GROUP);
-        int before = form.length();
-        file.addForm(lambda, form, number % GROUP > 0);
-        boolean fits = form.length() <= MOST && hasRoom(file.text(file.typeOf(lambda)));
-        if (fits) {
-            numbers.put(lambda, number);
-        } else {
-            form.cut(before);
+        Group group = groups.get(found.size() / GROUP);
+        int forms = group.forms.length();
+        int places = group.places.length();
+        Integer index = group.indexes.get(lambda);
+        if (index == null) {
+            index = group.indexes.size();
+            file.addForm(lambda, group.forms, index > 0);
         }
-        return fits;
+        if (found.size() % GROUP > 0) {
+            group.places.u1('.');
+        }
+        group.places
+                .digits(index)
+                .u1('.')
+                .digits(file.lineOf(method, statement))
+                .u1('.');
+        file.copyText(method.name(), group.places);
+        if (lengthOf(group) > MOST) {
+            group.forms.cut(forms);
+            group.places.cut(places);
+            return false;
+        }
+        group.indexes.put(lambda, index);
+        return true;
     }
 
     /** Whether a method can take one more argument. */
@@ -273,10 +319,8 @@ public final class PatternPatch {
         return slots;
     }
 
-    private void put(int at) {
-        int lambda = file.u2(at + 1);
-        int type = file.typeOf(lambda);
-        int number = numbers.get(lambda);
+    private void put(int at, int number) {
+        int type = file.typeOf(file.u2(at + 1));
         int group = number / GROUP;
         long key = (long) group << 16 | type;
         Integer maker = makers.get(key);
