@@ -272,7 +272,7 @@ public final class PatternPatch {
                 && file.returnsFirst(file.typeOf(lambda), SHAPES, file.typeOf(called));
     }
 
-    /** Describes a pattern; returns false if there is no room for the description. */
+    /** Describes a pattern; returns false if the description does not fit. */
     private boolean isAdded(int lambda, ClassBytes.Member method, int statement) {
         if (!hasRoom(file.text(file.typeOf(lambda)))) {
             return false;
