@@ -58,7 +58,7 @@ public final class Endurance {
             System.out.println("written " + written);
             return;
         }
-        Path folder = Files.createTempDirectory("zelotype-endurance");
+        Path folder = WholeFiles.temporaryFolder("zelotype-endurance");
         try {
             Endurance all = new Endurance(folder);
             all.damaged();

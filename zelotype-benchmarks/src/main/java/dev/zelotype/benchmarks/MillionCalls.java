@@ -30,7 +30,7 @@ public final class MillionCalls {
     private MillionCalls() {}
 
     public static void main(String[] arguments) throws IOException {
-        Path folder = Files.createTempDirectory("zelotype-million");
+        Path folder = WholeFiles.temporaryFolder("zelotype-million");
         try {
             long start = System.nanoTime();
             JournalWriter writer = new JournalWriter(folder.resolve("journal"), null);

@@ -178,7 +178,7 @@ public final class PerformancePage {
     }
 
     private void measureSuites(String otherJdk) throws IOException, InterruptedException {
-        Path folder = Files.createTempDirectory("zelotype-suites");
+        Path folder = WholeFiles.temporaryFolder("zelotype-suites");
         try {
             for (int classes : new int[] {200, 1_000}) {
                 java("-Xmx2g", "WholeSuite", folder.toString(), String.valueOf(classes));
@@ -425,7 +425,7 @@ public final class PerformancePage {
     }
 
     private void measureLongStories() throws IOException, InterruptedException {
-        Path folder = Files.createTempDirectory("zelotype-long");
+        Path folder = WholeFiles.temporaryFolder("zelotype-long");
         try {
             java("-Xmx2g", "LongStories", "write", folder.toString());
             for (String name : List.of("calls", "doubles", "methods", "arguments")) {

@@ -78,11 +78,9 @@ final class Injection {
     }
 
     private static boolean asks(Method method) {
-        for (Annotation[] ofParameter : method.getParameterAnnotations()) {
-            for (Annotation each : ofParameter) {
-                if (each instanceof StandIn) {
-                    return true;
-                }
+        for (Parameter parameter : method.getParameters()) {
+            if (parameter.isAnnotationPresent(StandIn.class)) {
+                return true;
             }
         }
         return false;

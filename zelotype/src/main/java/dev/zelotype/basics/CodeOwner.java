@@ -33,6 +33,7 @@ public final class CodeOwner {
     private static final String PROXY = "$Proxy";
 
     private static final String[] JDK = {"java.", "jdk.", "sun."};
+    private static final String[] REFLECTION = {"java.lang.reflect.", "jdk.internal.reflect."};
     /**
      * Test frameworks and assertion libraries: their calls are not the subject's, and they run the test's own lambdas.
      */
@@ -96,6 +97,16 @@ public final class CodeOwner {
     public static boolean isOfJdk(Class<?> type) {
         ClassLoader loader = type.getClassLoader();
         return (loader == null || loader == ClassLoader.getPlatformClassLoader()) && !Proxy.isProxyClass(type);
+    }
+
+    /**
+     * Tells whether a class carries out calls by reflection.
+     *
+     * @param className the binary name
+     * @return true if it belongs to the JDK's reflection
+     */
+    public static boolean isOfReflection(String className) {
+        return startsWithAny(className, 0, REFLECTION);
     }
 
     /**

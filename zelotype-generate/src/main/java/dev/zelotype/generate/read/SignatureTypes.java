@@ -15,10 +15,8 @@ import java.util.Map;
 import java.util.Set;
 import javax.lang.model.AnnotatedConstruct;
 import javax.lang.model.element.AnnotationMirror;
-import javax.lang.model.element.AnnotationValue;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.ArrayType;
@@ -28,6 +26,7 @@ import javax.lang.model.type.TypeMirror;
 import javax.lang.model.type.TypeVariable;
 import javax.lang.model.type.WildcardType;
 import javax.lang.model.util.Elements;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Names the types in signatures, with their nullness annotations, and collects the warnings that repeating such a type
@@ -196,23 +195,20 @@ final class SignatureTypes {
         if (!elements.isDeprecated(element)) {
             return false;
         }
-        // Not as an annotation object, which would be a new proxy each time.
-        for (AnnotationMirror each : element.getAnnotationMirrors()) {
-            TypeElement type = (TypeElement) each.getAnnotationType().asElement();
-            if (type.getQualifiedName().contentEquals("java.lang.Deprecated")) {
-                return isSet("forRemoval", each);
-            }
-        }
-        return false;
+        AnnotationMirror deprecation = deprecation(element);
+        return deprecation != null
+                && "true".equals(AnnotationText.of(deprecation).members().get("forRemoval"));
     }
 
-    private static boolean isSet(String member, AnnotationMirror annotation) {
-        for (Map.Entry<? extends ExecutableElement, ? extends AnnotationValue> each :
-                annotation.getElementValues().entrySet()) {
-            if (each.getKey().getSimpleName().contentEquals(member)) {
-                return each.getValue().getValue().equals(true);
+    /** Not as an annotation object, which would be a new proxy each time; null if there is none. */
+    static @Nullable AnnotationMirror deprecation(Element element) {
+        for (AnnotationMirror each : element.getAnnotationMirrors()) {
+            if (((TypeElement) each.getAnnotationType().asElement())
+                    .getQualifiedName()
+                    .contentEquals("java.lang.Deprecated")) {
+                return each;
             }
         }
-        return false;
+        return null;
     }
 }

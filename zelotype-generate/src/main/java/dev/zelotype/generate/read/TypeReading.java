@@ -412,10 +412,9 @@ final class TypeReading {
 
     private List<AnnotationText> annotations(ExecutableElement method) {
         List<AnnotationText> annotations = new ArrayList<>();
-        for (AnnotationMirror annotation : method.getAnnotationMirrors()) {
-            if (annotation.getAnnotationType().toString().equals("java.lang.Deprecated")) {
-                annotations.add(AnnotationText.of(annotation));
-            }
+        AnnotationMirror deprecation = SignatureTypes.deprecation(method);
+        if (deprecation != null) {
+            annotations.add(AnnotationText.of(deprecation));
         }
         annotations.addAll(nullnessBeside(method, method.getReturnType()));
         return annotations;
@@ -442,7 +441,7 @@ final class TypeReading {
         Boolean forRemoval = deprecated.get(method.getSimpleName().toString());
         // A compiler of another language may set the flag without the annotation, and then the double has no annotation
         // either.
-        boolean annotated = method.getAnnotation(Deprecated.class) != null;
+        boolean annotated = SignatureTypes.deprecation(method) != null;
         if (!annotated && (forRemoval != null || elements.isDeprecated(method))) {
             warnings.add("deprecation");
         }

@@ -21,9 +21,6 @@ import org.jspecify.annotations.Nullable;
 public final class Opening {
 
     private static final StackWalker WALKER = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
-    /** Frames that a stack walk omits, but an exception does not. */
-    private static final List<String> REFLECTION =
-            List.of("java.lang.reflect.", "jdk.internal.reflect.", "java.lang.invoke.");
 
     /** The jars of classes; empty for classes in folders, and of unknown origin. */
     private static final ClassValue<String> JARS = new ClassValue<>() {
@@ -86,10 +83,9 @@ public final class Opening {
 
     /** Whether a frame is neither reflection nor code of Zelotype on top. */
     private static boolean counts(String className, boolean onTop) {
-        for (String each : REFLECTION) {
-            if (className.startsWith(each)) {
-                return false;
-            }
+        // A stack walk omits these frames, but an exception does not.
+        if (CodeOwner.isOfReflection(className) || className.startsWith("java.lang.invoke.")) {
+            return false;
         }
         return !onTop || !CodeOwner.isOurs(className);
     }

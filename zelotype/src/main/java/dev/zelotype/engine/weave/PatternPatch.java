@@ -52,6 +52,9 @@ public final class PatternPatch {
     private final ClassBytes file;
     private final boolean keepsBodies;
     private final byte[] out;
+    /** The name of the source file; empty if it is unknown. */
+    private final Bytes source = new Bytes(32);
+
     private final Bytes constants = new Bytes(512);
     private final Bytes methods = new Bytes(256);
     private final List<Group> groups = new ArrayList<>();
@@ -89,6 +92,9 @@ public final class PatternPatch {
         this.keepsBodies = keepsBodies;
         this.out = file.bytes().clone();
         this.next = file.constants();
+        if (file.source() > 0) {
+            file.copyText(file.source(), source);
+        }
     }
 
     /**
@@ -173,9 +179,8 @@ public final class PatternPatch {
         bytes.add(out, 0, 8).u2(next).add(out, 10, file.endOfConstants());
         int constant = file.constants();
         for (Group each : groups) {
-            bytes.u1(1).u2(lengthOf(each)).add(each.forms).u1('\n');
-            addSource(bytes);
-            bytes.u1('\n').add(each.places).u1(8).u2(constant);
+            bytes.u1(1).u2(lengthOf(each)).add(each.forms).u1('\n').add(source).u1('\n');
+            bytes.add(each.places).u1(8).u2(constant);
             constant += 2;
         }
         bytes.add(constants);
@@ -188,15 +193,7 @@ public final class PatternPatch {
     }
 
     private int lengthOf(Group group) {
-        Bytes source = new Bytes(64);
-        addSource(source);
         return group.forms.length() + group.places.length() + source.length() + 2;
-    }
-
-    private void addSource(Bytes to) {
-        if (file.source() > 0) {
-            file.copyText(file.source(), to);
-        }
     }
 
     /** Finds the patterns that a method creates. */
@@ -210,11 +207,15 @@ public final class PatternPatch {
             if (opcode == ClassBytes.CHECKCAST && lambda >= 0) {
                 continue;
             }
-            if (!keepsBodies && opcode >= ClassBytes.INVOKEVIRTUAL && opcode <= ClassBytes.INVOKESTATIC) {
+            if (opcode >= ClassBytes.INVOKEVIRTUAL && opcode <= ClassBytes.INVOKESTATIC) {
                 addBody(file.u2(at + 1), needed);
             }
             if (lambda >= 0) {
-                any |= opcode == ClassBytes.INVOKESTATIC && isTaken(method, lambda, at) || stays(lambda);
+                if (opcode == ClassBytes.INVOKESTATIC && isTaken(method, lambda, at)) {
+                    any = true;
+                } else {
+                    leave(lambda);
+                }
             }
             lambda = opcode == ClassBytes.INVOKEDYNAMIC ? at : -1;
         }
@@ -238,20 +239,14 @@ public final class PatternPatch {
             return false;
         }
         found.add(at);
-        if (!keepsBodies) {
-            addBody(file.methodBehind(lambda), bodies);
-        }
+        addBody(file.methodBehind(lambda), bodies);
         return true;
     }
 
-    /** Notes a lambda that is left alone; returns false. */
-    private boolean stays(int at) {
+    private void leave(int at) {
         int lambda = file.u2(at + 1);
         lambdasStay |= file.isSerializableLambda(lambda);
-        if (!keepsBodies) {
-            addBody(file.methodBehind(lambda), needed);
-        }
-        return false;
+        addBody(file.methodBehind(lambda), needed);
     }
 
     private boolean isStatement(int called) {
@@ -274,9 +269,6 @@ public final class PatternPatch {
 
     /** Describes a pattern; returns false if the description does not fit. */
     private boolean isAdded(int lambda, ClassBytes.Member method, int statement) {
-        if (!hasRoom(file.text(file.typeOf(lambda)))) {
-            return false;
-        }
         if (found.size() / GROUP == groups.size()) {
             groups.add(new Group());
         }
@@ -285,6 +277,9 @@ public final class PatternPatch {
         int places = group.places.length();
         Integer index = group.indexes.get(lambda);
         if (index == null) {
+            if (!hasRoom(file.text(file.typeOf(lambda)))) {
+                return false;
+            }
             index = group.indexes.size();
             file.addForm(lambda, group.forms, index > 0);
         }
