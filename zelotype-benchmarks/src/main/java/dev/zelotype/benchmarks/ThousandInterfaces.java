@@ -16,14 +16,15 @@ import javax.tools.ToolProvider;
 
 /**
  * Run in a JVM of its own: writes doubles for many interfaces in the given styles, or only lets the compiler parse and
- * attribute them. Prints milliseconds, and the peak memory of the process in megabytes.
+ * attribute them. The third argument is the folder for the files. Prints milliseconds, and the peak memory of the process
+ * in megabytes.
  */
 public final class ThousandInterfaces {
 
     private ThousandInterfaces() {}
 
     public static void main(String[] arguments) throws IOException {
-        Path folder = WholeFiles.temporaryFolder("zelotype-thousand");
+        Path folder = WholeFiles.temporaryFolder(Path.of(arguments[2]), "zelotype-thousand");
         List<Path> files = new ArrayList<>();
         for (int i = 0; i < Integer.parseInt(arguments[1]); i++) {
             files.add(Files.writeString(folder.resolve("Station" + i + ".java"), """

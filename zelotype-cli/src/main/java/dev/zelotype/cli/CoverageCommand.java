@@ -158,12 +158,7 @@ final class CoverageCommand implements Callable<Integer> {
     }
 
     private Order order() {
-        for (Order each : Order.values()) {
-            if (each.name().equalsIgnoreCase(sort)) {
-                return each;
-            }
-        }
-        throw new ParameterException(spec.commandLine(), "Unknown order '" + sort + "': give name, least or most.");
+        return OptionCheck.constant(spec, "order", sort, Order.values());
     }
 
     private String text(List<Row> rows, Order order, boolean styled) {

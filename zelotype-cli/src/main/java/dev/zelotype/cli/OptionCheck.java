@@ -1,10 +1,13 @@
 package dev.zelotype.cli;
 
+import dev.zelotype.tools.Sentences;
 import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 
@@ -26,12 +29,21 @@ final class OptionCheck {
     /** Refuses formats that a command does not support. */
     static void refuseNoFormat(CommandSpec spec, String format, String... known) {
         if (!List.of(known).contains(format)) {
-            int last = known.length - 1;
-            throw new ParameterException(
-                    spec.commandLine(),
-                    "Unknown format '" + format + "': give "
-                            + String.join(", ", List.of(known).subList(0, last)) + " or " + known[last] + ".");
+            throw new ParameterException(spec.commandLine(), Sentences.unknown("format", format, List.of(known)));
         }
+    }
+
+    /** Finds the constant that a word names, in upper or lower case. */
+    static <E extends Enum<E>> E constant(CommandSpec spec, String kind, String word, E[] known) {
+        for (E each : known) {
+            if (each.name().equalsIgnoreCase(word)) {
+                return each;
+            }
+        }
+        List<String> words = Stream.of(known)
+                .map(each -> each.name().toLowerCase(Locale.ROOT))
+                .toList();
+        throw new ParameterException(spec.commandLine(), Sentences.unknown(kind, word, words));
     }
 
     /** The entries of a class path that are not blank. */

@@ -163,9 +163,8 @@ final class StoryCommand implements Callable<Integer> {
             throw new ParameterException(spec.commandLine(), "--as and --double go with --format java.");
         }
         form();
-        if (!List.of("", "passed", "failed", "aborted").contains(outcome)) {
-            throw new ParameterException(
-                    spec.commandLine(), "Unknown outcome '" + outcome + "': give passed, failed or aborted.");
+        if (!outcome.isEmpty()) {
+            OptionCheck.constant(spec, "outcome", outcome, JournalScene.Outcome.values());
         }
         if (!calls.matches("|\\d{1,9}-\\d{1,9}") || !calls.isEmpty() && (first() < 1 || last() < first())) {
             throw new ParameterException(
@@ -288,13 +287,7 @@ final class StoryCommand implements Callable<Integer> {
     }
 
     private ConversationStatements.Form form() {
-        for (ConversationStatements.Form each : ConversationStatements.Form.values()) {
-            if (each.name().equalsIgnoreCase(form.isEmpty() ? "both" : form)) {
-                return each;
-            }
-        }
-        throw new ParameterException(
-                spec.commandLine(), "Unknown form '" + form + "': give suppositions, checks, both or claims.");
+        return OptionCheck.constant(spec, "form", form.isEmpty() ? "both" : form, ConversationStatements.Form.values());
     }
 
     private void print(Story story) {

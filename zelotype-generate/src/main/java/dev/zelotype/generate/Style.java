@@ -1,5 +1,6 @@
 package dev.zelotype.generate;
 
+import dev.zelotype.tools.Sentences;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -70,8 +71,10 @@ public enum Style {
             styles.add(Arrays.stream(values())
                     .filter(style -> style.word().equalsIgnoreCase(word.strip()))
                     .findFirst()
-                    .orElseThrow(() -> new GenerateException("Unknown style '" + word.strip()
-                            + "': give base, stub, strict, spy, fake, working-fake or linked.")));
+                    .orElseThrow(() -> new GenerateException(Sentences.unknown(
+                            "style",
+                            word.strip(),
+                            Arrays.stream(values()).map(Style::word).toList()))));
         }
         return styles;
     }

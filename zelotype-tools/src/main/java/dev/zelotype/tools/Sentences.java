@@ -4,11 +4,25 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * For Zelotype's own tools: sentences that must be broken or shortened. Stateless.
+ * For Zelotype's own tools: sentences that must be broken or shortened, or that several tools write. Stateless.
  */
 public final class Sentences {
 
     private Sentences() {}
+
+    /**
+     * Refuses a word that stands for none of several things.
+     *
+     * @param kind what the word should stand for, such as "format"
+     * @param word the word
+     * @param known the words to choose from, at least two
+     * @return a sentence that names them
+     */
+    public static String unknown(String kind, String word, List<String> known) {
+        int last = known.size() - 1;
+        return "Unknown " + kind + " '" + word + "': give " + String.join(", ", known.subList(0, last)) + " or "
+                + known.get(last) + ".";
+    }
 
     /**
      * Returns the beginning of a text, without splitting a surrogate pair.

@@ -1,12 +1,12 @@
 package dev.zelotype.challenge.change;
 
 import dev.zelotype.challenge.error.ChallengeException;
+import dev.zelotype.tools.Sentences;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * For builds and tools: what a disturbance changes, for example an answer, an argument, or whether the call is made at
@@ -63,12 +63,6 @@ public enum ChangeKind {
         return EnumSet.complementOf(EnumSet.of(ORDER));
     }
 
-    private static String all() {
-        String words = Arrays.stream(values()).map(ChangeKind::word).collect(Collectors.joining(", "));
-        int last = words.lastIndexOf(", ");
-        return words.substring(0, last) + " or " + words.substring(last + 2);
-    }
-
     /**
      * Returns the kind as the word used on the command line and in reports.
      *
@@ -91,7 +85,10 @@ public enum ChangeKind {
             kinds.add(Arrays.stream(values())
                     .filter(kind -> kind.word().equalsIgnoreCase(word.strip()))
                     .findFirst()
-                    .orElseThrow(() -> new ChallengeException("Unknown change '" + word + "': give " + all() + ".")));
+                    .orElseThrow(() -> new ChallengeException(Sentences.unknown(
+                            "change",
+                            word,
+                            Arrays.stream(values()).map(ChangeKind::word).toList()))));
         }
         return kinds.isEmpty() ? usual() : kinds;
     }
