@@ -320,6 +320,7 @@ public final class Challenge {
             List<Finding> findings = judge.findings();
             if (complete) {
                 findings = rounds.withTried(findings, trials, all());
+                complete = !stopped;
             }
             keep(rounds, complete);
             return result(judge, complete ? findings : plain(findings), complete);

@@ -258,7 +258,12 @@ final class ChallengeCommand implements Callable<Integer> {
         if (journal != null) {
             challenge.keeping(journal, reuse);
         }
-        return ChallengeRun.run(terminal, challenge, result -> tell(result, path));
+        return ChallengeRun.run(
+                terminal,
+                challenge,
+                (result, interrupted) -> interrupted && into != null && !result.isComplete()
+                        ? tellPart(result, into)
+                        : tell(result, path));
     }
 
     private TestRun testRun() {
@@ -270,6 +275,13 @@ final class ChallengeCommand implements Callable<Integer> {
                         .toList())
                 .withTags(tags, excludedTags);
         return directory == null ? run : run.in(directory);
+    }
+
+    /** A part of the result does not replace a file, because whoever reads that would take it for the whole. */
+    private int tellPart(ChallengeResult result, Path file) {
+        ChallengeRun.print(terminal, result, sources.sources());
+        terminal.err().println("Interrupted: " + file + " was not written.");
+        return 1;
     }
 
     private int tell(ChallengeResult result, List<Path> path) {

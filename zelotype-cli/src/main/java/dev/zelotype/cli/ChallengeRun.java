@@ -2,27 +2,39 @@ package dev.zelotype.cli;
 
 import dev.zelotype.challenge.Challenge;
 import dev.zelotype.challenge.ChallengeText;
+import dev.zelotype.challenge.error.ChallengeException;
 import dev.zelotype.challenge.finding.ChallengeResult;
 import dev.zelotype.challenge.finding.Finding;
 import dev.zelotype.report.site.Sources;
+import dev.zelotype.tools.WholeFiles;
 import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URISyntaxException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
-import java.util.function.ToIntFunction;
+import java.util.concurrent.atomic.AtomicBoolean;
 
 /**
  * Runs a challenge from the terminal, with progress; after an interrupt it prints the findings so far.
  */
 final class ChallengeRun {
 
-    private static final int SECONDS_TO_TELL = 5;
-
     private ChallengeRun() {}
+
+    /** Reports the result of a challenge. */
+    @FunctionalInterface
+    interface Teller {
+        /**
+         * Reports it.
+         *
+         * @param interrupted whether the user has interrupted the challenge, so that the result may be incomplete
+         * @return the exit code
+         */
+        int tell(ChallengeResult result, boolean interrupted);
+    }
 
     /** The jar that this command was started from, or its class path if it was not started from a jar. */
     static List<Path> ownClassPath() {
@@ -45,26 +57,34 @@ final class ChallengeRun {
         }
     }
 
-    static int run(Terminal terminal, Challenge challenge, ToIntFunction<ChallengeResult> tell) {
-        CountDownLatch told = new CountDownLatch(1);
+    static int run(Terminal terminal, Challenge challenge, Teller teller) {
+        AtomicBoolean interrupted = new AtomicBoolean();
         Runnable onInterrupt = () -> {
+            interrupted.set(true);
             challenge.stop();
-            try {
-                // The JVM ends with this thread, so it waits for the result to be told.
-                told.await(SECONDS_TO_TELL, TimeUnit.SECONDS);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
         };
         return Terminal.interruptible(onInterrupt, () -> {
             try {
-                ProgressLines progress = new ProgressLines(terminal.err());
-                ChallengeResult result = challenge.run((done, all) -> progress.reached("disturbed runs", done, all));
-                return tell.applyAsInt(result);
-            } finally {
-                told.countDown();
+                // After an interrupt, the JVM ends only when the result has been reported.
+                return WholeFiles.uninterrupted(() -> run(terminal, challenge, teller, interrupted));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
             }
         });
+    }
+
+    private static int run(Terminal terminal, Challenge challenge, Teller teller, AtomicBoolean interrupted) {
+        ProgressLines progress = new ProgressLines(terminal.err());
+        try {
+            ChallengeResult result = challenge.run((done, all) -> progress.reached("disturbed runs", done, all));
+            return teller.tell(result, interrupted.get());
+        } catch (ChallengeException e) {
+            if (!interrupted.get()) {
+                throw e;
+            }
+            terminal.err().println(e.getMessage());
+            return 1;
+        }
     }
 
     /** Prints a whole result. */

@@ -159,7 +159,7 @@ final class DemoCommand implements Callable<Integer> {
         for (DemoExample example : wanted) {
             WholeFiles.uninterrupted(() -> run(example, folder));
         }
-        ChallengeRun.run(terminal, challenging, result -> {
+        ChallengeRun.run(terminal, challenging, (result, interrupted) -> {
             ChallengeRun.print(terminal, result, Sources.NONE);
             new JournalWriter(folder, null).write(ChallengeJournal.of(result));
             return 0;

@@ -64,11 +64,14 @@ final class DemoStory {
         line(terminal.styled("bold", "TroubledNight: " + FAILING));
         message(failing).lines().forEach(text -> line("  " + terminal.styled("fg(160)", fitted(text))));
         title("Can these tests fail? A challenge makes one change at a time, and finds a gap");
-        ChallengeRun.run(terminal, new Challenge(ChallengeRun.ownClassPath()).classes(nights.testClasses()), result -> {
-            gap(result);
-            new JournalWriter(folder, null).write(ChallengeJournal.of(result));
-            return 0;
-        });
+        ChallengeRun.run(
+                terminal,
+                new Challenge(ChallengeRun.ownClassPath()).classes(nights.testClasses()),
+                (result, interrupted) -> {
+                    gap(result);
+                    new JournalWriter(folder, null).write(ChallengeJournal.of(result));
+                    return 0;
+                });
         title("Does the real catalog do what the stub does? A claim that it breaks");
         broken.forEach(printer::add);
         line("  What the real one does, as suppositions for the stub:");

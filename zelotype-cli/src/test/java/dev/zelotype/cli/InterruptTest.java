@@ -64,8 +64,13 @@ class InterruptTest {
 
     private record Ended(int exit, long millis, String output) {}
 
-    /** Runs the command in a separate JVM and, unless the time is negative, interrupts it. */
-    private static Ended run(String signal, long millis, List<String> arguments)
+    /** Waits until a process that prints into a file should be interrupted; returns false if it has ended before. */
+    private interface Moment {
+        boolean await(Process process, Path printed) throws IOException, InterruptedException;
+    }
+
+    /** Runs the command in a separate JVM, and interrupts it. */
+    private static Ended run(String signal, Moment moment, List<String> arguments)
             throws IOException, InterruptedException {
         Path temporary = Files.createDirectories(folder.resolve("tmp"));
         List<String> command = new ArrayList<>(List.of(
@@ -84,7 +89,7 @@ class InterruptTest {
                 .redirectErrorStream(true)
                 .redirectOutput(printed.toFile())
                 .start();
-        if (millis >= 0 && !process.waitFor(millis, TimeUnit.MILLISECONDS)) {
+        if (moment.await(process, printed)) {
             new ProcessBuilder("kill", "-" + signal, String.valueOf(process.pid()))
                     .start()
                     .waitFor();
@@ -135,7 +140,7 @@ class InterruptTest {
             throws IOException, InterruptedException {
         List<String> arguments = new ArrayList<>(List.of(command));
         arguments.addAll(List.of(rest.split(" ")));
-        Ended first = run("TERM", -1, arguments);
+        Ended first = run("TERM", (process, printed) -> false, arguments);
         assertThat(first.exit()).as(first.output()).isZero();
         Map<String, String> whole = files();
         assertThat(whole).isNotEmpty();
@@ -147,7 +152,7 @@ class InterruptTest {
         for (int i = 0; interrupted < TIMES; i++) {
             String signal = SIGNALS.get(i % SIGNALS.size());
             long moment = (long) (takes * (0.3 + 0.7 * random.nextDouble()));
-            Ended ended = run(signal, moment, arguments);
+            Ended ended = run(signal, (process, printed) -> !process.waitFor(moment, TimeUnit.MILLISECONDS), arguments);
             if (ended.exit() != 0) {
                 interrupted++;
             } else {
@@ -160,5 +165,41 @@ class InterruptTest {
             left.forEach((name, text) -> assertThat(settled(text)).as(name).isEqualTo(settled(whole.get(name))));
             assertThat(ended.output()).doesNotContain("\tat ");
         }
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "                                    | of \\d+ disturbed places noticed .*; not complete: stopped",
+                "--journal kept                      | of \\d+ disturbed places noticed .*; not complete: stopped",
+                "--format json                       | \"complete\" : false",
+                "--format json --into part/part.json | ; not complete: stopped.*part.json was not written",
+                "--write sources --into part/a.patch | ; not complete: stopped.*a.patch was not written"
+            })
+    void an_interrupted_challenge_tells_what_it_has_found(String options, String told)
+            throws IOException, InterruptedException {
+        Files.createDirectories(folder.resolve("sources"));
+        List<String> arguments =
+                new ArrayList<>(List.of("challenge", "--class", "*.observatory.*", "--class-path", "@class-path"));
+        if (options != null) {
+            arguments.addAll(List.of(options.split(" ")));
+        }
+        Ended ended = run("TERM", InterruptTest::hasDisturbed, arguments);
+        assertThat(ended.output())
+                .contains("disturbed runs: 1 of")
+                .containsPattern("(?s)" + told)
+                .doesNotContain("cannot be", "\tat ");
+        assertThat(folder.resolve("part")).doesNotExist();
+        assertThat(folder.resolve("tmp")).isEmptyDirectory();
+    }
+
+    private static boolean hasDisturbed(Process process, Path printed) throws IOException, InterruptedException {
+        while (!Files.readString(printed).contains("disturbed runs")) {
+            if (process.waitFor(5, TimeUnit.MILLISECONDS)) {
+                return false;
+            }
+        }
+        return true;
     }
 }

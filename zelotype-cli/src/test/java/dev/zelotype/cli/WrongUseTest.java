@@ -186,7 +186,7 @@ class WrongUseTest {
                 "٣-٤")) {
             all.add(wrong("is not a range", "story", "--calls=" + calls));
         }
-        for (String outcome : List.of("odd", "PASSED", "green", "passed,failed")) {
+        for (String outcome : List.of("odd", "PASS", "green", "passed,failed")) {
             all.add(wrong("Unknown outcome '" + outcome + "'", "story", "--outcome", outcome));
         }
         for (String style : List.of("mad", "stub,mad", "", "STUBS", "stub;spy")) {

@@ -11,9 +11,9 @@ public final class Sentences {
     private Sentences() {}
 
     /**
-     * Refuses a word that stands for none of several things.
+     * Refuses a word that names none of several things.
      *
-     * @param kind what the word should stand for, such as "format"
+     * @param kind what the word should name, such as "format"
      * @param word the word
      * @param known the words to choose from, at least two
      * @return a sentence that names them

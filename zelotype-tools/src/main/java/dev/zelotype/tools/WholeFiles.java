@@ -17,6 +17,7 @@ import java.util.Comparator;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ThreadLocalRandom;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.concurrent.locks.ReadWriteLock;
 import java.util.concurrent.locks.ReentrantReadWriteLock;
@@ -30,6 +31,8 @@ public final class WholeFiles {
     /** Shared by writers; held exclusively once the JVM shuts down. */
     private static final ReadWriteLock UNFINISHED = new ReentrantReadWriteLock();
 
+    private static final int SECONDS_TO_FINISH = 10;
+
     private static final Set<Path> TEMPORARY = ConcurrentHashMap.newKeySet();
 
     /** The JVM is shutting down, so nothing may be started. */
@@ -41,13 +44,21 @@ public final class WholeFiles {
             Runtime.getRuntime()
                     .addShutdownHook(new Thread(
                             () -> {
-                                UNFINISHED.writeLock().lock();
+                                awaitUnfinished();
                                 TEMPORARY.forEach(WholeFiles::deleteIfPossible);
                             },
                             "zelotype-files"));
             return true;
         } catch (IllegalStateException e) {
             return false;
+        }
+    }
+
+    private static void awaitUnfinished() {
+        try {
+            UNFINISHED.writeLock().tryLock(SECONDS_TO_FINISH, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
     }
 
@@ -145,10 +156,11 @@ public final class WholeFiles {
     }
 
     /**
-     * Runs something that must not be left half done: if the user interrupts the JVM, it shuts down only afterwards. If
-     * the JVM is already shutting down, nothing is started, and the calling thread waits.
+     * Runs something that must not be left half done: if the user interrupts the JVM, it shuts down only afterwards, or
+     * after ten seconds. If the JVM is already shutting down, nothing is started, and the calling thread waits. The
+     * work may call this method itself.
      *
-     * @param work the work; short, because an interrupt waits for it
+     * @param work the work, which takes less than ten seconds or ends soon after an interrupt
      * @param <T> the type of the result
      * @return the result of the work
      * @throws IOException if the work throws it
