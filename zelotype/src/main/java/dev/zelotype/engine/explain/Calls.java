@@ -1,5 +1,6 @@
 package dev.zelotype.engine.explain;
 
+import dev.zelotype.basics.Boxes;
 import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.Lines;
@@ -238,8 +239,7 @@ public final class Calls {
     }
 
     private static String boxName(Class<?> type) {
-        return Values.typeName(
-                java.lang.invoke.MethodType.methodType(type).wrap().returnType());
+        return Values.typeName(Boxes.of(type));
     }
 
     private static boolean allLiteral(Object[] arguments) {

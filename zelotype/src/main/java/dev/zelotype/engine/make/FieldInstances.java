@@ -1,5 +1,6 @@
 package dev.zelotype.engine.make;
 
+import dev.zelotype.basics.Boxes;
 import dev.zelotype.error.MisuseException;
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
@@ -120,7 +121,7 @@ final class FieldInstances implements DoubleClass.Instances {
         for (int i = 0; accepts && i < types.length; i++) {
             accepts = arguments[i] == null
                     ? !types[i].isPrimitive()
-                    : MethodType.methodType(types[i]).wrap().returnType().isInstance(arguments[i]);
+                    : Boxes.of(types[i]).isInstance(arguments[i]);
         }
         return accepts;
     }

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.basics.Boxes;
 import dev.zelotype.engine.pattern.Symbols.NewArray;
 import dev.zelotype.engine.pattern.Symbols.NewLambda;
 import dev.zelotype.engine.pattern.Symbols.Parameter;
@@ -246,7 +247,7 @@ final class Frame {
         if (value instanceof Parameter parameter && Widening.leads(parameter.as(), to)) {
             push(new Parameter(parameter.number(), parameter.type(), to));
         } else {
-            Object converted = Widening.convert(known(value), Widening.boxOf(to));
+            Object converted = Widening.convert(known(value), Boxes.of(to));
             push(onStack(converted, Type.getType(to)));
         }
     }

@@ -1,11 +1,11 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.basics.Boxes;
 import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.call.WrittenPattern;
 import dev.zelotype.engine.pattern.code.MethodCode;
 import dev.zelotype.engine.pattern.code.ParameterNames;
 import dev.zelotype.engine.pattern.code.RealCode;
-import dev.zelotype.engine.pattern.rule.Widening;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.invoke.MethodHandle;
@@ -277,7 +277,7 @@ final class LambdaForm {
                         && code.at(i + 2).operand() instanceof MethodCode.Member taken
                         && taken.owner().equals("java/lang/Number");
                 types[number] = isNumber
-                        ? Widening.boxOf(real.type(Type.getReturnType(
+                        ? Boxes.of(real.type(Type.getReturnType(
                                 ((MethodCode.Member) code.at(i + 2).operand()).descriptor())))
                         : type;
             }

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.basics.Boxes;
 import dev.zelotype.engine.pattern.Symbols.Call;
 import dev.zelotype.engine.pattern.Symbols.NewArray;
 import dev.zelotype.engine.pattern.Symbols.NewLambda;
@@ -66,7 +67,7 @@ final class Rules {
             if (!passedAs.isPrimitive() || !Widening.leads(passedAs, wanted)) {
                 throw refused.computed(parameter);
             }
-            passedAs = Widening.boxOf(wanted);
+            passedAs = Boxes.of(wanted);
         } else if (passedAs.isPrimitive()) {
             throw refused.computed(parameter);
         }
@@ -90,7 +91,7 @@ final class Rules {
             if (!parameter.as().isPrimitive() || !Widening.leads(parameter.as(), primitive)) {
                 throw refused.computed(parameter);
             }
-            return new Parameter(parameter.number(), parameter.type(), Widening.boxOf(primitive));
+            return new Parameter(parameter.number(), parameter.type(), Boxes.of(primitive));
         }
         return new Result(((Result) value).call(), false);
     }
@@ -98,7 +99,7 @@ final class Rules {
     /** Unboxes a free parameter. */
     Parameter unboxed(Member method, Parameter parameter) {
         Class<?> primitive = real.type(Type.getReturnType(method.descriptor()));
-        if (Widening.boxOf(primitive) != parameter.as()) {
+        if (Boxes.of(primitive) != parameter.as()) {
             throw refused.computed(parameter);
         }
         return new Parameter(parameter.number(), parameter.type(), primitive);

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.scene;
 
+import dev.zelotype.basics.Boxes;
 import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.DoubleState;
@@ -11,7 +12,6 @@ import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
-import java.lang.invoke.MethodType;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
@@ -341,7 +341,7 @@ public final class SubjectBuilder {
         if (isProvided(wish)) {
             taken.add(wish.name());
             Object value = provided.get(wish.name());
-            Class<?> boxed = MethodType.methodType(wish.type()).wrap().returnType();
+            Class<?> boxed = Boxes.of(wish.type());
             if (value == null ? wish.type().isPrimitive() : !boxed.isInstance(value)) {
                 throw new MisuseException(
                         "'" + wish.name() + "' was provided as " + Values.print(value) + ", but " + wish

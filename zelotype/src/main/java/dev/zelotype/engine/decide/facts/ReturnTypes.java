@@ -1,7 +1,7 @@
 package dev.zelotype.engine.decide.facts;
 
+import dev.zelotype.basics.Boxes;
 import dev.zelotype.engine.explain.Values;
-import java.lang.invoke.MethodType;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,7 +15,7 @@ public final class ReturnTypes {
         if (value == null) {
             return !type.isPrimitive();
         }
-        return MethodType.methodType(type).wrap().returnType().isInstance(value);
+        return Boxes.of(type).isInstance(value);
     }
 
     public static String misfit(@Nullable Object value, Class<?> type) {

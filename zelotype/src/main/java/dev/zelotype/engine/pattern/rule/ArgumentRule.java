@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern.rule;
 
+import dev.zelotype.basics.Boxes;
 import java.lang.reflect.Array;
 import org.jspecify.annotations.Nullable;
 
@@ -34,8 +35,7 @@ public interface ArgumentRule {
 
         /** Whether every possible value of a method's parameter is covered. */
         boolean coversAll(Class<?> declared) {
-            return type == passedAs
-                    && type.isAssignableFrom(declared.isPrimitive() ? Widening.boxOf(declared) : declared);
+            return type == passedAs && type.isAssignableFrom(declared.isPrimitive() ? Boxes.of(declared) : declared);
         }
 
         /** A value of the parameter, converted for the call. */

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern.rule;
 
+import dev.zelotype.basics.Boxes;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Unrecorded;
@@ -69,8 +70,8 @@ public final class CallPattern {
         ArgumentRule[] rules = new ArgumentRule[freeTypes.length];
         for (int i = 0; i < rules.length; i++) {
             Class<?> declared = method.parameterTypes()[i];
-            rules[i] = new ArgumentRule.Free(
-                    i, freeTypes[i], declared.isPrimitive() ? Widening.boxOf(declared) : freeTypes[i]);
+            rules[i] =
+                    new ArgumentRule.Free(i, freeTypes[i], declared.isPrimitive() ? Boxes.of(declared) : freeTypes[i]);
         }
         return new CallPattern(participant, method, rules, freeTypes, List.of());
     }
@@ -233,9 +234,8 @@ public final class CallPattern {
 
     /** Refuses a value that no call can pass, because such a check could never fail. */
     private void refuseIfImpossible(ArgumentRule.Free free, @Nullable Object value, int argument, Class<?> declared) {
-        boolean possible = value == null
-                ? !declared.isPrimitive()
-                : Widening.boxOf(free.type()).isInstance(value);
+        boolean possible =
+                value == null ? !declared.isPrimitive() : Boxes.of(free.type()).isInstance(value);
         if (!possible) {
             String type = (declared.isPrimitive() ? declared : free.type()).getSimpleName();
             throw new MisuseException(

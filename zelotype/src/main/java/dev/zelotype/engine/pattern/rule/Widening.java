@@ -1,7 +1,6 @@
 package dev.zelotype.engine.pattern.rule;
 
 import dev.zelotype.basics.KotlinCode;
-import java.lang.invoke.MethodType;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,16 +31,6 @@ public final class Widening {
             }
         }
         return -1;
-    }
-
-    /** The primitive type of a wrapper object, or null. */
-    static @Nullable Class<?> primitiveOf(Class<?> box) {
-        Class<?> primitive = MethodType.methodType(box).unwrap().returnType();
-        return primitive.isPrimitive() && primitive != void.class ? primitive : null;
-    }
-
-    public static Class<?> boxOf(Class<?> type) {
-        return MethodType.methodType(type).wrap().returnType();
     }
 
     /** A wrapped value cast to another primitive type. */
