@@ -133,7 +133,7 @@ class InterruptTest {
                 "coverage | --format csv --journal journal --into out/coverage.csv",
                 "report   | --title NEW --journal journal --into out/report",
                 "demo     | checks --into out/demo",
-                "challenge | --class *.FocusSweepTest --format json --class-path @class-path --into out/challenge.json",
+                "challenge | --class *.Focus* --jvms 1 --format json --class-path @class-path --into out/challenge.json",
                 "generate | --style stub,spy --force --into out/doubles " + TYPES
             })
     void each_file_is_the_old_or_the_new_one_and_nothing_else_is_left(String command, String rest)
@@ -171,11 +171,11 @@ class InterruptTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "                                    | of \\d+ disturbed places noticed .*; not complete: stopped",
-                "--journal kept                      | of \\d+ disturbed places noticed .*; not complete: stopped",
-                "--format json                       | \"complete\" : false",
-                "--format json --into part/part.json | ; not complete: stopped.*part.json was not written",
-                "--write sources --into part/a.patch | ; not complete: stopped.*a.patch was not written"
+                "                                             | of \\d+ disturbed places noticed .*; not complete: stopped",
+                "--jvms 1 --journal kept                      | of \\d+ disturbed places noticed .*; not complete: stopped",
+                "--jvms 1 --format json                       | \"complete\" : false",
+                "--jvms 1 --format json --into part/part.json | ; not complete: stopped.*part.json was not written",
+                "--jvms 1 --write sources --into part/a.patch | ; not complete: stopped.*a.patch was not written"
             })
     void an_interrupted_challenge_tells_what_it_has_found(String options, String told)
             throws IOException, InterruptedException {
