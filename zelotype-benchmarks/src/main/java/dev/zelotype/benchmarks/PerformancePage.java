@@ -673,7 +673,7 @@ public final class PerformancePage {
                 Of 3,295 samples of three runs that write stubs and spies for 1,000 interfaces, 996 were in the compiler
                 that reads them, 546 in models of types, 947 in the layout of 2,000 files, and 609 in writing them, 397 of
                 these in the system call that creates a file. This disk takes up to forty times as long for that as
-                memory, and the compiler creates no file, so all files of these rows lie in memory, except in the row
+                memory, and the compiler creates no file, so all files of these rows are in memory, except in the row
                 for this disk. Both processors are always busy, half of the time with JIT compilation, so pairs of
                 runs vary a lot.
 
