@@ -231,7 +231,7 @@ final class ChallengeCommand implements Callable<Integer> {
     public Integer call() {
         refuseWrongUse();
         if (!merge.isEmpty()) {
-            return tell(MergedRuns.of(merge), List.of());
+            return tell(MergedRuns.of(merge), false, List.of());
         }
         List<Path> tests = paths();
         List<Path> path = new ArrayList<>(tests);
@@ -258,12 +258,7 @@ final class ChallengeCommand implements Callable<Integer> {
         if (journal != null) {
             challenge.keeping(journal, reuse);
         }
-        return ChallengeRun.run(
-                terminal,
-                challenge,
-                (result, interrupted) -> interrupted && into != null && !result.isComplete()
-                        ? tellPart(result, into)
-                        : tell(result, path));
+        return ChallengeRun.run(terminal, challenge, (result, interrupted) -> tell(result, interrupted, path));
     }
 
     private TestRun testRun() {
@@ -277,16 +272,15 @@ final class ChallengeCommand implements Callable<Integer> {
         return directory == null ? run : run.in(directory);
     }
 
-    /** A part of the result does not replace a file, because whoever reads that would take it for the whole. */
-    private int tellPart(ChallengeResult result, Path file) {
-        ChallengeRun.print(terminal, result, sources.sources());
-        terminal.err().println("Interrupted: " + file + " was not written.");
-        return 1;
-    }
-
-    private int tell(ChallengeResult result, List<Path> path) {
+    private int tell(ChallengeResult result, boolean interrupted, List<Path> path) {
         if (journal != null && shard == null) {
             new JournalWriter(journal, null).write(ChallengeJournal.of(result));
+        }
+        if (into != null && interrupted && !result.isComplete()) {
+            // A part does not replace a file, because whoever reads that would take it for the whole.
+            ChallengeRun.print(terminal, result, sources.sources());
+            terminal.err().println("Interrupted: " + into + " was not written.");
+            return 1;
         }
         if (!write.isEmpty()) {
             tell(SourcePatch.of(result, write, path), result);

@@ -25,7 +25,7 @@ import org.junit.jupiter.api.Test;
 class ParallelScenesTest {
 
     private static final int THREADS = 12;
-    private static final int ROUNDS = 200;
+    private static final int ROUNDS = 250;
     /** Short scenes open and close at the same moment far more often than others. */
     private static final int BRIEF = 30;
 

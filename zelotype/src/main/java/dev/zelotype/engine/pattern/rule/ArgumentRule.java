@@ -35,7 +35,7 @@ public interface ArgumentRule {
 
         /** Whether every possible value of a method's parameter is covered. */
         boolean coversAll(Class<?> declared) {
-            return type == passedAs && type.isAssignableFrom(declared.isPrimitive() ? Boxes.of(declared) : declared);
+            return type == passedAs && type.isAssignableFrom(Boxes.of(declared));
         }
 
         /** A value of the parameter, converted for the call. */
