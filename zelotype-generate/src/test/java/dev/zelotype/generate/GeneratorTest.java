@@ -27,6 +27,10 @@ import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.Opcodes;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -961,18 +965,86 @@ class GeneratorTest extends Workshop {
         return all.toString();
     }
 
+    /** Whatever is written compiles where a supertype of the types in its signatures is missing. */
     @Test
     void a_supertype_that_is_missing_is_said() throws IOException {
         source("sky/Gone.java", "package sky; public interface Gone { void go(); }");
+        source("sky/Lost.java", "package sky; public class Lost extends Exception { static final long serialVersionUID = 1; }");
         source("sky/Dome.java", "package sky; public interface Dome extends Gone { void open(); }");
         source("sky/Deeper.java", "package sky; public interface Deeper extends Dome { void close(); }");
+        source("sky/Torn.java", "package sky; public class Torn extends Lost { static final long serialVersionUID = 1; }");
+        source("sky/Throwing.java", "package sky; public interface Throwing { void open(String why) throws Torn; }");
+        source("sky/Made.java", "package sky; public abstract class Made { protected Made() throws Torn { } }");
+        source("sky/Own.java", "package sky; public interface Own { <E extends Torn> int open(E why) throws E; }");
+        source("sky/Box.java", "package sky; public class Box<E extends Exception> { }");
+        source("sky/Bound.java", "package sky; public interface Bound { Box<Torn> open(); void shut(Box<?> all); }");
+        source("sky/Passed.java", """
+                package sky;
+                import java.util.List;
+                public abstract class Passed {
+                    protected Passed(Torn first, Dome... others) { }
+                    public abstract Torn open(Dome which, List<? extends Torn> some);
+                    public abstract void open(List<Dome> all, Torn why);
+                    public Dome best() { return null; }
+                    public abstract Deeper[] all(Dome[] of);
+                    public <T extends Dome> T found(Class<T> type) { return null; }
+                }
+                """);
+        source("sky/Whole.java", "package sky; public interface Whole { Box<? extends Exception> open() throws Exception; }");
         compiled().close();
         Files.delete(folder.resolve("classes/sky/Gone.class"));
+        Files.delete(folder.resolve("classes/sky/Lost.class"));
+        WholeFiles.delete(folder.resolve("in"));
         Generator generator = generator(folder.resolve("classes"), "*");
+        List<GeneratedFile> written =
+                generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
+        compiled().close();
+        String torn = " refers to sky.Torn, which extends sky.Lost, not to be found on the class path";
         assertThat(generator.leftOut())
                 .containsExactly(
+                        "sky.Bound" + torn,
                         "sky.Deeper extends sky.Gone, not to be found on the class path",
-                        "sky.Dome extends sky.Gone, not to be found on the class path");
+                        "sky.Dome extends sky.Gone, not to be found on the class path",
+                        "sky.Made" + torn,
+                        "sky.Own" + torn,
+                        "sky.Passed" + torn,
+                        "sky.Passed refers to sky.Dome, which extends sky.Gone, not to be found on the class path",
+                        "sky.Passed refers to sky.Deeper, which extends sky.Gone, not to be found on the class path",
+                        "sky.Throwing" + torn);
+        assertThat(written).hasSize(ALL.size()).allMatch(each -> each.file().getFileName().toString().startsWith("Whole"));
+    }
+
+    /** Java does not allow {@code ?} as a type argument of a supertype, but some languages do. */
+    @Test
+    void a_type_that_java_cannot_name_is_said() throws IOException {
+        source("sky/Source.java", "package sky; public interface Source<T> { T next(); void all(T[] given); int size(); }");
+        source("sky/Some.java", "package sky; public interface Some extends Source<String> { }");
+        source("sky/Sized.java", "package sky; public interface Sized<T> { java.util.List<T> some(); }");
+        source("sky/Others.java", "package sky; public interface Others extends Sized<String> { }");
+        compiled().close();
+        for (String name : List.of("Some", "Others")) {
+            Path file = folder.resolve("classes/sky/" + name + ".class");
+            ClassWriter out = new ClassWriter(0);
+            new ClassReader(Files.readAllBytes(file))
+                    .accept(
+                            new ClassVisitor(Opcodes.ASM9, out) {
+                                @Override
+                                public void visit(
+                                        int version, int access, String own, String generic, String parent, String[] all) {
+                                    super.visit(version, access, own, generic.replaceAll("<.*>", "<*>"), parent, all);
+                                }
+                            },
+                            0);
+            Files.write(file, out.toByteArray());
+        }
+        WholeFiles.delete(folder.resolve("in"));
+        Generator generator = generator(folder.resolve("classes"), "*");
+        generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
+        compiled().close();
+        assertThat(generator.leftOut())
+                .containsExactly(
+                        "sky.Some inherits next from sky.Source with ? as a type, which cannot be written in Java",
+                        "sky.Some inherits all from sky.Source with ? as a type, which cannot be written in Java");
     }
 
     @Test

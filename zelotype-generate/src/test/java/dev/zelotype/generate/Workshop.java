@@ -2,6 +2,7 @@ package dev.zelotype.generate;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.File;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.net.URL;
@@ -60,7 +61,13 @@ abstract class Workshop {
                             said,
                             manager,
                             null,
-                            List.of("-Xlint:all,-processing", "-Werror", "-d", classes.toString()),
+                            List.of(
+                                    "-Xlint:all,-processing",
+                                    "-Werror",
+                                    "-d",
+                                    Files.createDirectories(classes).toString(),
+                                    "-cp",
+                                    classes + File.pathSeparator + System.getProperty("java.class.path")),
                             null,
                             manager.getJavaFileObjectsFromPaths(sources))
                     .call();

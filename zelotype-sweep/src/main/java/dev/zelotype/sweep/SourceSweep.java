@@ -292,8 +292,13 @@ public final class SourceSweep {
                     String.join(
                             File.pathSeparator,
                             classPath.stream().map(Path::toString).toList()));
-            compiler.getTask(null, manager, said, options, null, manager.getJavaFileObjectsFromPaths(sources))
+            boolean compiled = compiler.getTask(
+                            null, manager, said, options, null, manager.getJavaFileObjectsFromPaths(sources))
                     .call();
+            boolean saysWhy = said.getDiagnostics().stream().anyMatch(each -> each.getKind() == Diagnostic.Kind.ERROR);
+            if (!compiled && !saysWhy) {
+                bad.add("the compiler broke off, for example because it had too little memory: see above");
+            }
         }
         Map<String, String> first = new LinkedHashMap<>();
         for (Diagnostic<? extends JavaFileObject> problem : said.getDiagnostics()) {

@@ -34,6 +34,9 @@ final class UsedDoubles {
 
     private static final Pattern CURE = Pattern.compile("(?s)Nothing is set for .*\\. Write: \\.([\\w$]+)\\(.*\\);");
 
+    private static final Pattern SORT =
+            Pattern.compile("(AnswersInTurn|AnswersBy|Answers|DoesNothing|Does|Fails)(?:Now)*$");
+
     /** The constructors of the doubled class refuse sample arguments, or the class cannot be loaded here. */
     static final class NotMade extends Exception {
         private static final long serialVersionUID = 1L;
@@ -332,14 +335,15 @@ final class UsedDoubles {
     private void set(Object made, Method setter, Method method) throws Wrong, IllegalAccessException {
         Class<?> takes = setter.getParameterCount() == 0 ? void.class : setter.getParameterTypes()[0];
         Object[] arguments = arguments(method);
-        if (setter.getName().contains("AnswersInTurn")) {
+        String sort = sortOf(setter);
+        if (sort.equals("AnswersInTurn")) {
             List<Object> values =
                     Arrays.asList(Samples.of(method.getReturnType(), 1), Samples.of(method.getReturnType(), 2));
             hold(ask(made, setter, new Object[] {values}).value() == made, setter, "does not give the stub itself");
             for (int i = 0; i < 3; i++) {
                 answered(ask(made, method, arguments), values.get(Math.min(i, 1)), setter);
             }
-        } else if (setter.getName().contains("Fails")) {
+        } else if (sort.equals("Fails")) {
             Throwable failure = Samples.thrown(takes);
             if (failure != null) {
                 ask(made, setter, new Object[] {failure});
@@ -348,7 +352,7 @@ final class UsedDoubles {
         } else if (takes == void.class) {
             ask(made, setter, new Object[0]);
             answered(ask(made, method, arguments), null, setter);
-        } else if (setter.getName().contains("Does") || setter.getName().contains("AnswersBy")) {
+        } else if (sort.equals("Does") || sort.equals("AnswersBy")) {
             Object value = Samples.of(method.getReturnType(), 3);
             List<Object[]> seen = new ArrayList<>();
             Object action = Samples.proxy(takes, (self, on, given) -> {
@@ -371,6 +375,15 @@ final class UsedDoubles {
             ask(made, setter, new Object[] {value});
             answered(ask(made, method, arguments), value, setter);
         }
+    }
+
+    /** What the setter's name ends in, unless that was taken. */
+    private static String sortOf(Method setter) {
+        Matcher sort = SORT.matcher(setter.getName());
+        if (!sort.find()) {
+            throw new IllegalStateException(setter.toString());
+        }
+        return sort.group(1);
     }
 
     private static void answered(Outcome outcome, Object value, Method setter) throws Wrong {

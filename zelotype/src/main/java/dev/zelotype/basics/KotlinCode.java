@@ -123,7 +123,12 @@ public final class KotlinCode {
      * @return the type; null if unknown
      */
     public static @Nullable Type given(Method method) {
-        Type[] types = method.getGenericParameterTypes();
+        Type[] types;
+        try {
+            types = method.getGenericParameterTypes();
+        } catch (TypeNotPresentException e) {
+            return null;
+        }
         if (!(types[types.length - 1] instanceof ParameterizedType continuation)) {
             return null;
         }

@@ -102,7 +102,7 @@ public final class DisturbedCall {
      * @return the generic type; {@code void} for nothing
      */
     public Type returnType() {
-        return passage.method().executable() instanceof Method method ? method.getGenericReturnType() : void.class;
+        return passage.method().isConstructor() ? void.class : passage.method().genericReturnType();
     }
 
     /**

@@ -213,4 +213,23 @@ class NewObjectsTest {
     static final class Parsed {
         Parsed(String text) {}
     }
+
+    static final class Beacon {
+        boolean equals(Beacon other) {
+            return false;
+        }
+
+        boolean isNear(Beacon other) {
+            return equals(other);
+        }
+    }
+
+    @Test
+    void an_overload_of_equals_is_a_method_like_any_other() {
+        Beacon known = new Beacon();
+        suppose((Beacon any) -> any.equals(known)).returns(true);
+        assertThat(new Beacon().isNear(known)).isTrue();
+        assertThat(known.equals((Object) known)).as("not told").isTrue();
+        verify((Beacon any) -> any.equals(known)).once();
+    }
 }

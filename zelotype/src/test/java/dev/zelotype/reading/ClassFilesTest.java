@@ -13,6 +13,8 @@ import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.commons.ClassRemapper;
+import org.objectweb.asm.commons.Remapper;
 
 /**
  * Class files of every age and compiler: their methods and calls are woven in the same way, or a problem is reported.
@@ -70,6 +72,49 @@ class ClassFilesTest {
         Files.write(old, out.toByteArray());
 
         assertThat(loader.loadClass("Uses").getMethod("run").invoke(null)).isEqualTo("207 107 5 9");
+    }
+
+    private static final String SINGLE = """
+            import static dev.zelotype.Zelotype.*;
+            import dev.zelotype.Scene;
+            public class Single {
+                public static String textOf() { return "real"; }
+                public static int codeOf() { return 1; }
+                public static boolean isLike(Object other) { return false; }
+                static String asked() { return Single.textOf() + " " + Single.codeOf() + " " + Single.isLike("dome"); }
+                public static String run() {
+                    try (Scene scene = Scene.open()) {
+                        suppose(() -> Single.textOf()).returns("told");
+                        suppose(() -> Single.codeOf()).returns(7);
+                        suppose((Object any) -> Single.isLike(any)).returns(true);
+                        String told = asked();
+                        verify(() -> Single.textOf()).once();
+                        verify(() -> Single.isLike("dome")).once();
+                        return told + " " + scene.conversation().calls().size();
+                    }
+                }
+            }
+            """;
+
+    /** For the single objects of some languages, their compilers write static methods with the names of Object's. */
+    @Test
+    void static_methods_with_names_of_object_are_replaced() throws Exception {
+        ClassLoader loader = Compiled.BY_JAVAC.load(folder, Map.of("Single.java", SINGLE));
+        Map<String, String> names = Map.of("textOf", "toString", "codeOf", "hashCode", "isLike", "equals");
+        Path single = folder.resolve("classes/Single.class");
+        ClassWriter out = new ClassWriter(0);
+        new ClassReader(Files.readAllBytes(single))
+                .accept(
+                        new ClassRemapper(out, new Remapper(Opcodes.ASM9) {
+                            @Override
+                            public String mapMethodName(String owner, String name, String descriptor) {
+                                return names.getOrDefault(name, name);
+                            }
+                        }),
+                        0);
+        Files.write(single, out.toByteArray());
+
+        assertThat(loader.loadClass("Single").getMethod("run").invoke(null)).isEqualTo("told 7 true 3");
     }
 
     private static final String DROPS = """

@@ -44,10 +44,15 @@ final class SignatureTypes {
      * @param ofElements names of classes and type variables
      * @param ofTypes names of types without warnings or obstacles, by the compiler's object for the type
      * @param plain classes that can be named without a warning
+     * @param gaps by class, the first of its supertypes that is missing; empty if none is
      */
-    record Known(Map<Element, TypeName> ofElements, Map<TypeMirror, TypeName> ofTypes, Set<Element> plain) {
+    record Known(
+            Map<Element, TypeName> ofElements,
+            Map<TypeMirror, TypeName> ofTypes,
+            Set<Element> plain,
+            Map<Element, String> gaps) {
         Known() {
-            this(new HashMap<>(), new HashMap<>(), new HashSet<>());
+            this(new HashMap<>(), new HashMap<>(), new HashSet<>(), new HashMap<>());
         }
     }
 
@@ -132,7 +137,12 @@ final class SignatureTypes {
             if (isPrivate) {
                 obstacles.add("refers to " + element.getQualifiedName() + ", which is private");
             }
-            if (!noteDeprecation(element) && !isPrivate) {
+            String gap = gapAbove(element);
+            if (!gap.isEmpty()) {
+                obstacles.add("refers to " + element.getQualifiedName() + ", which extends " + gap
+                        + ", not to be found on the class path");
+            }
+            if (!noteDeprecation(element) && !isPrivate && gap.isEmpty()) {
                 known.plain().add(element);
             }
         }
@@ -140,6 +150,35 @@ final class SignatureTypes {
             warnings.add("rawtypes");
             warnings.add("unchecked");
         }
+    }
+
+    /**
+     * Without all supertypes of a class, the compiler does not know which overloads it fits, nor whether it is an
+     * exception.
+     */
+    private String gapAbove(TypeElement type) {
+        String gap = known.gaps().get(type);
+        if (gap == null) {
+            gap = DoublableTypes.isOfJdk(elements, type) ? "" : gapIn(type);
+            known.gaps().put(type, gap);
+        }
+        return gap;
+    }
+
+    private String gapIn(TypeElement type) {
+        List<TypeMirror> supertypes = new ArrayList<>(type.getInterfaces());
+        supertypes.add(type.getSuperclass());
+        for (TypeMirror each : supertypes) {
+            if (each.getKind() == TypeKind.ERROR) {
+                return each.toString();
+            } else if (each instanceof DeclaredType declared) {
+                String gap = gapAbove((TypeElement) declared.asElement());
+                if (!gap.isEmpty()) {
+                    return gap;
+                }
+            }
+        }
+        return "";
     }
 
     /** Naming a nested type also names its enclosing types. Returns whether anything was recorded. */

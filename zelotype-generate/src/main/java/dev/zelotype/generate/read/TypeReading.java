@@ -308,6 +308,7 @@ final class TypeReading {
         noteInterruptedClose(method, actual);
         refuseHiddenVariables(method);
         refuseClash(actual, method, others);
+        refuseUnnamed(actual, method);
         if (method.getModifiers().contains(Modifier.ABSTRACT)
                 && !compiler.writable().contains(method.getSimpleName())) {
             names.refuse("has a method " + name + ", a name that cannot be written in Java");
@@ -337,6 +338,22 @@ final class TypeReading {
             if (!types.isSubsignature(actual, declared) && !types.isSubsignature(declared, actual)) {
                 names.refuse("inherits " + method.getSimpleName() + " from " + method.getEnclosingElement() + " and "
                         + other.getEnclosingElement() + ", and no Java class can implement both");
+            }
+        }
+    }
+
+    /** Compilers of other languages allow {@code ?} as a type argument of a supertype. */
+    private void refuseUnnamed(ExecutableType actual, ExecutableElement method) {
+        List<TypeMirror> used = new ArrayList<>(actual.getParameterTypes());
+        used.add(actual.getReturnType());
+        for (TypeMirror each : used) {
+            TypeMirror element = each;
+            while (element instanceof ArrayType array) {
+                element = array.getComponentType();
+            }
+            if (element.getKind() == TypeKind.WILDCARD) {
+                names.refuse("inherits " + method.getSimpleName() + " from " + method.getEnclosingElement()
+                        + " with " + element + " as a type, which cannot be written in Java");
             }
         }
     }

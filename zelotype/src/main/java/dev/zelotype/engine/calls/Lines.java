@@ -74,7 +74,14 @@ public final class Lines {
                 || !frame.getMethodName().equals(called.getMethodName())) {
             return false;
         }
-        for (Method method : frame.getDeclaringClass().getDeclaredMethods()) {
+        Method[] methods;
+        try {
+            methods = frame.getDeclaringClass().getDeclaredMethods();
+        } catch (LinkageError e) {
+            // One of them refers to a class that cannot be loaded, so none is listed.
+            return false;
+        }
+        for (Method method : methods) {
             boolean isItself = method.getName().equals(frame.getMethodName())
                     && MethodType.methodType(method.getReturnType(), method.getParameterTypes())
                             .equals(frame.getMethodType());

@@ -172,6 +172,9 @@ final class Likeness {
                     && !value.getClass().isArray();
         } catch (NoSuchMethodException e) {
             throw new IllegalStateException("An object without equals.", e);
+        } catch (LinkageError e) {
+            // Another method refers to a class that cannot be loaded, so none is listed.
+            return false;
         }
     }
 }

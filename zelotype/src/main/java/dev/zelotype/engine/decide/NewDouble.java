@@ -4,6 +4,7 @@ import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.facts.Wrappers;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.InPlace;
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Method;
@@ -66,7 +67,7 @@ public record NewDouble(
     /** Whether a generated class has generated methods, which are not woven. */
     private static boolean isGeneratedWithout(Class<?> type) {
         if (type.isSynthetic()) {
-            for (Method method : type.getDeclaredMethods()) {
+            for (Method method : Members.methods(type)) {
                 if (method.isSynthetic() && !method.isBridge() && !Modifier.isStatic(method.getModifiers())) {
                     return true;
                 }

@@ -7,6 +7,7 @@ import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Members;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
@@ -106,13 +107,13 @@ final class Refusals {
         StringBuilder out = new StringBuilder("@Override ");
         int modifiers = method.getModifiers();
         out.append(Modifier.isPublic(modifiers) ? "public " : Modifier.isProtected(modifiers) ? "protected " : "");
-        out.append(plain(method.getGenericReturnType().getTypeName()))
+        out.append(plain(Members.genericReturnType(method).getTypeName()))
                 .append(' ')
                 .append(method.getName())
                 .append('(');
         for (int i = 0; i < method.getParameterCount(); i++) {
             out.append(i == 0 ? "" : ", ")
-                    .append(plain(method.getGenericParameterTypes()[i].getTypeName()))
+                    .append(plain(Members.genericParameterTypes(method)[i].getTypeName()))
                     .append(' ')
                     .append(method.getParameters()[i].getName());
         }

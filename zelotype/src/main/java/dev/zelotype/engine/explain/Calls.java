@@ -5,6 +5,7 @@ import dev.zelotype.conversation.Ending;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.Lines;
 import dev.zelotype.engine.make.DoubledMethod;
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.pattern.rule.ArgumentRule;
 import dev.zelotype.engine.pattern.rule.CallPattern;
@@ -220,7 +221,7 @@ public final class Calls {
 
     private static boolean isOverloaded(Executable method) {
         int alike = 0;
-        for (Method other : method.getDeclaringClass().getMethods()) {
+        for (Method other : Members.publicMethods(method.getDeclaringClass())) {
             alike += other.getName().equals(method.getName()) && !other.isBridge() ? 1 : 0;
         }
         return alike > 1;

@@ -55,7 +55,7 @@ public final class StableValues {
     private static boolean printsItsName(Class<?> type) {
         try {
             return type.getMethod("toString").getDeclaringClass() == Enum.class;
-        } catch (NoSuchMethodException e) {
+        } catch (NoSuchMethodException | LinkageError e) {
             return false;
         }
     }

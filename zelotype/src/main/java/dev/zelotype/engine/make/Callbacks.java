@@ -30,7 +30,7 @@ public final class Callbacks {
             return false;
         }
         int open = 0;
-        for (Method method : type.getMethods()) {
+        for (Method method : Members.publicMethods(type)) {
             open += Modifier.isAbstract(method.getModifiers()) && !isOfObject(method) ? 1 : 0;
         }
         return open == 1;
@@ -47,7 +47,7 @@ public final class Callbacks {
         }
         boolean listens = false;
         boolean takesFailure = false;
-        for (Method method : type.getMethods()) {
+        for (Method method : Members.publicMethods(type)) {
             if (Modifier.isAbstract(method.getModifiers()) && !isOfObject(method)) {
                 if (!method.trySetAccessible() || method.getReturnType() != void.class && !isOne(type)) {
                     return false;

@@ -87,10 +87,19 @@ final class DoubleClassWriter {
      * interfaces are made by such a constructor as well, which is the fastest way.
      */
     private void constructors(Class<?> superclass) {
-        for (Constructor<?> constructor : superclass.getDeclaredConstructors()) {
+        for (Constructor<?> constructor : listed(superclass)) {
             if (!Modifier.isPrivate(constructor.getModifiers())) {
                 constructor(superclass, Type.getConstructorDescriptor(constructor));
             }
+        }
+    }
+
+    /** None if one refers to a class that cannot be loaded: other doubles need none, and a fake says so when it is made. */
+    private static Constructor<?>[] listed(Class<?> superclass) {
+        try {
+            return superclass.getDeclaredConstructors();
+        } catch (LinkageError e) {
+            return new Constructor<?>[0];
         }
     }
 

@@ -29,7 +29,7 @@ public final class DoubledMethod {
         this.index = index;
         this.executable = executable;
         this.parameterTypes = parameterTypes;
-        this.ofObject = isOfObject(executable.getName(), parameterTypes);
+        this.ofObject = isOfObject(executable, parameterTypes);
         this.suspends = KotlinCode.isSuspending(parameterTypes);
         descriptors.add(descriptorOf(executable));
     }
@@ -38,12 +38,19 @@ public final class DoubledMethod {
         this(index, method, method.getParameterTypes());
     }
 
-    private static boolean isOfObject(String name, Class<?>[] parameters) {
-        return switch (name) {
-            case "toString", "hashCode" -> parameters.length == 0;
-            case "equals" -> parameters.length == 1 && parameters[0] == Object.class;
-            default -> false;
-        };
+    /** Whether it overrides a method of Object: a test may print and compare objects freely. */
+    public static boolean isOfObject(Executable executable) {
+        return isOfObject(executable, executable.getParameterTypes());
+    }
+
+    /** Compilers of other languages also produce static methods with these names. */
+    private static boolean isOfObject(Executable executable, Class<?>[] parameters) {
+        return !Modifier.isStatic(executable.getModifiers())
+                && switch (executable.getName()) {
+                    case "toString", "hashCode" -> parameters.length == 0;
+                    case "equals" -> parameters.length == 1 && parameters[0] == Object.class;
+                    default -> false;
+                };
     }
 
     public static String descriptorOf(Executable executable) {
@@ -114,7 +121,7 @@ public final class DoubledMethod {
     }
 
     public java.lang.reflect.Type genericReturnType() {
-        return executable instanceof Method method ? method.getGenericReturnType() : returnType();
+        return executable instanceof Method method ? Members.genericReturnType(method) : returnType();
     }
 
     /** The types of the arguments. */

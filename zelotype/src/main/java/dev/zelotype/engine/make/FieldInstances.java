@@ -81,6 +81,7 @@ final class FieldInstances implements DoubleClass.Instances {
         if (superclass == Object.class) {
             throw new MisuseException("The fake of an interface was given constructor arguments.", "leave them out");
         }
+        Members.constructors(superclass);
         Object[] all = Arrays.copyOf(arguments, arguments.length + 1);
         all[arguments.length] = receiver;
         Constructor<?> fitting = null;

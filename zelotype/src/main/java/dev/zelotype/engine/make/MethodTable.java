@@ -42,13 +42,13 @@ final class MethodTable {
      */
     MethodTable(Class<?> superclass, List<Class<?>> interfaces, @Nullable String home) {
         for (Class<?> c = superclass; c != null; c = c.getSuperclass()) {
-            for (Method method : c.getDeclaredMethods()) {
+            for (Method method : Members.methods(c)) {
                 ofClass(method, home);
             }
         }
-        ofInterfaces(superclass.getMethods());
+        ofInterfaces(Members.publicMethods(superclass));
         for (Class<?> type : interfaces) {
-            ofInterfaces(type.getMethods());
+            ofInterfaces(Members.publicMethods(type));
         }
     }
 
@@ -68,7 +68,7 @@ final class MethodTable {
     static MethodTable ofReal(Class<?> type, List<DoubledMethod> methods) {
         MethodTable table = new MethodTable(methods);
         for (Class<?> c = type; c != null && !CodeOwner.isOfJdk(c); c = c.getSuperclass()) {
-            for (Method method : c.getDeclaredMethods()) {
+            for (Method method : Members.methods(c)) {
                 Method behind = bridgedTo(method);
                 DoubledMethod known = table.byDescriptor.get(key(method));
                 boolean overridden =
@@ -196,7 +196,7 @@ final class MethodTable {
     private static Stream<Method> inherited(Method bridge) {
         return Stream.<Class<?>>iterate(
                         bridge.getDeclaringClass().getSuperclass(), Objects::nonNull, Class::getSuperclass)
-                .flatMap(type -> Stream.of(type.getDeclaredMethods()))
+                .flatMap(type -> Stream.of(Members.methods(type)))
                 .filter(method -> !method.isBridge()
                         && method.getName().equals(bridge.getName())
                         && Arrays.equals(method.getParameterTypes(), bridge.getParameterTypes()));
@@ -260,7 +260,7 @@ final class MethodTable {
         }
         List<Method> candidates = new ArrayList<>();
         for (Class<?> c = method.getDeclaringClass(); c != null; c = c.getSuperclass()) {
-            for (Method other : c.getDeclaredMethods()) {
+            for (Method other : Members.methods(c)) {
                 if (!other.isBridge() && other.getName().equals(method.getName()) && isNarrower(other, method)) {
                     candidates.add(other);
                 }

@@ -39,7 +39,7 @@ final class ProxyInstances implements DoubleClass.Instances {
     }
 
     private void number(Class<?> type, MethodTable table) {
-        for (Method method : type.getMethods()) {
+        for (Method method : Members.publicMethods(type)) {
             DoubledMethod doubled = table.find(method.getName(), Type.getMethodDescriptor(method));
             if (doubled != null) {
                 indexes.put(method, doubled.index());

@@ -3,6 +3,7 @@ package dev.zelotype.engine.pattern;
 import dev.zelotype.basics.Boxes;
 import dev.zelotype.basics.KotlinCode;
 import dev.zelotype.call.WrittenPattern;
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.pattern.code.MethodCode;
 import dev.zelotype.engine.pattern.code.ParameterNames;
 import dev.zelotype.engine.pattern.code.RealCode;
@@ -136,7 +137,7 @@ final class LambdaForm {
     private @Nullable Executable findImplementation() {
         String descriptor = form.getImplMethodSignature();
         if (form.getImplMethodName().equals("<init>")) {
-            for (Executable constructor : owner.getDeclaredConstructors()) {
+            for (Executable constructor : Members.constructors(owner)) {
                 if (Type.getConstructorDescriptor((java.lang.reflect.Constructor<?>) constructor)
                         .equals(descriptor)) {
                     return constructor;
@@ -145,13 +146,13 @@ final class LambdaForm {
             return null;
         }
         for (Class<?> c = owner; c != null; c = c.getSuperclass()) {
-            for (Method method : c.getDeclaredMethods()) {
+            for (Method method : Members.methods(c)) {
                 if (isMeant(method)) {
                     return method;
                 }
             }
         }
-        for (Method method : owner.getMethods()) {
+        for (Method method : Members.publicMethods(owner)) {
             if (isMeant(method)) {
                 return method;
             }

@@ -4,6 +4,7 @@ import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.weave.Weavable;
 import dev.zelotype.engine.weave.Weaver;
@@ -165,7 +166,7 @@ public final class Replacing {
                     "suppose the call in question, with callsReal() if it is to stay as it is");
         }
         Participant whole = whole(type, true);
-        List<Constructor<?>> constructors = Arrays.stream(type.getDeclaredConstructors())
+        List<Constructor<?>> constructors = Arrays.stream(Members.constructors(type))
                 .filter(each -> !Weavable.isTooWide(each))
                 .toList();
         weaver().weaveSites(constructors, false);

@@ -158,7 +158,7 @@ final class Switchboard implements Decider {
         }
         Hearer itself = ofSingle == null ? null : new Hearer(single, ofSingle, arguments);
         Hearer answering = told != null ? told : itself != null ? itself : wholes.get(0);
-        if (isNameOfBare(method) && ofSingle == null) {
+        if (DoubledMethod.isOfObject(method.executable()) && ofSingle == null) {
             return null;
         }
         if (itself != null && !ofSingle.ofObject()) {
@@ -180,7 +180,7 @@ final class Switchboard implements Decider {
 
     /** The only receiver of the call answers it. */
     private static Object @Nullable [] answered(Hearer only, WovenMethod method) {
-        if (isNameOfBare(method)) {
+        if (DoubledMethod.isOfObject(method.executable())) {
             return null;
         }
         noteInitializer(method, only);
@@ -217,14 +217,6 @@ final class Switchboard implements Decider {
                 scene.initializedWith(found, method);
             }
         }
-    }
-
-    private static boolean isNameOfBare(WovenMethod method) {
-        return switch (method.executable().getName()) {
-            case "toString", "hashCode" -> method.executable().getParameterCount() == 0;
-            case "equals" -> method.executable().getParameterCount() == 1;
-            default -> false;
-        };
     }
 
     private static Object[] withInstance(DoubledMethod method, @Nullable Object self, Object[] arguments) {

@@ -5,6 +5,7 @@ import dev.zelotype.engine.make.Allocation;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.weave.Weavable;
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
@@ -29,7 +30,7 @@ final class WovenClasses {
     /** A class as a whole. */
     static DoubleClass asWhole(Class<?> type) {
         List<DoubledMethod> methods = new ArrayList<>();
-        for (Constructor<?> constructor : type.getDeclaredConstructors()) {
+        for (Constructor<?> constructor : Members.constructors(type)) {
             methods.add(new DoubledMethod(methods.size(), constructor, constructor.getParameterTypes()));
         }
         collect(type, methods, true);
@@ -46,7 +47,7 @@ final class WovenClasses {
     private static void collect(Class<?> type, List<DoubledMethod> methods, boolean asWhole) {
         Set<String> seen = new HashSet<>();
         for (Class<?> c = type; c != null && (c == type || c.getClassLoader() != null); c = c.getSuperclass()) {
-            for (Method method : c.getDeclaredMethods()) {
+            for (Method method : Members.methods(c)) {
                 boolean isStatic = Modifier.isStatic(method.getModifiers());
                 if (!canWeave(method)
                         || isStatic && (!asWhole || c != type)

@@ -8,6 +8,7 @@ import dev.zelotype.engine.decide.NewDouble;
 import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.DoubleClass;
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.make.Unwrapping;
 import dev.zelotype.engine.replace.Replacing;
@@ -179,7 +180,7 @@ public final class SubjectBuilder {
         for (Class<?> type = subject.getClass();
                 type != null && !CodeOwner.isOfJdk(type);
                 type = type.getSuperclass()) {
-            for (Field field : type.getDeclaredFields()) {
+            for (Field field : listed(type)) {
                 Wish wish = new Wish(field.getType(), field.getName(), false);
                 int modifiers = field.getModifiers();
                 boolean takes = !Modifier.isStatic(modifiers)
@@ -192,6 +193,15 @@ public final class SubjectBuilder {
                                     + " is null: fields are filled only if the constructor takes nothing");
                 }
             }
+        }
+    }
+
+    /** None if one refers to a class that cannot be loaded: nothing is filled here. */
+    private static Field[] listed(Class<?> type) {
+        try {
+            return type.getDeclaredFields();
+        } catch (LinkageError e) {
+            return new Field[0];
         }
     }
 
@@ -219,7 +229,7 @@ public final class SubjectBuilder {
     private Constructor<?> choose(Class<?> type) {
         List<Constructor<?>> best = new ArrayList<>();
         Constructor<?> largest = null;
-        for (Constructor<?> constructor : type.getDeclaredConstructors()) {
+        for (Constructor<?> constructor : Members.constructors(type)) {
             if (Modifier.isPrivate(constructor.getModifiers()) || constructor.isSynthetic()) {
                 continue;
             }
@@ -425,7 +435,7 @@ public final class SubjectBuilder {
     }
 
     private void callSetters(Object subject, Kind others) {
-        for (Method method : subject.getClass().getMethods()) {
+        for (Method method : Members.publicMethods(subject.getClass())) {
             boolean setter = method.getName().startsWith("set")
                     && method.getParameterCount() == 1
                     && !Modifier.isStatic(method.getModifiers());
@@ -453,7 +463,7 @@ public final class SubjectBuilder {
 
     private void fillFields(Object subject, Kind others) {
         for (Class<?> type = subject.getClass(); type != Object.class; type = type.getSuperclass()) {
-            for (Field field : type.getDeclaredFields()) {
+            for (Field field : Members.fields(type)) {
                 int modifiers = field.getModifiers();
                 Wish wish = new Wish(field.getType(), field.getName(), false);
                 if (Modifier.isStatic(modifiers) || Modifier.isFinal(modifiers)) {

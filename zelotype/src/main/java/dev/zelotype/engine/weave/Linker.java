@@ -1,5 +1,6 @@
 package dev.zelotype.engine.weave;
 
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.make.Rethrow;
 import java.lang.invoke.CallSite;
 import java.lang.invoke.ConstantCallSite;
@@ -116,7 +117,7 @@ final class Linker implements BiFunction<Object, Object[], Object> {
         if (means.getReferenceKind() == MethodHandleInfo.REF_newInvokeSpecial) {
             return owner.getDeclaredConstructor(parameters);
         }
-        for (Method method : owner.getDeclaredMethods()) {
+        for (Method method : Members.methods(owner)) {
             if (method.getName().equals(means.getName())
                     && method.getReturnType() == means.getMethodType().returnType()
                     && Arrays.equals(method.getParameterTypes(), parameters)) {

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.weave;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.engine.make.Members;
 import java.lang.invoke.MethodHandles;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
@@ -36,7 +37,7 @@ public final class Weavable {
             return !type.isArray() && !Modifier.isAbstract(type.getModifiers()) && !isTooWide(type, descriptor);
         }
         for (Class<?> c = type; c != null; c = c.getSuperclass()) {
-            for (Method method : c.getDeclaredMethods()) {
+            for (Method method : Members.methods(c)) {
                 if (method.getName().equals(name)
                         && Type.getMethodDescriptor(method).equals(descriptor)) {
                     return CodeOwner.isOfJdk(c) ? site(method) : method(method);
@@ -47,7 +48,7 @@ public final class Weavable {
     }
 
     private static boolean isTooWide(Class<?> type, String descriptor) {
-        for (Constructor<?> each : type.getDeclaredConstructors()) {
+        for (Constructor<?> each : Members.constructors(type)) {
             if (Type.getConstructorDescriptor(each).equals(descriptor)) {
                 return isTooWide(each);
             }

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.weave;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.error.MisuseException;
 import java.lang.instrument.ClassFileTransformer;
 import java.lang.instrument.Instrumentation;
@@ -180,6 +181,8 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
                                     + " cannot be replaced: the JVM does not allow classes of that kind to be changed.",
                             "give the subject a double of an interface instead");
                 }
+                // Before any class is numbered, because this may refuse one.
+                Members.methods(c);
                 fresh.add(c);
             }
         }
@@ -347,7 +350,7 @@ public final class Weaver implements ClassFileTransformer, BiFunction<Object, Ob
     private void number(Class<?> type) {
         Woven known = WOVEN.get(type);
         Map<String, Integer> ids = new HashMap<>();
-        for (Method method : type.getDeclaredMethods()) {
+        for (Method method : Members.methods(type)) {
             if (Weavable.method(method)) {
                 String descriptor = Type.getMethodDescriptor(method);
                 WovenMethod numbered = WovenMethod.itself(method);

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.pattern.code;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.weave.ClassFile;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.Method;
@@ -92,7 +93,7 @@ public final class Checks {
 
     /** As {@code @Test(expected = ...)} does. */
     private static boolean expectsFailure(Class<?> owner, String method) {
-        for (Method each : owner.getDeclaredMethods()) {
+        for (Method each : Members.methods(owner)) {
             for (Annotation annotation : each.getName().equals(method) ? each.getAnnotations() : new Annotation[0]) {
                 for (Method said : annotation.annotationType().getDeclaredMethods()) {
                     if (said.getName().startsWith("expected") && !isDefault(said, annotation)) {

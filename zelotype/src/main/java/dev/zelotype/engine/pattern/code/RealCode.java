@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern.code;
 
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.weave.HandleProxy;
 import dev.zelotype.error.MisuseException;
@@ -126,7 +127,12 @@ public final class RealCode {
     }
 
     public Object construct(Class<?> type, String descriptor, Object[] arguments) throws Throwable {
-        Constructor<?> constructor = type.getDeclaredConstructor(parameterTypes(descriptor));
+        Constructor<?> constructor;
+        try {
+            constructor = type.getDeclaredConstructor(parameterTypes(descriptor));
+        } catch (LinkageError e) {
+            throw Members.refusal(type, "constructors", e);
+        }
         open(constructor);
         try {
             return Reading.compute(() -> constructor.newInstance(arguments));
@@ -151,7 +157,7 @@ public final class RealCode {
 
     private static Field field(Class<?> type, String name) throws NoSuchFieldException {
         for (Class<?> c = type; c != null; c = c.getSuperclass()) {
-            for (Field field : c.getDeclaredFields()) {
+            for (Field field : Members.fields(c)) {
                 if (field.getName().equals(name)) {
                     return field;
                 }
@@ -170,7 +176,7 @@ public final class RealCode {
                 return found;
             }
         }
-        for (Method method : type.getMethods()) {
+        for (Method method : Members.publicMethods(type)) {
             if (method.getName().equals(member.name())
                     && Type.getMethodDescriptor(method).equals(member.descriptor())) {
                 return method;
@@ -189,6 +195,8 @@ public final class RealCode {
             }
         } catch (NoSuchMethodException e) {
             // Searched in supertypes.
+        } catch (LinkageError e) {
+            throw Members.refusal(type, "methods", e);
         }
         return null;
     }

@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern.code;
 
+import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.weave.ClassFile;
 import java.lang.reflect.Field;
 import java.lang.reflect.Modifier;
@@ -36,7 +37,7 @@ public final class Variables {
     }
 
     private static void fields(Class<?> declaring, Class<?> user, boolean ofInstance, Map<String, String> found) {
-        for (Field field : declaring.getDeclaredFields()) {
+        for (Field field : Members.fields(declaring)) {
             int modifiers = field.getModifiers();
             boolean seen = declaring == user
                     || Modifier.isPublic(modifiers)

@@ -84,6 +84,9 @@ public final class Equality {
             return type.getMethod("equals", Object.class).getDeclaringClass() != Object.class;
         } catch (NoSuchMethodException e) {
             return false;
+        } catch (LinkageError e) {
+            // Another method refers to a class that cannot be loaded, so none is listed.
+            return true;
         }
     }
 }
