@@ -27,12 +27,12 @@ import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.Opcodes;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Doubles written as source compile without warnings, behave correctly, and only overwrite their own files.
@@ -969,10 +969,14 @@ class GeneratorTest extends Workshop {
     @Test
     void a_supertype_that_is_missing_is_said() throws IOException {
         source("sky/Gone.java", "package sky; public interface Gone { void go(); }");
-        source("sky/Lost.java", "package sky; public class Lost extends Exception { static final long serialVersionUID = 1; }");
+        source(
+                "sky/Lost.java",
+                "package sky; public class Lost extends Exception { static final long serialVersionUID = 1; }");
         source("sky/Dome.java", "package sky; public interface Dome extends Gone { void open(); }");
         source("sky/Deeper.java", "package sky; public interface Deeper extends Dome { void close(); }");
-        source("sky/Torn.java", "package sky; public class Torn extends Lost { static final long serialVersionUID = 1; }");
+        source(
+                "sky/Torn.java",
+                "package sky; public class Torn extends Lost { static final long serialVersionUID = 1; }");
         source("sky/Throwing.java", "package sky; public interface Throwing { void open(String why) throws Torn; }");
         source("sky/Made.java", "package sky; public abstract class Made { protected Made() throws Torn { } }");
         source("sky/Own.java", "package sky; public interface Own { <E extends Torn> int open(E why) throws E; }");
@@ -990,7 +994,9 @@ class GeneratorTest extends Workshop {
                     public <T extends Dome> T found(Class<T> type) { return null; }
                 }
                 """);
-        source("sky/Whole.java", "package sky; public interface Whole { Box<? extends Exception> open() throws Exception; }");
+        source(
+                "sky/Whole.java",
+                "package sky; public interface Whole { Box<? extends Exception> open() throws Exception; }");
         compiled().close();
         Files.delete(folder.resolve("classes/sky/Gone.class"));
         Files.delete(folder.resolve("classes/sky/Lost.class"));
@@ -1011,13 +1017,17 @@ class GeneratorTest extends Workshop {
                         "sky.Passed refers to sky.Dome, which extends sky.Gone, not to be found on the class path",
                         "sky.Passed refers to sky.Deeper, which extends sky.Gone, not to be found on the class path",
                         "sky.Throwing" + torn);
-        assertThat(written).hasSize(ALL.size()).allMatch(each -> each.file().getFileName().toString().startsWith("Whole"));
+        assertThat(written)
+                .hasSize(ALL.size())
+                .allMatch(each -> each.file().getFileName().toString().startsWith("Whole"));
     }
 
     /** Java does not allow {@code ?} as a type argument of a supertype, but some languages do. */
     @Test
     void a_type_that_java_cannot_name_is_said() throws IOException {
-        source("sky/Source.java", "package sky; public interface Source<T> { T next(); void all(T[] given); int size(); }");
+        source(
+                "sky/Source.java",
+                "package sky; public interface Source<T> { T next(); void all(T[] given); int size(); }");
         source("sky/Some.java", "package sky; public interface Some extends Source<String> { }");
         source("sky/Sized.java", "package sky; public interface Sized<T> { java.util.List<T> some(); }");
         source("sky/Others.java", "package sky; public interface Others extends Sized<String> { }");
@@ -1030,7 +1040,12 @@ class GeneratorTest extends Workshop {
                             new ClassVisitor(Opcodes.ASM9, out) {
                                 @Override
                                 public void visit(
-                                        int version, int access, String own, String generic, String parent, String[] all) {
+                                        int version,
+                                        int access,
+                                        String own,
+                                        String generic,
+                                        String parent,
+                                        String[] all) {
                                     super.visit(version, access, own, generic.replaceAll("<.*>", "<*>"), parent, all);
                                 }
                             },

@@ -193,7 +193,8 @@ class MissingClassesTest {
                         .contains("Cure: "));
         assertThat(refused.get("stub_Answers"))
                 .isEqualTo(
-                        "The JVM does not list the methods of gaps.Answers: one of them refers to gaps.Gone, which is not"
-                                + " on the class path.\n  Cure: add the library that contains it to the class path of the tests");
+                        "The JVM does not list the methods of gaps.Answers: one of them refers to gaps.Gone, which is"
+                                + " not on the class path.\n"
+                                + "  Cure: add the library that contains it to the class path of the tests");
     }
 }

@@ -352,8 +352,8 @@ final class TypeReading {
                 element = array.getComponentType();
             }
             if (element.getKind() == TypeKind.WILDCARD) {
-                names.refuse("inherits " + method.getSimpleName() + " from " + method.getEnclosingElement()
-                        + " with " + element + " as a type, which cannot be written in Java");
+                names.refuse("inherits " + method.getSimpleName() + " from " + method.getEnclosingElement() + " with "
+                        + element + " as a type, which cannot be written in Java");
             }
         }
     }
