@@ -38,6 +38,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import javax.lang.model.SourceVersion;
 import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
@@ -349,16 +350,39 @@ final class TypeSource {
 
     private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
         String name = type.getQualifiedName().toString();
-        // A concrete class among others was not requested, so it is not reported.
-        if (wanted.test(name) && DoublableTypes.isDoublableKind(type)) {
-            read(reader, type, name);
-        }
-        for (TypeElement nested : ElementFilter.typesIn(type.getEnclosedElements())) {
-            readWithNested(reader, nested, wanted);
-        }
+        unlessUnreadable(name, () -> {
+            // A concrete class among others was not requested, so it is not reported.
+            if (wanted.test(name) && DoublableTypes.isDoublableKind(type)) {
+                readModel(reader, type, name);
+            }
+            for (TypeElement nested : ElementFilter.typesIn(type.getEnclosedElements())) {
+                readWithNested(reader, nested, wanted);
+            }
+        });
     }
 
     private void read(ModelReader reader, TypeElement type, String name) {
+        unlessUnreadable(name, () -> readModel(reader, type, name));
+    }
+
+    /** The compiler throws exceptions of its own for class files that it cannot read, one of another type among them. */
+    private void unlessUnreadable(String name, Runnable reading) {
+        try {
+            reading.run();
+        } catch (RuntimeException e) {
+            if (!e.getClass().getName().startsWith("com.sun.tools.javac.")) {
+                throw e;
+            }
+            List<String> lines = String.valueOf(e.getMessage())
+                    .lines()
+                    .map(String::strip)
+                    .limit(2)
+                    .toList();
+            leaveOut(name, "cannot be read: " + String.join(": ", lines));
+        }
+    }
+
+    private void readModel(ModelReader reader, TypeElement type, String name) {
         String obstacle = DoublableTypes.obstacle(type);
         TypeModel model = obstacle.isEmpty() ? reader.read(type) : null;
         if (model == null) {
@@ -391,6 +415,8 @@ final class TypeSource {
             TypeElement type = task.getElements().getTypeElement(name);
             if (type != null) {
                 readWithNested(reader, type, wanted);
+            } else if (wanted.test(name) && SourceVersion.isName(name)) {
+                leaveOut(name, "cannot be read: the compiler refuses its class file");
             }
             progress.reached("reading", ++read, outermost.size());
         }

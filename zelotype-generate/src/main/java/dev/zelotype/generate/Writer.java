@@ -94,6 +94,10 @@ final class Writer {
                 identity(method);
                 continue;
             }
+            if (!method.isAbstract() && !setsAnswers()) {
+                itself(method);
+                continue;
+            }
             switch (style) {
                 case BASE -> empty(method);
                 case STUB, STRICT -> stub.method(method);
@@ -141,8 +145,21 @@ final class Writer {
 
     /** Default methods run their own code in every style; styles that can set another answer override them. */
     private boolean isWritten(MethodModel method) {
-        boolean answers = style == Style.STUB || style == Style.STRICT || style == Style.SPY;
-        return method.isAbstract() || answers && !method.ofClass();
+        return method.isAbstract() || (setsAnswers() || hidesObjects(method)) && !method.ofClass();
+    }
+
+    private boolean setsAnswers() {
+        return style == Style.STUB || style == Style.STRICT || style == Style.SPY;
+    }
+
+    /** Without an override, a class would inherit the protected method of Object instead of the default method. */
+    private static boolean hidesObjects(MethodModel method) {
+        return method.name().equals("clone") && method.parameters().isEmpty();
+    }
+
+    private void itself(MethodModel method) {
+        out.method(
+                overriding(method, Set.of()).statement(method.isVoid() ? "$L" : "return $L", byItself(type, method)));
     }
 
     /** Methods of Object that a class declares abstract. */

@@ -32,6 +32,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
@@ -337,6 +338,13 @@ class GeneratorTest extends Workshop {
                     <T> void each(T[][] of, int i, String allKept);
                 }
                 """);
+        source(
+                "sky/Copied.java",
+                "package sky; public interface Copied { default Copied clone() { return this; } void end(); }");
+        source(
+                "sky/Copies.java",
+                "package sky; public abstract class Copies implements Copied { @Override public abstract"
+                        + " Copies clone(); }");
         source("sky/Catalog.java", """
                 package sky;
                 import java.io.Serializable;
@@ -1022,7 +1030,7 @@ class GeneratorTest extends Workshop {
                 .allMatch(each -> each.file().getFileName().toString().startsWith("Whole"));
     }
 
-    /** Java does not allow {@code ?} as a type argument of a supertype, but some languages do. */
+    /** What some languages allow and Java does not. */
     @Test
     void a_type_that_java_cannot_name_is_said() throws IOException {
         source(
@@ -1031,35 +1039,77 @@ class GeneratorTest extends Workshop {
         source("sky/Some.java", "package sky; public interface Some extends Source<String> { }");
         source("sky/Sized.java", "package sky; public interface Sized<T> { java.util.List<T> some(); }");
         source("sky/Others.java", "package sky; public interface Others extends Sized<String> { }");
+        source("sky/Owner.java", "package sky; public abstract class Owner { public interface Part { int size(); } }");
+        source("sky/Below.java", "package sky; public abstract class Below extends Owner { }");
+        source(
+                "sky/Using.java",
+                "package sky; public interface Using { Owner.Part part(Below below) throws Exception; }");
+        source(
+                "sky/Around.java",
+                "package sky; public interface Around<K> { interface In { java.util.List<String> all(); } }");
+        source(
+                "sky/Deep.java",
+                "package sky; public interface Deep { interface In { java.util.List<String> all(); } }");
+        source("sky/Broken.java", "package sky; public interface Broken { java.util.List<String> all(); }");
         compiled().close();
-        for (String name : List.of("Some", "Others")) {
-            Path file = folder.resolve("classes/sky/" + name + ".class");
-            ClassWriter out = new ClassWriter(0);
-            new ClassReader(Files.readAllBytes(file))
-                    .accept(
-                            new ClassVisitor(Opcodes.ASM9, out) {
-                                @Override
-                                public void visit(
-                                        int version,
-                                        int access,
-                                        String own,
-                                        String generic,
-                                        String parent,
-                                        String[] all) {
-                                    super.visit(version, access, own, generic.replaceAll("<.*>", "<*>"), parent, all);
-                                }
-                            },
-                            0);
-            Files.write(file, out.toByteArray());
-        }
+        signed("Some", "Ljava/lang/Object;Lsky/Source<*>;", "");
+        signed("Others", "Ljava/lang/Object;Lsky/Sized<*>;", "");
+        signed("Owner", null, "", "sky/Owner$Part");
+        signed("Around", "<K:Ljava/lang/Object;>Ljava/lang/Object;", "");
+        signed("Around$In", null, "()Ljava/util/List<TK;>;");
+        signed("Deep$In", null, "()Ljava/util/List<TK;>;");
+        signed("Broken", null, "()Ljava/util/List<TK;>;");
         WholeFiles.delete(folder.resolve("in"));
         Generator generator = generator(folder.resolve("classes"), "*");
         generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
         compiled().close();
+        String cycle = "is, or extends, a class that extends one of those nested in it, which no Java class can do";
         assertThat(generator.leftOut())
                 .containsExactly(
+                        "sky.Around.In refers to the type variable K of sky.Around, which is unknown in it",
+                        "sky.Below " + cycle,
+                        "sky.Broken cannot be read: the compiler refuses its class file",
+                        "sky.Deep cannot be read: bad class file: " + folder.resolve("classes/sky/Deep$In.class")
+                                + ": undeclared type variable: K",
+                        "sky.Owner " + cycle,
+                        "sky.Owner.Part " + cycle,
                         "sky.Some inherits next from sky.Source with ? as a type, which cannot be written in Java",
                         "sky.Some inherits all from sky.Source with ? as a type, which cannot be written in Java");
+    }
+
+    /** Changes the generic signatures in a class file, and what the class implements; nested types become inner ones. */
+    private void signed(String name, String ofType, String ofMethods, String... implemented) throws IOException {
+        Path file = folder.resolve("classes/sky/" + name + ".class");
+        ClassWriter out = new ClassWriter(0);
+        new ClassReader(Files.readAllBytes(file))
+                .accept(
+                        new ClassVisitor(Opcodes.ASM9, out) {
+                            @Override
+                            public void visit(
+                                    int version, int access, String own, String generic, String parent, String[] all) {
+                                super.visit(
+                                        version,
+                                        access,
+                                        own,
+                                        ofType,
+                                        parent,
+                                        implemented.length == 0 ? all : implemented);
+                            }
+
+                            @Override
+                            public void visitInnerClass(String own, String outer, String simple, int access) {
+                                super.visitInnerClass(own, outer, simple, access & ~Opcodes.ACC_STATIC);
+                            }
+
+                            @Override
+                            public MethodVisitor visitMethod(
+                                    int access, String method, String descriptor, String generic, String[] thrown) {
+                                return super.visitMethod(
+                                        access, method, descriptor, ofMethods.isEmpty() ? generic : ofMethods, thrown);
+                            }
+                        },
+                        0);
+        Files.write(file, out.toByteArray());
     }
 
     @Test

@@ -56,6 +56,7 @@ public final class ModelReader {
             reading.lookAbove(e.asType(), e == type, new HashSet<>());
         }
         reading.names().noteDeprecation(type.getEnclosingElement());
+        reading.names().refuseCycle();
         List<? extends Element> members = elements.getAllMembers(type);
         if (reading.names().obstacles().isEmpty()) {
             reading.noteDeprecatedOfObject(members);

@@ -19,6 +19,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
@@ -56,13 +57,19 @@ final class SignatureTypes {
         }
     }
 
+    private final TypeElement user;
     private final Elements elements;
     private final Known known;
     private final Set<String> warnings = new LinkedHashSet<>();
     private final Set<String> obstacles = new LinkedHashSet<>();
 
-    /** An instance without any names yet. */
-    SignatureTypes(Elements elements, Known known) {
+    /**
+     * An instance without any names yet.
+     *
+     * @param user the type in whose signatures they are
+     */
+    SignatureTypes(TypeElement user, Elements elements, Known known) {
+        this.user = user;
         this.elements = elements;
         this.known = known;
     }
@@ -111,6 +118,7 @@ final class SignatureTypes {
                 return declared.getTypeArguments().isEmpty() ? raw : GenericName.of(raw, arguments(declared));
             }
         } else if (type instanceof TypeVariable variable) {
+            refuseOfOthers(variable);
             return known.ofElements().computeIfAbsent(variable.asElement(), each -> TypeName.of(variable));
         }
         return TypeName.of(type);
@@ -149,6 +157,47 @@ final class SignatureTypes {
         if (isRaw(type)) {
             warnings.add("rawtypes");
             warnings.add("unchecked");
+        }
+    }
+
+    /** Compilers of other languages let a class extend one that is nested in it. */
+    void refuseCycle() {
+        if (hasCycle(user, new HashSet<>())) {
+            obstacles.add("is, or extends, a class that extends one of those nested in it, which no Java class can do");
+        }
+    }
+
+    /** Whether supertypes and enclosing classes lead back to a class: compilers look for that. */
+    private static boolean hasCycle(TypeElement type, Set<TypeElement> below) {
+        if (!below.add(type)) {
+            return true;
+        }
+        List<TypeElement> next = supertypes(type);
+        if (type.getEnclosingElement() instanceof TypeElement owner) {
+            next.add(owner);
+        }
+        boolean found = next.stream().anyMatch(each -> hasCycle(each, below));
+        below.remove(type);
+        return found;
+    }
+
+    private static List<TypeElement> supertypes(TypeElement type) {
+        List<TypeMirror> all = new ArrayList<>(type.getInterfaces());
+        all.add(type.getSuperclass());
+        List<TypeElement> found = new ArrayList<>();
+        for (TypeMirror each : all) {
+            if (each instanceof DeclaredType declared && each.getKind() == TypeKind.DECLARED) {
+                found.add((TypeElement) declared.asElement());
+            }
+        }
+        return found;
+    }
+
+    /** In other languages, a nested type may use the type variables of the class around it. */
+    private void refuseOfOthers(TypeVariable variable) {
+        Element of = ((TypeParameterElement) variable.asElement()).getGenericElement();
+        if (of instanceof TypeElement && !of.equals(user)) {
+            obstacles.add("refers to the type variable " + variable + " of " + of + ", which is unknown in it");
         }
     }
 

@@ -60,7 +60,7 @@ final class TypeReading {
         this.elements = compiler.elements();
         this.types = compiler.types();
         this.finder = compiler.finder();
-        this.names = new SignatureTypes(elements, compiler.named());
+        this.names = new SignatureTypes(type, elements, compiler.named());
         this.methodNames = new MethodNames(types);
     }
 

@@ -58,7 +58,9 @@ final class TypeNaming {
 
     private TypeName declared(DeclaredType type) {
         ClassName raw = ClassName.of((TypeElement) type.asElement());
-        boolean isInner = !type.asElement().getModifiers().contains(Modifier.STATIC);
+        // Compilers of other languages do not mark nested interfaces as static.
+        boolean isInner = !type.asElement().getModifiers().contains(Modifier.STATIC)
+                && !type.asElement().getKind().isInterface();
         GenericName enclosing = isInner
                         && type.getEnclosingType() instanceof DeclaredType around
                         && declared(around) instanceof GenericName generic
