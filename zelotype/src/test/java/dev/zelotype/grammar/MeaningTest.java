@@ -1,5 +1,6 @@
 package dev.zelotype.grammar;
 
+import static dev.zelotype.Zelotype.describe;
 import static dev.zelotype.Zelotype.expect;
 import static dev.zelotype.Zelotype.recorded;
 import static dev.zelotype.Zelotype.spy;
@@ -17,9 +18,11 @@ import dev.zelotype.error.CheckFailure;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.Method;
+import java.lang.reflect.Proxy;
 import java.lang.reflect.TypeVariable;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -92,6 +95,42 @@ class MeaningTest {
             RAN.add("sized");
             return 1;
         }
+    }
+
+    private enum Sort {
+        LOUD {
+            @Override
+            int level() {
+                return 9;
+            }
+        };
+
+        abstract int level();
+    }
+
+    /** A class without a name is called by what it implements or extends. */
+    @Test
+    void no_message_lacks_the_name_of_a_type() {
+        Comparator<String> anonymous = new Comparator<>() {
+            @Override
+            public int compare(String one, String other) {
+                return 1;
+            }
+        };
+        Comparator<String> lambda = (one, other) -> 1;
+        Comparator<?> proxy = (Comparator<?>) Proxy.newProxyInstance(
+                getClass().getClassLoader(), new Class<?>[] {Comparator.class}, (self, method, arguments) -> 1);
+        for (Comparator<?> each : List.of(anonymous, lambda, proxy)) {
+            assertThatThrownBy(() -> verify(each::reversed).once())
+                    .hasMessageContaining("reversed was called on a real Comparator.");
+            assertThatThrownBy(() -> verify(() -> each.reversed()).once())
+                    .hasMessageContaining("reversed was called on a real Comparator.")
+                    .hasMessageContaining("stub(Comparator.class)");
+        }
+        assertThatThrownBy(() -> verify(() -> Sort.LOUD.level()).once())
+                .hasMessageContaining("level was called on a real Sort.");
+        assertThat(describe(spy(anonymous))).startsWith("comparator is a spy of Comparator");
+        assertThat(describe(spy(Sort.LOUD))).startsWith("sort is a spy of Sort");
     }
 
     @Test

@@ -16,6 +16,7 @@ import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Rethrow;
+import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.replace.ReplacingScene;
 import dev.zelotype.engine.replace.Seat;
@@ -229,7 +230,8 @@ public class CallScene extends ReplacingScene {
     public final synchronized DoubleState make(NewDouble order) {
         if (closed) {
             throw new MisuseException(
-                    "A double of " + order.type().doubledType().getSimpleName() + " was requested from a closed scene.",
+                    "A double of " + VariableNames.simpleName(order.type().doubledType())
+                            + " was requested from a closed scene.",
                     "make it before the scene is closed");
         }
         DoubleState known = order.isInPlace() ? knownInPlace(order.real()) : null;
@@ -258,7 +260,7 @@ public class CallScene extends ReplacingScene {
 
     @Override
     protected final Participant doubleOfClass(Class<?> type, DoubleClass woven) {
-        return make(NewDouble.inPlace(type.getSimpleName(), woven, type));
+        return make(NewDouble.inPlace(VariableNames.simpleName(type), woven, type));
     }
 
     @Override

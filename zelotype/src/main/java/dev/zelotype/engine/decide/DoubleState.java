@@ -4,13 +4,13 @@ import dev.zelotype.conversation.Ending;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.decide.facts.KindRule;
-import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.Access;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Participant;
 import dev.zelotype.engine.make.Reading;
 import dev.zelotype.engine.make.Rethrow;
 import dev.zelotype.engine.make.Unrecorded;
+import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.pattern.rule.CallPattern;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.engine.replace.Seat;
@@ -112,7 +112,7 @@ public final class DoubleState extends Participant {
         }
         return isInPlace()
                 ? ": the real object itself"
-                : ": a wrapper that passes calls on to a real " + Values.typeName(real.getClass());
+                : ": a wrapper that passes calls on to a real " + VariableNames.simpleName(real.getClass());
     }
 
     /** Whether it has a name in messages, and a type, by its binary name. */

@@ -5,6 +5,7 @@ import dev.zelotype.engine.decide.facts.Wrappers;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Members;
+import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Method;
@@ -57,7 +58,8 @@ public record NewDouble(
         }
         if (isGeneratedWithout(type)) {
             throw new MisuseException(
-                    type.getSimpleName() + " cannot be spied on: a container generated the class, and its methods are"
+                    VariableNames.simpleName(type)
+                            + " cannot be spied on: a container generated the class, and its methods are"
                             + " hidden from the test.",
                     "spy on the object behind it, before the container wraps it or after it is taken out of its proxy");
         }
@@ -106,7 +108,7 @@ public record NewDouble(
             throw e;
         } catch (Throwable e) {
             throw new MisuseException(
-                    "The constructor of the fake " + type.doubledType().getSimpleName() + " threw " + e + ".",
+                    "The constructor of the fake " + VariableNames.simpleName(type.doubledType()) + " threw " + e + ".",
                     "give it arguments that it accepts",
                     e);
         }

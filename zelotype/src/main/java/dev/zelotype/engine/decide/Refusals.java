@@ -8,6 +8,7 @@ import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Members;
+import dev.zelotype.engine.make.VariableNames;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
@@ -41,7 +42,7 @@ final class Refusals {
     }
 
     private static String simpleType(DoubleState told) {
-        return told.doubleClass().doubledType().getSimpleName();
+        return VariableNames.simpleName(told.doubleClass().doubledType());
     }
 
     private static List<String> at(Call call) {

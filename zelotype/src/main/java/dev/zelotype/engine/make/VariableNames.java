@@ -1,5 +1,7 @@
 package dev.zelotype.engine.make;
 
+import java.lang.reflect.Proxy;
+
 /**
  * Names derived from types, and the words in names.
  */
@@ -16,9 +18,18 @@ public final class VariableNames {
         return method.substring(0, end);
     }
 
+    /** The simple name of a class; of what it implements or extends if it has none, as an anonymous class or a lambda. */
+    public static String simpleName(Class<?> type) {
+        if (!type.isAnonymousClass() && !type.isHidden() && !Proxy.isProxyClass(type)) {
+            return type.getSimpleName();
+        }
+        Class<?>[] interfaces = type.getInterfaces();
+        return (interfaces.length > 0 ? interfaces[0] : type.getSuperclass()).getSimpleName();
+    }
+
     /** The usual name of a variable of a type: {@code WeatherStation} gives {@code weatherStation}. */
     public static String of(Class<?> type) {
-        String name = type.getSimpleName();
+        String name = simpleName(type);
         int capitals = 1;
         while (capitals + 1 < name.length()
                 && Character.isUpperCase(name.charAt(capitals))

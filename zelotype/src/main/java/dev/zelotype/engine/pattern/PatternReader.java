@@ -115,9 +115,8 @@ public final class PatternReader {
         if (participant == null) {
             throw new MisuseException(
                     "This pattern does not call a double: " + form.methodName() + " was called on "
-                            + (receiver == null
-                                    ? "null"
-                                    : "a real " + receiver.getClass().getSimpleName()) + ".",
+                            + (receiver == null ? "null" : "a real " + VariableNames.simpleName(receiver.getClass()))
+                            + ".",
                     "make a double, such as stub(" + form.owner().getSimpleName()
                             + ".class), give it to the subject, and use it in the pattern");
         }
@@ -205,7 +204,7 @@ public final class PatternReader {
         if (type.getName().startsWith("java.") && type.getInterfaces().length > 0) {
             return type.getInterfaces()[0].getSimpleName();
         }
-        return type.getSimpleName();
+        return VariableNames.simpleName(type);
     }
 
     private Written readLambda() {

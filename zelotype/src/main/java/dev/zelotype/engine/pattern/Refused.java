@@ -1,5 +1,6 @@
 package dev.zelotype.engine.pattern;
 
+import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.pattern.Symbols.Call;
 import dev.zelotype.engine.pattern.Symbols.Parameter;
 import dev.zelotype.error.MisuseException;
@@ -45,7 +46,7 @@ final class Refused {
         }
         return new MisuseException(
                 "This pattern continues after the call of " + call + ", and failed with "
-                        + thrown.getClass().getSimpleName() + ".",
+                        + VariableNames.simpleName(thrown.getClass()) + ".",
                 "end the pattern with the call",
                 thrown);
     }
@@ -53,8 +54,8 @@ final class Refused {
     MisuseException noDouble(String method, Object target) {
         Class<?> type = target.getClass();
         return new MisuseException(
-                "This pattern does not call a double: " + method + " was called on a real " + type.getSimpleName()
-                        + ".",
+                "This pattern does not call a double: " + method + " was called on a real "
+                        + VariableNames.simpleName(type) + ".",
                 "make a double, such as stub(" + PatternReader.typeToDouble(type)
                         + ".class), give it to the subject, and use it in the pattern");
     }
@@ -62,19 +63,21 @@ final class Refused {
     MisuseException realCode(String method, Object target) {
         return new MisuseException(
                 "This pattern runs real code before its call: " + method + " was called on a real "
-                        + target.getClass().getSimpleName() + ".",
+                        + VariableNames.simpleName(target.getClass()) + ".",
                 "compute the double, or the value, before the statement");
     }
 
     MisuseException mayChange(Class<?> type, String method) {
         return new MisuseException(
-                "This pattern runs real code before its call: " + type.getSimpleName() + "." + method
+                "This pattern runs real code before its call: " + VariableNames.simpleName(type) + "." + method
                         + "(...), which may change something.",
                 "compute the value before the statement");
     }
 
     MisuseException staticCode(Class<?> type, String method) {
-        String call = method.equals("new") ? "new " + type.getSimpleName() : type.getSimpleName() + "." + method;
+        String call = method.equals("new")
+                ? "new " + VariableNames.simpleName(type)
+                : VariableNames.simpleName(type) + "." + method;
         return new MisuseException(
                 "This pattern also runs real code that is not needed for its call: " + call + "(...).",
                 "leave only the call in the pattern, and move the rest before the statement");

@@ -6,6 +6,7 @@ import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.InPlace;
 import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.make.Participant;
+import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.weave.Weavable;
 import dev.zelotype.engine.weave.Weaver;
 import dev.zelotype.error.MisuseException;
@@ -86,7 +87,7 @@ public final class Replacing {
 
     /** A class whose objects are spied on themselves, in the current scene. */
     public static DoubleClass ofInstance(Class<?> type) {
-        begin(sceneFor("An object of " + type.getSimpleName()), type);
+        begin(sceneFor("An object of " + VariableNames.simpleName(type)), type);
         return INSTANCES.get(type);
     }
 
@@ -108,13 +109,13 @@ public final class Replacing {
      * @param mayBegin whether to replace the class now, unless that is done
      */
     public static Participant whole(Class<?> type, boolean mayBegin) {
-        ReplacingScene scene = sceneFor(type.getSimpleName());
+        ReplacingScene scene = sceneFor(VariableNames.simpleName(type));
         Participant known = scene.replaced(type);
         if (known != null) {
             return known;
         }
         if (!mayBegin && !isReplacedAround(scene, type)) {
-            throw notWatched(type.getSimpleName(), type.getSimpleName());
+            throw notWatched(VariableNames.simpleName(type), VariableNames.simpleName(type));
         }
         begin(scene, type);
         return scene.replace(type, WHOLES.get(type));
@@ -151,7 +152,7 @@ public final class Replacing {
         Participant whole = whole(type, mayBegin);
         DoubledMethod method = whole.doubleClass().find(name, descriptor);
         if (mayBegin && method != null && !method.isWovenItself()) {
-            ReplacingScene scene = sceneFor(type.getSimpleName());
+            ReplacingScene scene = sceneFor(VariableNames.simpleName(type));
             weaver().weaveSites(List.of(method.executable()), scene.carriesTasks());
             scene.refuseIfRunning(method.executable());
         }
@@ -221,7 +222,8 @@ public final class Replacing {
         } catch (LinkageError e) {
             Throwable cause = e.getCause() == null ? e : e.getCause();
             throw new MisuseException(
-                    type.getSimpleName() + " cannot be replaced: its static initializer failed with " + cause + ".",
+                    VariableNames.simpleName(type) + " cannot be replaced: its static initializer failed with " + cause
+                            + ".",
                     "make the class initialize in tests, or put an interface in front of it",
                     e);
         } finally {
@@ -288,7 +290,7 @@ public final class Replacing {
 
     /** Weaves the final methods of a doubled class for the current scene. */
     public static void doubleFinals(DoubleClass type) {
-        begin(sceneFor("A final method of " + type.doubledType().getSimpleName()), type.superclass());
+        begin(sceneFor("A final method of " + VariableNames.simpleName(type.doubledType())), type.superclass());
         type.finalsAreWoven();
     }
 

@@ -17,6 +17,7 @@ import dev.zelotype.engine.explain.Values;
 import dev.zelotype.engine.make.DoubleClass;
 import dev.zelotype.engine.make.DoubledMethod;
 import dev.zelotype.engine.make.Unwrapping;
+import dev.zelotype.engine.make.VariableNames;
 import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.util.ArrayList;
@@ -199,7 +200,7 @@ public final class WholeDoubles {
             counted += state.countedOnly();
         }
         return new FailureText(told.name() + " is a " + told.kind().word() + " of "
-                        + Values.typeName(told.doubleClass().doubledType()) + told.whatItIs() + ".")
+                        + VariableNames.simpleName(told.doubleClass().doubledType()) + told.whatItIs() + ".")
                 .section("Told", rows.isEmpty() ? List.of("nothing") : Columns.align(rows))
                 .section(
                         "Asked (" + Count.calls(calls.size() + counted) + ")",
