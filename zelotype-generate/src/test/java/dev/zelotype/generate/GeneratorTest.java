@@ -1063,7 +1063,7 @@ class GeneratorTest extends Workshop {
         Generator generator = generator(folder.resolve("classes"), "*");
         generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
         compiled().close();
-        String cycle = "is, or extends, a class that extends one of those nested in it, which no Java class can do";
+        String cycle = "is, or extends, a class that extends one of those nested in it, which Java does not allow";
         assertThat(generator.leftOut())
                 .containsExactly(
                         "sky.Around.In refers to the type variable K of sky.Around, which is unknown in it",

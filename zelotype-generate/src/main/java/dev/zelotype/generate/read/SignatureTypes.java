@@ -163,7 +163,7 @@ final class SignatureTypes {
     /** Compilers of other languages let a class extend one that is nested in it. */
     void refuseCycle() {
         if (hasCycle(user, new HashSet<>())) {
-            obstacles.add("is, or extends, a class that extends one of those nested in it, which no Java class can do");
+            obstacles.add("is, or extends, a class that extends one of those nested in it, which Java does not allow");
         }
     }
 

@@ -94,7 +94,7 @@ final class DoubleClassWriter {
         }
     }
 
-    /** None if one refers to a class that cannot be loaded: other doubles need none, and a fake says so when it is made. */
+    /** None if one refers to a class that cannot be loaded: other doubles need none, and making a fake reports it. */
     private static Constructor<?>[] listed(Class<?> superclass) {
         try {
             return superclass.getDeclaredConstructors();
