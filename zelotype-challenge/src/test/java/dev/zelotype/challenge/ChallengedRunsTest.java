@@ -95,6 +95,51 @@ class ChallengedRunsTest {
         assertThat(code.has("dev.observatory.NightRun", 0)).isTrue();
     }
 
+    /** Optional libraries are often absent when tests run. */
+    @Test
+    void types_that_refer_to_missing_classes_are_challenged(@TempDir Path folder) throws IOException {
+        Path file = Files.writeString(folder.resolve("PostTest.java"), """
+                package planted;
+                import static dev.zelotype.Zelotype.*;
+                import dev.zelotype.junit.WithDoubles;
+                import java.util.List;
+                class Gone { }
+                class Parcel { Gone held; public Gone last() { return null; } }
+                record Line(int at, Gone it) { }
+                interface Post {
+                    List<Gone> all();
+                    boolean send(Parcel parcel, Line line, List<Gone> more);
+                    Line next();
+                }
+                class Carrier {
+                    private final Post post;
+                    Carrier(Post post) { this.post = post; }
+                    public Gone optional() { return null; }
+                    List<Gone> run(Parcel parcel) {
+                        post.next();
+                        return post.send(parcel, new Line(3, null), post.all()) ? post.all() : List.of();
+                    }
+                }
+                @WithDoubles class PostTest {
+                    @org.junit.jupiter.api.Test void it_sends() {
+                        Post post = stub(Post.class);
+                        suppose((Parcel any, Line line, List<Gone> more) -> post.send(any, line, more)).returns(true);
+                        new Carrier(post).run(new Parcel());
+                        verify((Parcel any, Line line, List<Gone> more) -> post.send(any, line, more)).once();
+                    }
+                }
+                """);
+        Path classes = Files.createDirectories(folder.resolve("classes"));
+        Challenge challenge = Fixtures.planted(classes, List.of(file.toString()));
+        Files.delete(classes.resolve("planted/Gone.class"));
+        ChallengeResult result = run(challenge);
+        assertThat(result.leftOut()).isEmpty();
+        assertThat(result.tests()).hasSize(1);
+        assertThat(result.findings())
+                .extracting(finding -> finding.site().text())
+                .anyMatch(text -> text.contains("send"));
+    }
+
     @Test
     void tests_that_no_engine_runs_are_counted(@TempDir Path folder) throws IOException {
         Path annotation = Files.createDirectories(folder.resolve("org/junit")).resolve("Test.java");

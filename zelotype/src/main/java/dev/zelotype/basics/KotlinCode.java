@@ -123,12 +123,7 @@ public final class KotlinCode {
      * @return the type; null if unknown
      */
     public static @Nullable Type given(Method method) {
-        Type[] types;
-        try {
-            types = method.getGenericParameterTypes();
-        } catch (TypeNotPresentException e) {
-            return null;
-        }
+        Type[] types = GenericTypes.ofParameters(method);
         if (!(types[types.length - 1] instanceof ParameterizedType continuation)) {
             return null;
         }

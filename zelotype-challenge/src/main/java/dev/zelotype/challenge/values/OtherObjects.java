@@ -2,6 +2,7 @@ package dev.zelotype.challenge.values;
 
 import dev.zelotype.Zelotype;
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.GenericTypes;
 import dev.zelotype.basics.Zero;
 import dev.zelotype.host.DisturbedCall;
 import java.lang.reflect.Constructor;
@@ -52,7 +53,7 @@ final class OtherObjects {
         Map<Integer, Object> changes = new LinkedHashMap<>();
         for (int i = 0; i < components.length; i++) {
             Object part = part(record, components[i]);
-            List<Object> others = new ArrayList<>(Alterations.of(part, components[i].getGenericType(), depth + 1));
+            List<Object> others = new ArrayList<>(Alterations.of(part, type(components[i]), depth + 1));
             if (part instanceof Number number) {
                 // A record that refuses very different values may accept similar ones.
                 others.addAll(OtherValues.near(number));
@@ -65,6 +66,14 @@ final class OtherObjects {
             }
         }
         return changes;
+    }
+
+    private static Type type(RecordComponent component) {
+        return GenericTypes.orElse(component::getGenericType, component.getType());
+    }
+
+    private static Type type(Field field) {
+        return GenericTypes.orElse(field::getGenericType, field.getType());
     }
 
     private static @Nullable Object part(Record record, RecordComponent component) {
@@ -152,7 +161,7 @@ final class OtherObjects {
         Map<Field, Object> changes = new LinkedHashMap<>();
         for (Field field : fields(value.getClass())) {
             try {
-                List<Object> others = Alterations.of(field.get(value), field.getGenericType(), depth + 1);
+                List<Object> others = Alterations.of(field.get(value), type(field), depth + 1);
                 if (!others.isEmpty()) {
                     changes.put(field, others.get(0));
                 }
@@ -242,7 +251,7 @@ final class OtherObjects {
         Object[] values = new Object[components.length];
         for (int i = 0; i < components.length; i++) {
             Class<?> raw = components[i].getType();
-            values[i] = raw.isPrimitive() ? Zero.of(raw) : filling(components[i].getGenericType());
+            values[i] = raw.isPrimitive() ? Zero.of(raw) : filling(type(components[i]));
         }
         return made(type, components, values);
     }

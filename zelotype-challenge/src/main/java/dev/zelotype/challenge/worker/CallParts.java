@@ -1,5 +1,6 @@
 package dev.zelotype.challenge.worker;
 
+import dev.zelotype.basics.GenericTypes;
 import dev.zelotype.challenge.change.Message;
 import dev.zelotype.challenge.values.Alterations;
 import dev.zelotype.host.DisturbedCall;
@@ -37,7 +38,7 @@ final class CallParts {
 
     /** The type of an argument, with what is known about its parts. */
     static Type type(DisturbedCall call, int place) {
-        Type[] types = call.method().getGenericParameterTypes();
+        Type[] types = GenericTypes.ofParameters(call.method());
         int shift = call.arguments().length - types.length;
         return place < shift || types.length == 0 ? Object.class : types[Math.max(0, place - shift)];
     }

@@ -1,6 +1,7 @@
 package dev.zelotype.challenge.worker;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.GenericTypes;
 import dev.zelotype.challenge.change.ChangeKind;
 import dev.zelotype.challenge.change.Disturbance;
 import dev.zelotype.challenge.change.Message;
@@ -155,7 +156,7 @@ final class Recorder {
         synchronized (this) {
             int occurrence = occurrences.merge(site, 1, Integer::sum) - 1;
             // Without a result there is nothing to check.
-            List<Object> others = result == null ? List.of() : Alterations.of(result, method.getGenericReturnType());
+            List<Object> others = result == null ? List.of() : Alterations.of(result, GenericTypes.ofResult(method));
             if (wanted == null) {
                 noteResult(site, occurrence, owner, signature, others.size());
             } else if (wanted.site().equals(site)

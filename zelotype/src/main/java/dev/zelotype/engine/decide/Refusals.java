@@ -1,5 +1,6 @@
 package dev.zelotype.engine.decide;
 
+import dev.zelotype.basics.GenericTypes;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.calls.Call;
 import dev.zelotype.engine.calls.Lines;
@@ -7,7 +8,6 @@ import dev.zelotype.engine.explain.Calls;
 import dev.zelotype.engine.explain.Columns;
 import dev.zelotype.engine.explain.FailureText;
 import dev.zelotype.engine.make.DoubledMethod;
-import dev.zelotype.engine.make.Members;
 import dev.zelotype.engine.make.VariableNames;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
@@ -108,13 +108,13 @@ final class Refusals {
         StringBuilder out = new StringBuilder("@Override ");
         int modifiers = method.getModifiers();
         out.append(Modifier.isPublic(modifiers) ? "public " : Modifier.isProtected(modifiers) ? "protected " : "");
-        out.append(plain(Members.genericReturnType(method).getTypeName()))
+        out.append(plain(GenericTypes.ofResult(method).getTypeName()))
                 .append(' ')
                 .append(method.getName())
                 .append('(');
         for (int i = 0; i < method.getParameterCount(); i++) {
             out.append(i == 0 ? "" : ", ")
-                    .append(plain(Members.genericParameterTypes(method)[i].getTypeName()))
+                    .append(plain(GenericTypes.ofParameters(method)[i].getTypeName()))
                     .append(' ')
                     .append(method.getParameters()[i].getName());
         }

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.make;
 
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.GenericTypes;
 import dev.zelotype.basics.KotlinCode;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
@@ -121,7 +122,7 @@ public final class DoubledMethod {
     }
 
     public java.lang.reflect.Type genericReturnType() {
-        return executable instanceof Method method ? Members.genericReturnType(method) : returnType();
+        return executable instanceof Method method ? GenericTypes.ofResult(method) : returnType();
     }
 
     /** The types of the arguments. */

@@ -4,9 +4,7 @@ import dev.zelotype.error.MisuseException;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
 import java.lang.reflect.Method;
-import java.lang.reflect.Type;
 import java.util.function.Function;
-import java.util.function.Supplier;
 
 /**
  * The members of users' classes. The JVM does not list them if one refers to a class that is missing, for example one of
@@ -34,24 +32,6 @@ public final class Members {
     /** The fields that a class itself declares. */
     public static Field[] fields(Class<?> type) {
         return all(type, "fields", Class::getDeclaredFields);
-    }
-
-    /** The declared result; without its type arguments if one of these is missing. */
-    public static Type genericReturnType(Method method) {
-        return orElse(method::getGenericReturnType, method.getReturnType());
-    }
-
-    /** The declared parameters; without their type arguments if one of these is missing. */
-    public static Type[] genericParameterTypes(Method method) {
-        return orElse(method::getGenericParameterTypes, method.getParameterTypes());
-    }
-
-    private static <T> T orElse(Supplier<T> generic, T plain) {
-        try {
-            return generic.get();
-        } catch (TypeNotPresentException e) {
-            return plain;
-        }
     }
 
     private static <M> M[] all(Class<?> type, String what, Function<Class<?>, M[]> members) {
