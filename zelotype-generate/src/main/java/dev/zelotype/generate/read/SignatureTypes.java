@@ -46,14 +46,16 @@ final class SignatureTypes {
      * @param ofTypes names of types without warnings or obstacles, by the compiler's object for the type
      * @param plain classes that can be named without a warning
      * @param gaps by class, the first of its supertypes that is missing; empty if none is
+     * @param acyclic classes whose supertypes and enclosing classes do not lead back to them
      */
     record Known(
             Map<Element, TypeName> ofElements,
             Map<TypeMirror, TypeName> ofTypes,
             Set<Element> plain,
-            Map<Element, String> gaps) {
+            Map<Element, String> gaps,
+            Set<Element> acyclic) {
         Known() {
-            this(new HashMap<>(), new HashMap<>(), new HashSet<>(), new HashMap<>());
+            this(new HashMap<>(), new HashMap<>(), new HashSet<>(), new HashMap<>(), new HashSet<>());
         }
     }
 
@@ -168,8 +170,10 @@ final class SignatureTypes {
     }
 
     /** Whether supertypes and enclosing classes lead back to a class: compilers look for that. */
-    private static boolean hasCycle(TypeElement type, Set<TypeElement> below) {
-        if (!below.add(type)) {
+    private boolean hasCycle(TypeElement type, Set<TypeElement> below) {
+        if (known.acyclic().contains(type) || DoublableTypes.isOfJdk(elements, type)) {
+            return false;
+        } else if (!below.add(type)) {
             return true;
         }
         List<TypeElement> next = supertypes(type);
@@ -178,6 +182,9 @@ final class SignatureTypes {
         }
         boolean found = next.stream().anyMatch(each -> hasCycle(each, below));
         below.remove(type);
+        if (!found) {
+            known.acyclic().add(type);
+        }
         return found;
     }
 
