@@ -34,8 +34,7 @@ final class Scenes {
         long used = 0;
         long least = Long.MAX_VALUE;
         // What is kept once for a type, a method or a line is there after the first rounds, but the JVM may take up
-        // memory of
-        // its own at any time. What scenes leak is there in each round.
+        // memory of its own at any time. What scenes leak is there in each round.
         for (int round = 0; round < MOST_ROUNDS && least > 0; round++) {
             open(arguments[0], round * SCENES);
             long more = used() - used;

@@ -2,9 +2,11 @@ package dev.zelotype.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -57,21 +59,21 @@ class ClassFilesTest {
     @Test
     void methods_and_calls_of_old_class_files_are_woven() throws Exception {
         ClassLoader loader = Compiled.BY_JAVAC.load(folder, Map.of("Old.java", OLD, "Uses.java", USES));
-        Path old = folder.resolve("classes/Old.class");
-        ClassWriter out = new ClassWriter(0);
-        new ClassReader(Files.readAllBytes(old))
-                .accept(
-                        new ClassVisitor(Opcodes.ASM9, out) {
-                            @Override
-                            public void visit(
-                                    int version, int access, String name, String generic, String parent, String[] all) {
-                                super.visit(Opcodes.V1_5, access, name, generic, parent, all);
-                            }
-                        },
-                        ClassReader.SKIP_FRAMES);
-        Files.write(old, out.toByteArray());
+        change("Old", ClassReader.SKIP_FRAMES, out -> new ClassVisitor(Opcodes.ASM9, out) {
+            @Override
+            public void visit(int version, int access, String name, String generic, String parent, String[] all) {
+                super.visit(Opcodes.V1_5, access, name, generic, parent, all);
+            }
+        });
 
         assertThat(loader.loadClass("Uses").getMethod("run").invoke(null)).isEqualTo("207 107 5 9");
+    }
+
+    private void change(String type, int options, UnaryOperator<ClassVisitor> changing) throws IOException {
+        Path file = folder.resolve("classes/" + type + ".class");
+        ClassWriter out = new ClassWriter(0);
+        new ClassReader(Files.readAllBytes(file)).accept(changing.apply(out), options);
+        Files.write(file, out.toByteArray());
     }
 
     private static final String SINGLE = """
@@ -101,18 +103,13 @@ class ClassFilesTest {
     void static_methods_with_names_of_object_are_replaced() throws Exception {
         ClassLoader loader = Compiled.BY_JAVAC.load(folder, Map.of("Single.java", SINGLE));
         Map<String, String> names = Map.of("textOf", "toString", "codeOf", "hashCode", "isLike", "equals");
-        Path single = folder.resolve("classes/Single.class");
-        ClassWriter out = new ClassWriter(0);
-        new ClassReader(Files.readAllBytes(single))
-                .accept(
-                        new ClassRemapper(out, new Remapper(Opcodes.ASM9) {
-                            @Override
-                            public String mapMethodName(String owner, String name, String descriptor) {
-                                return names.getOrDefault(name, name);
-                            }
-                        }),
-                        0);
-        Files.write(single, out.toByteArray());
+        Remapper renaming = new Remapper(Opcodes.ASM9) {
+            @Override
+            public String mapMethodName(String owner, String name, String descriptor) {
+                return names.getOrDefault(name, name);
+            }
+        };
+        change("Single", 0, out -> new ClassRemapper(out, renaming));
 
         assertThat(loader.loadClass("Single").getMethod("run").invoke(null)).isEqualTo("told 7 true 3");
     }

@@ -176,7 +176,12 @@ final class SignatureTypes {
         } else if (!below.add(type)) {
             return true;
         }
-        List<TypeElement> next = supertypes(type);
+        List<TypeElement> next = new ArrayList<>();
+        for (TypeMirror each : supertypes(type)) {
+            if (each instanceof DeclaredType declared && each.getKind() == TypeKind.DECLARED) {
+                next.add((TypeElement) declared.asElement());
+            }
+        }
         if (type.getEnclosingElement() instanceof TypeElement owner) {
             next.add(owner);
         }
@@ -188,16 +193,10 @@ final class SignatureTypes {
         return found;
     }
 
-    private static List<TypeElement> supertypes(TypeElement type) {
+    private static List<TypeMirror> supertypes(TypeElement type) {
         List<TypeMirror> all = new ArrayList<>(type.getInterfaces());
         all.add(type.getSuperclass());
-        List<TypeElement> found = new ArrayList<>();
-        for (TypeMirror each : all) {
-            if (each instanceof DeclaredType declared && each.getKind() == TypeKind.DECLARED) {
-                found.add((TypeElement) declared.asElement());
-            }
-        }
-        return found;
+        return all;
     }
 
     /** In other languages, a nested type may use the type variables of the class around it. */
@@ -222,9 +221,7 @@ final class SignatureTypes {
     }
 
     private String gapIn(TypeElement type) {
-        List<TypeMirror> supertypes = new ArrayList<>(type.getInterfaces());
-        supertypes.add(type.getSuperclass());
-        for (TypeMirror each : supertypes) {
+        for (TypeMirror each : supertypes(type)) {
             if (each.getKind() == TypeKind.ERROR) {
                 return each.toString();
             } else if (each instanceof DeclaredType declared) {

@@ -1,6 +1,7 @@
 package dev.zelotype.engine.claim;
 
 import dev.zelotype.engine.explain.Values;
+import dev.zelotype.engine.pattern.rule.Equality;
 import java.lang.reflect.Array;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -155,7 +156,7 @@ final class Likeness {
             }
         }
         if (lines.isEmpty() && claimed != null && real != null) {
-            if (hasNoEquals(claimed)) {
+            if (!Equality.isDefinedBy(claimed.getClass())) {
                 lines.add(Values.typeName(claimed.getClass()) + " has no equals of its own: say comparedBy(...)");
             } else if (Values.print(claimed).equals(Values.print(real))) {
                 lines.add(
@@ -164,17 +165,5 @@ final class Likeness {
             }
         }
         return lines;
-    }
-
-    private static boolean hasNoEquals(Object value) {
-        try {
-            return value.getClass().getMethod("equals", Object.class).getDeclaringClass() == Object.class
-                    && !value.getClass().isArray();
-        } catch (NoSuchMethodException e) {
-            throw new IllegalStateException("An object without equals.", e);
-        } catch (LinkageError e) {
-            // Another method refers to a class that cannot be loaded, so none is listed.
-            return false;
-        }
     }
 }

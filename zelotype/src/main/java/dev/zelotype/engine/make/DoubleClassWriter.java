@@ -87,19 +87,11 @@ final class DoubleClassWriter {
      * interfaces are made by such a constructor as well, which is the fastest way.
      */
     private void constructors(Class<?> superclass) {
-        for (Constructor<?> constructor : listed(superclass)) {
+        // Other doubles need none, and making a fake reports that they are not listed.
+        for (Constructor<?> constructor : Members.orNone(superclass::getDeclaredConstructors, new Constructor<?>[0])) {
             if (!Modifier.isPrivate(constructor.getModifiers())) {
                 constructor(superclass, Type.getConstructorDescriptor(constructor));
             }
-        }
-    }
-
-    /** None if one refers to a class that cannot be loaded: other doubles need none, and making a fake reports it. */
-    private static Constructor<?>[] listed(Class<?> superclass) {
-        try {
-            return superclass.getDeclaredConstructors();
-        } catch (LinkageError e) {
-            return new Constructor<?>[0];
         }
     }
 

@@ -81,7 +81,6 @@ final class FieldInstances implements DoubleClass.Instances {
         if (superclass == Object.class) {
             throw new MisuseException("The fake of an interface was given constructor arguments.", "leave them out");
         }
-        Members.constructors(superclass);
         Object[] all = Arrays.copyOf(arguments, arguments.length + 1);
         all[arguments.length] = receiver;
         Constructor<?> fitting = null;
@@ -96,6 +95,8 @@ final class FieldInstances implements DoubleClass.Instances {
             }
         }
         if (fitting == null) {
+            // Those that the JVM does not list were not written.
+            Members.constructors(superclass);
             throw new MisuseException(
                     "No constructor of " + superclass.getSimpleName() + " takes " + typesOf(arguments) + ".",
                     "give the arguments of " + constructors());

@@ -180,7 +180,7 @@ public final class SubjectBuilder {
         for (Class<?> type = subject.getClass();
                 type != null && !CodeOwner.isOfJdk(type);
                 type = type.getSuperclass()) {
-            for (Field field : listed(type)) {
+            for (Field field : Members.orNone(type::getDeclaredFields, new Field[0])) {
                 Wish wish = new Wish(field.getType(), field.getName(), false);
                 int modifiers = field.getModifiers();
                 boolean takes = !Modifier.isStatic(modifiers)
@@ -193,15 +193,6 @@ public final class SubjectBuilder {
                                     + " is null: fields are filled only if the constructor takes nothing");
                 }
             }
-        }
-    }
-
-    /** None if one refers to a class that cannot be loaded: nothing is filled here. */
-    private static Field[] listed(Class<?> type) {
-        try {
-            return type.getDeclaredFields();
-        } catch (LinkageError e) {
-            return new Field[0];
         }
     }
 
