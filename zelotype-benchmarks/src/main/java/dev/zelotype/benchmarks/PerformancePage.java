@@ -28,7 +28,7 @@ public final class PerformancePage {
     private static final String PLAIN = "-Xshare:auto";
 
     private static final String OWN_JDK = System.getProperty("java.home");
-    private static final int PROCESSES = 5;
+    private static final int PROCESSES = 11;
     /** For what takes long, such as whole suites. */
     private static final String PLENTY = "-Xmx2g";
 
