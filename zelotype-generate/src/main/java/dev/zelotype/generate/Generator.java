@@ -201,6 +201,7 @@ public final class Generator {
                 sources.put(file, () -> Writer.write(model, style, target, neighbours, marking));
             }
         }
+        new ForeignDoubles(types, doubled).removeRefused(sources);
         if (sources.isEmpty() && standing.isEmpty()) {
             throw new GenerateException("Nothing can be written:\n  " + String.join("\n  ", leftOut()));
         }

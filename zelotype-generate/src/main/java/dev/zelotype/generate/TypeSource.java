@@ -15,6 +15,7 @@ import dev.zelotype.generate.read.DoublableTypes;
 import dev.zelotype.generate.read.ModelReader;
 import dev.zelotype.generate.read.ParameterNames;
 import dev.zelotype.generate.read.SourceJars;
+import dev.zelotype.generate.read.SourceNames;
 import dev.zelotype.tools.Folders;
 import dev.zelotype.tools.WholeFiles;
 import java.io.File;
@@ -46,6 +47,7 @@ import javax.lang.model.util.Elements;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
+import javax.tools.JavaFileManager;
 import javax.tools.JavaFileObject;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
@@ -76,6 +78,9 @@ final class TypeSource {
     private int unnamedBefore;
     private boolean isRecording;
     private final List<Elements> lookups = new ArrayList<>();
+    /** The types with models that were not written in Java. */
+    private final Set<String> foreign = new HashSet<>();
+
     private final Map<String, Set<String>> typesOf = new HashMap<>();
 
     TypeSource(List<Path> classPath, Progress progress) {
@@ -90,6 +95,11 @@ final class TypeSource {
     /** Types that were found but cannot be doubled as source, with the reasons, by the lines that report them. */
     Map<String, String> leftOut() {
         return leftOut;
+    }
+
+    /** Whether a type was not written in Java, given its canonical name. */
+    boolean isForeign(String type) {
+        return foreign.contains(type);
     }
 
     void leaveOut(String type, String reason) {
@@ -214,7 +224,7 @@ final class TypeSource {
                 return;
             }
             refuseErrors(problems);
-            ModelReader reader = reader(task);
+            Reading reading = new Reading(reader(task), type -> false);
             Trees trees = Trees.instance(task);
             for (CompilationUnitTree unit : units) {
                 Path file = given.get(unit.getSourceFile());
@@ -225,7 +235,7 @@ final class TypeSource {
                     int before = unnamed();
                     for (Tree declared : unit.getTypeDecls()) {
                         if (trees.getElement(new TreePath(path, declared)) instanceof TypeElement type) {
-                            readWithNested(reader, type, wanted);
+                            readWithNested(reading, type, wanted);
                         }
                     }
                     unnamed.put(file, unnamed() - before);
@@ -348,27 +358,30 @@ final class TypeSource {
         };
     }
 
-    private void readWithNested(ModelReader reader, TypeElement type, Predicate<String> wanted) {
+    /** How to read types. */
+    private record Reading(ModelReader models, Predicate<TypeElement> isForeign) {}
+
+    private void readWithNested(Reading reading, TypeElement type, Predicate<String> wanted) {
         String name = type.getQualifiedName().toString();
         unlessUnreadable(name, () -> {
             // A concrete class among others was not requested, so it is not reported.
             if (wanted.test(name) && DoublableTypes.isDoublableKind(type)) {
-                readModel(reader, type, name);
+                readModel(reading, type, name);
             }
             for (TypeElement nested : ElementFilter.typesIn(type.getEnclosedElements())) {
-                readWithNested(reader, nested, wanted);
+                readWithNested(reading, nested, wanted);
             }
         });
     }
 
-    private void read(ModelReader reader, TypeElement type, String name) {
-        unlessUnreadable(name, () -> readModel(reader, type, name));
+    private void read(Reading reading, TypeElement type, String name) {
+        unlessUnreadable(name, () -> readModel(reading, type, name));
     }
 
     /** The compiler throws exceptions of its own for class files that it cannot read, one of another type among them. */
-    private void unlessUnreadable(String name, Runnable reading) {
+    private void unlessUnreadable(String name, Runnable action) {
         try {
-            reading.run();
+            action.run();
         } catch (RuntimeException e) {
             if (!e.getClass().getName().startsWith("com.sun.tools.javac.")) {
                 throw e;
@@ -382,16 +395,41 @@ final class TypeSource {
         }
     }
 
-    private void readModel(ModelReader reader, TypeElement type, String name) {
+    private void readModel(Reading reading, TypeElement type, String name) {
         String obstacle = DoublableTypes.obstacle(type);
-        TypeModel model = obstacle.isEmpty() ? reader.read(type) : null;
+        TypeModel model = obstacle.isEmpty() ? reading.models().read(type) : null;
         if (model == null) {
             leaveOut(name, obstacle);
         } else if (!model.obstacles().isEmpty()) {
             model.obstacles().forEach(reason -> leaveOut(name, reason));
         } else {
             models.add(model);
+            if (reading.isForeign().test(type)) {
+                foreign.add(model.name().canonicalName());
+            }
         }
+    }
+
+    /** The first error in each of some sources that compile against the class path; none for those without. */
+    <F> Map<F, String> errorsIn(Map<JavaFileObject, F> sources) {
+        DiagnosticCollector<JavaFileObject> problems = new DiagnosticCollector<>();
+        List<String> options = new ArrayList<>(options());
+        options.addAll(List.of("-Xmaxerrs", String.valueOf(Integer.MAX_VALUE)));
+        try {
+            ((JavacTask) compiler().getTask(null, null, problems, options, null, sources.keySet())).analyze();
+        } catch (IOException e) {
+            throw new GenerateException("The doubles cannot be compiled: " + e + ".");
+        }
+        Map<F, String> errors = new LinkedHashMap<>();
+        for (Diagnostic<? extends JavaFileObject> each : problems.getDiagnostics()) {
+            F file = each.getSource() == null ? null : sources.get(each.getSource());
+            if (file != null && each.getKind() == Diagnostic.Kind.ERROR) {
+                List<String> lines =
+                        each.getMessage(Locale.ROOT).lines().map(String::strip).toList();
+                errors.putIfAbsent(file, String.join(": ", lines));
+            }
+        }
+        return errors;
     }
 
     /** Reads the types of a jar or of a folder of class files whose names match. */
@@ -407,14 +445,15 @@ final class TypeSource {
             }
         }
         classPath.add(jarOrFolder);
-        JavacTask task = withoutSources();
-        ModelReader reader = reader(task);
+        StandardJavaFileManager classes = compiler().getStandardFileManager(problem -> {}, null, null);
+        JavacTask task = withoutSources(classes);
+        Reading reading = reading(task, classes);
         List<String> outermost = outermost(names);
         int read = 0;
         for (String name : outermost) {
             TypeElement type = task.getElements().getTypeElement(name);
             if (type != null) {
-                readWithNested(reader, type, wanted);
+                readWithNested(reading, type, wanted);
             } else if (wanted.test(name) && SourceVersion.isName(name)) {
                 leaveOut(name, "cannot be read: the compiler refuses its class file");
             }
@@ -466,26 +505,28 @@ final class TypeSource {
 
     /** Reads types of the class path or of the JDK by name. */
     void readNamed(List<String> names) {
-        JavacTask task = withoutSources();
-        ModelReader reader = reader(task);
+        StandardJavaFileManager classes = compiler().getStandardFileManager(problem -> {}, null, null);
+        JavacTask task = withoutSources(classes);
+        Reading reading = reading(task, classes);
         for (String name : names) {
             TypeElement type = task.getElements().getTypeElement(name);
             if (type == null) {
                 throw new GenerateException("Type " + name + " was not found " + whereItIsMissing());
             }
-            read(reader, type, name);
+            read(reading, type, name);
         }
     }
 
     /** Reads the types of a package of the class path or of the JDK whose names match. */
     void readPackage(String packageName, String pattern, Predicate<String> wanted) {
-        JavacTask task = withoutSources();
-        ModelReader reader = reader(task);
+        StandardJavaFileManager classes = compiler().getStandardFileManager(problem -> {}, null, null);
+        JavacTask task = withoutSources(classes);
+        Reading reading = reading(task, classes);
         PackageElement found = task.getElements().getPackageElement(packageName);
         int before = models.size();
         if (found != null) {
             for (TypeElement type : ElementFilter.typesIn(found.getEnclosedElements())) {
-                readWithNested(reader, type, wanted);
+                readWithNested(reading, type, wanted);
             }
         }
         if (models.size() == before) {
@@ -542,9 +583,18 @@ final class TypeSource {
                 + parameterNames.stream().mapToInt(ParameterNames::unknown).sum();
     }
 
-    private JavacTask withoutSources() {
+    private Reading reading(JavacTask task, JavaFileManager classes) {
+        Elements elements = task.getElements();
+        return new Reading(
+                reader(task),
+                type -> SourceNames.isForeign(
+                        classes, elements.getBinaryName(type).toString()));
+    }
+
+    /** It reads classes as long as its elements are used. */
+    private JavacTask withoutSources(StandardJavaFileManager classes) {
         return (JavacTask) compiler()
-                .getTask(null, null, new DiagnosticCollector<>(), options(), List.of("java.lang.Object"), null);
+                .getTask(null, classes, new DiagnosticCollector<>(), options(), List.of("java.lang.Object"), null);
     }
 
     static List<Path> sourcesBelow(Path place) {

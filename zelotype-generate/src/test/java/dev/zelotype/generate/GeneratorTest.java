@@ -1077,7 +1077,54 @@ class GeneratorTest extends Workshop {
                         "sky.Some inherits all from sky.Source with ? as a type, which cannot be written in Java");
     }
 
-    /** Changes the generic signatures in a class file, and what the class implements; nested types become inner ones. */
+    /** Other languages allow what no Java class can implement, in many more ways than these. */
+    @Test
+    void what_the_compiler_refuses_to_implement_is_said() throws IOException {
+        source("sky/Names.java", "package sky; public interface Names { java.util.List<String> all(); }");
+        source("sky/Sizes.java", "package sky; public interface Sizes { java.util.List<Integer> all(); }");
+        source("sky/Both.java", "package sky; public interface Both extends Names { }");
+        source("sky/Source.java", "package sky; public interface Source<T> { T next(); }");
+        source("sky/Texts.java", "package sky; public interface Texts extends Source<String> { }");
+        source("sky/Twice.java", "package sky; public interface Twice extends Texts { }");
+        source("sky/Bound.java", "package sky; public interface Bound { java.util.EnumSet<Tone> tones(); }");
+        source("sky/Tone.java", "package sky; public enum Tone { LOW }");
+        source("sky/Plain.java", "package sky; public interface Plain { String next(); }");
+        compiled().close();
+        signed("Both", null, "", "sky/Names", "sky/Sizes");
+        signed(
+                "Twice",
+                "Ljava/lang/Object;Lsky/Texts;Lsky/Source<Ljava/lang/Integer;>;",
+                "",
+                "sky/Texts",
+                "sky/Source");
+        signed("Bound", null, "()Ljava/util/EnumSet<Ljava/lang/String;>;");
+        signed("Plain", null, "");
+        WholeFiles.delete(folder.resolve("in"));
+        Generator generator = generator(folder.resolve("classes"), "*");
+        generator.plan(ALL, "", folder.resolve("out"), "./doubles").write(false);
+        compiled().close();
+        assertThat(folder.resolve("out/sky")).isDirectoryContaining("glob:**/PlainStub.java");
+        String said = "WorkingFake: it was not written in Java, whose compiler says: ";
+        assertThat(generator.leftOut())
+                .hasSize(3)
+                .anySatisfy(
+                        line -> assertThat(line)
+                                .startsWith("sky.Both gets no Both$ZelotypeDouble, no BothBase, ")
+                                .endsWith(
+                                        said
+                                                + "sky.Both$ZelotypeDouble is not abstract and does not override abstract method all() in sky.Sizes"))
+                .anySatisfy(line -> assertThat(line)
+                        .startsWith("sky.Bound gets no ")
+                        .endsWith(said + "type argument java.lang.String is not within bounds of type-variable E"))
+                .anySatisfy(line -> assertThat(line)
+                        .startsWith("sky.Twice gets no ")
+                        .contains(said + "sky.Source cannot be inherited with different arguments"));
+    }
+
+    /**
+     * Changes a class file as if it came from another language: its generic signatures, and what the class implements;
+     * nested types become inner ones.
+     */
     private void signed(String name, String ofType, String ofMethods, String... implemented) throws IOException {
         Path file = folder.resolve("classes/sky/" + name + ".class");
         ClassWriter out = new ClassWriter(0);
@@ -1094,6 +1141,11 @@ class GeneratorTest extends Workshop {
                                         ofType,
                                         parent,
                                         implemented.length == 0 ? all : implemented);
+                            }
+
+                            @Override
+                            public void visitSource(String source, String debug) {
+                                super.visitSource(source.replace(".java", ".other"), debug);
                             }
 
                             @Override
