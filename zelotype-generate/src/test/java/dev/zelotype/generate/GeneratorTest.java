@@ -498,9 +498,27 @@ class GeneratorTest extends Workshop {
                     abstract static class Wheels extends Chain<Wheel> implements Wheel {}
                 }
                 """);
+        source("kotlin/Metadata.java", """
+                package kotlin;
+                @java.lang.annotation.Retention(java.lang.annotation.RetentionPolicy.RUNTIME) public @interface Metadata { }
+                """);
+        source("sky/Source.java", "package sky; public interface Source<T> { T take(T it); }");
+        source("sky/Angles.java", """
+                package sky;
+                @kotlin.Metadata public interface Angles extends Source<Integer> { Integer take(int it); }
+                """);
         plan(Set.of(Style.LINKED), "").write(false);
         try (URLClassLoader loader = compiled();
                 Scene scene = Scene.open()) {
+            // In Kotlin, these are one method, although javac does not see it.
+            Class<?> angles = loader.loadClass("sky.Angles");
+            Object one = Zelotype.stub(angles);
+            assertThat(one.getClass().getName()).isEqualTo("sky.Angles$ZelotypeDouble");
+            angles.getMethod("take", int.class).invoke(one, 40);
+            angles.getMethod("take", Object.class).invoke(one, 40);
+            assertThat(Zelotype.describe(one))
+                    .contains("1  angles.take(40)  = 0 (by default)", "2  angles.take(40)  = 0 (by default)");
+            Zelotype.forgetCalls(one);
             Class<?> brake = loader.loadClass("sky.Drive$Brake");
             Object stub = Zelotype.stub(brake);
             assertThat(stub.getClass().getName()).isEqualTo("sky.Drive$Brake$ZelotypeDouble");
@@ -1107,12 +1125,9 @@ class GeneratorTest extends Workshop {
         String said = "WorkingFake: it was not written in Java, whose compiler says: ";
         assertThat(generator.leftOut())
                 .hasSize(3)
-                .anySatisfy(
-                        line -> assertThat(line)
-                                .startsWith("sky.Both gets no Both$ZelotypeDouble, no BothBase, ")
-                                .endsWith(
-                                        said
-                                                + "sky.Both$ZelotypeDouble is not abstract and does not override abstract method all() in sky.Sizes"))
+                .anySatisfy(line -> assertThat(line)
+                        .startsWith("sky.Both gets no Both$ZelotypeDouble, no BothBase, ")
+                        .contains(said + "sky.Both$ZelotypeDouble is not abstract", "override abstract method all()"))
                 .anySatisfy(line -> assertThat(line)
                         .startsWith("sky.Bound gets no ")
                         .endsWith(said + "type argument java.lang.String is not within bounds of type-variable E"))

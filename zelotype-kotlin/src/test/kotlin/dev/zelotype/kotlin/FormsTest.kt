@@ -196,6 +196,21 @@ class FormsTest {
     }
 
     @Test
+    fun `a subject may know only the general type`() = runTest {
+        val names: Names = stub()
+        suppose { names.take("x") } returns "y"
+        suppose { names.await("x") } returns "z"
+        assertThat(listOf(names.take("x"), Buffer(names).next("x"), Buffer(names).later("x"))).containsExactly("y", "y", "z")
+        verify { names.take("x") }.times(2)
+        verify { names.await("x") }.once()
+        val angles: Angles = spy()
+        suppose { angle: Int -> angles.take(angle) }.answers { angle -> angle * 2 }
+        suppose { angles.await(3) } returns 4
+        assertThat(listOf(angles.take(40), Buffer(angles).next(40), Buffer(angles).later(3))).containsExactly(80, 80, 4)
+        verify { angles.take(40) }.times(2)
+    }
+
+    @Test
     fun `order and silence`() {
         dome.open(1)
         dome.close()

@@ -61,6 +61,27 @@ object Clockwork {
     val rate: Int get() = 10
 }
 
+interface Source<T> {
+    fun take(it: T): T
+    suspend fun await(it: T): T
+}
+
+interface Names : Source<String> {
+    override fun take(it: String): String
+    override suspend fun await(it: String): String
+}
+
+interface Angles : Source<Int> {
+    override fun take(it: Int): Int
+    override suspend fun await(it: Int): Int
+}
+
+/** The subject knows only the general type. */
+class Buffer<T>(private val source: Source<T>) {
+    fun next(it: T): T = source.take(it)
+    suspend fun later(it: T): T = source.await(it)
+}
+
 class Station(val name: String) {
     fun call(to: String): String = "$name calls $to"
 

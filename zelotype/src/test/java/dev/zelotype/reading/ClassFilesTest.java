@@ -3,6 +3,8 @@ package dev.zelotype.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.net.URL;
+import java.net.URLClassLoader;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -14,6 +16,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.commons.ClassRemapper;
 import org.objectweb.asm.commons.Remapper;
@@ -74,6 +77,105 @@ class ClassFilesTest {
         ClassWriter out = new ClassWriter(0);
         new ClassReader(Files.readAllBytes(file)).accept(changing.apply(out), options);
         Files.write(file, out.toByteArray());
+    }
+
+    private static final String BRIDGED = """
+            import static dev.zelotype.Zelotype.*;
+            import dev.zelotype.Scene;
+            import java.util.*;
+            import java.util.function.*;
+            public class Bridged {
+                interface Naming extends Function<String, String> { String apply(String it); }
+                interface Source<T> { T take(T it); default T twice(T it) { return take(take(it)); } }
+                interface Texts extends Source<String> { String take(String it); }
+                interface Numbers<N extends Number> extends Source<N> { N take(N it); }
+                interface Sizes extends Numbers<Integer> { Integer take(Integer it); String twice(String other); }
+                interface Rows<E> extends Source<E[]> { E[] take(E[] it); }
+                interface Words extends Source<List<String>> { List<String> take(List<String> it); }
+                interface Pair<A, B> { A both(A one, B other); A both(A one, String other); }
+                interface Swapped<X> extends Pair<X, Integer> { X both(X one, Integer other); }
+                interface Found extends Swapped<Long> { Long both(Long one, Integer other); }
+                interface Star extends Comparable<Star> { int compareTo(Star other); }
+                static abstract class Base<T> { abstract T open(T it); T shut(T it) { return it; } }
+                static abstract class Below extends Base<String> {
+                    abstract String open(String it);
+                    String shut(String it) { return "real " + it; }
+                }
+                static <A, B> B named(Function<A, B> it, A given) { return it.apply(given); }
+                static <T> T taken(Source<T> it, T given) { return it.take(given); }
+                static <N extends Number> N counted(Numbers<N> it, N given) { return it.take(given); }
+                static <A, B> A paired(Pair<A, B> it, A one, B other) { return it.both(one, other); }
+                static <T> T opened(Base<T> it, T given) { return it.open(given); }
+                static <T> T shut(Base<T> it, T given) { return it.shut(given); }
+                public static String run() {
+                    StringBuilder said = new StringBuilder();
+                    for (int i = 0; i < 2; i++) {
+                        boolean spies = i == 1;
+                        try (Scene scene = Scene.open()) {
+                            Naming naming = spies ? spy(Naming.class) : stub(Naming.class);
+                            suppose(() -> naming.apply("a")).returns("b");
+                            said.append(naming.apply("a")).append(named(naming, "a"));
+                            verify(() -> naming.apply("a")).times(2);
+                            Function<String, String> wide = naming;
+                            suppose(() -> wide.apply("c")).returns("d");
+                            said.append(naming.apply("c"));
+                            Texts texts = spies ? spy(Texts.class) : stub(Texts.class);
+                            suppose((String it) -> texts.take(it)).answers(it -> it + "!");
+                            said.append(texts.take("e")).append(taken(texts, "f")).append(texts.twice("g"));
+                            Sizes sizes = spies ? spy(Sizes.class) : stub(Sizes.class);
+                            suppose(() -> sizes.take(1)).returns(2);
+                            said.append(sizes.take(1)).append(taken(sizes, 1)).append(counted(sizes, 1));
+                            Rows<String> rows = stub(Rows.class);
+                            suppose(() -> rows.take(new String[] {"h"})).returns(new String[] {"i"});
+                            said.append(taken(rows, new String[] {"h"})[0]);
+                            Words words = stub(Words.class);
+                            suppose(() -> words.take(List.of("j"))).returns(List.of("k"));
+                            said.append(taken(words, List.of("j")));
+                            Found found = spies ? spy(Found.class) : stub(Found.class);
+                            suppose(() -> found.both(3L, 4)).returns(5L);
+                            suppose(() -> found.both(3L, "l")).returns(6L);
+                            said.append(found.both(3L, 4)).append(paired(found, 3L, 4)).append(found.both(3L, "l"));
+                            Star star = stub(Star.class);
+                            suppose(() -> star.compareTo(star)).returns(7);
+                            said.append(((Comparable<Star>) star).compareTo(star));
+                            Below below = spies ? spy(Below.class) : stub(Below.class);
+                            suppose(() -> below.open("m")).returns("n");
+                            said.append(below.open("m")).append(opened(below, "m"));
+                            said.append(below.shut("o")).append(shut(below, "o"));
+                            verify(() -> below.shut("o")).times(2);
+                            Below fake = fake(Below.class);
+                            said.append(shut(fake, "p")).append(scene.conversation().calls().size()).append('\\n');
+                        }
+                    }
+                    return said.toString();
+                }
+            }
+            """;
+
+    /** Of interfaces, for compilers of other languages and for old ones. */
+    @Test
+    void a_double_is_the_same_without_bridges_in_class_files() throws Exception {
+        ClassLoader whole = Compiled.BY_JAVAC.load(folder, Map.of("Bridged.java", BRIDGED));
+        Object usual = whole.loadClass("Bridged").getMethod("run").invoke(null);
+        int[] bridges = {0};
+        for (String each : "Naming Texts Numbers Sizes Rows Words Swapped Found Star Below".split(" ")) {
+            change("Bridged$" + each, 0, out -> new ClassVisitor(Opcodes.ASM9, out) {
+                @Override
+                public MethodVisitor visitMethod(
+                        int access, String name, String type, String generic, String[] thrown) {
+                    boolean isBridge = (access & Opcodes.ACC_BRIDGE) != 0;
+                    bridges[0] += isBridge ? 1 : 0;
+                    return isBridge ? null : super.visitMethod(access, name, type, generic, thrown);
+                }
+            });
+        }
+
+        assertThat(bridges[0]).isEqualTo(13);
+        ClassLoader stripped = new URLClassLoader(
+                new URL[] {folder.resolve("classes").toUri().toURL()},
+                getClass().getClassLoader());
+        assertThat(stripped.loadClass("Bridged").getMethod("run").invoke(null)).isEqualTo(usual);
+        assertThat((String) usual).startsWith("bbde!f!g!!222i[k]5567nn");
     }
 
     private static final String SINGLE = """

@@ -183,8 +183,10 @@ public final class DoubleClass {
         List<String> known = signatures;
         if (known == null) {
             known = new ArrayList<>();
-            for (DoubledMethod method : methods) {
-                if (isFinal(method) && !finalsAreWoven) {
+            for (int i = 0; i < methods.length; i++) {
+                DoubledMethod method = methods[i];
+                boolean isRepeated = method.index() != i;
+                if (isRepeated || isFinal(method) && !finalsAreWoven) {
                     continue;
                 }
                 if (method.executable().getDeclaringClass() != Object.class) {

@@ -12,7 +12,6 @@ import static org.objectweb.asm.Opcodes.ACC_TRANSIENT;
 import static org.objectweb.asm.Opcodes.ACONST_NULL;
 import static org.objectweb.asm.Opcodes.ALOAD;
 import static org.objectweb.asm.Opcodes.ANEWARRAY;
-import static org.objectweb.asm.Opcodes.CHECKCAST;
 import static org.objectweb.asm.Opcodes.DUP;
 import static org.objectweb.asm.Opcodes.F_SAME1;
 import static org.objectweb.asm.Opcodes.GETFIELD;
@@ -160,20 +159,29 @@ final class DoubleClassWriter {
     private void bridge(MethodTable.Bridge bridge) {
         String name = bridge.method().getName();
         Type[] narrow = Type.getArgumentTypes(bridge.behind());
+        Type[] wide = Type.getArgumentTypes(bridge.method());
         MethodVisitor code = out.visitMethod(
-                bridge.method().getModifiers(), name, Type.getMethodDescriptor(bridge.method()), null, null);
+                bridge.method().getModifiers() & ~ACC_ABSTRACT,
+                name,
+                Type.getMethodDescriptor(bridge.method()),
+                null,
+                null);
         code.visitCode();
         code.visitVarInsn(ALOAD, 0);
         int slot = 1;
-        for (Type type : narrow) {
-            code.visitVarInsn(type.getOpcode(ILOAD), slot);
-            if (type.getSort() == Type.OBJECT || type.getSort() == Type.ARRAY) {
-                code.visitTypeInsn(CHECKCAST, type.getInternalName());
+        for (int i = 0; i < wide.length; i++) {
+            code.visitVarInsn(wide[i].getOpcode(ILOAD), slot);
+            if (wide[i].getSort() >= Type.ARRAY) {
+                Boxing.unbox(code, narrow[i]);
             }
-            slot += type.getSize();
+            slot += wide[i].getSize();
         }
         code.visitMethodInsn(INVOKEVIRTUAL, className, name, Type.getMethodDescriptor(bridge.behind()), false);
-        code.visitInsn(Type.getReturnType(bridge.method()).getOpcode(IRETURN));
+        Type result = Type.getReturnType(bridge.method());
+        if (result.getSort() >= Type.ARRAY) {
+            Boxing.box(code, Type.getReturnType(bridge.behind()));
+        }
+        code.visitInsn(result.getOpcode(IRETURN));
         code.visitMaxs(0, 0);
         code.visitEnd();
     }
