@@ -95,6 +95,10 @@ class ClassFilesTest {
                 interface Pair<A, B> { A both(A one, B other); A both(A one, String other); }
                 interface Swapped<X> extends Pair<X, Integer> { X both(X one, Integer other); }
                 interface Found extends Swapped<Long> { Long both(Long one, Integer other); }
+                interface Others { String take(String it); }
+                interface Both extends Source<String>, Others { }
+                interface Bounded<X extends CharSequence> { X take(X it); }
+                interface Inherited extends Bounded<String>, Source<String> { }
                 interface Star extends Comparable<Star> { int compareTo(Star other); }
                 static abstract class Base<T> { abstract T open(T it); T shut(T it) { return it; } }
                 static abstract class Below extends Base<String> {
@@ -125,6 +129,16 @@ class ClassFilesTest {
                             Sizes sizes = spies ? spy(Sizes.class) : stub(Sizes.class);
                             suppose(() -> sizes.take(1)).returns(2);
                             said.append(sizes.take(1)).append(taken(sizes, 1)).append(counted(sizes, 1));
+                            Both both = spies ? spy(Both.class) : stub(Both.class);
+                            Others others = both;
+                            suppose(() -> others.take("q")).returns("r");
+                            said.append(taken(both, "q")).append(others.take("q"));
+                            Inherited inherited = spies ? spy(Inherited.class) : stub(Inherited.class);
+                            Source<String> general = inherited;
+                            Bounded<String> bounded = inherited;
+                            suppose(() -> general.take("s")).returns("t");
+                            said.append(general.take("s")).append(bounded.take("s"));
+                            verify(() -> bounded.take("s")).times(2);
                             Rows<String> rows = stub(Rows.class);
                             suppose(() -> rows.take(new String[] {"h"})).returns(new String[] {"i"});
                             said.append(taken(rows, new String[] {"h"})[0]);
@@ -175,7 +189,7 @@ class ClassFilesTest {
                 new URL[] {folder.resolve("classes").toUri().toURL()},
                 getClass().getClassLoader());
         assertThat(stripped.loadClass("Bridged").getMethod("run").invoke(null)).isEqualTo(usual);
-        assertThat((String) usual).startsWith("bbde!f!g!!222i[k]5567nn");
+        assertThat((String) usual).startsWith("bbde!f!g!!222rrtti[k]5567nn");
     }
 
     private static final String SINGLE = """

@@ -28,6 +28,7 @@ import static org.objectweb.asm.Opcodes.RETURN;
 import static org.objectweb.asm.Opcodes.V17;
 
 import java.lang.reflect.Constructor;
+import java.lang.reflect.Executable;
 import java.lang.reflect.Modifier;
 import java.util.List;
 import org.objectweb.asm.ClassWriter;
@@ -134,9 +135,12 @@ final class DoubleClassWriter {
         code.visitFrame(F_SAME1, 0, null, 1, new Object[] {FUNCTION});
     }
 
+    private static int access(Executable overridden) {
+        return overridden.getModifiers() & ~(ACC_ABSTRACT | ACC_NATIVE | ACC_SYNCHRONIZED);
+    }
+
     private void method(Class<?> superclass, DoubledMethod method, String descriptor) {
-        int access = method.executable().getModifiers() & ~(ACC_ABSTRACT | ACC_NATIVE | ACC_SYNCHRONIZED);
-        MethodVisitor code = out.visitMethod(access, method.name(), descriptor, null, null);
+        MethodVisitor code = out.visitMethod(access(method.executable()), method.name(), descriptor, null, null);
         code.visitCode();
         code.visitVarInsn(ALOAD, 0);
         code.visitFieldInsn(GETFIELD, className, RECEIVER, FUNCTION_TYPE);
@@ -155,17 +159,15 @@ final class DoubleClassWriter {
         code.visitEnd();
     }
 
-    /** Bridges are written again, because the type's own bridge would be between the double and its caller. */
+    /**
+     * Bridges are written again, because the type's own bridge would be between the double and its caller, or is missing.
+     */
     private void bridge(MethodTable.Bridge bridge) {
         String name = bridge.method().getName();
         Type[] narrow = Type.getArgumentTypes(bridge.behind());
         Type[] wide = Type.getArgumentTypes(bridge.method());
-        MethodVisitor code = out.visitMethod(
-                bridge.method().getModifiers() & ~ACC_ABSTRACT,
-                name,
-                Type.getMethodDescriptor(bridge.method()),
-                null,
-                null);
+        MethodVisitor code =
+                out.visitMethod(access(bridge.method()), name, Type.getMethodDescriptor(bridge.method()), null, null);
         code.visitCode();
         code.visitVarInsn(ALOAD, 0);
         int slot = 1;

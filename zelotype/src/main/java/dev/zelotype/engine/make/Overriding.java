@@ -12,43 +12,46 @@ import java.lang.reflect.TypeVariable;
 import java.lang.reflect.WildcardType;
 import java.util.HashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
- * Tells which method overrides another one although their class files differ, since a parameter of the other one is a
- * type variable. Java's compiler writes a bridge then. Compilers of other languages write none for interfaces, and neither
- * did Java's before Java 8.
+ * Tells which methods of a type are one method although their class files differ, since a parameter of one is a type
+ * variable. Java's compiler writes a bridge for that, but none if an interface only inherits both methods. Compilers of
+ * other languages write none for any interface, and neither did Java's before Java 8.
  */
 final class Overriding {
 
-    /** The meaning of the type variables of each supertype. */
-    private final Map<TypeVariable<?>, Type> arguments = new HashMap<>();
+    private final Class<?> type;
+    /** The meaning of the type variables of each supertype; null until it is needed. */
+    private @Nullable Map<TypeVariable<?>, Type> arguments;
 
-    private Overriding() {}
+    Overriding(Class<?> type) {
+        this.type = type;
+    }
 
     /**
-     * Whether a method overrides one of a supertype with other parameters in its class file.
+     * Whether two methods of the type with the same name are one, which takes the arguments of the narrow one.
      *
-     * @param narrow the method of the subtype
-     * @param wide a method with the same name
+     * @param narrow the method that takes fewer types of arguments in its class file
      */
-    static boolean overrides(Method narrow, Method wide) {
-        Class<?> type = narrow.getDeclaringClass();
-        Class<?> supertype = wide.getDeclaringClass();
+    boolean overrides(Method narrow, Method wide) {
         if (narrow.getParameterCount() != wide.getParameterCount()
-                || supertype == type
-                || !supertype.isAssignableFrom(type)
-                || supertype.getTypeParameters().length == 0
+                || wide.getDeclaringClass().getTypeParameters().length == 0
+                || !wide.getDeclaringClass().isAssignableFrom(type)
+                || !narrow.getDeclaringClass().isAssignableFrom(type)
                 || !wide.getReturnType().isAssignableFrom(boxOf(narrow, wide.getReturnType()))) {
             return false;
         }
-        try {
-            Overriding here = new Overriding();
-            here.collect(type);
-            return here.haveSameParameters(narrow, wide);
-        } catch (TypeNotPresentException | MalformedParameterizedTypeException e) {
-            // Without the missing class, its methods cannot be told apart.
-            return false;
+        Class<?>[] few = narrow.getParameterTypes();
+        Class<?>[] many = wide.getParameterTypes();
+        boolean differ = false;
+        for (int i = 0; i < few.length; i++) {
+            differ |= few[i] != many[i];
+            if (!many[i].isAssignableFrom(few[i]) && !isBoxOf(narrow, few[i], many[i], null)) {
+                return false;
+            }
         }
+        return differ && haveSameParameters(narrow, wide);
     }
 
     private static Class<?> boxOf(Method method, Class<?> wanted) {
@@ -58,11 +61,43 @@ final class Overriding {
                 : MethodType.methodType(result).wrap().returnType();
     }
 
-    private void collect(Class<?> type) {
-        if (type.getGenericSuperclass() != null) {
-            collect(type.getGenericSuperclass());
+    /** In Kotlin, a primitive parameter overrides one of any type; in Java, these would be two overloads. */
+    private static boolean isBoxOf(Method narrow, Class<?> own, Class<?> erased, @Nullable Class<?> meant) {
+        if (!own.isPrimitive() || erased.isPrimitive() || !KotlinCode.isOfKotlin(narrow.getDeclaringClass())) {
+            return false;
         }
-        for (Type each : type.getGenericInterfaces()) {
+        Class<?> box = MethodType.methodType(own).wrap().returnType();
+        return meant == null ? erased.isAssignableFrom(box) : meant == box;
+    }
+
+    private boolean haveSameParameters(Method narrow, Method wide) {
+        try {
+            if (arguments == null) {
+                arguments = new HashMap<>();
+                collect(type);
+            }
+            Class<?>[] own = narrow.getParameterTypes();
+            Class<?>[] erased = wide.getParameterTypes();
+            Type[] declared = narrow.getGenericParameterTypes();
+            Type[] overridden = wide.getGenericParameterTypes();
+            for (int i = 0; i < own.length; i++) {
+                Class<?> meant = erasure(overridden[i]);
+                if (meant != erasure(declared[i]) && !isBoxOf(narrow, own[i], erased[i], meant)) {
+                    return false;
+                }
+            }
+            return true;
+        } catch (TypeNotPresentException | MalformedParameterizedTypeException e) {
+            // Without the missing class, its methods cannot be told apart.
+            return false;
+        }
+    }
+
+    private void collect(Class<?> of) {
+        if (of.getGenericSuperclass() != null) {
+            collect(of.getGenericSuperclass());
+        }
+        for (Type each : of.getGenericInterfaces()) {
             collect(each);
         }
     }
@@ -81,38 +116,18 @@ final class Overriding {
         }
     }
 
-    private boolean haveSameParameters(Method narrow, Method wide) {
-        Class<?>[] own = narrow.getParameterTypes();
-        Class<?>[] erased = wide.getParameterTypes();
-        Type[] declared = wide.getGenericParameterTypes();
-        boolean differ = false;
-        for (int i = 0; i < own.length; i++) {
-            Class<?> meant = erasure(declared[i]);
-            // In Java, these would be two overloads.
-            boolean boxed = own[i].isPrimitive()
-                    && KotlinCode.isOfKotlin(narrow.getDeclaringClass())
-                    && !erased[i].isPrimitive()
-                    && meant == MethodType.methodType(own[i]).wrap().returnType();
-            if (meant != own[i] && !boxed) {
-                return false;
-            }
-            differ |= own[i] != erased[i];
-        }
-        return differ;
-    }
-
-    private Class<?> erasure(Type type) {
-        if (type instanceof Class<?> known) {
+    private Class<?> erasure(Type declared) {
+        if (declared instanceof Class<?> known) {
             return known;
-        } else if (type instanceof ParameterizedType parameterized) {
+        } else if (declared instanceof ParameterizedType parameterized) {
             return (Class<?>) parameterized.getRawType();
-        } else if (type instanceof GenericArrayType array) {
+        } else if (declared instanceof GenericArrayType array) {
             return Array.newInstance(erasure(array.getGenericComponentType()), 0)
                     .getClass();
-        } else if (type instanceof WildcardType wildcard) {
+        } else if (declared instanceof WildcardType wildcard) {
             return erasure(wildcard.getUpperBounds()[0]);
         }
-        TypeVariable<?> variable = (TypeVariable<?>) type;
+        TypeVariable<?> variable = (TypeVariable<?>) declared;
         Type argument = arguments.get(variable);
         return erasure(argument == null ? variable.getBounds()[0] : argument);
     }
