@@ -507,9 +507,20 @@ class GeneratorTest extends Workshop {
                 package sky;
                 @kotlin.Metadata public interface Angles extends Source<Integer> { Integer take(int it); }
                 """);
+        source("sky/Others.java", "package sky; public interface Others { String take(String it); }");
+        source("sky/Both.java", "package sky; public interface Both extends Source<String>, Others { }");
+        source("sky/Same.java", "package sky; public interface Same extends Others, Source<String> { }");
         plan(Set.of(Style.LINKED), "").write(false);
         try (URLClassLoader loader = compiled();
                 Scene scene = Scene.open()) {
+            for (String each : List.of("sky.Both", "sky.Same")) {
+                Object both = Zelotype.stub(loader.loadClass(each));
+                assertThat(both.getClass().getName()).isEqualTo(each + "$ZelotypeDouble");
+                loader.loadClass("sky.Source").getMethod("take", Object.class).invoke(both, "tau");
+                loader.loadClass("sky.Others").getMethod("take", String.class).invoke(both, "tau");
+                assertThat(Zelotype.describe(both)).contains("1  ", "2  ").doesNotContain("null");
+                Zelotype.forgetCalls(both);
+            }
             // In Kotlin, these are one method, although javac does not see it.
             Class<?> angles = loader.loadClass("sky.Angles");
             Object one = Zelotype.stub(angles);

@@ -148,8 +148,12 @@ final class MethodTable {
 
     @Nullable
     DoubledMethod find(String name, String descriptor) {
-        DoubledMethod found = byDescriptor.get(name + descriptor);
-        Bridge bridge = found == null ? bridged.get(name + descriptor) : null;
+        return find(name + descriptor);
+    }
+
+    private @Nullable DoubledMethod find(String key) {
+        DoubledMethod found = byDescriptor.get(key);
+        Bridge bridge = found == null ? bridged.get(key) : null;
         return bridge == null ? found : byDescriptor.get(bridge.key());
     }
 
@@ -160,42 +164,42 @@ final class MethodTable {
     }
 
     /**
-     * Numbers the methods like a list; reports the difference if the methods are not the same. A method that should be a
-     * bridge may have a number of its own, under which the method behind it answers.
+     * Numbers the methods like a list; reports the difference if the methods are not the same. What the class file of the
+     * double has as two methods, with a number each, may be one.
      */
     @Nullable
     String renumber(List<String> known) {
-        DoubledMethod[] numbered = new DoubledMethod[known.size()];
-        for (int i = 0; i < numbered.length; i++) {
-            DoubledMethod method = byDescriptor.get(known.get(i));
+        Map<DoubledMethod, DoubledMethod> renewed = new LinkedHashMap<>();
+        List<DoubledMethod> numbered = new ArrayList<>();
+        for (String key : known) {
+            DoubledMethod method = find(key);
             if (method == null) {
-                continue;
+                return key + " does not exist any more";
             }
-            DoubledMethod again = new DoubledMethod(i, (Method) method.executable());
-            again.descriptors().addAll(method.descriptors());
-            numbered[i] = again;
-            for (String descriptor : again.descriptors()) {
-                byDescriptor.put(again.name() + descriptor, again);
+            DoubledMethod again = renewed.get(method);
+            if (again == null) {
+                again = new DoubledMethod(numbered.size(), (Method) method.executable());
+                again.descriptors().addAll(method.descriptors());
+                renewed.put(method, again);
             }
-        }
-        for (int i = 0; i < numbered.length; i++) {
-            Bridge bridge = numbered[i] == null ? bridged.get(known.get(i)) : null;
-            numbered[i] = bridge == null ? numbered[i] : byDescriptor.get(bridge.key());
-            if (numbered[i] == null) {
-                return known.get(i) + " does not exist any more";
-            }
+            numbered.add(again);
         }
         for (DoubledMethod method : methods) {
             String key = method.name() + method.descriptor();
-            if (byDescriptor.get(key) == method && isHidden(method) && method.hasCode()) {
+            if (!renewed.containsKey(method) && isHidden(method) && method.hasCode()) {
                 // Java hides it from the source of the class, so it runs its own code.
                 byDescriptor.remove(key);
-            } else if (byDescriptor.get(key) == method) {
+            } else if (!renewed.containsKey(method)) {
                 return "it does not know " + key;
             }
         }
+        for (DoubledMethod each : renewed.values()) {
+            for (String descriptor : each.descriptors()) {
+                byDescriptor.put(each.name() + descriptor, each);
+            }
+        }
         methods.clear();
-        methods.addAll(Arrays.asList(numbered));
+        methods.addAll(numbered);
         return null;
     }
 
