@@ -53,7 +53,7 @@ class MissingClassesTest {
             class Made { Made(Gone it) { } Made() { } int open() { return 7; } }
             class Coded { int open() { return 7; } int angle() { return Gone.angle(); } }
             class Owning { static Gone now() { return null; } static int open() { return 7; } }
-            abstract class Zone extends TimeZone { static Gone last() { return null; } }
+            abstract class Days extends Calendar { static Gone last() { return null; } }
             class Inside { int open() { return 7; } private Gone hidden() { return null; } }
             final class Sealed { int open() { return 7; } Gone last() { return null; } }
             abstract class Partly { abstract Gone last(); int open() { return 7; } }
@@ -108,15 +108,15 @@ class MissingClassesTest {
                 public static void replaced_Gone() { suppose(() -> Gone.angle()).returns(3); }
                 public static void watched_Owning() { watch(Owning.class); }
                 public static void watched_Coded() { watch(Coded.class); new Coded().open(); }
-                public static void running_Zone() {
-                    suppose(() -> TimeZone.getAvailableIDs()).returns(new String[3]);
-                    is(3, Zone.getAvailableIDs().length);
+                public static void running_Days() {
+                    suppose(() -> Calendar.getAvailableCalendarTypes()).returns(Set.of());
+                    is(0, Days.getAvailableCalendarTypes().size());
                 }
-                public static void later_Zone() {
-                    suppose(() -> TimeZone.getAvailableIDs(0)).returns(new String[3]);
-                    is(3, zones());
+                public static void later_Days() {
+                    suppose(() -> Calendar.getAvailableLocales()).returns(new Locale[3]);
+                    is(3, days());
                 }
-                private static int zones() { return Zone.getAvailableIDs(0).length; }
+                private static int days() { return Days.getAvailableLocales().length; }
                 public static void empty_Lists() {
                     Lists lists = stub(Lists.class);
                     is(0, lists.all().size() + lists.by(Set.of()).size() + (lists.first().isPresent() ? 1 : 0));
@@ -196,9 +196,9 @@ class MissingClassesTest {
                         "fake_Holding",
                         "watched_Coded",
                         "passed_Parcel",
-                        "later_Zone",
+                        "later_Days",
                         "subject_Carrier");
-        assertThat(refused.remove("running_Zone")).startsWith("The call at gaps.Gaps.running_Zone(Gaps.java:");
+        assertThat(refused.remove("running_Days")).startsWith("The call at gaps.Gaps.running_Days(Gaps.java:");
         assertThat(refused)
                 .allSatisfy((use, message) -> assertThat(message)
                         .containsPattern("refers to gaps\\.(Gone|Lost), ")
