@@ -210,6 +210,27 @@ class FormsTest {
         verify { angles.take(40) }.times(2)
     }
 
+    /** In class files, these methods return just objects: the value, or a boxed one. */
+    @Test
+    fun `results and other value classes are answered as they are`() = runTest {
+        val link: Link = stub()
+        val good = Result.success(40)
+        val bad = Result.failure<Int>(IOException("no link"))
+        suppose { link.read(1) }.returns(good, bad)
+        suppose { link.read(Channel(1)) } returns bad
+        suppose { channel: Int -> link.read(channel) }.answers { channel -> Result.success(channel + 1) }
+        suppose { link.perhaps() } returns good
+        suppose { link.anything() } returns good
+        suppose { link.anything(Channel(2)) } returns Reading("fog")
+        suppose { link.last() } returns Reading("rain")
+        suppose { link.wait() } returns bad
+        assertThat(listOf(link.read(8), link.read(Channel(1)), link.perhaps(), link.anything(), link.wait()))
+            .isEqualTo(listOf(Result.success(9), bad, good, good, bad))
+        assertThat(link.read(1).isSuccess).isTrue()
+        assertThat(link.anything(Channel(2))).isEqualTo(Reading("fog"))
+        assertThat(link.last()).isEqualTo(Reading("rain"))
+    }
+
     @Test
     fun `order and silence`() {
         dome.open(1)

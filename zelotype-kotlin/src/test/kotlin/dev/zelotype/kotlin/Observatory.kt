@@ -76,6 +76,22 @@ interface Angles : Source<Int> {
     override suspend fun await(it: Int): Int
 }
 
+@JvmInline
+value class Channel(val number: Int)
+
+@JvmInline
+value class Reading(val raw: Any)
+
+interface Link {
+    fun read(channel: Int): Result<Int>
+    fun read(channel: Channel): Result<Int>
+    fun perhaps(): Result<Int>?
+    fun anything(): Any
+    fun anything(channel: Channel): Any
+    fun last(): Reading
+    suspend fun wait(): Result<Int>
+}
+
 /** The subject knows only the general type. */
 class Buffer<T>(private val source: Source<T>) {
     fun next(it: T): T = source.take(it)

@@ -1,12 +1,18 @@
 package dev.zelotype.basics;
 
 import java.lang.annotation.Annotation;
+import java.lang.reflect.Executable;
 import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.lang.reflect.WildcardType;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.Arrays;
+import java.util.Base64;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,6 +28,9 @@ public final class KotlinCode {
     private static final String CONTINUATION = "kotlin.coroutines.Continuation";
     private static final String SUSPENDING = "Lkotlin/coroutines/Continuation;)Ljava/lang/Object;";
     private static final String UNIT = "kotlin.Unit";
+    private static final String RESULT = "kotlin.Result";
+    /** The length of the hash in the names of methods with value classes. */
+    private static final int HASH = 7;
 
     private static final ClassValue<Boolean> OF_KOTLIN = new ClassValue<>() {
         @Override
@@ -224,11 +233,12 @@ public final class KotlinCode {
      * {@code Unit}.
      *
      * @param answer the answer as the test states it
-     * @param returnType the declared return type of the method
+     * @param method the method, or the constructor
      * @param suspends whether the method suspends
      * @return the answer in bytecode form
      */
-    public static @Nullable Object asGiven(@Nullable Object answer, Class<?> returnType, boolean suspends) {
+    public static @Nullable Object asGiven(@Nullable Object answer, Executable method, boolean suspends) {
+        Class<?> returnType = method instanceof Method known ? known.getReturnType() : method.getDeclaringClass();
         if (answer == null) {
             return null;
         } else if (returnType == void.class && isUnit(answer)) {
@@ -236,8 +246,35 @@ public final class KotlinCode {
         }
         Class<?> held = heldBy(answer.getClass());
         boolean taken = held != null
-                && (!returnType.isInstance(answer) || suspends && returnType == Object.class && !held.isPrimitive());
+                && (!returnType.isInstance(answer)
+                        || suspends && returnType == Object.class && !held.isPrimitive()
+                        || returnType == held && isReturnedBy(method, answer.getClass()));
         return taken ? unboxed(answer) : answer;
+    }
+
+    /**
+     * Whether a method returns a value class, if its class file also allows any other object. The compiler puts a hash of
+     * the value classes among the parameters and of the result at the end of the name.
+     */
+    private static boolean isReturnedBy(Executable method, Class<?> valueClass) {
+        String name = method.getName();
+        int at = name.length() - HASH;
+        if (at < 2 || name.charAt(at - 1) != '-') {
+            return false;
+        }
+        String signature = "_".repeat(method.getParameterCount()) + ":L" + valueClass.getCanonicalName() + ";";
+        // Which of the parameters are value classes is unknown; hardly any method returns a result as just an object.
+        return name.substring(at).equals(hash(signature))
+                || valueClass.getName().equals(RESULT);
+    }
+
+    private static String hash(String signature) {
+        try {
+            byte[] whole = MessageDigest.getInstance("MD5").digest(signature.getBytes(StandardCharsets.UTF_8));
+            return Base64.getUrlEncoder().withoutPadding().encodeToString(Arrays.copyOf(whole, 5));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Each JVM has this algorithm.", e);
+        }
     }
 
     /**

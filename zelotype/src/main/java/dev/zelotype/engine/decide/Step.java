@@ -130,7 +130,7 @@ public sealed interface Step {
     /** A computed answer; an error if the method cannot return it. */
     private static @Nullable Object fitting(
             @Nullable Object computed, DoubleState owner, DoubledMethod method, @Nullable String place) {
-        Object answer = KotlinCode.asGiven(computed, method.returnType(), method.suspends());
+        Object answer = KotlinCode.asGiven(computed, method.executable(), method.suspends());
         if (method.returnType() != void.class && !ReturnTypes.fits(answer, method.returnType())) {
             throw new MisuseException(
                     "The answer computed for " + owner.name() + "." + method.name() + " " + place + " does not fit: "
@@ -147,7 +147,7 @@ public sealed interface Step {
         public @Nullable Object take(DoubleState owner, Call call, CallPattern pattern) {
             DoubledMethod method = call.log().method();
             return KotlinCode.asGiven(
-                    table.get(key.apply(pattern.free(call.arguments()))), method.returnType(), method.suspends());
+                    table.get(key.apply(pattern.free(call.arguments()))), method.executable(), method.suspends());
         }
     }
 

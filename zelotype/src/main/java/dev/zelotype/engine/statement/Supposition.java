@@ -102,7 +102,7 @@ public class Supposition extends Statement {
 
     private Step value(@Nullable Object said) {
         DoubledMethod method = method();
-        Object value = KotlinCode.asGiven(said, method.returnType(), method.suspends());
+        Object value = KotlinCode.asGiven(said, method.executable(), method.suspends());
         if (method.isConstructor() && value == null) {
             throw new MisuseException(
                     "The answer of " + this + " is null, but a constructor cannot return null.",
