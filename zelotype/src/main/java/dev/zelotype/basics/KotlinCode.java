@@ -239,6 +239,23 @@ public final class KotlinCode {
      */
     public static @Nullable Object asGiven(@Nullable Object answer, Executable method, boolean suspends) {
         Class<?> returnType = method instanceof Method known ? known.getReturnType() : method.getDeclaringClass();
+        Object given = asGiven(answer, returnType, suspends);
+        boolean taken = answer != null
+                && given == answer
+                && heldBy(answer.getClass()) == returnType
+                && isReturnedBy(method, answer.getClass());
+        return taken ? unboxed(answer) : given;
+    }
+
+    /**
+     * Converts an answer to what a method of some type returns in bytecode, if its name tells nothing.
+     *
+     * @param answer the answer as the test states it
+     * @param returnType the declared return type of the method
+     * @param suspends whether the method suspends
+     * @return the answer in bytecode form
+     */
+    public static @Nullable Object asGiven(@Nullable Object answer, Class<?> returnType, boolean suspends) {
         if (answer == null) {
             return null;
         } else if (returnType == void.class && isUnit(answer)) {
@@ -246,9 +263,7 @@ public final class KotlinCode {
         }
         Class<?> held = heldBy(answer.getClass());
         boolean taken = held != null
-                && (!returnType.isInstance(answer)
-                        || suspends && returnType == Object.class && !held.isPrimitive()
-                        || returnType == held && isReturnedBy(method, answer.getClass()));
+                && (!returnType.isInstance(answer) || suspends && returnType == Object.class && !held.isPrimitive());
         return taken ? unboxed(answer) : answer;
     }
 
