@@ -208,6 +208,16 @@ class FormsTest {
         suppose { angles.await(3) } returns 4
         assertThat(listOf(angles.take(40), Buffer(angles).next(40), Buffer(angles).later(3))).containsExactly(80, 80, 4)
         verify { angles.take(40) }.times(2)
+        val channels: Channels = stub()
+        suppose { channels.take(Channel(1)) } returns Channel(2)
+        suppose { channels.await(Channel(1)) } returns Channel(3)
+        assertThat(listOf(Buffer(channels).next(Channel(1)), Buffer(channels).later(Channel(1))))
+            .containsExactly(Channel(2), Channel(3))
+        verify { channels.take(Channel(1)) }.once()
+        val general: Source<Channel> = channels
+        assertThatThrownBy { verify { general.take(Channel(1)) }.once() }
+            .isInstanceOf(MisuseException::class.java)
+            .hasMessageContaining("name it on a variable of type Channels")
     }
 
     /** In class files, these methods return just objects: the value, or a boxed one. */

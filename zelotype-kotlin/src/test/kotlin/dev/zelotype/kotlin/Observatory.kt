@@ -79,6 +79,12 @@ interface Angles : Source<Int> {
 @JvmInline
 value class Channel(val number: Int)
 
+interface Channels : Source<Channel> {
+    override fun take(it: Channel): Channel
+    override suspend fun await(it: Channel): Channel
+    fun take(it: Reading): Channel
+}
+
 @JvmInline
 value class Reading(val raw: Any)
 

@@ -273,20 +273,48 @@ public final class KotlinCode {
      */
     private static boolean isReturnedBy(Executable method, Class<?> valueClass) {
         String name = method.getName();
-        int at = name.length() - HASH;
-        if (at < 2 || name.charAt(at - 1) != '-') {
-            return false;
-        }
-        String signature = "_".repeat(method.getParameterCount()) + ":L" + valueClass.getCanonicalName() + ";";
+        String plain = withoutHash(name);
+        String signature = "_".repeat(method.getParameterCount()) + ":" + named(valueClass, false);
         // Which of the parameters are value classes is unknown; hardly any method returns a result as just an object.
-        return name.substring(at).equals(hash(signature))
-                || valueClass.getName().equals(RESULT);
+        return !plain.equals(name)
+                && (name.equals(withHash(plain, signature))
+                        || valueClass.getName().equals(RESULT));
     }
 
-    private static String hash(String signature) {
+    /**
+     * Returns the name of a method in the source.
+     *
+     * @param name the name in the class file
+     * @return the name without the hash that the compiler adds if there are value classes in its signature
+     */
+    public static String withoutHash(String name) {
+        int at = name.length() - HASH - 1;
+        return at > 0 && name.charAt(at) == '-' ? name.substring(0, at) : name;
+    }
+
+    /**
+     * Returns how a value class is named in a signature with a hash.
+     *
+     * @param valueClass the class
+     * @param nullable whether null is allowed
+     * @return its part of the signature
+     */
+    public static String named(Class<?> valueClass, boolean nullable) {
+        return "L" + valueClass.getCanonicalName() + (nullable ? "?;" : ";");
+    }
+
+    /**
+     * Returns the name of a method with value classes in a class file.
+     *
+     * @param name its name in the source
+     * @param signature the value classes among its parameters, {@code _} for others; a colon and the value class that it
+     *     returns, if it does
+     * @return the name with its hash
+     */
+    public static String withHash(String name, String signature) {
         try {
             byte[] whole = MessageDigest.getInstance("MD5").digest(signature.getBytes(StandardCharsets.UTF_8));
-            return Base64.getUrlEncoder().withoutPadding().encodeToString(Arrays.copyOf(whole, 5));
+            return name + "-" + Base64.getUrlEncoder().withoutPadding().encodeToString(Arrays.copyOf(whole, 5));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Each JVM has this algorithm.", e);
         }

@@ -203,6 +203,11 @@ public final class DoubleClass {
         return found == null && finalsAreWoven ? findFinal(name, descriptor) : found;
     }
 
+    /** The method of Kotlin that gets the values of value classes, if the named one gets the objects; null otherwise. */
+    public @Nullable Method unboxed(String name, String descriptor) {
+        return table.unboxed(name, descriptor);
+    }
+
     /** A final method of the doubled class, which answers for its doubles only if it is woven. */
     public @Nullable DoubledMethod findFinal(String name, String descriptor) {
         for (DoubledMethod method : finals) {

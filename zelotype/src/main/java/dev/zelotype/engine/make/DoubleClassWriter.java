@@ -12,6 +12,7 @@ import static org.objectweb.asm.Opcodes.ACC_TRANSIENT;
 import static org.objectweb.asm.Opcodes.ACONST_NULL;
 import static org.objectweb.asm.Opcodes.ALOAD;
 import static org.objectweb.asm.Opcodes.ANEWARRAY;
+import static org.objectweb.asm.Opcodes.CHECKCAST;
 import static org.objectweb.asm.Opcodes.DUP;
 import static org.objectweb.asm.Opcodes.F_SAME1;
 import static org.objectweb.asm.Opcodes.GETFIELD;
@@ -29,6 +30,7 @@ import static org.objectweb.asm.Opcodes.V17;
 
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
+import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.List;
 import org.objectweb.asm.ClassWriter;
@@ -163,24 +165,42 @@ final class DoubleClassWriter {
      * Bridges are written again, because the type's own bridge would be between the double and its caller, or is missing.
      */
     private void bridge(MethodTable.Bridge bridge) {
-        String name = bridge.method().getName();
         Type[] narrow = Type.getArgumentTypes(bridge.behind());
         Type[] wide = Type.getArgumentTypes(bridge.method());
-        MethodVisitor code =
-                out.visitMethod(access(bridge.method()), name, Type.getMethodDescriptor(bridge.method()), null, null);
+        MethodVisitor code = out.visitMethod(
+                access(bridge.method()),
+                bridge.method().getName(),
+                Type.getMethodDescriptor(bridge.method()),
+                null,
+                null);
         code.visitCode();
         code.visitVarInsn(ALOAD, 0);
         int slot = 1;
         for (int i = 0; i < wide.length; i++) {
             code.visitVarInsn(wide[i].getOpcode(ILOAD), slot);
-            if (wide[i].getSort() >= Type.ARRAY) {
+            Class<?> box = bridge.unboxing() == null ? null : bridge.unboxing().parameters()[i];
+            if (box != null) {
+                String name = Type.getInternalName(box);
+                code.visitTypeInsn(CHECKCAST, name);
+                code.visitMethodInsn(INVOKEVIRTUAL, name, "unbox-impl", "()" + narrow[i].getDescriptor(), false);
+            } else if (wide[i].getSort() >= Type.ARRAY) {
                 Boxing.unbox(code, narrow[i]);
             }
             slot += wide[i].getSize();
         }
-        code.visitMethodInsn(INVOKEVIRTUAL, className, name, Type.getMethodDescriptor(bridge.behind()), false);
+        Method behind = bridge.behind();
+        code.visitMethodInsn(INVOKEVIRTUAL, className, behind.getName(), Type.getMethodDescriptor(behind), false);
         Type result = Type.getReturnType(bridge.method());
-        if (result.getSort() >= Type.ARRAY) {
+        Class<?> resultBox =
+                bridge.unboxing() == null ? null : bridge.unboxing().result();
+        if (resultBox != null) {
+            code.visitMethodInsn(
+                    INVOKESTATIC,
+                    Type.getInternalName(resultBox),
+                    "box-impl",
+                    "(" + Type.getDescriptor(behind.getReturnType()) + ")" + Type.getDescriptor(resultBox),
+                    false);
+        } else if (result.getSort() >= Type.ARRAY) {
             Boxing.box(code, Type.getReturnType(bridge.behind()));
         }
         code.visitInsn(result.getOpcode(IRETURN));

@@ -54,6 +54,58 @@ final class Overriding {
         return differ && haveSameParameters(narrow, wide);
     }
 
+    /**
+     * What a method of Kotlin gets and returns as the value of a value class, if another one gets and returns the objects.
+     *
+     * @param parameters the value classes of its parameters, with null for others
+     * @param result the value class that it returns, if it does
+     */
+    record Unboxing(
+            @Nullable Class<?>[] parameters, @Nullable Class<?> result) {}
+
+    /** How to call a method for another one with value classes as type arguments; null if they are not one method. */
+    @Nullable
+    Unboxing unboxing(Method narrow, Method wide) {
+        boolean suspends = KotlinCode.isSuspending(wide.getParameterTypes());
+        Class<?>[] own = narrow.getParameterTypes();
+        if (own.length != wide.getParameterCount()
+                || wide.getDeclaringClass().getTypeParameters().length == 0
+                || !wide.getDeclaringClass().isAssignableFrom(type)
+                || !narrow.getDeclaringClass().isAssignableFrom(type)) {
+            return null;
+        }
+        try {
+            Type[] declared = wide.getGenericParameterTypes();
+            Class<?>[] boxes = new Class<?>[own.length];
+            StringBuilder signature = new StringBuilder();
+            for (int i = 0; i < own.length; i++) {
+                Class<?> meant = erasure(declared[i]);
+                Class<?> held = KotlinCode.heldBy(meant);
+                if (own[i] != meant && own[i] != held) {
+                    return null;
+                }
+                boxes[i] = own[i] == held ? meant : null;
+                signature.append(held == null ? "_" : KotlinCode.named(meant, own[i] == meant));
+            }
+            Type given = suspends ? KotlinCode.given(wide) : wide.getGenericReturnType();
+            Class<?> meant = given == null ? Object.class : erasure(given);
+            Class<?> held = KotlinCode.heldBy(meant);
+            if (suspends && held != null && !held.isPrimitive()) {
+                // The value may come later, and only what resumes the caller can box it.
+                return null;
+            }
+            boolean unboxed = !suspends && narrow.getReturnType() == held;
+            if (held != null) {
+                signature.append(':').append(KotlinCode.named(meant, !suspends && !unboxed));
+            }
+            return narrow.getName().equals(KotlinCode.withHash(wide.getName(), signature.toString()))
+                    ? new Unboxing(boxes, unboxed ? meant : null)
+                    : null;
+        } catch (TypeNotPresentException | MalformedParameterizedTypeException e) {
+            return null;
+        }
+    }
+
     private static Class<?> boxOf(Method method, Class<?> wanted) {
         Class<?> result = method.getReturnType();
         return wanted.isPrimitive()
@@ -72,10 +124,6 @@ final class Overriding {
 
     private boolean haveSameParameters(Method narrow, Method wide) {
         try {
-            if (arguments == null) {
-                arguments = new HashMap<>();
-                collect(type);
-            }
             Class<?>[] own = narrow.getParameterTypes();
             Class<?>[] erased = wide.getParameterTypes();
             Type[] declared = narrow.getGenericParameterTypes();
@@ -93,6 +141,16 @@ final class Overriding {
         }
     }
 
+    private Map<TypeVariable<?>, Type> arguments() {
+        Map<TypeVariable<?>, Type> known = arguments;
+        if (known == null) {
+            known = new HashMap<>();
+            arguments = known;
+            collect(type);
+        }
+        return known;
+    }
+
     private void collect(Class<?> of) {
         if (of.getGenericSuperclass() != null) {
             collect(of.getGenericSuperclass());
@@ -108,7 +166,7 @@ final class Overriding {
             Type[] given = parameterized.getActualTypeArguments();
             TypeVariable<?>[] variables = raw.getTypeParameters();
             for (int i = 0; i < given.length; i++) {
-                arguments.put(variables[i], given[i]);
+                arguments().put(variables[i], given[i]);
             }
             collect(raw);
         } else if (supertype instanceof Class<?> raw) {
@@ -128,7 +186,7 @@ final class Overriding {
             return erasure(wildcard.getUpperBounds()[0]);
         }
         TypeVariable<?> variable = (TypeVariable<?>) declared;
-        Type argument = arguments.get(variable);
+        Type argument = arguments().get(variable);
         return erasure(argument == null ? variable.getBounds()[0] : argument);
     }
 }

@@ -15,6 +15,7 @@ import dev.zelotype.engine.replace.Replacing;
 import dev.zelotype.error.MisuseException;
 import java.io.Serializable;
 import java.lang.reflect.Executable;
+import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.List;
@@ -185,6 +186,14 @@ public final class PatternReader {
     }
 
     static void refuseFixed(Participant participant, String name, String descriptor) {
+        Method unboxed = participant.doubleClass().unboxed(name, descriptor);
+        if (unboxed != null) {
+            String type = unboxed.getDeclaringClass().getSimpleName();
+            throw new MisuseException(
+                    "Through a general type, " + participant.name() + "." + name
+                            + " is called with objects of a value class; " + type + " gets only their values.",
+                    "name it on a variable of type " + type);
+        }
         if (participant.doubleClass().find(name, descriptor) == null
                 && participant.doubleClass().fixed(name, descriptor) != null) {
             throw new MisuseException(
