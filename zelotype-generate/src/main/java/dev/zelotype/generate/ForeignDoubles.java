@@ -12,8 +12,8 @@ import javax.tools.JavaFileObject;
 import javax.tools.SimpleJavaFileObject;
 
 /**
- * The doubles of types of other languages, some of which no Java class can implement, so these doubles are compiled before
- * any is written.
+ * The doubles of types of other languages. No Java class can implement some of these types, so their doubles are compiled
+ * before any is written.
  */
 final class ForeignDoubles {
 
