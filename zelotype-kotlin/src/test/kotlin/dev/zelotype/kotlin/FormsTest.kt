@@ -214,6 +214,14 @@ class FormsTest {
         assertThat(listOf(Buffer(channels).next(Channel(1)), Buffer(channels).later(Channel(1))))
             .containsExactly(Channel(2), Channel(3))
         verify { channels.take(Channel(1)) }.once()
+        val labels: Labels = stub()
+        suppose { labels.take(Label("a")) } returns Label("b")
+        suppose { labels.await(Label("a")) } returns Label("c")
+        suppose { labels.first() } returns Label("d")
+        assertThat(listOf(labels.await(Label("a")).text, labels.await(Label("z")).text, labels.first().text))
+            .containsExactly("c", "", "d")
+        assertThat(listOf(Buffer(labels).next(Label("a")), Buffer(labels).later(Label("a")), Buffer(labels).later(Label("z"))))
+            .containsExactly(Label("b"), Label("c"), Label(""))
         val general: Source<Channel> = channels
         assertThatThrownBy { verify { general.take(Channel(1)) }.once() }
             .isInstanceOf(MisuseException::class.java)

@@ -86,6 +86,15 @@ interface Channels : Source<Channel> {
 }
 
 @JvmInline
+value class Label(val text: String)
+
+interface Labels : Source<Label> {
+    override fun take(it: Label): Label
+    override suspend fun await(it: Label): Label
+    suspend fun first(): Label
+}
+
+@JvmInline
 value class Reading(val raw: Any)
 
 interface Link {

@@ -238,6 +238,9 @@ public final class KotlinCode {
      * @return the answer in bytecode form
      */
     public static @Nullable Object asGiven(@Nullable Object answer, Executable method, boolean suspends) {
+        if (suspends && answer != null && givesBoxed((Method) method)) {
+            return answer;
+        }
         Class<?> returnType = method instanceof Method known ? known.getReturnType() : method.getDeclaringClass();
         Object given = asGiven(answer, returnType, suspends);
         boolean taken = answer != null
@@ -245,6 +248,46 @@ public final class KotlinCode {
                 && heldBy(answer.getClass()) == returnType
                 && isReturnedBy(method, answer.getClass());
         return taken ? unboxed(answer) : given;
+    }
+
+    /**
+     * Tells whether a suspending method gives objects of a value class. If it overrides a method of a general type, its
+     * caller may not know that class.
+     *
+     * @param method the method
+     * @return whether it does; false if it gives only the value
+     */
+    public static boolean givesBoxed(Method method) {
+        String plain = withoutHash(method.getName());
+        return !plain.equals(method.getName())
+                && isAbove(method.getDeclaringClass(), plain, method.getParameterCount());
+    }
+
+    private static Method[] methodsOf(Class<?> type) {
+        try {
+            return type.getDeclaredMethods();
+        } catch (LinkageError e) {
+            // The JVM does not list them if one refers to a missing class.
+            return new Method[0];
+        }
+    }
+
+    private static boolean isAbove(@Nullable Class<?> type, String name, int parameters) {
+        if (type == null) {
+            return false;
+        }
+        for (Method each : methodsOf(type)) {
+            if (each.getName().equals(name)
+                    && each.getParameterCount() == parameters
+                    && isSuspending(each.getParameterTypes())) {
+                return true;
+            }
+        }
+        boolean found = isAbove(type.getSuperclass(), name, parameters);
+        for (Class<?> each : type.getInterfaces()) {
+            found = found || isAbove(each, name, parameters);
+        }
+        return found;
     }
 
     /**

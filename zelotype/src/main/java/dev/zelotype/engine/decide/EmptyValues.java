@@ -171,7 +171,8 @@ final class EmptyValues {
         Object own = unit != null ? unit : OwnEmptyValues.of(type, scene);
         Class<?> held = KotlinCode.heldBy(type);
         if (own == null && held != null) {
-            return held.isPrimitive() ? KotlinCode.boxed(type, Zero.of(held)) : of(held, held, scene);
+            Object value = held.isPrimitive() ? Zero.of(held) : of(held, held, scene);
+            return held.isPrimitive() || KotlinCode.givesBoxed(method) ? KotlinCode.boxed(type, value) : value;
         }
         return own == null ? of(type, given, scene) : own;
     }

@@ -90,10 +90,7 @@ final class Overriding {
             Type given = suspends ? KotlinCode.given(wide) : wide.getGenericReturnType();
             Class<?> meant = given == null ? Object.class : erasure(given);
             Class<?> held = KotlinCode.heldBy(meant);
-            if (suspends && held != null && !held.isPrimitive()) {
-                // The value may come later, and only what resumes the caller can box it.
-                return null;
-            }
+            // What overrides a suspending method gives the object, because the value may come later.
             boolean unboxed = !suspends && narrow.getReturnType() == held;
             if (held != null) {
                 signature.append(':').append(KotlinCode.named(meant, !suspends && !unboxed));
