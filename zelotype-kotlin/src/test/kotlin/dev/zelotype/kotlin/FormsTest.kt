@@ -250,6 +250,26 @@ class FormsTest {
     }
 
     @Test
+    fun `value classes may be null`() = runTest {
+        val link: Link = stub()
+        suppose { link.find("a") } returns Label("b")
+        suppose { link.find("c") } returns null
+        suppose { label: Label? -> link.keep(label) }.answers { label -> label?.text?.length ?: -1 }
+        suppose { link.next(null) } returns Label("d")
+        suppose { label: Label -> link.next(label) } returns null
+        suppose { labelled("e") } returns null
+        suppose { readNow(1) } returns Result.failure(IOException("no link"))
+        assertThat(listOf(link.find("a"), link.find("c"), link.next(null), link.next(Label("f"))))
+            .containsExactly(Label("b"), null, Label("d"), null)
+        assertThat(listOf(link.keep(null), link.keep(Label("fog")))).containsExactly(-1, 3)
+        assertThat(listOf(labelled("e"), labelled("g"))).containsExactly(null, Label("g"))
+        assertThat(listOf(readNow(1).isFailure, readNow(2).isSuccess)).containsExactly(true, true)
+        verify { label: Label? -> link.keep(label) }.times(2)
+        verify { label: Label -> link.keep(label) }.once()
+        verify { link.keep(null) }.once()
+    }
+
+    @Test
     fun `order and silence`() {
         dome.open(1)
         dome.close()

@@ -105,7 +105,14 @@ interface Link {
     fun anything(channel: Channel): Any
     fun last(): Reading
     suspend fun wait(): Result<Int>
+    fun find(name: String): Label?
+    fun keep(label: Label?): Int
+    suspend fun next(label: Label?): Label?
 }
+
+fun readNow(channel: Int): Result<Int> = Result.success(channel)
+
+fun labelled(name: String): Label? = Label(name)
 
 /** The subject knows only the general type. */
 class Buffer<T>(private val source: Source<T>) {

@@ -5,6 +5,7 @@ import java.lang.reflect.Executable;
 import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.lang.reflect.WildcardType;
@@ -315,6 +316,10 @@ public final class KotlinCode {
      * the value classes among the parameters and of the result at the end of the name.
      */
     private static boolean isReturnedBy(Executable method, Class<?> valueClass) {
+        if (Modifier.isStatic(method.getModifiers())) {
+            // Functions outside a class have no hash.
+            return valueClass.getName().equals(RESULT) && isOfKotlin(method.getDeclaringClass());
+        }
         String name = method.getName();
         String plain = withoutHash(name);
         String signature = "_".repeat(method.getParameterCount()) + ":" + named(valueClass, false);

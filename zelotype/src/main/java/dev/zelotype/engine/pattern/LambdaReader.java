@@ -212,7 +212,13 @@ final class LambdaReader {
                 if (opcode >= Opcodes.INVOKEVIRTUAL && opcode <= Opcodes.INVOKEINTERFACE) {
                     invoke((Member) instruction.operand(), opcode);
                 } else if (instruction.operand() instanceof Label label) {
-                    if (frame.jumps(opcode)) {
+                    if (isOfUnknown(frame.peek()) && Tail.isBoxedUnlessNull(code, place - 2)) {
+                        frame.pop();
+                        if (frame.peek() instanceof Parameter p) {
+                            frame.pop();
+                            frame.push(new Parameter(p.number(), p.type(), p.as(), true));
+                        }
+                    } else if (frame.jumps(opcode)) {
                         place = MethodCode.placeOf(label);
                     }
                 } else {
@@ -220,6 +226,11 @@ final class LambdaReader {
                 }
             }
         }
+    }
+
+    /** Whether a value may be null or not. */
+    private static boolean isOfUnknown(@Nullable Object value) {
+        return value instanceof Result || value instanceof Parameter;
     }
 
     private void isInstance(String type) {
@@ -305,7 +316,10 @@ final class LambdaReader {
         } else if (target instanceof Parameter parameter) {
             if (isUnboxing(parameter, method)) {
                 frame.push(new Parameter(
-                        parameter.number(), parameter.type(), real.type(Type.getReturnType(method.descriptor()))));
+                        parameter.number(),
+                        parameter.type(),
+                        real.type(Type.getReturnType(method.descriptor())),
+                        parameter.orNull()));
             } else if (Frame.isUnboxing(method)) {
                 frame.push(rules.unboxed(method, parameter));
             } else {

@@ -71,7 +71,7 @@ final class Rules {
         } else if (passedAs.isPrimitive()) {
             throw refused.computed(parameter);
         }
-        return new ArgumentRule.Free(parameter.number(), parameter.type(), passedAs);
+        return new ArgumentRule.Free(parameter.number(), parameter.type(), passedAs, parameter.orNull());
     }
 
     private ArgumentRule elements(NewArray array, Call call) {

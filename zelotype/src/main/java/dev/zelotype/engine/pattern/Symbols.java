@@ -21,8 +21,13 @@ final class Symbols {
      * @param number its number
      * @param type its type in the pattern's shape
      * @param as its current type: primitive after unboxing, possibly widened
+     * @param orNull whether the code allows null for a value class of Kotlin, which it would unbox otherwise
      */
-    record Parameter(int number, Class<?> type, Class<?> as) {
+    record Parameter(int number, Class<?> type, Class<?> as, boolean orNull) {
+
+        Parameter(int number, Class<?> type, Class<?> as) {
+            this(number, type, as, false);
+        }
 
         /** The number of the continuation of a suspending lambda, which the Kotlin compiler adds. */
         static final int CONTINUATION = -1;

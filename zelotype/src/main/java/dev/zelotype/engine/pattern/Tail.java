@@ -30,6 +30,8 @@ final class Tail {
             } else if (isComparedWithSuspended(code, next - 1)) {
                 // A described call never suspends.
                 next = MethodCode.placeOf((Label) code.at(next + 1).operand());
+            } else if (isBoxedUnlessNull(code, next - 1)) {
+                next++;
             } else if (isStore(code, next - 1)) {
                 next += 3;
             } else if (!isHarmless(instruction)) {
@@ -81,6 +83,15 @@ final class Tail {
         Instruction mark = code.at(place + 1);
         return mark.opcode() == Opcodes.ALOAD
                 || mark.operand() instanceof Member member && member.name().equals("getCOROUTINE_SUSPENDED");
+    }
+
+    /** Whether the value of a value class of Kotlin is put into an object, or taken out of it, unless it is null. */
+    static boolean isBoxedUnlessNull(MethodCode code, int place) {
+        return place + 2 < code.length()
+                && code.at(place).opcode() == Opcodes.DUP
+                && code.at(place + 1).opcode() == Opcodes.IFNULL
+                && code.at(place + 2).operand() instanceof Member member
+                && (member.name().equals("box-impl") || member.name().equals("unbox-impl"));
     }
 
     /** Whether a coverage probe follows: a boolean array, an index, true. */

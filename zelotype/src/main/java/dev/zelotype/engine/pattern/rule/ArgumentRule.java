@@ -22,8 +22,14 @@ public interface ArgumentRule {
      * @param type the parameter's type
      * @param passedAs the type of the argument: the same, or the wrapper class of the primitive type that it is widened
      *     to
+     * @param orNull whether null is such a value, although the argument has another type
      */
-    record Free(int parameter, Class<?> type, Class<?> passedAs) implements ArgumentRule {
+    record Free(int parameter, Class<?> type, Class<?> passedAs, boolean orNull) implements ArgumentRule {
+
+        /** A parameter that allows null if it has the type of the argument. */
+        public Free(int parameter, Class<?> type, Class<?> passedAs) {
+            this(parameter, type, passedAs, false);
+        }
 
         /** Marks a parameter without an argument so far; a parameter that is used twice must have equal arguments. */
         static final Object OPEN = new Object();
@@ -52,12 +58,14 @@ public interface ArgumentRule {
         public boolean covers(@Nullable Object argument, Object[] free) {
             Object known = free[parameter];
             if (known != OPEN && isWidened()) {
-                return known != null && Equality.same(Widening.convert(known, passedAs), argument);
+                return known == null
+                        ? orNull && argument == null
+                        : Equality.same(Widening.convert(known, passedAs), argument);
             }
-            if (argument == null ? isWidened() : !passedAs.isInstance(argument)) {
+            if (argument == null ? isWidened() && !orNull : !passedAs.isInstance(argument)) {
                 return false;
             }
-            Object value = isWidened() ? Widening.undo(argument, type) : argument;
+            Object value = isWidened() && argument != null ? Widening.undo(argument, type) : argument;
             if (value == null && argument != null) {
                 return false;
             }
