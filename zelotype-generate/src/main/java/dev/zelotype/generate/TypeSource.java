@@ -47,7 +47,6 @@ import javax.lang.model.util.Elements;
 import javax.tools.Diagnostic;
 import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
-import javax.tools.JavaFileManager;
 import javax.tools.JavaFileObject;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
@@ -224,7 +223,7 @@ final class TypeSource {
                 return;
             }
             refuseErrors(problems);
-            Reading reading = new Reading(reader(task), type -> false);
+            Reading reading = new Reading(task.getElements(), reader(task), type -> false);
             Trees trees = Trees.instance(task);
             for (CompilationUnitTree unit : units) {
                 Path file = given.get(unit.getSourceFile());
@@ -359,7 +358,7 @@ final class TypeSource {
     }
 
     /** How to read types. */
-    private record Reading(ModelReader models, Predicate<TypeElement> isForeign) {}
+    private record Reading(Elements elements, ModelReader models, Predicate<TypeElement> isForeign) {}
 
     private void readWithNested(Reading reading, TypeElement type, Predicate<String> wanted) {
         String name = type.getQualifiedName().toString();
@@ -424,9 +423,7 @@ final class TypeSource {
         for (Diagnostic<? extends JavaFileObject> each : problems.getDiagnostics()) {
             F file = each.getSource() == null ? null : sources.get(each.getSource());
             if (file != null && each.getKind() == Diagnostic.Kind.ERROR) {
-                List<String> lines =
-                        each.getMessage(Locale.ROOT).lines().map(String::strip).toList();
-                errors.putIfAbsent(file, String.join(": ", lines));
+                errors.putIfAbsent(file, String.join(": ", lines(each)));
             }
         }
         return errors;
@@ -445,13 +442,11 @@ final class TypeSource {
             }
         }
         classPath.add(jarOrFolder);
-        StandardJavaFileManager classes = compiler().getStandardFileManager(problem -> {}, null, null);
-        JavacTask task = withoutSources(classes);
-        Reading reading = reading(task, classes);
+        Reading reading = ofClasses();
         List<String> outermost = outermost(names);
         int read = 0;
         for (String name : outermost) {
-            TypeElement type = task.getElements().getTypeElement(name);
+            TypeElement type = reading.elements().getTypeElement(name);
             if (type != null) {
                 readWithNested(reading, type, wanted);
             } else if (wanted.test(name) && SourceVersion.isName(name)) {
@@ -505,11 +500,9 @@ final class TypeSource {
 
     /** Reads types of the class path or of the JDK by name. */
     void readNamed(List<String> names) {
-        StandardJavaFileManager classes = compiler().getStandardFileManager(problem -> {}, null, null);
-        JavacTask task = withoutSources(classes);
-        Reading reading = reading(task, classes);
+        Reading reading = ofClasses();
         for (String name : names) {
-            TypeElement type = task.getElements().getTypeElement(name);
+            TypeElement type = reading.elements().getTypeElement(name);
             if (type == null) {
                 throw new GenerateException("Type " + name + " was not found " + whereItIsMissing());
             }
@@ -519,10 +512,8 @@ final class TypeSource {
 
     /** Reads the types of a package of the class path or of the JDK whose names match. */
     void readPackage(String packageName, String pattern, Predicate<String> wanted) {
-        StandardJavaFileManager classes = compiler().getStandardFileManager(problem -> {}, null, null);
-        JavacTask task = withoutSources(classes);
-        Reading reading = reading(task, classes);
-        PackageElement found = task.getElements().getPackageElement(packageName);
+        Reading reading = ofClasses();
+        PackageElement found = reading.elements().getPackageElement(packageName);
         int before = models.size();
         if (found != null) {
             for (TypeElement type : ElementFilter.typesIn(found.getEnclosedElements())) {
@@ -583,18 +574,17 @@ final class TypeSource {
                 + parameterNames.stream().mapToInt(ParameterNames::unknown).sum();
     }
 
-    private Reading reading(JavacTask task, JavaFileManager classes) {
+    /** Reads types of the class path and of the JDK, as long as their elements are used. */
+    private Reading ofClasses() {
+        StandardJavaFileManager classes = compiler().getStandardFileManager(problem -> {}, null, null);
+        JavacTask task = (JavacTask) compiler()
+                .getTask(null, classes, new DiagnosticCollector<>(), options(), List.of("java.lang.Object"), null);
         Elements elements = task.getElements();
         return new Reading(
+                elements,
                 reader(task),
                 type -> SourceNames.isForeign(
                         classes, elements.getBinaryName(type).toString()));
-    }
-
-    /** It reads classes as long as its elements are used. */
-    private JavacTask withoutSources(StandardJavaFileManager classes) {
-        return (JavacTask) compiler()
-                .getTask(null, classes, new DiagnosticCollector<>(), options(), List.of("java.lang.Object"), null);
     }
 
     static List<Path> sourcesBelow(Path place) {
@@ -663,10 +653,13 @@ final class TypeSource {
         }
     }
 
+    private static List<String> lines(Diagnostic<?> problem) {
+        return problem.getMessage(Locale.ROOT).lines().map(String::strip).toList();
+    }
+
     /** The error in one line, with the missing symbol. */
     private static String message(Diagnostic<?> problem) {
-        List<String> lines =
-                problem.getMessage(Locale.ROOT).lines().map(String::strip).toList();
+        List<String> lines = lines(problem);
         String symbol = lines.stream()
                 .filter(line -> line.startsWith("symbol:"))
                 .map(line -> " (" + line.substring("symbol:".length()).strip().replaceAll("\\s+", " ") + ")")

@@ -239,16 +239,14 @@ public final class KotlinCode {
      * @return the answer in bytecode form
      */
     public static @Nullable Object asGiven(@Nullable Object answer, Executable method, boolean suspends) {
-        if (suspends && answer != null && givesBoxed((Method) method)) {
+        Class<?> returnType = method instanceof Method known ? known.getReturnType() : method.getDeclaringClass();
+        Class<?> held = answer == null ? null : heldBy(answer.getClass());
+        if (held != null && suspends && givesBoxed((Method) method)) {
             return answer;
         }
-        Class<?> returnType = method instanceof Method known ? known.getReturnType() : method.getDeclaringClass();
-        Object given = asGiven(answer, returnType, suspends);
-        boolean taken = answer != null
-                && given == answer
-                && heldBy(answer.getClass()) == returnType
-                && isReturnedBy(method, answer.getClass());
-        return taken ? unboxed(answer) : given;
+        return held == returnType && isReturnedBy(method, answer.getClass())
+                ? unboxed(answer)
+                : asGiven(answer, returnType, suspends);
     }
 
     /**
@@ -264,20 +262,11 @@ public final class KotlinCode {
                 && isAbove(method.getDeclaringClass(), plain, method.getParameterCount());
     }
 
-    private static Method[] methodsOf(Class<?> type) {
-        try {
-            return type.getDeclaredMethods();
-        } catch (LinkageError e) {
-            // The JVM does not list them if one refers to a missing class.
-            return new Method[0];
-        }
-    }
-
     private static boolean isAbove(@Nullable Class<?> type, String name, int parameters) {
         if (type == null) {
             return false;
         }
-        for (Method each : methodsOf(type)) {
+        for (Method each : Reflected.orElse(type::getDeclaredMethods, new Method[0])) {
             if (each.getName().equals(name)
                     && each.getParameterCount() == parameters
                     && isSuspending(each.getParameterTypes())) {
@@ -324,9 +313,7 @@ public final class KotlinCode {
         String plain = withoutHash(name);
         String signature = "_".repeat(method.getParameterCount()) + ":" + named(valueClass, false);
         // Which of the parameters are value classes is unknown; hardly any method returns a result as just an object.
-        return !plain.equals(name)
-                && (name.equals(withHash(plain, signature))
-                        || valueClass.getName().equals(RESULT));
+        return !plain.equals(name) && (valueClass.getName().equals(RESULT) || name.equals(withHash(plain, signature)));
     }
 
     /**

@@ -1,5 +1,6 @@
 package dev.zelotype.challenge.values;
 
+import dev.zelotype.basics.Reflected;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.lang.reflect.TypeVariable;
@@ -37,7 +38,7 @@ public final class Alterations {
         if (raw == void.class || depth > DEEPEST) {
             return others;
         }
-        for (Object other : readable(() -> candidates(value, type, raw, depth), List.of())) {
+        for (Object other : Reflected.orElse(() -> candidates(value, type, raw, depth), List.of())) {
             if (others.size() < MANY && fits(raw, other) && !isSame(value, other)) {
                 others.add(other);
             }
@@ -52,7 +53,7 @@ public final class Alterations {
      */
     public static Map<String, Object> parts(@Nullable Object value, Type type) {
         Map<String, Object> parts = value instanceof Record record
-                ? readable(() -> OtherObjects.parts(record, 0), Map.of())
+                ? Reflected.orElse(() -> OtherObjects.parts(record, 0), Map.of())
                 : value instanceof Collection<?> all && raw(type) != Object.class
                         ? OtherCollections.shortened(all, raw(type))
                         : Map.of();
@@ -63,15 +64,6 @@ public final class Alterations {
             }
         });
         return others.size() < 2 ? Map.of() : others;
-    }
-
-    /** The class of a value may refer to classes that are missing; then the JVM does not list its parts. */
-    private static <T> T readable(Supplier<T> parts, T otherwise) {
-        try {
-            return parts.get();
-        } catch (LinkageError e) {
-            return otherwise;
-        }
     }
 
     private static List<Object> candidates(@Nullable Object value, Type type, Class<?> raw, int depth) {

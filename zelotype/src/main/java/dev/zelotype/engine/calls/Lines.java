@@ -2,7 +2,7 @@ package dev.zelotype.engine.calls;
 
 import dev.zelotype.basics.CodeOwner;
 import dev.zelotype.basics.CodePlace;
-import dev.zelotype.engine.make.Members;
+import dev.zelotype.basics.Reflected;
 import dev.zelotype.engine.make.Overflow;
 import java.lang.StackWalker.StackFrame;
 import java.lang.invoke.MethodType;
@@ -75,7 +75,7 @@ public final class Lines {
                 || !frame.getMethodName().equals(called.getMethodName())) {
             return false;
         }
-        for (Method method : Members.orNone(frame.getDeclaringClass()::getDeclaredMethods, new Method[0])) {
+        for (Method method : Reflected.orElse(frame.getDeclaringClass()::getDeclaredMethods, new Method[0])) {
             boolean isItself = method.getName().equals(frame.getMethodName())
                     && MethodType.methodType(method.getReturnType(), method.getParameterTypes())
                             .equals(frame.getMethodType());

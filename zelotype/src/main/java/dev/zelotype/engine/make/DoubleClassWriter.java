@@ -28,6 +28,7 @@ import static org.objectweb.asm.Opcodes.PUTFIELD;
 import static org.objectweb.asm.Opcodes.RETURN;
 import static org.objectweb.asm.Opcodes.V17;
 
+import dev.zelotype.basics.Reflected;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.lang.reflect.Method;
@@ -90,7 +91,8 @@ final class DoubleClassWriter {
      */
     private void constructors(Class<?> superclass) {
         // Other doubles need none, and making a fake reports that they are not listed.
-        for (Constructor<?> constructor : Members.orNone(superclass::getDeclaredConstructors, new Constructor<?>[0])) {
+        for (Constructor<?> constructor :
+                Reflected.orElse(superclass::getDeclaredConstructors, new Constructor<?>[0])) {
             if (!Modifier.isPrivate(constructor.getModifiers())) {
                 constructor(superclass, Type.getConstructorDescriptor(constructor));
             }

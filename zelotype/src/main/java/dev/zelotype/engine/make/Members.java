@@ -5,7 +5,6 @@ import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
 import java.lang.reflect.Method;
 import java.util.function.Function;
-import java.util.function.Supplier;
 
 /**
  * The members of users' classes. The JVM does not list them if one refers to a class that is missing, for example one of
@@ -33,19 +32,6 @@ public final class Members {
     /** The fields that a class itself declares. */
     public static Field[] fields(Class<?> type) {
         return all(type, "fields", Class::getDeclaredFields);
-    }
-
-    /**
-     * What a class declares, for code that also works without it.
-     *
-     * @param none what to return if the JVM does not list it
-     */
-    public static <M> M[] orNone(Supplier<M[]> members, M[] none) {
-        try {
-            return members.get();
-        } catch (LinkageError e) {
-            return none;
-        }
     }
 
     private static <M> M[] all(Class<?> type, String what, Function<Class<?>, M[]> members) {

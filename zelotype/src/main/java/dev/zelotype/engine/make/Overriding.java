@@ -35,11 +35,7 @@ final class Overriding {
      * @param narrow the method that takes fewer types of arguments in its class file
      */
     boolean overrides(Method narrow, Method wide) {
-        if (narrow.getParameterCount() != wide.getParameterCount()
-                || wide.getDeclaringClass().getTypeParameters().length == 0
-                || !wide.getDeclaringClass().isAssignableFrom(type)
-                || !narrow.getDeclaringClass().isAssignableFrom(type)
-                || !wide.getReturnType().isAssignableFrom(boxOf(narrow, wide.getReturnType()))) {
+        if (!mayBeOne(narrow, wide) || !wide.getReturnType().isAssignableFrom(boxOf(narrow, wide.getReturnType()))) {
             return false;
         }
         Class<?>[] few = narrow.getParameterTypes();
@@ -52,6 +48,13 @@ final class Overriding {
             }
         }
         return differ && haveSameParameters(narrow, wide);
+    }
+
+    private boolean mayBeOne(Method narrow, Method wide) {
+        return narrow.getParameterCount() == wide.getParameterCount()
+                && wide.getDeclaringClass().getTypeParameters().length > 0
+                && wide.getDeclaringClass().isAssignableFrom(type)
+                && narrow.getDeclaringClass().isAssignableFrom(type);
     }
 
     /**
@@ -68,10 +71,7 @@ final class Overriding {
     Unboxing unboxing(Method narrow, Method wide) {
         boolean suspends = KotlinCode.isSuspending(wide.getParameterTypes());
         Class<?>[] own = narrow.getParameterTypes();
-        if (own.length != wide.getParameterCount()
-                || wide.getDeclaringClass().getTypeParameters().length == 0
-                || !wide.getDeclaringClass().isAssignableFrom(type)
-                || !narrow.getDeclaringClass().isAssignableFrom(type)) {
+        if (!mayBeOne(narrow, wide)) {
             return null;
         }
         try {

@@ -212,12 +212,8 @@ final class LambdaReader {
                 if (opcode >= Opcodes.INVOKEVIRTUAL && opcode <= Opcodes.INVOKEINTERFACE) {
                     invoke((Member) instruction.operand(), opcode);
                 } else if (instruction.operand() instanceof Label label) {
-                    if (isOfUnknown(frame.peek()) && Tail.isBoxedUnlessNull(code, place - 2)) {
-                        frame.pop();
-                        if (frame.peek() instanceof Parameter p) {
-                            frame.pop();
-                            frame.push(new Parameter(p.number(), p.type(), p.as(), true));
-                        }
+                    if (isUnknown(frame.peek()) && Tail.isBoxedUnlessNull(code, place - 2)) {
+                        allowNull();
                     } else if (frame.jumps(opcode)) {
                         place = MethodCode.placeOf(label);
                     }
@@ -229,8 +225,17 @@ final class LambdaReader {
     }
 
     /** Whether a value may be null or not. */
-    private static boolean isOfUnknown(@Nullable Object value) {
+    private static boolean isUnknown(@Nullable Object value) {
         return value instanceof Result || value instanceof Parameter;
+    }
+
+    /** Continues as if the copy of a value on the stack, which is compared with null, were not null. */
+    private void allowNull() {
+        frame.pop();
+        if (frame.peek() instanceof Parameter parameter) {
+            frame.pop();
+            frame.push(new Parameter(parameter.number(), parameter.type(), parameter.as(), true));
+        }
     }
 
     private void isInstance(String type) {

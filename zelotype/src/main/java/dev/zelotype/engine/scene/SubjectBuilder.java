@@ -2,6 +2,7 @@ package dev.zelotype.engine.scene;
 
 import dev.zelotype.basics.Boxes;
 import dev.zelotype.basics.CodeOwner;
+import dev.zelotype.basics.Reflected;
 import dev.zelotype.doubles.Kind;
 import dev.zelotype.engine.decide.DoubleState;
 import dev.zelotype.engine.decide.NewDouble;
@@ -180,7 +181,7 @@ public final class SubjectBuilder {
         for (Class<?> type = subject.getClass();
                 type != null && !CodeOwner.isOfJdk(type);
                 type = type.getSuperclass()) {
-            for (Field field : Members.orNone(type::getDeclaredFields, new Field[0])) {
+            for (Field field : Reflected.orElse(type::getDeclaredFields, new Field[0])) {
                 Wish wish = new Wish(field.getType(), field.getName(), false);
                 int modifiers = field.getModifiers();
                 boolean takes = !Modifier.isStatic(modifiers)

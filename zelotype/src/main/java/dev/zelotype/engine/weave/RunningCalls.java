@@ -1,7 +1,7 @@
 package dev.zelotype.engine.weave;
 
 import dev.zelotype.basics.CodePlace;
-import dev.zelotype.engine.make.Members;
+import dev.zelotype.basics.Reflected;
 import java.lang.StackWalker.StackFrame;
 import java.lang.ref.WeakReference;
 import java.lang.reflect.Executable;
@@ -280,10 +280,9 @@ final class RunningCalls {
         try {
             Class<?> from = Class.forName(owner.replace('/', '.'), false, calling.getClassLoader());
             for (Class<?> c = from; c != null; c = c.getSuperclass()) {
-                // A class whose methods the JVM does not list, because one of them refers to a missing class, is taken
-                // for
-                // one that inherits: a refused statement can be repaired, a real call goes unnoticed.
-                for (Method method : Members.orNone(c::getDeclaredMethods, new Method[0])) {
+                // A class that the JVM does not list is taken for one that inherits: a refused statement can be
+                // repaired, a real call goes unnoticed.
+                for (Method method : Reflected.orElse(c::getDeclaredMethods, new Method[0])) {
                     if (method.getName().equals(replaced.getName())
                             && Type.getMethodDescriptor(method).equals(descriptor)) {
                         return method.equals(replaced);

@@ -1,0 +1,27 @@
+package dev.zelotype.basics;
+
+import java.util.function.Supplier;
+
+/**
+ * What the JVM tells of a class, for code that also works without it.
+ */
+public final class Reflected {
+
+    private Reflected() {}
+
+    /**
+     * Returns what a class declares.
+     *
+     * @param <T> what is asked for, such as an array of methods
+     * @param declared asks the JVM for it
+     * @param otherwise what to return if the JVM does not list it, because the class refers to one that is missing
+     * @return what the JVM lists
+     */
+    public static <T> T orElse(Supplier<T> declared, T otherwise) {
+        try {
+            return declared.get();
+        } catch (LinkageError e) {
+            return otherwise;
+        }
+    }
+}
