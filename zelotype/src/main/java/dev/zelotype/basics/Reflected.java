@@ -3,7 +3,7 @@ package dev.zelotype.basics;
 import java.util.function.Supplier;
 
 /**
- * What the JVM tells of a class, for code that also works without it.
+ * Members of a class, for code that also works if the JVM does not list them.
  */
 public final class Reflected {
 
@@ -12,8 +12,8 @@ public final class Reflected {
     /**
      * Returns what a class declares.
      *
-     * @param <T> what is asked for, such as an array of methods
-     * @param declared asks the JVM for it
+     * @param <T> the type of the list, such as an array of methods
+     * @param declared asks the JVM for the list
      * @param otherwise what to return if the JVM does not list it, because the class refers to one that is missing
      * @return what the JVM lists
      */
